@@ -1,0 +1,62 @@
+import { z } from 'zod'
+import { SHEET_FIELDS } from '#core/formats/sheet/columns'
+import { FORMS } from '#core/item/form'
+import { ChangeId, DayText, Id } from './basic.js'
+
+/** What she corrects in the preview: what the columns mean, and category and form of rows at once. */
+export const ImportChoices = z.strictObject({
+  meanings: z.array(z.enum(SHEET_FIELDS).nullable()).max(400).nullable().default(null),
+  rows: z
+    .array(z.strictObject({ rows: z.array(z.int().min(1)).max(20_000), categoryId: Id.nullable(), form: z.enum(FORMS).nullable() }))
+    .max(2000)
+    .default([]),
+  skip: z.array(z.int().min(1)).max(20_000).default([]),
+})
+export type ImportChoices = z.infer<typeof ImportChoices>
+
+export const PreviewImport = z.strictObject({ fileName: z.string().max(300), base64: z.string(), choices: ImportChoices })
+export const RunImport = PreviewImport.extend({ changeId: ChangeId, importId: Id })
+
+export const PreviewRow = z.object({
+  row: z.int(),
+  maker: z.string(),
+  name: z.string(),
+  shade: z.string(),
+  categoryText: z.string(),
+  categoryId: Id.nullable(),
+  form: z.enum(FORMS).nullable(),
+  content: z.object({ amount: z.number(), unit: z.enum(['g', 'ml']) }).nullable(),
+  priceMinor: z.int().nullable(),
+  gift: z.boolean(),
+  opened: z.object({ earliest: DayText, latest: DayText }).nullable(),
+  openedAs: z.enum(['unopened', 'unknown', 'range']),
+  paoMonths: z.int().nullable(),
+  expiry: DayText.nullable(),
+  uses: z.int().nullable(),
+  alreadyThere: z.boolean(),
+  skipped: z.boolean(),
+})
+export type PreviewRow = z.infer<typeof PreviewRow>
+
+export const PreviewProblem = z.object({ row: z.int(), column: z.string(), value: z.string(), message: z.string() })
+export const ProblemGroup = z.object({
+  code: z.string(),
+  /** One sentence for the whole group. */
+  words: z.string(),
+  what: z.string(),
+  serious: z.boolean(),
+  cells: z.array(PreviewProblem),
+})
+export type ProblemGroup = z.infer<typeof ProblemGroup>
+
+export const PreviewAnswer = z.object({
+  fileName: z.string(),
+  headers: z.array(z.string()),
+  meanings: z.array(z.enum(SHEET_FIELDS).nullable()),
+  currency: z.string(),
+  dateOrder: z.enum(['month-first', 'day-first']),
+  rows: z.array(PreviewRow),
+  groups: z.array(ProblemGroup),
+  willStore: z.int(),
+})
+export type PreviewAnswer = z.infer<typeof PreviewAnswer>

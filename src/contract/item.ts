@@ -1,0 +1,214 @@
+import { z } from 'zod'
+import { FORMS, PAN_STAGES } from '#core/item/form'
+import { ChangeId, DayText, Hex, Id, Line } from './basic.js'
+
+export const FINISHES = ['matte', 'satin', 'shimmer', 'metallic', 'sheer'] as const
+export const SOURCES = ['bought', 'gift', 'swap', 'subscription', 'points'] as const
+
+const Range = z.object({ earliest: DayText, latest: DayText })
+
+/** As she said it: a day, a month, a year or a range are all ranges; "said" is her spelling. */
+export const OpenedBody = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('unopened') }),
+  z.strictObject({ kind: z.literal('unknown') }),
+  z
+    .strictObject({ kind: z.literal('range'), earliest: DayText, latest: DayText, said: Line(80) })
+    .refine((range) => range.earliest <= range.latest, 'The first day must not be after the last.'),
+])
+
+/** A reading of the eye with its day. */
+export const ReadingBody = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('level'), value: z.number().min(0).max(1), day: DayText }),
+  z.strictObject({ kind: z.literal('length'), value: z.number().min(0).max(1), day: DayText }),
+  z.strictObject({ kind: z.literal('stage'), stage: z.enum(PAN_STAGES), day: DayText }),
+])
+
+const PartBody = z.strictObject({
+  id: Id,
+  name: Line(60).min(1, 'A shade needs a name.'),
+  colour: Hex.nullable(),
+  finish: z.enum(FINISHES).nullable(),
+  row: z.int().min(1).max(30),
+  col: z.int().min(1).max(30),
+  rowSpan: z.int().min(1).max(30),
+  colSpan: z.int().min(1).max(30),
+  shape: z.enum(['square', 'round']),
+})
+
+/** Everything that is said of an item in its form. */
+export const ItemFields = z.strictObject({
+  maker: Line(120),
+  name: Line(200).min(1, 'Give it a name; a word is enough.'),
+  shade: Line(120),
+  categoryId: Id,
+  form: z.enum(FORMS),
+  colour: Hex.nullable(),
+  finish: z.enum(FINISHES).nullable(),
+  opaque: z.boolean(),
+  slots: z.int().min(1).max(12),
+  content: z.strictObject({ amount: z.number().positive('The size must be above 0.').max(5000), unit: z.enum(['g', 'ml']) }).nullable(),
+  priceMinor: z.int().min(0, 'A price is not below 0.').max(1_000_000).nullable(),
+  source: z.enum(SOURCES).nullable(),
+  acquired: z.strictObject({ earliest: DayText, latest: DayText }).nullable(),
+  opened: OpenedBody,
+  paoMonths: z.int().min(1, 'A period after opening is at least 1 month.').max(120).nullable(),
+  expiry: DayText.nullable(),
+  sunProtection: z.boolean(),
+  usesBefore: z.int().min(0).max(100_000),
+  liking: z.int().min(1).max(5).nullable(),
+  notes: Line(4000),
+  parts: z.array(PartBody).max(80),
+})
+export type ItemFields = z.infer<typeof ItemFields>
+
+export const AddItem = z.strictObject({ changeId: ChangeId, id: Id, fields: ItemFields, reading: ReadingBody.nullable() })
+export const EditItem = z.strictObject({ changeId: ChangeId, version: z.int(), fields: ItemFields })
+export const AddReading = z.strictObject({ changeId: ChangeId, id: Id, partId: Id.nullable(), reading: ReadingBody })
+export const RecordSign = z.strictObject({ changeId: ChangeId, day: DayText, words: Line(200).min(1, 'Say what you noticed.') })
+export const OpenItem = z.strictObject({ changeId: ChangeId, day: DayText })
+
+export const Reading = z.object({
+  kind: z.enum(['level', 'length', 'stage']),
+  value: z.number().nullable(),
+  stage: z.enum(PAN_STAGES).nullable(),
+  day: DayText,
+})
+export type Reading = z.infer<typeof Reading>
+
+export const PartSummary = PartBody.extend({ reading: Reading.nullable(), uses: z.int(), finishedOn: DayText.nullable() })
+export type PartSummary = z.infer<typeof PartSummary>
+
+const ShelfLifeReason = z.discriminatedUnion('code', [
+  z.object({ code: z.literal('sign'), words: z.string() }),
+  z.object({ code: z.literal('printed-expiry') }),
+  z.object({ code: z.literal('pao'), months: z.number(), openedEarliest: DayText, openedLatest: DayText }),
+  z.object({ code: z.literal('usual-pao'), months: z.number(), openedEarliest: DayText, openedLatest: DayText }),
+  z.object({ code: z.literal('unopened'), months: z.number(), bought: DayText }),
+  z.object({ code: z.literal('opening-unknown'), openedEarliest: DayText.nullable() }),
+  z.object({ code: z.literal('purchase-unknown') }),
+])
+
+export const ShelfLifeView = z.object({
+  state: z.enum(['in date', 'within 90 days', 'past', 'sign seen', 'unknown']),
+  lastGood: Range.nullable(),
+  actOn: DayText.nullable(),
+  daysLeft: z.number().nullable(),
+  reason: ShelfLifeReason,
+  sun: z.object({ lastDay: DayText.nullable(), lapsed: z.boolean() }).nullable(),
+})
+
+export const GoalView = z.object({
+  stayId: Id,
+  projectId: Id,
+  projectName: z.string(),
+  kind: z.enum(['finish', 'uses']),
+  target: z.number().nullable(),
+  headStart: z.int(),
+  wearsInStay: z.int(),
+  uses: z.int(),
+  usesLeft: z.int().nullable(),
+  met: z.boolean(),
+  /** Share done, 0..1, for the rail; null where nothing measures it. */
+  done: z.number().nullable(),
+  /** Where it should be today, as a share of the rail; null without a date. */
+  notch: z.number().nullable(),
+  rolledIn: DayText,
+  by: DayText.nullable(),
+  standing: z.enum(['met', 'ahead', 'on pace', 'behind', 'out of reach', 'no date', 'not known']),
+  difference: z.number().nullable(),
+  wearDaysLeft: z.number().nullable(),
+  rescue: z.object({ latestDate: DayText.nullable(), smallerGoal: z.int() }).nullable(),
+  pace: z.object({ perWeek: z.number(), days: z.int(), uses: z.int() }).nullable(),
+})
+export type GoalView = z.infer<typeof GoalView>
+
+/** What every place shows of an item. */
+export const ItemSummary = z.object({
+  id: Id,
+  version: z.int(),
+  maker: z.string(),
+  name: z.string(),
+  shade: z.string(),
+  categoryId: Id,
+  category: z.string(),
+  faceOrder: z.int(),
+  makeup: z.boolean(),
+  eye: z.boolean(),
+  lip: z.boolean(),
+  homeZoneId: Id,
+  form: z.enum(FORMS),
+  colour: z.string().nullable(),
+  finish: z.enum(FINISHES).nullable(),
+  opaque: z.boolean(),
+  slots: z.int(),
+  lifecycle: z.enum(['unopened', 'open', 'finished', 'left', 'blended']),
+  endedOn: DayText.nullable(),
+  isBackup: z.boolean(),
+  backups: z.int(),
+  content: z.object({ amount: z.number(), unit: z.enum(['g', 'ml']) }).nullable(),
+  priceMinor: z.int().nullable(),
+  source: z.enum(SOURCES).nullable(),
+  acquired: Range.nullable(),
+  opened: OpenedBody,
+  paoMonths: z.int().nullable(),
+  expiry: DayText.nullable(),
+  sunProtection: z.boolean(),
+  usesBefore: z.int(),
+  wears: z.int(),
+  uses: z.int(),
+  firstWorn: DayText.nullable(),
+  lastWorn: DayText.nullable(),
+  liking: z.int().nullable(),
+  notes: z.string(),
+  reading: Reading.nullable(),
+  /** Share of the content left by the last reading, 0..1. */
+  left: z.number().nullable(),
+  parts: z.array(PartSummary),
+  shelfLife: ShelfLifeView,
+  placement: z.object({ zoneId: Id, since: DayText, position: z.int() }).nullable(),
+  restingUntil: DayText.nullable(),
+  goal: GoalView.nullable(),
+  onTrial: z.boolean(),
+})
+export type ItemSummary = z.infer<typeof ItemSummary>
+
+export const CategoryView = z.object({
+  id: Id,
+  name: z.string(),
+  makeup: z.boolean(),
+  zoneId: Id,
+  usualForm: z.enum(FORMS),
+  eye: z.boolean(),
+  lip: z.boolean(),
+})
+export type CategoryView = z.infer<typeof CategoryView>
+
+export const ZoneView = z.object({ id: Id, name: z.string(), slots: z.int() })
+export type ZoneView = z.infer<typeof ZoneView>
+
+export const CollectionAnswer = z.object({
+  today: DayText,
+  currency: z.string(),
+  items: z.array(ItemSummary),
+})
+export type CollectionAnswer = z.infer<typeof CollectionAnswer>
+
+export const LifeEvent = z.object({
+  day: DayText,
+  kind: z.enum(['wear', 'reading', 'event', 'rolled in', 'rolled out', 'into drawer', 'out of drawer', 'trial', 'verdict', 'finished']),
+  words: z.string(),
+})
+export type LifeEvent = z.infer<typeof LifeEvent>
+
+export const ItemAnswer = z.object({
+  today: DayText,
+  currency: z.string(),
+  item: ItemSummary,
+  keptText: z.array(z.object({ column: z.string(), text: z.string() })),
+  wearDays: z.array(DayText),
+  readings: z.array(Reading),
+  goals: z.array(GoalView),
+  events: z.array(LifeEvent),
+  destinations: z.array(z.string()),
+})
+export type ItemAnswer = z.infer<typeof ItemAnswer>

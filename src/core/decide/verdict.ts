@@ -1,0 +1,41 @@
+export const VERDICTS = [
+  'keep',
+  'keep and use',
+  'once more, otherwise',
+  'rest until a date',
+  'use up as something else',
+  'let go',
+] as const
+export type Verdict = (typeof VERDICTS)[number]
+
+export const DESTINATIONS = [
+  'bin',
+  'recycle',
+  'return scheme',
+  'give',
+  'swap',
+  'donate',
+  'sell',
+  'repurpose',
+  'keep the container',
+] as const
+export type Destination = (typeof DESTINATIONS)[number]
+
+const TO_SOMEBODY: readonly Destination[] = ['give', 'swap', 'donate', 'sell']
+
+/**
+ * Where an item may go. Hygiene limits the choice: a used eye or lip item is not passed on, a
+ * spoiled one neither, and donations are taken unopened only (common practice, no source).
+ */
+export function destinationsFor(item: {
+  opened: boolean
+  eye: boolean
+  lip: boolean
+  spoiled: boolean
+}): readonly Destination[] {
+  return DESTINATIONS.filter((destination) => {
+    if (!TO_SOMEBODY.includes(destination)) return true
+    if (item.spoiled || (item.opened && (item.eye || item.lip))) return false
+    return destination === 'donate' ? !item.opened : true
+  })
+}

@@ -1,0 +1,129 @@
+import { addDays, daysBetween, later, type Day } from '../calendar/day.js'
+import { wearDaysBetween, wearShareOf, type PlannedWeek } from '../calendar/planned-week.js'
+import type { DayRange } from '../calendar/when.js'
+
+/** A recent pace is read over this many days … */
+export const PACE_DAYS = 28
+/** … and only when at least these are known. Assumption. */
+export const PACE_MIN_DAYS = 14
+export const PACE_MIN_USES = 2
+/** *Ahead* and *behind* begin beyond one use. */
+export const ON_PACE_WITHIN_USES = 1
+/** How far ahead a workable date is looked for. */
+const LOOK_AHEAD_DAYS = 366 * 5
+
+export interface PaceFacts {
+  readonly today: Day
+  readonly rolledIn: Day
+  readonly by: Day | null
+  readonly target: number
+  readonly headStart: number
+  readonly uses: number
+  readonly wornToday: boolean
+  readonly week: PlannedWeek
+  readonly away: readonly DayRange[]
+}
+
+export type Standing = 'met' | 'ahead' | 'on pace' | 'behind' | 'out of reach' | 'no date' | 'not known'
+
+/** What an eye tells a level apart by: below this a difference is no difference (sd of a level mark .08). Assumption. */
+export const EYE_ERROR = 0.08
+
+export interface Pace {
+  readonly standing: Standing
+  /** Where it should be today, in uses; null when the goal has no date. */
+  readonly notch: number | null
+  /** Uses short of (negative) or past the notch; null when there is none. */
+  readonly difference: number | null
+  /** Wear days left to the date, today included while it is not yet worn; null without a date. */
+  readonly wearDaysLeft: number | null
+  /** What would still work when it is out of reach. */
+  readonly rescue: { readonly latestDate: Day | null; readonly smallerGoal: number } | null
+}
+
+/** Standing of an N-use goal against its date, from the planned week. Lost time shows. */
+export function paceOf(facts: PaceFacts): Pace {
+  const left = facts.target - facts.uses
+  if (facts.by === null)
+    return {
+      standing: left <= 0 ? 'met' : 'no date',
+      notch: null,
+      difference: null,
+      wearDaysLeft: null,
+      rescue: null,
+    }
+  const inAll = wearDaysBetween(facts.rolledIn, facts.by, facts.week, facts.away)
+  const elapsed = wearDaysBetween(
+    facts.rolledIn,
+    facts.today < facts.by ? facts.today : facts.by,
+    facts.week,
+    facts.away,
+  )
+  const share = inAll === 0 ? 1 : elapsed / inAll
+  const notch = facts.headStart + (facts.target - facts.headStart) * share
+  const difference = facts.uses - notch
+  const next = facts.wornToday ? addDays(facts.today, 1) : facts.today
+  const wearDaysLeft = next > facts.by ? 0 : wearDaysBetween(next, facts.by, facts.week, facts.away)
+  if (left <= 0) return { standing: 'met', notch, difference, wearDaysLeft, rescue: null }
+  if (left > wearDaysLeft)
+    return {
+      standing: 'out of reach',
+      notch,
+      difference,
+      wearDaysLeft,
+      rescue: {
+        latestDate: dateThatFits(left, next, facts.week, facts.away),
+        smallerGoal: facts.uses + Math.floor(wearDaysLeft),
+      },
+    }
+  const standing =
+    difference < -ON_PACE_WITHIN_USES ? 'behind' : difference > ON_PACE_WITHIN_USES ? 'ahead' : 'on pace'
+  return { standing, notch, difference, wearDaysLeft, rescue: null }
+}
+
+/**
+ * Standing of a goal read as a share done (finish, by level or stage) against its date: the notch
+ * is the share of wear days elapsed. `done` is null while nothing measures it.
+ */
+export function sharePaceOf(facts: {
+  readonly today: Day
+  readonly rolledIn: Day
+  readonly by: Day | null
+  readonly done: number | null
+  readonly met: boolean
+  readonly week: PlannedWeek
+  readonly away: readonly DayRange[]
+}): { standing: Standing; notch: number | null; wearDaysLeft: number | null } {
+  const { by, done } = facts
+  if (by === null) return { standing: facts.met ? 'met' : 'no date', notch: null, wearDaysLeft: null }
+  const inAll = wearDaysBetween(facts.rolledIn, by, facts.week, facts.away)
+  const until = facts.today < by ? facts.today : by
+  const notch = inAll === 0 ? 1 : wearDaysBetween(facts.rolledIn, until, facts.week, facts.away) / inAll
+  const wearDaysLeft = facts.today > by ? 0 : wearDaysBetween(facts.today, by, facts.week, facts.away)
+  if (facts.met) return { standing: 'met', notch, wearDaysLeft }
+  if (done === null) return { standing: 'not known', notch, wearDaysLeft }
+  const standing = done - notch > EYE_ERROR ? 'ahead' : notch - done > EYE_ERROR ? 'behind' : 'on pace'
+  return { standing, notch, wearDaysLeft }
+}
+
+/** Uses a week of late, or null while too little is known. */
+export function recentPace(
+  wearDays: readonly Day[],
+  since: Day,
+  today: Day,
+): { perWeek: number; days: number; uses: number } | null {
+  const from = later(since, addDays(today, 1 - PACE_DAYS))
+  const days = daysBetween(from, today) + 1
+  const uses = wearDays.filter((day) => day >= from && day <= today).length
+  if (days < PACE_MIN_DAYS || uses < PACE_MIN_USES) return null
+  return { perWeek: (uses / days) * 7, days, uses }
+}
+
+function dateThatFits(left: number, from: Day, week: PlannedWeek, away: readonly DayRange[]): Day | null {
+  let sum = 0
+  for (let day = from, i = 0; i < LOOK_AHEAD_DAYS; day = addDays(day, 1), i += 1) {
+    sum += wearShareOf(day, week, away)
+    if (sum >= left) return day
+  }
+  return null
+}

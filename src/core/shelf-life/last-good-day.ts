@@ -1,0 +1,134 @@
+import { addDays, addMonths, daysBetween, earlier, type Day } from '../calendar/day.js'
+import { middleOf, type DayRange } from '../calendar/when.js'
+import { openedWithin, type Opened } from '../item/opened.js'
+
+/** Unopened and undated: good this long after purchase. Assumption. */
+export const UNOPENED_MONTHS = 36
+/** 21 CFR 211.137(h) and FDA consumer advice (from memory): with no printed date, expired 3 years after purchase. */
+export const SUN_FILTER_MONTHS = 36
+/** "Soon" in Shelf life. */
+export const SOON_DAYS = 90
+
+export interface ShelfLifeFacts {
+  readonly opened: Opened
+  readonly acquired: DayRange | null
+  readonly firstWear: Day | null
+  /** From the label, null when unknown. */
+  readonly paoMonths: number | null
+  /** Used when the label is unknown; common practice. */
+  readonly usualPaoMonths: number
+  readonly expiry: Day | null
+  readonly signSeen: { readonly day: Day; readonly words: string } | null
+  readonly sunProtection: boolean
+  readonly atEye: boolean
+  readonly today: Day
+}
+
+export type ShelfLifeState = 'in date' | 'within 90 days' | 'past' | 'sign seen' | 'unknown'
+
+/** Which fact set the last good day. */
+export type ShelfLifeReason =
+  | { readonly code: 'sign'; readonly words: string }
+  | { readonly code: 'printed-expiry' }
+  | { readonly code: 'pao'; readonly months: number; readonly openedEarliest: Day; readonly openedLatest: Day }
+  | { readonly code: 'usual-pao'; readonly months: number; readonly openedEarliest: Day; readonly openedLatest: Day }
+  | { readonly code: 'unopened'; readonly months: number; readonly bought: Day }
+  | { readonly code: 'opening-unknown'; readonly openedEarliest: Day | null }
+  | { readonly code: 'purchase-unknown' }
+
+export interface ShelfLife {
+  readonly state: ShelfLifeState
+  /** Both ends of the last good day, equal when it is known to the day; null when unknown. */
+  readonly lastGood: DayRange | null
+  /** The day to act on: the earlier end for eye and sun-protection items, the middle otherwise. */
+  readonly actOn: Day | null
+  /** Days from today to `actOn`; negative when past. */
+  readonly daysLeft: number | null
+  readonly reason: ShelfLifeReason
+  /** The filter's own last day and whether it has passed; null when it makes no SPF claim. */
+  readonly sun: { readonly lastDay: Day | null; readonly lapsed: boolean } | null
+}
+
+/**
+ * The last good day: the earliest of opening + PAO, printed expiry and a recorded sign of
+ * spoiling; unopened and undated, purchase + 36 months. An opening range gives a range.
+ */
+export function shelfLifeOf(facts: ShelfLifeFacts): ShelfLife {
+  const sun = sunFilterOf(facts)
+  if (facts.signSeen !== null) {
+    const { day, words } = facts.signSeen
+    return {
+      state: 'sign seen',
+      lastGood: { earliest: day, latest: day },
+      actOn: day,
+      daysLeft: daysBetween(facts.today, day),
+      reason: { code: 'sign', words },
+      sun,
+    }
+  }
+  const bound = boundByTime(facts)
+  if (bound === null) {
+    const acquired = facts.acquired?.earliest ?? null
+    const reason: ShelfLifeReason =
+      facts.opened.kind === 'unopened'
+        ? { code: 'purchase-unknown' }
+        : { code: 'opening-unknown', openedEarliest: acquired }
+    return { state: 'unknown', lastGood: null, actOn: null, daysLeft: null, reason, sun }
+  }
+  const cautious = facts.atEye || facts.sunProtection
+  const actOn = cautious ? bound.lastGood.earliest : middleOf(bound.lastGood)
+  const daysLeft = daysBetween(facts.today, actOn)
+  const state = daysLeft < 0 ? 'past' : daysLeft <= SOON_DAYS ? 'within 90 days' : 'in date'
+  return { state, lastGood: bound.lastGood, actOn, daysLeft, reason: bound.reason, sun }
+}
+
+function boundByTime(facts: ShelfLifeFacts): { lastGood: DayRange; reason: ShelfLifeReason } | null {
+  const byOpening = facts.opened.kind === 'unopened' ? boundUnopened(facts) : boundOpened(facts)
+  if (facts.expiry === null) return byOpening
+  const printed = { lastGood: { earliest: facts.expiry, latest: facts.expiry }, reason: { code: 'printed-expiry' } as const }
+  // An unopened package with a printed date goes by the date alone.
+  if (byOpening === null || facts.opened.kind === 'unopened') return printed
+  if (facts.expiry <= byOpening.lastGood.earliest) return printed
+  return {
+    lastGood: { earliest: byOpening.lastGood.earliest, latest: earlier(byOpening.lastGood.latest, facts.expiry) },
+    reason: byOpening.reason,
+  }
+}
+
+function boundOpened(facts: ShelfLifeFacts): { lastGood: DayRange; reason: ShelfLifeReason } | null {
+  const within = openedWithin(facts.opened, {
+    acquiredEarliest: facts.acquired?.earliest ?? null,
+    firstWear: facts.firstWear,
+    today: facts.today,
+  })
+  if (within === null) return null
+  const months = facts.paoMonths ?? facts.usualPaoMonths
+  const lastGood = { earliest: addMonths(within.earliest, months), latest: addMonths(within.latest, months) }
+  // An unknown opening decides only when even the latest possible one has run out.
+  if (facts.opened.kind === 'unknown' && lastGood.latest >= facts.today) return null
+  return {
+    lastGood,
+    reason: {
+      code: facts.paoMonths === null ? 'usual-pao' : 'pao',
+      months,
+      openedEarliest: within.earliest,
+      openedLatest: within.latest,
+    },
+  }
+}
+
+function boundUnopened(facts: ShelfLifeFacts): { lastGood: DayRange; reason: ShelfLifeReason } | null {
+  if (facts.acquired === null) return null
+  const { earliest, latest } = facts.acquired
+  return {
+    lastGood: { earliest: addMonths(earliest, UNOPENED_MONTHS), latest: addMonths(latest, UNOPENED_MONTHS) },
+    reason: { code: 'unopened', months: UNOPENED_MONTHS, bought: earliest },
+  }
+}
+
+function sunFilterOf(facts: ShelfLifeFacts): ShelfLife['sun'] {
+  if (!facts.sunProtection) return null
+  const lastDay =
+    facts.expiry ?? (facts.acquired === null ? null : addMonths(facts.acquired.earliest, SUN_FILTER_MONTHS))
+  return { lastDay, lapsed: lastDay !== null && addDays(lastDay, 1) <= facts.today }
+}

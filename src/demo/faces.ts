@@ -1,0 +1,24 @@
+import { fieldsOf, weekdayOf, type Day } from '#core/calendar/day'
+import type { Random } from './random.js'
+
+export type FaceKind = 'none' | 'quick' | 'bold'
+
+/**
+ * What Maren's day asks for: early shifts on Mondays and Tuesdays without makeup, quick faces on
+ * other work days, bold ones on gig Saturdays, Sundays as she likes; two walking weeks in June
+ * without any.
+ */
+export function faceKindOf(day: Day, random: Random): FaceKind {
+  const { month, date } = fieldsOf(day)
+  if (month === 6 && date >= 8 && date <= 21) return 'none'
+  const weekday = weekdayOf(day)
+  if (weekday <= 1) return random.chance(0.06) ? 'quick' : 'none'
+  if (weekday === 5) return random.chance(0.75) ? 'bold' : 'quick'
+  if (weekday === 6) return random.chance(0.45) ? 'quick' : 'none'
+  return random.chance(0.88) ? 'quick' : 'none'
+}
+
+/** Hay fever: eyes are off limits in May. */
+export function eyesOffLimits(day: Day): boolean {
+  return fieldsOf(day).month === 5
+}

@@ -1,0 +1,24 @@
+import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs'
+import { join } from 'node:path'
+import { parseDay } from '#core/calendar/day'
+import { openDatabase } from '#server/db/open-database'
+import { dayNow } from '#server/house'
+import { buildDemo } from './build-demo.js'
+
+/** The demo's own seed; the day is today's, so that its log always ends yesterday. */
+const SEED = 1867
+
+const [folder, askedDay] = process.argv.slice(2)
+if (folder === undefined) throw new Error('usage: demo FOLDER [DAY]')
+const today = parseDay(askedDay ?? '') ?? dayNow(new Date(), 4)
+const file = join(folder, 'collection.db')
+const part = join(folder, 'making.db')
+mkdirSync(folder, { recursive: true })
+for (const name of [part, `${part}-wal`, `${part}-shm`, file, `${file}-wal`, `${file}-shm`]) rmSync(name, { force: true })
+const db = openDatabase(part, { appliedAt: `${today}T12:00:00.000Z` })
+buildDemo(db, { seed: SEED, today })
+db.pragma('wal_checkpoint(TRUNCATE)')
+db.close()
+renameSync(part, file)
+if (existsSync(`${part}-wal`)) rmSync(`${part}-wal`)
+console.log(`Made the demo collection for ${today}.`)

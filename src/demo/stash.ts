@@ -1,0 +1,126 @@
+import { addDays, addMonths, fieldsOf, type Day } from '#core/calendar/day'
+import type { ItemFields } from '#contract/item'
+import type { Random } from './random.js'
+import { MAKERS, PALETTE_SHADES, STASH, type StashCategory } from './stash-data.js'
+
+/** An item of the demo as the generator follows it. */
+export interface DemoItem {
+  readonly id: string
+  readonly kind: StashCategory
+  readonly fields: ItemFields
+  /** Uses one package gives before it is empty. */
+  readonly capacity: number
+  /** Uses so far, those before the log included. */
+  uses: number
+  /** How fond she is of it: the weight with which it is reached for. */
+  readonly fondness: number
+  /** From the hat-box that the move turned up: not to hand before. */
+  readonly hatBox: boolean
+  inDrawer: boolean
+  ended: boolean
+  lastWorn: Day | null
+}
+
+/** Everything Maren owned when the log began, in the order of a face. */
+export function stashOf(random: Random, start: Day): DemoItem[] {
+  return STASH.flatMap((kind) => Array.from({ length: kind.count }, (_, index) => itemOf(kind, index, random, start)))
+}
+
+function itemOf(kind: StashCategory, index: number, random: Random, start: Day): DemoItem {
+  const shade = kind.shades[index % kind.shades.length]
+  if (!shade) throw new Error(`No shade for ${kind.categoryId}`)
+  const [name, colour, finish = 'satin'] = shade
+  // The last fifth of each category are unopened; some of those double an earlier one: backups.
+  const unopened = index >= kind.count * 0.82
+  const doubled = unopened && index % kind.shades.length < 2 && kind.count > kind.shades.length
+  const maker = MAKERS[(doubled ? (index % kind.shades.length) : index * 3 + kind.noun.length) % MAKERS.length] ?? MAKERS[0]
+  const isPalette = kind.categoryId === 'eyeshadow-palette'
+  const hatBox = !unopened && index % 7 === 4
+  const daily = kind.step >= 0.7 && kind.count < 16
+  const capacity = Math.round(kind.capacity * (0.8 + random.next() * 0.4))
+  const usesBefore = unopened ? 0 : Math.round(capacity * (index < 3 ? random.next() * 0.55 : random.next() * 0.35))
+  const bought = addMonths(start, -random.whole(daily ? 0 : 2, daily ? 6 : 40))
+  const openedOn = addDays(bought, random.whole(1, 40)) < start ? addDays(bought, random.whole(1, 40)) : start
+  const monthKnown = { earliest: `${openedOn.slice(0, 8)}01` as Day, latest: addDays(addMonths(`${openedOn.slice(0, 8)}01` as Day, 1), -1) }
+  const opened: ItemFields['opened'] = unopened
+    ? { kind: 'unopened' }
+    : hatBox
+      ? { kind: 'unknown' }
+      : random.chance(0.4)
+        ? { kind: 'range', ...clip(monthKnown, start), said: openedOn.slice(0, 7) }
+        : { kind: 'range', earliest: openedOn, latest: openedOn, said: openedOn }
+  const gift = random.chance(0.14)
+  const cents = Math.round(random.whole(kind.price[0], kind.price[1]) / 50) * 50
+  return {
+    id: `${kind.categoryId}-${index + 1}`,
+    kind,
+    fields: {
+      maker: maker ?? '',
+      name: isPalette ? `${name} palette` : `${name} ${kind.noun}`,
+      shade: name,
+      categoryId: kind.categoryId,
+      form: kind.form,
+      colour,
+      finish,
+      opaque: ['tube', 'spray'].includes(kind.form) && index % 3 === 0,
+      slots: isPalette ? 3 : 1,
+      content: { amount: index % 5 === 3 ? Math.round(kind.amount * 50) / 100 : kind.amount, unit: kind.unit },
+      priceMinor: gift || hatBox ? null : cents,
+      source: gift ? 'gift' : hatBox ? null : 'bought',
+      acquired: hatBox ? null : { earliest: bought, latest: bought },
+      opened,
+      paoMonths: random.chance(0.75) ? kind.paoMonths : null,
+      expiry: kind.categoryId === 'sunscreen' ? endOfMonth(addMonths(bought, 30)) : null,
+      sunProtection: kind.categoryId === 'sunscreen',
+      usesBefore,
+      liking: random.chance(0.6) ? random.whole(2, 5) : null,
+      notes: hatBox ? 'From the hat-box the move turned up.' : '',
+      parts: isPalette ? partsOf(index, random) : [],
+    },
+    capacity,
+    uses: usesBefore,
+    fondness: 0.3 + random.next() * random.next() * 2 + (index < kind.inDrawer ? 1.2 : 0),
+    hatBox,
+    inDrawer: false,
+    ended: false,
+    lastWorn: null,
+  }
+}
+
+/** Eight or ten shades in two rows. */
+function partsOf(index: number, random: Random): ItemFields['parts'] {
+  const columns = index % 3 === 2 ? 5 : 4
+  const count = columns * 2
+  return Array.from({ length: count }, (_, at) => {
+    const [name, colour, finish] = PALETTE_SHADES[(at + index) % PALETTE_SHADES.length] ?? ['Milk', '#e6d6c4', 'matte']
+    return {
+      id: `eyeshadow-palette-${index + 1}.${at + 1}`,
+      name,
+      colour: index === 0 ? colour : shift(colour, random),
+      finish,
+      row: Math.floor(at / columns) + 1,
+      col: (at % columns) + 1,
+      rowSpan: 1,
+      colSpan: 1,
+      shape: index % 4 === 1 ? ('round' as const) : ('square' as const),
+    }
+  })
+}
+
+/** A neighbouring colour, so that two palettes are not the same. */
+function shift(colour: string, random: Random): string {
+  const channel = (at: number): string =>
+    Math.min(255, Math.max(0, parseInt(colour.slice(at, at + 2), 16) + random.whole(-18, 18)))
+      .toString(16)
+      .padStart(2, '0')
+  return `#${channel(1)}${channel(3)}${channel(5)}`
+}
+
+function endOfMonth(day: Day): Day {
+  const { year, month } = fieldsOf(day)
+  return addDays(addMonths(`${year}-${String(month).padStart(2, '0')}-01` as Day, 1), -1)
+}
+
+function clip(range: { earliest: Day; latest: Day }, start: Day): { earliest: Day; latest: Day } {
+  return { earliest: range.earliest, latest: range.latest < start ? range.latest : start }
+}

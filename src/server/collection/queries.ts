@@ -1,0 +1,96 @@
+import type { Day } from '#core/calendar/day'
+import type { Form } from '#core/item/form'
+import type { Db } from '../db/open-database.js'
+import { preparing } from '../db/query.js'
+import type { ReadingRow } from '../stock/rows.js'
+
+export interface CategoryRow {
+  id: string
+  name: string
+  makeup: 0 | 1
+  zone_id: string
+  usual_form: Form
+  eye: 0 | 1
+  lip: 0 | 1
+}
+
+export function collectionQueries(db: Db) {
+  const sql = preparing(db)
+  return {
+    categories: sql<[], CategoryRow>(
+      'SELECT id, name, makeup, zone_id, usual_form, eye, lip FROM category ORDER BY position, id',
+    ),
+    zones: sql<[], { id: string; name: string; slots: number }>('SELECT id, name, slots FROM zone ORDER BY position, id'),
+    findProduct: sql<[{ maker: string; name: string; shade: string }], { id: string }>(
+      'SELECT id FROM product WHERE maker = @maker AND name = @name AND shade = @shade ORDER BY id LIMIT 1',
+    ),
+    addProduct: sql('INSERT INTO product (id, maker, name, shade) VALUES (@id, @maker, @name, @shade)'),
+    dropUnusedProduct: sql<[{ id: string }]>(
+      'DELETE FROM product WHERE id = @id AND NOT EXISTS (SELECT 1 FROM item WHERE product_id = @id)',
+    ),
+    addItem: sql(`
+      INSERT INTO item (id, product_id, category_id, form, colour, finish, opaque, slots, content_amount, content_unit,
+                        price_minor, price_said, source, acquired_earliest, acquired_latest, opened_kind, opened_earliest,
+                        opened_latest, opened_said, pao_months, expiry, sun_protection, uses_before, liking, lifecycle, notes,
+                        kept_text, import_identity)
+      VALUES (@id, @productId, @categoryId, @form, @colour, @finish, @opaque, @slots, @contentAmount, @contentUnit,
+              @priceMinor, @priceSaid, @source, @acquiredEarliest, @acquiredLatest, @openedKind, @openedEarliest,
+              @openedLatest, @openedSaid, @paoMonths, @expiry, @sunProtection, @usesBefore, @liking, @lifecycle, @notes,
+              @keptText, @importIdentity)`),
+    editItem: sql(`
+      UPDATE item SET product_id = @productId, category_id = @categoryId, form = @form, colour = @colour, finish = @finish,
+             opaque = @opaque, slots = @slots, content_amount = @contentAmount, content_unit = @contentUnit,
+             price_minor = @priceMinor, source = @source, acquired_earliest = @acquiredEarliest,
+             acquired_latest = @acquiredLatest, opened_kind = @openedKind, opened_earliest = @openedEarliest,
+             opened_latest = @openedLatest, opened_said = @openedSaid, pao_months = @paoMonths, expiry = @expiry,
+             sun_protection = @sunProtection, uses_before = @usesBefore, liking = @liking, lifecycle = @lifecycle,
+             notes = @notes, version = version + 1
+       WHERE id = @id`),
+    itemHead: sql<
+      [string],
+      { id: string; version: number; product_id: string; lifecycle: string; ended_on: Day | null; kept_text: string; form: Form }
+    >('SELECT id, version, product_id, lifecycle, ended_on, kept_text, form FROM item WHERE id = ?'),
+    openItem: sql<[{ id: string; day: Day }]>(`
+      UPDATE item SET opened_kind = 'range', opened_earliest = @day, opened_latest = @day, opened_said = @day,
+             lifecycle = 'open', version = version + 1
+       WHERE id = @id AND lifecycle = 'unopened'`),
+    recordSign: sql<[{ id: string; day: Day; words: string }]>(
+      'UPDATE item SET sign_day = @day, sign_words = @words, version = version + 1 WHERE id = @id',
+    ),
+    partIds: sql<[string], { id: string }>('SELECT id FROM part WHERE item_id = ?'),
+    putPart: sql(`
+      INSERT INTO part (id, item_id, name, colour, finish, row, col, row_span, col_span, shape)
+      VALUES (@id, @itemId, @name, @colour, @finish, @row, @col, @rowSpan, @colSpan, @shape)
+      ON CONFLICT (id) DO UPDATE SET name = @name, colour = @colour, finish = @finish, row = @row, col = @col,
+             row_span = @rowSpan, col_span = @colSpan, shape = @shape, version = version + 1
+       WHERE item_id = @itemId`),
+    partInUse: sql<[{ id: string }], { n: number }>(`
+      SELECT (SELECT count(*) FROM wear_part WHERE part_id = @id) + (SELECT count(*) FROM measurement WHERE part_id = @id) AS n`),
+    dropPart: sql<[string]>('DELETE FROM part WHERE id = ?'),
+    addReading: sql(`
+      INSERT INTO measurement (id, item_id, part_id, day, moment, kind, value, stage)
+      VALUES (@id, @itemId, @partId, @day, @moment, @kind, @value, @stage)`),
+    wornOn: sql<[string, Day], { id: string }>('SELECT id FROM wear WHERE item_id = ? AND day = ?'),
+    readings: sql<[string], Omit<ReadingRow, 'item_id'>>(`
+      SELECT part_id, kind, value, stage, day FROM measurement
+       WHERE item_id = ? AND kind IN ('level', 'length', 'stage') AND part_id IS NULL ORDER BY day, rowid`),
+    wearDays: sql<[string], { day: Day }>('SELECT day FROM wear WHERE item_id = ? ORDER BY day'),
+    events: sql<[{ id: string }], { day: Day; kind: string; words: string }>(`
+      SELECT s.rolled_in AS day, 'rolled in' AS kind, p.name AS words FROM stay s JOIN project p ON p.id = s.project_id WHERE s.item_id = @id
+      UNION ALL
+      SELECT s.rolled_out, 'rolled out', p.name || ' · ' || s.out_reason FROM stay s JOIN project p ON p.id = s.project_id
+       WHERE s.item_id = @id AND s.rolled_out IS NOT NULL
+      UNION ALL
+      SELECT pl.from_day, 'into drawer', z.name FROM placement pl JOIN zone z ON z.id = pl.zone_id WHERE pl.item_id = @id
+      UNION ALL
+      SELECT pl.to_day, 'out of drawer', z.name FROM placement pl JOIN zone z ON z.id = pl.zone_id
+       WHERE pl.item_id = @id AND pl.to_day IS NOT NULL
+      UNION ALL
+      SELECT t.started_on, 'trial', t.wears_wanted || ' wears' FROM trial t WHERE t.item_id = @id
+      UNION ALL
+      SELECT v.day, 'verdict', v.verdict || CASE WHEN v.reason = '' THEN '' ELSE ' · ' || v.reason END FROM verdict v WHERE v.item_id = @id
+      UNION ALL
+      SELECT r.day, 'finished', r.words FROM review r WHERE r.item_id = @id
+      ORDER BY 1 DESC`),
+  }
+}

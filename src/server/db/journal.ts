@@ -1,0 +1,105 @@
+import { fail, ok, type Failure, type Outcome } from '#core/failure'
+import type { Db } from './open-database.js'
+
+/** One act of hers, as the caller asks for it. The id is made by the caller and never used twice. */
+export interface ChangeRequest {
+  readonly changeId: string
+  readonly command: string
+  /** The request as it came, to tell a repeat from a different act under the same id. */
+  readonly body: unknown
+}
+
+/** What a command answers: its data, and what to call the act in the undo bar and the journal. */
+export interface Done<A> {
+  readonly words: string
+  readonly answer: A
+}
+
+export interface ChangeNote {
+  readonly id: string
+  readonly words: string
+  /** False when the state asked for was there already. */
+  readonly changed: boolean
+}
+
+export type Applied<A> = A & { readonly change: ChangeNote }
+
+interface ChangeRow {
+  command: string
+  body: string
+  answer: string
+}
+
+/** Thrown inside the transaction to roll a failed command back; never leaves this file. */
+class RolledBack extends Error {
+  constructor(readonly failure: Failure) {
+    super(failure.code)
+  }
+}
+
+/**
+ * The one way to write. A command runs in one immediate transaction with its journal entry and
+ * its answer; asked again under the same id, it returns the first answer and does nothing.
+ */
+export class Journal {
+  readonly #db: Db
+  readonly #now: () => Date
+  readonly #statements
+
+  constructor(db: Db, now: () => Date) {
+    this.#db = db
+    this.#now = now
+    this.#statements = {
+      find: db.prepare<[string], ChangeRow>('SELECT command, body, answer FROM change WHERE id = ?'),
+      open: db.prepare<[string]>('INSERT INTO temp.open_change (id) VALUES (?)'),
+      close: db.prepare('DELETE FROM temp.open_change'),
+      touched: db.prepare<[string], { n: number }>('SELECT count(*) AS n FROM change_row WHERE change_id = ?'),
+      store: db.prepare(
+        `INSERT INTO change (id, command, body, words, made_at, answer, changed, is_undo)
+         VALUES (@id, @command, @body, @words, @madeAt, @answer, @changed, @isUndo)`,
+      ),
+    }
+  }
+
+  run<A extends object>(
+    request: ChangeRequest,
+    act: () => Outcome<Done<A>>,
+    options: { isUndo?: boolean } = {},
+  ): Outcome<Applied<A>> {
+    const body = JSON.stringify(request.body)
+    try {
+      const applied = this.#db
+        .transaction((): Applied<A> => {
+          const before = this.#statements.find.get(request.changeId)
+          if (before) {
+            if (before.command !== request.command || before.body !== body)
+              throw new RolledBack({ code: 'change-id-reused', data: { changeId: request.changeId } })
+            return JSON.parse(before.answer) as Applied<A>
+          }
+          this.#statements.open.run(request.changeId)
+          const outcome = act()
+          if (!outcome.ok) throw new RolledBack(outcome.failure)
+          this.#statements.close.run()
+          const changed = (this.#statements.touched.get(request.changeId)?.n ?? 0) > 0
+          const { words, answer } = outcome.value
+          const full: Applied<A> = { ...answer, change: { id: request.changeId, words, changed } }
+          this.#statements.store.run({
+            id: request.changeId,
+            command: request.command,
+            body,
+            words,
+            madeAt: this.#now().toISOString(),
+            answer: JSON.stringify(full),
+            changed: changed ? 1 : 0,
+            isUndo: options.isUndo === true ? 1 : 0,
+          })
+          return full
+        })
+        .immediate()
+      return ok(applied)
+    } catch (error) {
+      if (error instanceof RolledBack) return fail(error.failure.code, error.failure.data)
+      throw error
+    }
+  }
+}

@@ -1,0 +1,143 @@
+import type { z } from 'zod'
+import { fail, ok, type Outcome } from '#core/failure'
+import { daysBetween, type Day } from '#core/calendar/day'
+import { trialStanding } from '#core/decide/trial'
+import { destinationsFor } from '#core/decide/verdict'
+import type { DecideAnswer, GiveVerdict, StartTrial, TrialView } from '#contract/ending'
+import type { ItemSummary } from '#contract/item'
+import type { Done } from '../db/journal.js'
+import { Drawer } from '../drawer/drawer.js'
+import type { House } from '../house.js'
+import { Projects } from '../projects/projects.js'
+import { decideQueries, type TrialRow } from './queries.js'
+
+/** Unworn this long, an open item is one to decide about. Assumption. */
+const DOUBTFUL_DAYS = 180
+/** As many as one sitting bears. Assumption. */
+const DOUBTFUL_SHOWN = 12
+
+/** Trials with a decision due, verdicts, and what to put on trial next. */
+export class Decide {
+  readonly #house: House
+  readonly #drawer: Drawer
+  readonly #projects: Projects
+  readonly #queries
+
+  constructor(house: House) {
+    this.#house = house
+    this.#drawer = new Drawer(house)
+    this.#projects = new Projects(house)
+    this.#queries = decideQueries(house.db)
+  }
+
+  all(): DecideAnswer {
+    const today = this.#house.today()
+    const running = this.#queries.running.all()
+    const verdicts = this.#queries.verdicts.all()
+    const ids = [...running, ...verdicts].map((row) => row.item_id)
+    const items = new Map(this.#house.stock.summaries(ids, today).map((item) => [item.id, item]))
+    return {
+      today,
+      trials: running.flatMap((row) => {
+        const item = items.get(row.item_id)
+        return item ? [this.#trialView(row, item, today)] : []
+      }),
+      verdicts: verdicts.flatMap((row) => {
+        const item = items.get(row.item_id)
+        if (!item) return []
+        const { id, day, verdict, reason, destination, until_day: until } = row
+        return [{ id, item, day, verdict, reason, destination, until }]
+      }),
+      doubtful: this.#doubtful(today),
+    }
+  }
+
+  /** How many trials ask for a decision now, and how many run. */
+  counts(): { due: number; running: number } {
+    const trials = this.all().trials
+    return { due: trials.filter((trial) => trial.decisionDue).length, running: trials.length }
+  }
+
+  startTrial(body: z.output<typeof StartTrial>): Outcome<Done<{ id: string }>> {
+    const today = this.#house.today()
+    const item = this.#house.stock.one(body.itemId, today)
+    if (!item) return fail('unknown-item', { value: body.itemId })
+    if (item.endedOn !== null) return fail('item-ended', { name: item.shade || item.name })
+    if (item.onTrial) return fail('already-on-trial', { name: item.shade || item.name })
+    if (body.dueOn <= today) return fail('due-in-past', { value: body.dueOn })
+    if (this.#queries.trial.get(body.trialId)) return fail('id-taken', { value: body.trialId })
+    const { trialId: id, itemId, dueOn, wearsWanted, question } = body
+    this.#queries.addTrial.run({ id, itemId, startedOn: today, dueOn, wearsWanted, question })
+    return ok({ words: `${item.shade || item.name} on trial for ${wearsWanted} wears`, answer: { id } })
+  }
+
+  /** A verdict ends the running trial and does what it says; what is let go keeps its history. */
+  giveVerdict(body: z.output<typeof GiveVerdict>): Outcome<Done<{ id: string }>> {
+    const today = this.#house.today()
+    const item = this.#house.stock.one(body.itemId, today)
+    if (!item) return fail('unknown-item', { value: body.itemId })
+    if (item.endedOn !== null) return fail('item-ended', { name: item.shade || item.name })
+    if (body.trialId !== null) {
+      const trial = this.#queries.trial.get(body.trialId)
+      if (!trial || trial.item_id !== body.itemId || trial.closed_on !== null) return fail('unknown-trial', { value: body.trialId })
+    }
+    if ((this.#queries.verdictTaken.get(body.verdictId)?.n ?? 0) > 0) return fail('id-taken', { value: body.verdictId })
+    if (body.until !== null && body.until <= today) return fail('until-in-past', { value: body.until })
+    if (body.usedAs !== null && !this.#queries.category.get(body.usedAs)) return fail('unknown-category', { value: body.usedAs })
+    if (body.destination !== null && !destinationsOf(item).includes(body.destination))
+      return fail('destination-refused', { value: body.destination, destination: body.destination })
+    const { verdictId: id, itemId, trialId, verdict, reason, destination, until, usedAs } = body
+    this.#queries.addVerdict.run({ id, itemId, trialId, day: today, verdict, reason, destination, until, usedAs })
+    this.#queries.closeTrials.run({ itemId, day: today })
+    if (verdict === 'let go' || verdict === 'rest until a date') {
+      if (item.placement !== null) this.#drawer.takeOut(itemId, today, until)
+      if (verdict === 'let go') {
+        this.#projects.rollOutEverywhere(itemId, today, 'let go')
+        this.#queries.leave.run({ id: itemId, day: today })
+      } else if (until !== null) this.#queries.rest.run({ id: itemId, until })
+    }
+    if (usedAs !== null) this.#queries.useAs.run({ id: itemId, usedAs })
+    const name = item.shade || item.name
+    return ok({ words: verdict === 'let go' ? `Let ${name} go` : `${name}: ${verdict}`, answer: { id } })
+  }
+
+  #trialView(row: TrialRow, item: ItemSummary, today: Day): TrialView {
+    const standing = trialStanding({
+      startedOn: row.started_on,
+      dueOn: row.due_on,
+      wearsWanted: row.wears_wanted,
+      wearDays: this.#queries.wearDays.all(row.item_id).map((each) => each.day),
+      today,
+    })
+    return {
+      id: row.id,
+      item,
+      startedOn: row.started_on,
+      dueOn: row.due_on,
+      wearsWanted: row.wears_wanted,
+      question: row.question,
+      ...standing,
+      chances: this.#queries.chances.get({ itemId: row.item_id, from: row.started_on, to: today })?.n ?? 0,
+      companions: this.#queries.companions
+        .all({ itemId: row.item_id, from: row.started_on })
+        .map(({ item_id: itemId, words, days }) => ({ itemId, words, days })),
+      destinations: [...destinationsOf(item)],
+    }
+  }
+
+  /** Open, not being worked on, and unworn for long: the ones every clear-out passes over. */
+  #doubtful(today: Day): DecideAnswer['doubtful'] {
+    return this.#house.stock
+      .summaries(this.#house.stock.presentIds(), today)
+      .filter((item) => item.lifecycle === 'open' && item.goal === null && !item.onTrial && item.makeup && item.restingUntil === null)
+      .map((item) => ({ item, daysUnworn: item.lastWorn === null ? null : daysBetween(item.lastWorn, today), everWorn: item.lastWorn !== null }))
+      .filter(({ daysUnworn }) => daysUnworn === null || daysUnworn >= DOUBTFUL_DAYS)
+      .sort((a, b) => (b.daysUnworn ?? 0) - (a.daysUnworn ?? 0) || a.item.id.localeCompare(b.item.id))
+      .slice(0, DOUBTFUL_SHOWN)
+  }
+}
+
+function destinationsOf(item: ItemSummary) {
+  const spoiled = item.shelfLife.state === 'past' || item.shelfLife.state === 'sign seen'
+  return destinationsFor({ opened: item.lifecycle !== 'unopened', eye: item.eye, lip: item.lip, spoiled })
+}

@@ -1,0 +1,75 @@
+import { fail, ok, type Outcome } from '#core/failure'
+import type { Day } from '#core/calendar/day'
+import type { DrawerZone } from '#contract/today'
+import type { Done } from '../db/journal.js'
+import type { House } from '../house.js'
+import { drawerQueries } from './queries.js'
+
+/** The active drawer: zones with slots, and what lies in them. A layout is the placements on a date. */
+export class Drawer {
+  readonly #house: House
+  readonly #queries
+
+  constructor(house: House) {
+    this.#house = house
+    this.#queries = drawerQueries(house.db)
+  }
+
+  /** The zones in their order with the ids of what lies in them, as she placed it. */
+  zones(): DrawerZone[] {
+    const placed = this.#queries.placed.all()
+    return this.#queries.zones.all().map((zone) => {
+      const within = placed.filter((row) => row.zone_id === zone.id)
+      return {
+        ...zone,
+        taken: within.reduce((sum, row) => sum + row.slots, 0),
+        itemIds: within.map((row) => row.item_id),
+      }
+    })
+  }
+
+  /** Lays an item into a zone, from wherever it was. `zone-full` when its slots do not suffice. */
+  place(placementId: string, itemId: string, zoneId: string): Outcome<Done<{ id: string }>> {
+    const today = this.#house.today()
+    const item = this.#house.stock.one(itemId, today)
+    if (!item) return fail('unknown-item', { value: itemId })
+    if (item.endedOn !== null) return fail('item-ended', { name: item.name })
+    const zone = this.zones().find((each) => each.id === zoneId)
+    if (!zone) return fail('unknown-zone', { value: zoneId })
+    if (item.placement?.zoneId === zoneId) return ok({ words: `${item.shade || item.name} is in ${zone.name}`, answer: { id: placementId } })
+    if (zone.taken + item.slots > zone.slots) return fail('zone-full', { zone: zone.name, slots: zone.slots })
+    if ((this.#queries.taken.get(placementId)?.n ?? 0) > 0) return fail('id-taken', { value: placementId })
+    this.#queries.takeOut.run({ itemId, day: today })
+    this.#queries.place.run({ id: placementId, itemId, zoneId, day: today })
+    this.#queries.setLocation.run({ itemId, location: 'zone', until: null })
+    return ok({ words: `Laid ${item.shade || item.name} into ${zone.name}`, answer: { id: placementId } })
+  }
+
+  /** Takes an item out; it rests from then on. */
+  takeOut(itemId: string, day: Day, until: Day | null = null): Outcome<Done<{ id: string }>> {
+    const item = this.#house.stock.one(itemId, this.#house.today())
+    if (!item) return fail('unknown-item', { value: itemId })
+    if (item.placement === null) return fail('not-in-drawer')
+    // A day before it was laid in can be meant when it ended earlier than it was recorded.
+    this.#queries.takeOut.run({ itemId, day: day < item.placement.since ? item.placement.since : day })
+    this.#queries.setLocation.run({ itemId, location: 'resting', until })
+    return ok({ words: `Took ${item.shade || item.name} out of the drawer`, answer: { id: itemId } })
+  }
+
+  /** Puts the items of a zone into her order; ids that do not lie there are ignored. */
+  reorder(zoneId: string, itemIds: readonly string[]): Outcome<Done<{ id: string }>> {
+    const zone = this.zones().find((each) => each.id === zoneId)
+    if (!zone) return fail('unknown-zone', { value: zoneId })
+    const rest = zone.itemIds.filter((id) => !itemIds.includes(id))
+    ;[...itemIds.filter((id) => zone.itemIds.includes(id)), ...rest].forEach((itemId, position) =>
+      this.#queries.reposition.run({ itemId, zoneId, position: position + 1 }),
+    )
+    return ok({ words: `Rearranged ${zone.name}`, answer: { id: zoneId } })
+  }
+
+  editZone(id: string, name: string, slots: number): Outcome<Done<{ id: string }>> {
+    if (!this.zones().some((zone) => zone.id === id)) return fail('unknown-zone', { value: id })
+    this.#queries.editZone.run({ id, name, slots })
+    return ok({ words: `Changed the zone ${name}`, answer: { id } })
+  }
+}

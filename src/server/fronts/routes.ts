@@ -1,0 +1,46 @@
+import { Router } from 'express'
+import { ok } from '#core/failure'
+import type { Day } from '#core/calendar/day'
+import type { Fronts } from '#contract/today'
+import type { Db } from '../db/open-database.js'
+import { preparing } from '../db/query.js'
+import { Decide } from '../decide/decide.js'
+import type { House } from '../house.js'
+import { read } from '../http/routes.js'
+
+/** The live figure on each drawer front of the chest. */
+export function frontRoutes(house: House): Router {
+  const queries = frontQueries(house.db)
+  const decide = new Decide(house)
+  const routes = Router()
+  read(routes, '/fronts', () => ok(fronts()))
+  return routes
+
+  function fronts(): Fronts {
+    const today = house.today()
+    const present = house.stock.presentIds()
+    const soon = house.stock.summaries(present, today).filter((item) => item.shelfLife.state === 'within 90 days')
+    const trials = decide.counts()
+    return {
+      today,
+      wornToday: queries.wornOn.get(today)?.n ?? 0,
+      items: present.length,
+      inProjects: queries.inProjects.get()?.n ?? 0,
+      spoilSoon: soon.length,
+      decisionsDue: trials.due,
+      trials: trials.running,
+      emptiesThisYear: queries.emptiesIn.get(today.slice(0, 4))?.n ?? 0,
+    }
+  }
+}
+
+export function frontQueries(db: Db) {
+  const sql = preparing(db)
+  return {
+    wornOn: sql<[Day], { n: number }>('SELECT count(*) AS n FROM wear WHERE day = ?'),
+    inProjects: sql<[], { n: number }>(`
+      SELECT count(DISTINCT s.item_id) AS n FROM stay s JOIN project p ON p.id = s.project_id
+       WHERE s.rolled_out IS NULL AND p.closed_on IS NULL`),
+    emptiesIn: sql<[string], { n: number }>('SELECT count(*) AS n FROM review WHERE substr(day, 1, 4) = ?'),
+  }
+}

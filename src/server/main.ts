@@ -1,0 +1,54 @@
+import { join } from 'node:path'
+import type { Server } from 'node:http'
+import { createApp } from './create-app.js'
+import { copyDatabase, dataFolder } from './db/data-folder.js'
+import { openDatabase } from './db/open-database.js'
+import { furnish } from './house.js'
+
+/** Where to listen: this machine only. The next free port is taken when this one is busy. */
+const HOST = '127.0.0.1'
+const FIRST_PORT = 4680
+const PORTS_TRIED = 50
+
+const clock = clockFrom(process.env['SELIGO_NOW'])
+const folder = dataFolder(process.env)
+const db = openDatabase(join(folder, 'collection.db'), {
+  appliedAt: clock().toISOString(),
+  backUp: (before) => copyDatabase(before, folder, clock().toISOString(), 'migration'),
+})
+copyDatabase(db, folder, clock().toISOString(), 'day')
+const house = furnish(db, clock, (why) => copyDatabase(db, folder, clock().toISOString(), why))
+listen(createApp(house), Number(process.env['SELIGO_PORT'] ?? FIRST_PORT), PORTS_TRIED)
+
+function listen(app: ReturnType<typeof createApp>, port: number, triesLeft: number): void {
+  const server = app.listen(port, HOST)
+  server.on('listening', () => {
+    const address = server.address()
+    const at = address !== null && typeof address === 'object' ? address.port : port
+    console.log(`Seligo is at http://${HOST}:${at}/  (collection in ${folder}; stop with Ctrl+C)`)
+    closeOnSignal(server)
+  })
+  server.on('error', (error: NodeJS.ErrnoException) => {
+    if (error.code === 'EADDRINUSE' && triesLeft > 0) return listen(app, port + 1, triesLeft - 1)
+    console.error(`Seligo cannot listen on ${HOST}:${port}: ${error.message}`)
+    db.close()
+    process.exitCode = 1
+  })
+}
+
+function closeOnSignal(server: Server): void {
+  for (const signal of ['SIGINT', 'SIGTERM'] as const)
+    process.once(signal, () => {
+      server.close(() => undefined)
+      server.closeAllConnections()
+      db.close()
+      process.exit(0)
+    })
+}
+
+/** The machine's clock, or for tests and pictures one that starts at a given instant. */
+function clockFrom(start: string | undefined): () => Date {
+  if (start === undefined) return () => new Date()
+  const offset = new Date(start).getTime() - Date.now()
+  return () => new Date(Date.now() + offset)
+}

@@ -1,0 +1,72 @@
+import type { Day } from '#core/calendar/day'
+import type { DayRange } from '#core/calendar/when'
+import type { Db } from '../db/open-database.js'
+import { preparing } from '../db/query.js'
+import type { DayOfItemRow, ItemRow, PartRow, PlacementRow, ReadingRow, StayRow, WearSpanRow } from './rows.js'
+
+/** Reads of items that every place shares. Lists of ids are bound as one JSON array. */
+export function stockQueries(db: Db) {
+  const sql = preparing(db)
+  return {
+    presentIds: sql<[], { id: string }>(
+      "SELECT id FROM item WHERE lifecycle IN ('unopened', 'open')",
+    ),
+    items: sql<[string], ItemRow>(`
+      SELECT i.id, i.version, p.maker, p.name, p.shade, i.product_id, i.category_id,
+             c.name AS category, c.position AS face_order, c.makeup, c.eye, c.lip, c.zone_id AS home_zone_id,
+             c.model_type, i.form, i.colour, i.finish, i.opaque, i.slots, i.lifecycle, i.ended_on,
+             i.content_amount, i.content_unit, i.price_minor, i.source, i.acquired_earliest, i.acquired_latest,
+             i.opened_kind, i.opened_earliest, i.opened_latest, i.opened_said, i.pao_months, i.expiry,
+             i.sun_protection, i.sign_day, i.sign_words, i.uses_before, i.liking, i.notes, i.location_until,
+             (SELECT count(*) FROM item b WHERE b.product_id = i.product_id AND b.id <> i.id AND b.lifecycle = 'unopened') AS backups,
+             (SELECT count(*) FROM item o WHERE o.product_id = i.product_id AND o.id <> i.id AND o.lifecycle = 'open') AS open_siblings,
+             (SELECT count(*) FROM trial t WHERE t.item_id = i.id AND t.closed_on IS NULL) AS on_trial
+        FROM json_each(?) j
+        JOIN item i ON i.id = j.value
+        JOIN product p ON p.id = i.product_id
+        JOIN category c ON c.id = i.category_id
+       ORDER BY c.position, p.maker, p.name, p.shade, i.id`),
+    wearSpans: sql<[string], WearSpanRow>(`
+      SELECT w.item_id, count(*) AS wears, min(w.day) AS first_worn, max(w.day) AS last_worn
+        FROM json_each(?) j JOIN wear w ON w.item_id = j.value
+       GROUP BY w.item_id`),
+    latestReadings: sql<[string], ReadingRow>(`
+      SELECT m.item_id, m.part_id, m.kind, m.value, m.stage, m.day
+        FROM json_each(?) j
+        JOIN measurement m ON m.rowid =
+             (SELECT rowid FROM measurement WHERE item_id = j.value AND part_id IS NULL
+                 AND kind IN ('level', 'length', 'stage') ORDER BY day DESC, rowid DESC LIMIT 1)`),
+    latestPartReadings: sql<[string], ReadingRow>(`
+      SELECT m.item_id, m.part_id, m.kind, m.value, m.stage, m.day
+        FROM json_each(?) j
+        JOIN part p ON p.item_id = j.value
+        JOIN measurement m ON m.rowid =
+             (SELECT rowid FROM measurement WHERE item_id = p.item_id AND part_id = p.id
+                 AND kind IN ('level', 'length', 'stage') ORDER BY day DESC, rowid DESC LIMIT 1)`),
+    parts: sql<[string], PartRow>(`
+      SELECT p.id, p.item_id, p.name, p.colour, p.finish, p.row, p.col, p.row_span, p.col_span, p.shape, p.finished_on,
+             (SELECT count(*) FROM wear_part wp WHERE wp.part_id = p.id) AS uses
+        FROM json_each(?) j JOIN part p ON p.item_id = j.value
+       ORDER BY p.item_id, p.row, p.col, p.id`),
+    placements: sql<[string], PlacementRow>(`
+      SELECT pl.item_id, pl.zone_id, pl.from_day, pl.position
+        FROM json_each(?) j JOIN placement pl ON pl.item_id = j.value AND pl.to_day IS NULL`),
+    stays: sql<[string], StayRow>(`
+      SELECT s.id, s.project_id, pr.name AS project_name, pr.by_day AS project_by, s.item_id, s.rolled_in, s.rolled_out,
+             s.out_reason, s.goal_kind, s.goal_target, s.baseline_left, s.head_start, s.by_kind, s.by_day, s.pinned
+        FROM json_each(?) j
+        JOIN stay s ON s.item_id = j.value
+        JOIN project pr ON pr.id = s.project_id
+       WHERE s.goal_kind IN ('finish', 'uses')
+       ORDER BY s.rolled_in, s.rowid`),
+    wearDays: sql<[string], DayOfItemRow>(`
+      SELECT w.item_id, w.day FROM json_each(?) j JOIN wear w ON w.item_id = j.value ORDER BY w.item_id, w.day`),
+    makeupDaysSince: sql<[Day], { day: Day }>(`
+      SELECT DISTINCT w.day
+        FROM wear w JOIN item i ON i.id = w.item_id
+        JOIN category c ON c.id = coalesce(w.used_as, i.used_as, i.category_id)
+       WHERE w.day >= ? AND c.makeup = 1`),
+    loggedSince: sql<[], { day: Day | null }>('SELECT min(day) AS day FROM wear'),
+    away: sql<[], DayRange>('SELECT earliest, latest FROM away ORDER BY earliest'),
+  }
+}

@@ -1,0 +1,112 @@
+import type { Day } from '#core/calendar/day'
+import type { Form, PanStage } from '#core/item/form'
+import type { ModelType } from '#core/item/model-type'
+import type { GoalKind } from '#core/goal/progress'
+import type { ItemSummary } from '#contract/item'
+
+export interface ItemRow {
+  id: string
+  version: number
+  maker: string
+  name: string
+  shade: string
+  product_id: string
+  category_id: string
+  category: string
+  face_order: number
+  makeup: 0 | 1
+  eye: 0 | 1
+  lip: 0 | 1
+  home_zone_id: string
+  model_type: ModelType
+  form: Form
+  colour: string | null
+  finish: ItemSummary['finish']
+  opaque: 0 | 1
+  slots: number
+  lifecycle: ItemSummary['lifecycle']
+  ended_on: Day | null
+  content_amount: number | null
+  content_unit: 'g' | 'ml' | null
+  price_minor: number | null
+  source: ItemSummary['source']
+  acquired_earliest: Day | null
+  acquired_latest: Day | null
+  opened_kind: 'unopened' | 'unknown' | 'range'
+  opened_earliest: Day | null
+  opened_latest: Day | null
+  opened_said: string | null
+  pao_months: number | null
+  expiry: Day | null
+  sun_protection: 0 | 1
+  sign_day: Day | null
+  sign_words: string | null
+  uses_before: number
+  liking: number | null
+  notes: string
+  location_until: Day | null
+  backups: number
+  open_siblings: number
+  on_trial: number
+}
+
+export interface WearSpanRow {
+  item_id: string
+  wears: number
+  first_worn: Day
+  last_worn: Day
+}
+
+export interface ReadingRow {
+  item_id: string
+  part_id: string | null
+  kind: 'level' | 'length' | 'stage'
+  value: number
+  stage: PanStage | null
+  day: Day
+}
+
+export interface PartRow {
+  id: string
+  item_id: string
+  name: string
+  colour: string | null
+  finish: ItemSummary['finish']
+  row: number
+  col: number
+  row_span: number
+  col_span: number
+  shape: 'square' | 'round'
+  finished_on: Day | null
+  uses: number
+}
+
+export interface PlacementRow {
+  item_id: string
+  zone_id: string
+  from_day: Day
+  position: number
+}
+
+export interface StayRow {
+  id: string
+  project_id: string
+  project_name: string
+  project_by: Day | null
+  item_id: string
+  rolled_in: Day
+  rolled_out: Day | null
+  out_reason: string | null
+  goal_kind: GoalKind
+  goal_target: number | null
+  baseline_left: number | null
+  head_start: number
+  by_kind: 'own' | 'project' | 'none'
+  by_day: Day | null
+  pinned: 0 | 1
+}
+
+export interface DayOfItemRow {
+  item_id: string
+  day: Day
+}
