@@ -130,20 +130,28 @@ class DemoBuilder {
   /** Four times a year one item of most zones makes room for another. */
   #switchSeason(): void {
     for (const kind of STASH) {
-      if (kind.inDrawer < 2 && kind.step >= 0.5) continue
-      const resting = this.#candidates(kind)
-      const out = this.#stash.filter((item) => item.kind === kind && item.inDrawer && !this.#inProject.has(item.id)).at(-1)
-      const into = this.#random.weighted(resting, (item) => item.fondness)
-      if (!out || !into) continue
-      this.#layOut(out)
-      this.#layIn(into)
+      const lying = this.#stash.filter((item) => item.kind === kind && item.inDrawer)
+      const over = lying.filter((item) => this.#isOver(item))
+      const out = over.length > 0 ? over : lying.filter((item) => !this.#inProject.has(item.id) && kind.inDrawer > 1).slice(-1)
+      for (const item of out) {
+        const into = this.#random.weighted(this.#candidates(kind), (each) => each.fondness) ?? this.#nextUnopened(kind)
+        if (!into) continue
+        this.#layOut(item)
+        this.#layIn(into)
+      }
     }
+  }
+
+  /** Past its date, or nearly: she puts those away when the season changes, most of the time. */
+  #isOver(item: DemoItem): boolean {
+    const life = this.#house.stock.one(item.id, this.#day)?.shelfLife
+    return life !== undefined && life.daysLeft !== null && life.daysLeft < 45 && this.#random.chance(0.85)
   }
 
   #candidates(kind: DemoItem['kind']): DemoItem[] {
     const known = this.#day > this.#movingDay()
     return this.#stash.filter(
-      (item) => item.kind === kind && !item.inDrawer && !item.ended && item.fields.opened.kind !== 'unopened' && (known || !item.hatBox),
+      (item) => item.kind === kind && !item.inDrawer && !item.ended && item.fields.opened.kind !== 'unopened' && (known || !item.hatBox) && (this.#house.stock.one(item.id, this.#day)?.shelfLife.daysLeft ?? 400) > 120,
     )
   }
 
@@ -162,6 +170,22 @@ class DemoBuilder {
       if (item.fields.parts.length > 0) this.#wearShades(item)
     }
     for (const item of worn) if (item.uses >= item.capacity) this.#finish(item)
+    this.#rollWhatIsMet()
+  }
+
+  /** Goals met a while ago have rolled out, and something of the short list came in. */
+  #rollWhatIsMet(): void {
+    if (this.#inProject.size === 0 || daysBetween(this.#day, this.#today) < 6) return
+    for (const stay of this.#projects.all().projects.flatMap((project) => project.stays)) {
+      if (stay.rolledOut !== null || !stay.goal.met) continue
+      this.#act('roll-out', (changeId) => this.#projects.rollOut(stay.stayId, { changeId, day: this.#day, reason: 'met', words: '' }))
+      this.#inProject.delete(stay.item.id)
+      const list = this.#projects.shortList('centenary', stay.item.id)
+      const next = list.ok ? this.#stash.find((item) => item.id === list.value.items[0]?.item.id) : undefined
+      if (!next || next.ended) continue
+      if (!next.inDrawer) this.#layIn(next)
+      this.#rollIn(next, { kind: 'uses', target: 12, headStart: 0 }, false)
+    }
   }
 
   #faceOf(kind: FaceKind): DemoItem[] {
@@ -246,7 +270,7 @@ class DemoBuilder {
       const item = this.#stash.find((each) => each.kind.categoryId === categoryId && each.inDrawer && !each.ended)
       if (!item) return
       const usesGoal = at % 3 !== 0
-      this.#rollIn(item, usesGoal ? { kind: 'uses', target: 20 + (at % 4) * 8, headStart: at % 2 === 0 ? 0 : 4 } : { kind: 'finish', target: null, headStart: 0 }, at % 4 === 3)
+      this.#rollIn(item, usesGoal ? { kind: 'uses', target: [30, 60, 36, 44][at % 4] ?? 40, headStart: at % 2 === 0 ? 0 : 4 } : { kind: 'finish', target: null, headStart: 0 }, at % 4 === 3)
     })
   }
 
@@ -254,7 +278,7 @@ class DemoBuilder {
     this.#act('roll-in', (changeId) =>
       this.#projects.rollIn('centenary', {
         changeId,
-        stayId: `stay-${item.id}`,
+        stayId: `stay-${item.id}-${this.#day}`,
         itemId: item.id,
         day: this.#day,
         goal: { ...goal, by: noDate ? { kind: 'none' } : { kind: 'project' } },

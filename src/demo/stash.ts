@@ -30,8 +30,8 @@ function itemOf(kind: StashCategory, index: number, random: Random, start: Day):
   const shade = kind.shades[index % kind.shades.length]
   if (!shade) throw new Error(`No shade for ${kind.categoryId}`)
   const [name, colour, finish = 'satin'] = shade
-  // The last fifth of each category are unopened; some of those double an earlier one: backups.
-  const unopened = index >= kind.count * 0.82
+  // What spoils sooner is kept shut for longer: half of it, a fifth of the rest. Some double an earlier one: backups.
+  const unopened = index >= kind.count * (kind.paoMonths <= 18 ? 0.5 : 0.82)
   const doubled = unopened && index % kind.shades.length < 2 && kind.count > kind.shades.length
   const maker = MAKERS[(doubled ? (index % kind.shades.length) : index * 3 + kind.noun.length) % MAKERS.length] ?? MAKERS[0]
   const isPalette = kind.categoryId === 'eyeshadow-palette'
@@ -39,8 +39,9 @@ function itemOf(kind: StashCategory, index: number, random: Random, start: Day):
   const daily = kind.step >= 0.7 && kind.count < 16
   const capacity = Math.round(kind.capacity * (0.8 + random.next() * 0.4))
   const usesBefore = unopened ? 0 : Math.round(capacity * (index < 3 ? random.next() * 0.55 : random.next() * 0.35))
-  const bought = addMonths(start, -random.whole(daily ? 0 : 2, daily ? 6 : 40))
-  const openedOn = addDays(bought, random.whole(1, 40)) < start ? addDays(bought, random.whole(1, 40)) : start
+  const bought = addMonths(start, -random.whole(0, daily || index < 3 ? 4 : 30))
+  const opening = addDays(bought, random.whole(1, 40))
+  const openedOn = opening < start ? opening : start
   const monthKnown = { earliest: `${openedOn.slice(0, 8)}01` as Day, latest: addDays(addMonths(`${openedOn.slice(0, 8)}01` as Day, 1), -1) }
   const opened: ItemFields['opened'] = unopened
     ? { kind: 'unopened' }

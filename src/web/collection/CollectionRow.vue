@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import type { Day } from '#core/calendar/day'
+import type { ItemSummary } from '#contract/item'
+import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import { leftWords } from '#web/ui/words/gauge-words'
+import { shortStanding } from '#web/ui/words/goal-words'
+import { fullName, usesWords } from '#web/ui/words/item-words'
+import { goodTo } from '#web/ui/words/shelf-life-words'
+import { fromNow, openedWords } from '#web/ui/words/when-words'
+
+defineProps<{ item: ItemSummary; today: Day }>()
+</script>
+
+<template>
+  <RouterLink class="row" :to="`/items/${item.id}`">
+    <ItemGauge :item="item" size="small" />
+    <span class="name">
+      <strong>{{ fullName(item) }}</strong>
+      <span class="quiet">{{ item.maker }}<template v-if="item.isBackup">, backup</template></span>
+    </span>
+    <span class="cell">
+      {{ leftWords(item) }}
+      <span class="quiet">{{ openedWords(item.opened) }}</span>
+    </span>
+    <span class="cell" :class="{ alarm: item.shelfLife.state === 'past' || item.shelfLife.state === 'sign seen', soon: item.shelfLife.state === 'within 90 days' }">
+      {{ goodTo(item, today) }}
+      <span class="quiet">{{ item.goal ? `${item.goal.projectName}${shortStanding(item.goal) ? `: ${shortStanding(item.goal)}` : ''}` : '' }}</span>
+    </span>
+    <span class="cell figures uses">
+      {{ usesWords(item.uses) }}
+      <span class="quiet">{{ item.lastWorn ? `worn ${fromNow(item.lastWorn, today)}` : 'not worn in the log' }}</span>
+    </span>
+  </RouterLink>
+</template>
+
+<style scoped>
+.row {
+  display: grid;
+  grid-template-columns: 44px minmax(0, 1.5fr) minmax(0, 1.1fr) minmax(0, 1.1fr) minmax(0, 0.9fr);
+  gap: 14px;
+  align-items: center;
+  height: 58px;
+  padding: 0 14px 0 10px;
+  border-bottom: 1px solid var(--hair);
+  color: var(--ink);
+  text-decoration: none;
+  font-size: 13.5px;
+}
+
+.row:hover {
+  background: var(--inset);
+}
+
+.name,
+.cell {
+  display: grid;
+  line-height: 1.3;
+  min-width: 0;
+}
+
+.name > *,
+.cell > * {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.quiet {
+  font-size: 12.5px;
+}
+
+.alarm {
+  color: var(--alarm);
+}
+
+.soon {
+  color: var(--attention);
+}
+
+@media (max-width: 760px) {
+  .row {
+    grid-template-columns: 44px minmax(0, 1fr) minmax(0, 0.8fr);
+  }
+
+  .row .cell:nth-child(3),
+  .row .uses {
+    display: none;
+  }
+}
+</style>

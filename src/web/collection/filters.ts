@@ -1,0 +1,64 @@
+import type { ItemSummary } from '#contract/item'
+import { matchesWords } from '#web/ui/words/item-words'
+
+/** A question that can be asked of every item; several combine. */
+export interface Filter {
+  readonly id: string
+  readonly name: string
+  readonly test: (item: ItemSummary) => boolean
+}
+
+export const FILTERS: readonly Filter[] = [
+  { id: 'open', name: 'open', test: (item) => item.lifecycle === 'open' },
+  { id: 'unopened', name: 'unopened', test: (item) => item.lifecycle === 'unopened' },
+  { id: 'backup', name: 'backups', test: (item) => item.isBackup },
+  { id: 'drawer', name: 'in the drawer', test: (item) => item.placement !== null },
+  { id: 'project', name: 'in a project', test: (item) => item.goal !== null },
+  { id: 'soon', name: 'spoils soon', test: (item) => item.shelfLife.state === 'within 90 days' },
+  { id: 'past', name: 'past its date', test: (item) => item.shelfLife.state === 'past' || item.shelfLife.state === 'sign seen' },
+  { id: 'undated', name: 'opening unknown', test: (item) => item.opened.kind === 'unknown' },
+]
+
+export type Order = 'face' | 'spoils' | 'uses' | 'unworn' | 'name'
+
+export const ORDERS: Readonly<Record<Order, string>> = {
+  face: 'in the order of a face',
+  spoils: 'spoils soonest',
+  uses: 'most used',
+  unworn: 'unworn longest',
+  name: 'by name',
+}
+
+const COMPARE: Readonly<Record<Order, (a: ItemSummary, b: ItemSummary) => number>> = {
+  face: (a, b) => a.faceOrder - b.faceOrder,
+  spoils: (a, b) => (a.shelfLife.actOn ?? '9999').localeCompare(b.shelfLife.actOn ?? '9999'),
+  uses: (a, b) => b.uses - a.uses,
+  unworn: (a, b) => (a.lastWorn ?? '0000').localeCompare(b.lastWorn ?? '0000'),
+  name: (a, b) => `${a.name} ${a.maker}`.localeCompare(`${b.name} ${b.maker}`),
+}
+
+export function choose(items: readonly ItemSummary[], wish: { words: string; filters: readonly string[]; categoryId: string | null; order: Order }): ItemSummary[] {
+  const tests = FILTERS.filter((filter) => wish.filters.includes(filter.id))
+  return items
+    .filter((item) => (wish.categoryId === null || item.categoryId === wish.categoryId) && tests.every((filter) => filter.test(item)) && (wish.words.trim() === '' || matchesWords(item, wish.words)))
+    .sort(COMPARE[wish.order])
+}
+
+export interface CategoryCount {
+  readonly id: string
+  readonly name: string
+  readonly count: number
+  readonly backups: number
+}
+
+/** Counts by category in the order of a face, backups named apart. */
+export function countsOf(items: readonly ItemSummary[]): CategoryCount[] {
+  const counts = new Map<string, { id: string; name: string; count: number; backups: number; order: number }>()
+  for (const item of items) {
+    const row = counts.get(item.categoryId) ?? { id: item.categoryId, name: item.category, count: 0, backups: 0, order: item.faceOrder }
+    row.count += 1
+    if (item.isBackup) row.backups += 1
+    counts.set(item.categoryId, row)
+  }
+  return [...counts.values()].sort((a, b) => a.order - b.order)
+}

@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { FORMS, type Form } from '#core/item/form'
+import type { PreviewRow } from '#contract/importing'
+import type { CategoryView } from '#contract/item'
+import { contentWords, moneyWords } from '#web/ui/words/item-words'
+import { dateWords, rangeWords } from '#web/ui/words/when-words'
+
+/** Every row as it will be stored; chosen ones can be set together or left out. */
+const props = defineProps<{ rows: readonly PreviewRow[]; categories: readonly CategoryView[]; currency: string }>()
+const emit = defineEmits<{ set: [rows: number[], set: { categoryId?: string; form?: Form }]; skip: [rows: number[], skipped: boolean] }>()
+const chosen = ref<number[]>([])
+const names = computed(() => new Map(props.categories.map((each) => [each.id, each.name])))
+
+function toggle(row: number): void {
+  chosen.value = chosen.value.includes(row) ? chosen.value.filter((each) => each !== row) : [...chosen.value, row]
+}
+
+function openedWords(row: PreviewRow): string {
+  if (row.opened) return `opened ${rangeWords(row.opened)}`
+  return row.openedAs === 'unopened' ? 'unopened' : 'opening unknown'
+}
+
+function lifeWords(row: PreviewRow): string {
+  return [row.paoMonths === null ? '' : `${row.paoMonths} months`, row.expiry === null ? '' : `expiry ${dateWords(row.expiry)}`].filter(Boolean).join(', ')
+}
+</script>
+
+<template>
+  <section class="sheet part" aria-label="Rows">
+    <div class="head">
+      <h2>As it will be stored</h2>
+      <template v-if="chosen.length > 0">
+        <span class="figures">{{ chosen.length }} chosen</span>
+        <v-autocomplete class="set" density="compact" label="Category" :items="categories.map((each) => ({ title: each.name, value: each.id }))" @update:model-value="(value: string | null) => value && emit('set', chosen, { categoryId: value })" />
+        <v-select class="set" density="compact" label="Form" :items="FORMS" @update:model-value="(value: Form | null) => value && emit('set', chosen, { form: value })" />
+        <v-btn variant="outlined" color="primary" @click="emit('skip', chosen, true)">Leave out</v-btn>
+        <v-btn variant="text" @click="chosen = []">Choose none</v-btn>
+      </template>
+      <v-btn v-else variant="text" @click="chosen = rows.map((row) => row.row)">Choose all</v-btn>
+    </div>
+    <v-virtual-scroll class="list" :items="rows as PreviewRow[]" :item-height="52" item-key="row">
+      <template #default="{ item: row }">
+        <div class="row" :class="{ out: row.skipped || row.categoryId === null }">
+          <label class="check"><input type="checkbox" :checked="chosen.includes(row.row)" :aria-label="`Choose row ${row.row}`" @change="toggle(row.row)" /></label>
+          <span class="number quiet figures">{{ row.row }}</span>
+          <span class="cell"><strong>{{ row.name }}</strong><span class="quiet">{{ [row.maker, row.shade].filter(Boolean).join(', ') }}</span></span>
+          <span class="cell">{{ row.categoryId ? names.get(row.categoryId) : 'no category' }}<span class="quiet">{{ row.form }}</span></span>
+          <span class="cell">{{ contentWords(row.content) }}<span class="quiet">{{ row.priceMinor !== null ? moneyWords(row.priceMinor, currency) : row.gift ? 'gift' : '' }}</span></span>
+          <span class="cell">{{ openedWords(row) }}<span class="quiet">{{ lifeWords(row) }}</span></span>
+          <span class="cell figures">{{ row.uses === null ? '' : `${row.uses} uses` }}<button v-if="row.skipped" type="button" class="in" @click="emit('skip', [row.row], false)">take in</button></span>
+        </div>
+      </template>
+    </v-virtual-scroll>
+  </section>
+</template>
+
+<style scoped>
+.part {
+  padding: 14px 18px;
+  margin-bottom: 12px;
+}
+
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px;
+  min-height: 46px;
+}
+
+.head h2 {
+  flex: 1;
+}
+
+.set {
+  max-width: 190px;
+}
+
+.list {
+  height: 420px;
+}
+
+.row {
+  display: grid;
+  grid-template-columns: 44px 34px minmax(0, 2fr) minmax(0, 1fr) minmax(0, 0.8fr) minmax(0, 1.5fr) minmax(0, 0.7fr);
+  gap: 10px;
+  align-items: center;
+  height: 52px;
+  border-bottom: 1px solid var(--hair);
+  font-size: 13.5px;
+}
+
+.row.out {
+  opacity: 0.62;
+}
+
+.check {
+  display: grid;
+  place-items: center;
+  height: 44px;
+}
+
+.check input {
+  width: 20px;
+  height: 20px;
+  accent-color: var(--primary);
+}
+
+.cell {
+  display: grid;
+  min-width: 0;
+  line-height: 1.3;
+}
+
+.cell > * {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.cell .quiet {
+  font-size: 12.5px;
+}
+
+.in {
+  color: var(--primary);
+  text-decoration: underline;
+}
+
+@media (max-width: 760px) {
+  .row {
+    grid-template-columns: 40px minmax(0, 1.6fr) minmax(0, 1fr);
+  }
+
+  .row > :nth-child(2),
+  .row > :nth-child(n + 5) {
+    display: none;
+  }
+}
+</style>

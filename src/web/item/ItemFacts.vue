@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { ItemAnswer } from '#contract/item'
+import { paceWords } from '#web/ui/words/goal-words'
+import { contentWords, moneyWords, usesWords } from '#web/ui/words/item-words'
+import { goodTo, reasonWords, sunWords } from '#web/ui/words/shelf-life-words'
+import { fromNow, openedWords, rangeWords } from '#web/ui/words/when-words'
+
+/** Where this one is up to, each fact with how it came about. */
+const props = defineProps<{ answer: ItemAnswer }>()
+const item = computed(() => props.answer.item)
+const active = computed(() => (item.value.goal ? [item.value.goal] : []))
+
+const uses = computed(() => {
+  const { usesBefore, wears, lastWorn } = item.value
+  const made = usesBefore > 0 ? `${usesBefore} before the log and ${wears} in it` : `${wears} in the log`
+  return `${made}${lastWorn ? `; last worn ${fromNow(lastWorn, props.answer.today)}` : ''}.`
+})
+const cost = computed(() => {
+  const { priceMinor, source } = item.value
+  if (priceMinor === null) return source === 'gift' ? 'A gift, without a price.' : null
+  if (item.value.uses === 0) return `${moneyWords(priceMinor, props.answer.currency)}, not used yet.`
+  const each = moneyWords(priceMinor / item.value.uses, props.answer.currency)
+  return `${moneyWords(priceMinor, props.answer.currency)} over ${usesWords(item.value.uses)}: ${each} a use so far.`
+})
+</script>
+
+<template>
+  <dl>
+    <div>
+      <dt>Uses</dt>
+      <dd><strong class="figures">{{ usesWords(item.uses) }}</strong> {{ uses }}</dd>
+    </div>
+    <div v-for="goal in active" :key="goal.stayId">
+      <dt>{{ goal.projectName }}</dt>
+      <dd>{{ paceWords(goal, answer.today) }}</dd>
+    </div>
+    <div>
+      <dt>Shelf life</dt>
+      <dd>
+        <strong :class="item.shelfLife.state.replaceAll(' ', '-')">{{ goodTo(item, answer.today) }}</strong
+        >. {{ reasonWords(item) }}
+        <span v-if="item.eye && item.shelfLife.state === 'past'" class="caution block">Past its date and worn at the eye: stop using it.</span>
+        <span v-if="sunWords(item)" class="caution block">{{ sunWords(item) }}</span>
+      </dd>
+    </div>
+    <div>
+      <dt>Opened</dt>
+      <dd>{{ openedWords(item.opened) }}<template v-if="item.opened.kind === 'range'">, as you said it: “{{ item.opened.said }}”</template>.</dd>
+    </div>
+    <div v-if="item.acquired">
+      <dt>Came</dt>
+      <dd>{{ rangeWords(item.acquired) }}<template v-if="item.source"> ({{ item.source }})</template>.</dd>
+    </div>
+    <div v-if="item.content || cost">
+      <dt>Content and price</dt>
+      <dd>{{ contentWords(item.content) }}<template v-if="item.content && cost">. </template>{{ cost }}</dd>
+    </div>
+    <div v-if="item.backups > 0">
+      <dt>Backups</dt>
+      <dd>{{ item.backups === 1 ? 'One, unopened.' : `${item.backups}, unopened.` }}</dd>
+    </div>
+    <div v-if="item.parts.length > 0">
+      <dt>Shades</dt>
+      <dd>
+        <span v-for="part in item.parts" :key="part.id" class="shade">{{ part.name }} <span class="quiet figures">{{ part.uses }}</span></span>
+      </dd>
+    </div>
+    <div v-if="item.notes">
+      <dt>Notes</dt>
+      <dd class="notes">{{ item.notes }}</dd>
+    </div>
+    <div v-if="answer.keptText.length > 0">
+      <dt>Kept from the sheet</dt>
+      <dd><span v-for="cell in answer.keptText" :key="cell.column">{{ cell.column }}: “{{ cell.text }}” </span></dd>
+    </div>
+  </dl>
+</template>
+
+<style scoped>
+dl {
+  margin: 0;
+  display: grid;
+  gap: 11px;
+}
+
+dt {
+  font: 620 13px var(--display);
+  color: var(--quiet);
+}
+
+dd {
+  margin: 0;
+}
+
+.block {
+  display: block;
+  margin-top: 4px;
+}
+
+.shade {
+  display: inline-block;
+  margin-right: 12px;
+}
+
+.notes {
+  white-space: pre-line;
+}
+
+.past,
+.sign-seen {
+  color: var(--alarm);
+}
+
+.within-90-days {
+  color: var(--attention);
+}
+</style>

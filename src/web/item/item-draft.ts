@@ -1,0 +1,200 @@
+import type { Day } from '#core/calendar/day'
+import { parseWhen, type DateOrder, type DayRange } from '#core/calendar/when'
+import type { Form } from '#core/item/form'
+import { parseLabelAmount } from '#core/quantity/label-amount'
+import { minorDigits, parsePrice } from '#core/quantity/money'
+import { parseExpiry, parsePao } from '#core/shelf-life/printed-expiry'
+import type { ItemFields, ItemSummary, PartSummary } from '#contract/item'
+import { failureSentence } from '#web/ui/words/failure-sentences'
+
+/** An item as it is typed: every field keeps its letters, also the wrong ones. */
+export interface ItemDraft {
+  maker: string
+  name: string
+  shade: string
+  categoryId: string | null
+  form: Form | null
+  colour: string
+  coloured: boolean
+  finish: ItemFields['finish']
+  opaque: boolean
+  slots: string
+  size: string
+  price: string
+  source: ItemFields['source']
+  acquired: string
+  openedKind: 'unopened' | 'unknown' | 'range'
+  opened: string
+  pao: string
+  expiry: string
+  sunProtection: boolean
+  usesBefore: string
+  liking: string
+  notes: string
+  columns: string
+  parts: { id: string; name: string; colour: string; finish: ItemFields['finish']; shape: 'square' | 'round' }[]
+}
+
+export const EMPTY_DRAFT: ItemDraft = {
+  maker: '',
+  name: '',
+  shade: '',
+  categoryId: null,
+  form: null,
+  colour: '#b4706f',
+  coloured: false,
+  finish: null,
+  opaque: false,
+  slots: '1',
+  size: '',
+  price: '',
+  source: null,
+  acquired: '',
+  openedKind: 'unknown',
+  opened: '',
+  pao: '',
+  expiry: '',
+  sunProtection: false,
+  usesBefore: '0',
+  liking: '',
+  notes: '',
+  columns: '4',
+  parts: [],
+}
+
+/** Month first where the browser's locale writes dates that way. */
+export function localeOrder(): DateOrder {
+  const parts = new Intl.DateTimeFormat(undefined).formatToParts(new Date(2000, 11, 31))
+  return parts.findIndex((part) => part.type === 'month') < parts.findIndex((part) => part.type === 'day') && parts[0]?.type !== 'year' ? 'month-first' : 'day-first'
+}
+
+export function draftOf(item: ItemSummary, currency: string): ItemDraft {
+  return {
+    ...EMPTY_DRAFT,
+    maker: item.maker,
+    name: item.name,
+    shade: item.shade,
+    categoryId: item.categoryId,
+    form: item.form,
+    colour: item.colour ?? EMPTY_DRAFT.colour,
+    coloured: item.colour !== null,
+    finish: item.finish,
+    opaque: item.opaque,
+    slots: String(item.slots),
+    size: item.content === null ? '' : `${Number(item.content.amount.toFixed(4))} ${item.content.unit === 'g' ? 'g' : 'ml'}`,
+    price: item.priceMinor === null ? '' : String(item.priceMinor / 10 ** minorDigits(currency)),
+    source: item.source,
+    acquired: item.acquired === null ? '' : spell(item.acquired),
+    openedKind: item.opened.kind,
+    opened: item.opened.kind === 'range' ? item.opened.said || spell(item.opened) : '',
+    pao: item.paoMonths === null ? '' : `${item.paoMonths}M`,
+    expiry: item.expiry ?? '',
+    sunProtection: item.sunProtection,
+    usesBefore: String(item.usesBefore),
+    liking: item.liking === null ? '' : String(item.liking),
+    notes: item.notes,
+    columns: String(Math.max(1, ...item.parts.map((part) => part.col))),
+    parts: item.parts.map(({ id, name, colour, finish, shape }) => ({ id, name, colour: colour ?? '#999999', finish, shape })),
+  }
+}
+
+/** A range so that it reads back as itself. */
+function spell(range: DayRange): string {
+  return range.earliest === range.latest ? range.earliest : `${range.earliest} to ${range.latest}`
+}
+
+export type DraftErrors = Partial<Record<keyof ItemDraft, string>>
+
+/**
+ * Reads the draft. Fields that cannot be read come back by name with a sentence; the draft keeps
+ * its letters. An opening spelling that has not changed keeps its stored range.
+ */
+export function fieldsOf(draft: ItemDraft, context: { currency: string; today: Day; before: ItemSummary | null }): { fields: ItemFields | null; errors: DraftErrors } {
+  const errors: DraftErrors = {}
+  const order = localeOrder()
+  const read = <T>(field: keyof ItemDraft, text: string, parse: (text: string) => { ok: true; value: T } | { ok: false; failure: { code: string; data: Readonly<Record<string, string | number>> } }): T | null => {
+    if (text.trim() === '') return null
+    const outcome = parse(text)
+    if (outcome.ok) return outcome.value
+    errors[field] = failureSentence(outcome.failure)
+    return null
+  }
+  const past = (field: keyof ItemDraft, range: DayRange | null): DayRange | null => {
+    if (range === null || range.earliest <= context.today) return range
+    errors[field] = 'That has not come yet; choose a day up to today.'
+    return null
+  }
+  const acquired = past('acquired', read('acquired', draft.acquired, (text) => parseWhen(text, order)))
+  const opened = openedOf()
+  const content = read('size', draft.size, parseLabelAmount)
+  const priceMinor = read('price', draft.price, (text) => parsePrice(text, context.currency))
+  const paoMonths = read('pao', draft.pao, parsePao)
+  const expiry = read('expiry', draft.expiry, (text) => parseExpiry(text, order))
+  if (draft.name.trim() === '') errors.name = 'Give it a name; a word is enough.'
+  if (draft.categoryId === null) errors.categoryId = 'Choose a category.'
+  if (draft.form === null) errors.form = 'Choose how it is packed.'
+  const usesBefore = whole('usesBefore', 0, 100_000)
+  const slots = whole('slots', 1, 12)
+  const liking = draft.liking === '' ? null : whole('liking', 1, 5)
+  if (Object.keys(errors).length > 0 || draft.categoryId === null || draft.form === null || opened === null) return { fields: null, errors }
+  return {
+    errors,
+    fields: {
+      maker: draft.maker.trim(),
+      name: draft.name.trim(),
+      shade: draft.shade.trim(),
+      categoryId: draft.categoryId,
+      form: draft.form,
+      colour: draft.coloured ? draft.colour.toLowerCase() : null,
+      finish: draft.finish,
+      opaque: draft.opaque,
+      slots,
+      content: content === null ? null : { amount: content.amount, unit: content.unit },
+      priceMinor: draft.source === 'gift' ? null : priceMinor,
+      source: draft.source,
+      acquired,
+      opened,
+      paoMonths,
+      expiry,
+      sunProtection: draft.sunProtection,
+      usesBefore,
+      liking,
+      notes: draft.notes,
+      parts: laidOut(),
+    },
+  }
+
+  function openedOf(): ItemFields['opened'] | null {
+    if (draft.openedKind !== 'range') return { kind: draft.openedKind }
+    const before = context.before?.opened
+    if (before?.kind === 'range' && before.said === draft.opened) return before
+    if (draft.opened.trim() === '') {
+      errors.opened = 'Say when, as closely as you know: a day, a month, a year, or “March 2024 to May 2024”.'
+      return null
+    }
+    const range = past('opened', read('opened', draft.opened, (text) => parseWhen(text, order)))
+    return range === null ? null : { kind: 'range', ...range, said: draft.opened.trim() }
+  }
+
+  function whole(field: 'usesBefore' | 'slots' | 'liking', low: number, high: number): number {
+    const value = Number(draft[field])
+    if (Number.isInteger(value) && value >= low && value <= high && draft[field] !== '') return value
+    errors[field] = `A whole number from ${low} to ${high}.`
+    return low
+  }
+
+  function laidOut(): ItemFields['parts'] {
+    const columns = Math.max(1, Number(draft.columns) || 1)
+    const there = new Map<string, PartSummary>((context.before?.parts ?? []).map((part) => [part.id, part]))
+    return draft.parts.map((part, n) => {
+      const old = there.get(part.id)
+      return {
+        ...part,
+        row: Math.floor(n / columns) + 1,
+        col: (n % columns) + 1,
+        rowSpan: old?.rowSpan ?? 1,
+        colSpan: old?.colSpan ?? 1,
+      }
+    })
+  }
+}

@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import type { ItemSummary } from '#contract/item'
+import type { ProjectsAnswer, ProjectView } from '#contract/projects'
+import { get } from '#web/api/client'
+import { useChanges } from '#web/shell/changes'
+import RollInDialog from '#web/ui/dialogs/RollInDialog.vue'
+import ItemPicker from '#web/ui/ItemPicker.vue'
+import ProjectDialog from './ProjectDialog.vue'
+import ProjectSection from './ProjectSection.vue'
+import ShortListDialog from './ShortListDialog.vue'
+
+const changes = useChanges()
+const answer = ref<ProjectsAnswer | null>(null)
+const editing = ref<ProjectView | 'new' | null>(null)
+/** A project with room: whom to choose from, and for what. */
+const room = ref<{ project: ProjectView; replacing: ItemSummary | null } | null>(null)
+const rolling = ref<{ project: ProjectView; item: ItemSummary } | null>(null)
+const picking = ref<ProjectView | null>(null)
+const pickerOpen = ref(false)
+
+watch(
+  () => changes.count,
+  async () => (answer.value = await get<ProjectsAnswer>('/projects')),
+  { immediate: true },
+)
+
+function choose(item: ItemSummary): void {
+  const project = room.value?.project ?? picking.value
+  room.value = null
+  picking.value = null
+  pickerOpen.value = false
+  if (project) rolling.value = { project, item }
+}
+
+function search(): void {
+  picking.value = room.value?.project ?? null
+  room.value = null
+  pickerOpen.value = true
+}
+</script>
+
+<template>
+  <div class="place-head">
+    <h1>Projects</h1>
+    <span class="quiet">What am I working on, and does it add up?</span>
+    <v-btn color="primary" @click="editing = 'new'">Start a project</v-btn>
+  </div>
+  <template v-if="answer">
+    <section v-if="answer.projects.length === 0" class="inset empty">
+      <h2>No project yet</h2>
+      <p>A project is a chosen set of things to work on, with a goal for each, under your own rules. A rolling one replaces what is done, one by one. About ten items is the usual size; two or three sure finishes keep it cheerful.</p>
+    </section>
+    <ProjectSection v-for="project in answer.projects" :key="project.id" :project="project" :today="answer.today" :week="answer.week" :week-learned="answer.weekLearned" @edit="editing = project" @room="(replacing) => (room = { project, replacing })" />
+    <ProjectDialog v-if="editing" :project="editing === 'new' ? null : editing" :today="answer.today" @close="editing = null" @done="editing = null" />
+    <ShortListDialog v-if="room" :project="room.project" :replacing="room.replacing" :today="answer.today" @close="room = null" @pick="choose" @search="search" />
+    <RollInDialog v-if="rolling" :item="rolling.item" :projects="[rolling.project]" :today="answer.today" @close="rolling = null" @done="rolling = null" />
+    <ItemPicker v-model="pickerOpen" title="Roll in" action="Choose" :exclude="picking?.stays.filter((stay) => stay.rolledOut === null).map((stay) => stay.item.id) ?? []" @pick="choose" />
+  </template>
+</template>
+
+<style scoped>
+.empty {
+  padding: 28px;
+  max-width: 760px;
+}
+</style>

@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import type { Day } from '#core/calendar/day'
+import type { StayView } from '#contract/projects'
+import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import { paceWords, shortStanding } from '#web/ui/words/goal-words'
+import { shortName } from '#web/ui/words/item-words'
+import { goodTo } from '#web/ui/words/shelf-life-words'
+
+/** An item at work: its gauge with its rail, its pace in words. */
+defineProps<{ stay: StayView; today: Day }>()
+</script>
+
+<template>
+  <div class="row sheet">
+    <div class="gauge"><ItemGauge :item="{ ...stay.item, goal: stay.goal }" size="middle" /></div>
+    <div class="words">
+      <div class="head">
+        <RouterLink :to="`/items/${stay.item.id}`">{{ shortName(stay.item) }}</RouterLink>
+        <span class="quiet">{{ stay.item.category }}, {{ stay.item.maker }}</span>
+        <span v-if="shortStanding(stay.goal)" class="standing" :class="stay.goal.standing.replaceAll(' ', '-')">{{ shortStanding(stay.goal) }}</span>
+      </div>
+      <p class="figures">{{ paceWords(stay.goal, today) }}</p>
+      <p class="quiet">{{ stay.item.lifecycle === 'finished' ? 'finished' : goodTo(stay.item, today) }}</p>
+    </div>
+    <div class="acts"><slot /></div>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  display: grid;
+  grid-template-columns: 196px minmax(0, 1fr) auto;
+  gap: 18px;
+  align-items: center;
+  padding: 8px 14px;
+  margin-bottom: 7px;
+  min-height: 122px;
+}
+
+.gauge {
+  display: grid;
+  place-items: center;
+}
+
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 12px;
+  align-items: baseline;
+}
+
+.head a {
+  font: 640 17px var(--display);
+  color: var(--ink);
+}
+
+p {
+  margin: 3px 0 0;
+  max-width: 74ch;
+}
+
+.standing {
+  font-weight: 650;
+}
+
+.standing.behind,
+.standing.out-of-reach {
+  color: var(--attention);
+}
+
+.standing.met {
+  color: var(--done);
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  justify-content: flex-end;
+  max-width: 330px;
+}
+
+@media (max-width: 760px) {
+  .row {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 8px;
+  }
+
+  .gauge {
+    place-items: start;
+  }
+
+  .acts {
+    justify-content: flex-start;
+  }
+}
+</style>

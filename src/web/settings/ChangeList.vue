@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { get } from '#web/api/client'
+import { useChanges } from '#web/shell/changes'
+
+interface Listed {
+  readonly id: string
+  readonly words: string
+  readonly madeAt: string
+  readonly undone: boolean
+}
+
+/** The latest changes, each of which can be taken back. */
+const changes = useChanges()
+const list = ref<Listed[]>([])
+const when = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+watch(
+  () => changes.count,
+  async () => (list.value = (await get<{ changes: Listed[] }>('/changes')).changes),
+  { immediate: true },
+)
+</script>
+
+<template>
+  <section class="sheet list" aria-label="Latest changes">
+    <h2>Latest changes</h2>
+    <ol>
+      <li v-for="change in list" :key="change.id" :class="{ undone: change.undone }">
+        <span class="quiet figures">{{ when.format(new Date(change.madeAt)) }}</span>
+        <span>{{ change.words }}</span>
+        <span v-if="change.undone" class="quiet">taken back</span>
+        <v-btn v-else variant="text" :aria-label="`Take back: ${change.words}`" @click="changes.takeBack(change.id)">Take back</v-btn>
+      </li>
+      <li v-if="list.length === 0" class="quiet">Nothing has changed yet.</li>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+.list {
+  padding: 16px 18px;
+  margin: 14px 0 70px;
+}
+
+ol {
+  list-style: none;
+  margin: 8px 0 0;
+  padding: 0;
+}
+
+li {
+  display: grid;
+  grid-template-columns: 150px 1fr auto;
+  gap: 12px;
+  align-items: center;
+  min-height: 44px;
+  border-bottom: 1px solid var(--hair);
+}
+
+.undone {
+  text-decoration: line-through;
+  color: var(--quiet);
+}
+</style>

@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { useEventListener, usePreferredDark, useStorage } from '@vueuse/core'
+import { computed, onMounted, provide, ref } from 'vue'
+import { useRoute } from 'vue-router'
+import ChestOfDrawers from './ChestOfDrawers.vue'
+import JumpBox from './JumpBox.vue'
+import PhoneBar from './PhoneBar.vue'
+import ShortcutSheet from './ShortcutSheet.vue'
+import TroubleBar from './TroubleBar.vue'
+import UndoBar from './UndoBar.vue'
+import { useChanges } from './changes'
+import { themeChoiceKey } from './theme-choice'
+
+const changes = useChanges()
+const route = useRoute()
+const prefersDark = usePreferredDark()
+const choice = useStorage<'system' | 'day' | 'night'>('seligo-theme', 'system')
+const theme = computed(() => (choice.value === 'system' ? (prefersDark.value ? 'night' : 'day') : choice.value))
+const jumping = ref(false)
+const helping = ref(false)
+provide(themeChoiceKey, choice)
+
+onMounted(() => void changes.loadFronts())
+
+useEventListener('keydown', (event: KeyboardEvent) => {
+  const target = event.target as HTMLElement
+  const typing = target.closest('input, textarea, select, [contenteditable]') !== null
+  if (typing || event.ctrlKey || event.metaKey || event.altKey) return
+  if (event.key === '?') helping.value = true
+  else if (event.key === '/') {
+    event.preventDefault()
+    jumping.value = true
+  } else if (event.key === 'u' && changes.last) void changes.takeBack(changes.last.id)
+})
+</script>
+
+<template>
+  <v-app :theme="theme">
+    <a class="skip visually-hidden" href="#place">Skip to the place</a>
+    <div class="house">
+      <ChestOfDrawers class="chest" @jump="jumping = true" />
+      <main id="place" class="place">
+        <TroubleBar />
+        <RouterView :key="route.name === 'day' ? 'today' : String(route.name)" />
+        <UndoBar v-if="route.name !== 'today' && route.name !== 'day'" />
+      </main>
+    </div>
+    <PhoneBar class="phone" @jump="jumping = true" />
+    <JumpBox v-model="jumping" />
+    <ShortcutSheet v-model="helping" />
+    <div class="visually-hidden" role="status" aria-live="polite">{{ changes.announcement }}</div>
+  </v-app>
+</template>
+
+<style scoped>
+.house {
+  display: grid;
+  grid-template-columns: 172px minmax(0, 1fr);
+  min-height: 100vh;
+}
+
+.chest {
+  position: sticky;
+  top: 0;
+  align-self: start;
+  height: 100vh;
+}
+
+.place {
+  padding: 12px 16px 16px;
+  min-width: 0;
+  max-width: 1500px;
+}
+
+.phone {
+  display: none;
+}
+
+.skip:focus {
+  clip-path: none;
+  width: auto;
+  height: auto;
+  z-index: 10;
+  background: var(--raised);
+  padding: 8px;
+}
+
+@media (max-width: 760px) {
+  .house {
+    display: block;
+  }
+
+  .chest {
+    display: none;
+  }
+
+  .phone {
+    display: flex;
+  }
+
+  .place {
+    padding: 10px 12px 150px;
+  }
+}
+</style>

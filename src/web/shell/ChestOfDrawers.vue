@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { useRoute } from 'vue-router'
+import { useChanges } from './changes'
+import { FRONTS } from './fronts'
+
+defineEmits<{ jump: [] }>()
+const changes = useChanges()
+const route = useRoute()
+
+function isOpen(to: string): boolean {
+  if (to === '/') return route.path === '/' || route.path.startsWith('/day') || route.path === '/drawer'
+  if (to === '/collection') return route.path.startsWith('/collection') || route.path.startsWith('/items')
+  return route.path.startsWith(to)
+}
+</script>
+
+<template>
+  <nav aria-label="Places">
+    <div class="name">Seligo</div>
+    <RouterLink v-for="front in FRONTS" :key="front.to" :to="front.to" class="front" :class="{ open: isOpen(front.to) }" :aria-current="isOpen(front.to) ? 'page' : undefined">
+      <span class="title">{{ front.name }}</span>
+      <span class="figure figures">{{ changes.fronts ? front.figure(changes.fronts) : '' }}</span>
+      <span class="pull" aria-hidden="true"></span>
+    </RouterLink>
+    <button type="button" class="jump" @click="$emit('jump')">Find an item <kbd>/</kbd></button>
+  </nav>
+</template>
+
+<style scoped>
+nav {
+  display: flex;
+  flex-direction: column;
+  gap: 5px;
+  padding: 12px 0 12px 12px;
+}
+
+.name {
+  font: 700 23px/1 var(--display);
+  letter-spacing: -0.02em;
+  padding: 8px 6px 13px;
+}
+
+.front {
+  position: relative;
+  display: grid;
+  padding: 8px 30px 8px 13px;
+  min-height: 48px;
+  background: var(--raised);
+  color: var(--ink);
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  text-decoration: none;
+  box-shadow: 0 1px 0 var(--shade);
+}
+
+.front:hover {
+  border-color: var(--primary);
+}
+
+.front.open {
+  /* A drawer pulled out: it reaches over the edge to its contents. */
+  background: var(--primary);
+  border-color: var(--primary);
+  color: var(--on-primary);
+  margin-right: -10px;
+  border-radius: 8px 0 0 8px;
+}
+
+.title {
+  font: 620 15px/1.2 var(--display);
+}
+
+.figure {
+  font-size: 12.5px;
+  opacity: 0.92;
+}
+
+.pull {
+  position: absolute;
+  right: 10px;
+  top: 50%;
+  width: 15px;
+  height: 5px;
+  margin-top: -2px;
+  border-radius: 3px;
+  background: var(--hair);
+  box-shadow: inset 0 1px 1px var(--shade);
+}
+
+.front.open .pull {
+  background: var(--on-primary);
+  opacity: 0.55;
+}
+
+.jump {
+  margin-top: 8px;
+  min-height: 44px;
+  text-align: left;
+  padding: 0 6px;
+  color: var(--quiet);
+  font-size: 13px;
+}
+
+kbd {
+  font: 600 12px var(--text);
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  padding: 0 5px;
+  margin-left: 4px;
+}
+</style>

@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import type { ItemSummary } from '#contract/item'
+import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import { useStock } from '#web/ui/stock'
+import { matchesWords } from '#web/ui/words/item-words'
+
+/** As many as can be told apart at a glance. */
+const SHOWN = 7
+
+const open = defineModel<boolean>({ required: true })
+const router = useRouter()
+const stock = useStock()
+const text = ref('')
+const at = ref(0)
+const field = ref<HTMLInputElement | null>(null)
+const found = computed(() => (text.value.trim() === '' ? [] : stock.items.filter((item) => matchesWords(item, text.value)).slice(0, SHOWN)))
+
+watch(open, async (isOpen) => {
+  if (!isOpen) return
+  text.value = ''
+  at.value = 0
+  void stock.load()
+  await nextTick()
+  field.value?.focus()
+})
+const chosen = computed(() => found.value[at.value])
+watch(text, () => (at.value = 0))
+
+function go(item: ItemSummary | undefined): void {
+  if (!item) return
+  open.value = false
+  void router.push(`/items/${item.id}`)
+}
+</script>
+
+<template>
+  <v-dialog v-model="open" max-width="520" aria-label="Find an item">
+    <div class="sheet box">
+      <label for="jump">Find an item</label>
+      <input
+        id="jump"
+        ref="field"
+        v-model="text"
+        autocomplete="off"
+        placeholder="a few letters of maker, name or shade"
+        role="combobox"
+        aria-controls="jump-list"
+        :aria-expanded="found.length > 0"
+        :aria-activedescendant="chosen ? `jump-${chosen.id}` : undefined"
+        @keydown.down.prevent="at = Math.min(at + 1, found.length - 1)"
+        @keydown.up.prevent="at = Math.max(at - 1, 0)"
+        @keydown.enter.prevent="go(chosen)"
+      />
+      <ul id="jump-list" role="listbox" aria-label="Items found">
+        <li v-for="(item, index) in found" :id="`jump-${item.id}`" :key="item.id" role="option" :aria-selected="index === at">
+          <button type="button" tabindex="-1" :class="{ chosen: index === at }" @click="go(item)">
+            <ItemGauge :item="item" size="small" />
+            <span>
+              <strong>{{ item.shade || item.name }}</strong>
+              <span class="quiet"> {{ item.category }}, {{ item.maker }}</span>
+            </span>
+          </button>
+        </li>
+      </ul>
+      <p v-if="text.trim() !== '' && found.length === 0" class="quiet">Nothing of that name is in the collection.</p>
+    </div>
+  </v-dialog>
+</template>
+
+<style scoped>
+.box {
+  padding: 16px;
+}
+
+label {
+  font: 600 15px var(--display);
+}
+
+input {
+  width: 100%;
+  height: 48px;
+  margin-top: 6px;
+  padding: 0 12px;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  background: var(--tray);
+  color: var(--ink);
+}
+
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 8px 0 0;
+}
+
+li button {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  width: 100%;
+  min-height: 52px;
+  padding: 4px 8px;
+  border-radius: 8px;
+  text-align: left;
+}
+
+li button.chosen,
+li button:hover {
+  background: var(--inset);
+}
+</style>

@@ -1,0 +1,72 @@
+import { defineStore } from 'pinia'
+import { ref } from 'vue'
+import type { ChangeNote } from '#contract/basic'
+import type { Fronts } from '#contract/today'
+import { get, newId, OutOfReach, Refused, send, type CommandBody } from '#web/api/client'
+
+/** What was last done, how to take it back, and what the fronts show. Shared by the whole house. */
+export const useChanges = defineStore('changes', () => {
+  const last = ref<ChangeNote | null>(null)
+  const trouble = ref<{ title: string; detail: string; takeBackAll: string | null } | null>(null)
+  const announcement = ref('')
+  const fronts = ref<Fronts | null>(null)
+  /** Raised with every change: places that show lists reload by it. */
+  const count = ref(0)
+
+  async function loadFronts(): Promise<void> {
+    fronts.value = await get<Fronts>('/fronts')
+  }
+
+  function say(words: string): void {
+    announcement.value = words
+  }
+
+  /** Sends a command and reports it; a refusal is shown and returned as null, with nothing lost. */
+  async function run<A extends { change: ChangeNote }>(method: 'POST' | 'PUT', path: string, body: CommandBody): Promise<A | null> {
+    try {
+      const answer = await send<A>(method, path, body)
+      trouble.value = null
+      if (answer.change.changed) report(answer.change)
+      return answer
+    } catch (error) {
+      show(error)
+      return null
+    }
+  }
+
+  function report(change: ChangeNote): void {
+    last.value = change
+    count.value += 1
+    say(change.words)
+    void loadFronts()
+  }
+
+  function show(error: unknown): void {
+    if (error instanceof Refused) {
+      const { title, detail } = error.problem
+      trouble.value = { title, detail, takeBackAll: null }
+    } else if (error instanceof OutOfReach) trouble.value = { title: 'Not saved yet.', detail: error.message, takeBackAll: null }
+    else throw error
+    say(`${trouble.value.title} ${trouble.value.detail}`)
+  }
+
+  /** Takes a change back; with those that stand on it when she says so. */
+  async function takeBack(id: string, withLater = false): Promise<boolean> {
+    try {
+      const answer = await send<{ change: ChangeNote }>('POST', `/changes/${id}/take-back`, { changeId: newId(), withLater })
+      if (last.value?.id === id) last.value = null
+      trouble.value = null
+      count.value += 1
+      say(answer.change.words)
+      void loadFronts()
+      return true
+    } catch (error) {
+      show(error)
+      if (error instanceof Refused && error.problem.code === 'later-changes-stand-on-it' && trouble.value)
+        trouble.value = { ...trouble.value, takeBackAll: id }
+      return false
+    }
+  }
+
+  return { last, trouble, announcement, fronts, count, loadFronts, say, run, report, show, takeBack }
+})

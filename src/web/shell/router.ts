@@ -1,0 +1,29 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import TodayPage from '#web/today/TodayPage.vue'
+
+/** Every place; all but Today load when they are opened. */
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'today', component: TodayPage, meta: { title: 'Today' } },
+    { path: '/day/:day', name: 'day', component: TodayPage, meta: { title: 'A day' } },
+    { path: '/drawer', name: 'drawer', component: () => import('#web/drawer/DrawerPage.vue'), meta: { title: 'Lay the drawer' } },
+    { path: '/collection', name: 'collection', component: () => import('#web/collection/CollectionPage.vue'), meta: { title: 'Collection' } },
+    { path: '/collection/add', name: 'add', component: () => import('#web/item/ItemFormPage.vue'), meta: { title: 'Add an item' } },
+    { path: '/collection/import', name: 'import', component: () => import('#web/importing/ImportPage.vue'), meta: { title: 'Import a sheet' } },
+    { path: '/items/:id', name: 'item', component: () => import('#web/item/ItemPage.vue'), meta: { title: 'Item' } },
+    { path: '/items/:id/edit', name: 'edit', component: () => import('#web/item/ItemFormPage.vue'), meta: { title: 'Edit an item' } },
+    { path: '/projects', name: 'projects', component: () => import('#web/projects/ProjectsPage.vue'), meta: { title: 'Projects' } },
+    { path: '/shelf-life', name: 'shelf-life', component: () => import('#web/shelf-life/ShelfLifePage.vue'), meta: { title: 'Shelf life' } },
+    { path: '/decide', name: 'decide', component: () => import('#web/decide/DecidePage.vue'), meta: { title: 'Decide' } },
+    { path: '/empties', name: 'empties', component: () => import('#web/empties/EmptiesPage.vue'), meta: { title: 'Empties' } },
+    { path: '/settings', name: 'settings', component: () => import('#web/settings/SettingsPage.vue'), meta: { title: 'Settings' } },
+    { path: '/specimen', name: 'specimen', component: () => import('#web/specimen/SpecimenPage.vue'), meta: { title: 'Specimen sheet' } },
+    { path: '/:rest(.*)*', redirect: '/' },
+  ],
+  scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
+})
+
+router.afterEach((to) => {
+  document.title = `${String(to.meta['title'])} · Seligo`
+})

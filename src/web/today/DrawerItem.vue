@@ -1,0 +1,205 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
+import type { ItemSummary } from '#contract/item'
+import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import { gaugeWords, stateWords } from '#web/ui/words/gauge-words'
+import { shortStanding } from '#web/ui/words/goal-words'
+import { shortName } from '#web/ui/words/item-words'
+
+/** An item lying in the drawer. Tap = worn, again = take back; worn ones lie lifted, with a tick. */
+const props = defineProps<{ item: ItemSummary; density: 'roomy' | 'close' | 'packed' | 'row'; worn: boolean; wornParts: readonly string[]; tabindex: number }>()
+const emit = defineEmits<{ tap: []; focus: [] }>()
+const router = useRouter()
+
+const shades = computed(() => props.item.parts.filter((part) => props.wornParts.includes(part.id)).map((part) => part.name))
+/** One line under the name: the most useful thing to know now. */
+const caption = computed(() => {
+  const { item } = props
+  if (props.worn && shades.value.length > 0) return shades.value.join(', ')
+  if (item.shelfLife.sun?.lapsed) return 'filter lapsed'
+  const spoiled = stateWords(item)
+  if (item.shelfLife.state === 'past' || item.shelfLife.state === 'sign seen') return spoiled
+  if (item.goal?.kind === 'uses' && !item.goal.met) {
+    const standing = item.goal.standing === 'behind' ? shortStanding(item.goal) : ''
+    return standing || `${item.goal.uses} of ${item.goal.target}`
+  }
+  if (item.goal?.met) return 'goal met'
+  return spoiled
+})
+const pressing = computed(() => ['past its date', 'spoiled', 'filter lapsed'].includes(caption.value))
+const big = computed(() => props.density === 'roomy')
+</script>
+
+<template>
+  <span class="spot" :class="density">
+    <button
+      type="button"
+      class="tile"
+      :class="[density, { worn }]"
+      :aria-pressed="worn"
+      :aria-label="gaugeWords(item, worn, wornParts)"
+      :tabindex="tabindex"
+      @click="emit('tap')"
+      @focus="emit('focus')"
+      @keydown.enter.prevent="router.push(`/items/${item.id}`)"
+    >
+      <span class="lying"><ItemGauge :item="item" :size="big ? 'middle' : 'small'" :worn="worn" :worn-parts="wornParts" /></span>
+      <span class="words">
+        <span class="name">{{ shortName(item) }}</span>
+        <span v-if="density !== 'packed'" class="caption" :class="{ pressing }">{{ caption }}</span>
+      </span>
+      <svg v-if="worn" class="tick" viewBox="0 0 22 22" width="22" height="22" aria-hidden="true"><rect width="22" height="22" rx="6" /><path d="M6 11.300l3.400 3.600 6.800-7.600" /></svg>
+    </button>
+    <RouterLink v-if="big" class="open" :to="`/items/${item.id}`" tabindex="-1" :aria-label="`Open ${shortName(item)}`">open</RouterLink>
+  </span>
+</template>
+
+<style scoped>
+.spot {
+  position: relative;
+  min-width: 0;
+  display: flex;
+}
+
+.tile {
+  position: relative;
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  justify-content: flex-end;
+  gap: 3px;
+  min-width: 66px;
+  min-height: 44px;
+  padding: 7px 3px 4px;
+  border-radius: 9px;
+  border: 1px solid transparent;
+  transition:
+    transform 0.12s,
+    background 0.12s;
+}
+
+.tile:hover {
+  background: color-mix(in srgb, var(--raised) 55%, transparent);
+}
+
+.tile.worn {
+  background: var(--raised);
+  border-color: var(--hair);
+  box-shadow: 0 4px 9px var(--shade);
+  transform: translateY(-3px);
+}
+
+.tick {
+  position: absolute;
+  right: -3px;
+  top: -3px;
+  fill: var(--primary);
+  animation: land 0.18s ease-out;
+}
+
+.tick path {
+  fill: none;
+  stroke: var(--on-primary);
+  stroke-width: 2.6;
+  stroke-linecap: round;
+  stroke-linejoin: round;
+}
+
+@keyframes land {
+  from {
+    transform: scale(1.6);
+    opacity: 0;
+  }
+}
+
+.words {
+  display: grid;
+  text-align: center;
+  max-width: 100%;
+}
+
+.name {
+  font-weight: 600;
+  font-size: 12.5px;
+  line-height: 1.25;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.caption {
+  font-size: 12px;
+  line-height: 1.25;
+  min-height: 15px;
+  color: var(--quiet);
+  white-space: nowrap;
+}
+
+.caption.pressing {
+  color: var(--alarm);
+  font-weight: 600;
+}
+
+.spot.close .tile {
+  width: 74px;
+  min-width: 0;
+  padding: 2px;
+}
+
+.spot.packed .tile {
+  min-width: 44px;
+  padding: 0;
+}
+
+.spot.packed .name {
+  display: none;
+}
+
+.spot.packed .tile:focus .name,
+.spot.packed .tile:hover .name {
+  display: block;
+}
+
+.spot.row .tile {
+  flex-direction: row;
+  justify-content: flex-start;
+  width: 100%;
+  min-height: 52px;
+  padding: 2px 6px;
+  text-align: left;
+}
+
+.spot.row .words {
+  text-align: left;
+  flex: 1;
+  min-width: 0;
+}
+
+.spot.row .tick {
+  right: 4px;
+  top: 4px;
+}
+
+.spot.row .name {
+  padding-right: 18px;
+}
+
+.open {
+  position: absolute;
+  left: 0;
+  top: 0;
+  padding: 4px 6px;
+  font-size: 12px;
+  background: var(--raised);
+  border: 1px solid var(--line);
+  border-radius: 7px;
+  opacity: 0;
+  pointer-events: none;
+}
+
+.spot:hover .open {
+  opacity: 1;
+  pointer-events: auto;
+}
+</style>

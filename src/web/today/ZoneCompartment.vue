@@ -1,0 +1,126 @@
+<script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import type { ItemSummary } from '#contract/item'
+import type { DrawerZone } from '#contract/today'
+import DrawerItem from './DrawerItem.vue'
+
+/** One moulded compartment: its items in her order, its free slots as bare floor. */
+const props = defineProps<{ zone: DrawerZone; items: ReadonlyMap<string, ItemSummary>; worn: ReadonlyMap<string, readonly string[]> }>()
+const emit = defineEmits<{ tap: [item: ItemSummary] }>()
+/** Up to here the middle drawing with its name fits. */
+const ROOMY = 6
+/** Up to here the small one with its name. */
+const CLOSE = 18
+
+const phone = useMediaQuery('(max-width: 760px)')
+const lying = computed(() => props.zone.itemIds.flatMap((id) => props.items.get(id) ?? []))
+const density = computed(() => (phone.value ? 'row' : lying.value.length <= ROOMY ? 'roomy' : lying.value.length <= CLOSE ? 'close' : 'packed'))
+const free = computed(() => props.zone.slots - props.zone.taken)
+const freeWords = computed(() => (free.value < 0 ? `${-free.value} too many` : free.value === 0 ? 'full' : `room for ${free.value}`))
+const wornHere = computed(() => lying.value.filter((item) => props.worn.has(item.id)).length)
+/** Roving focus: one Tab stop per zone, arrows inside. */
+const at = ref(0)
+const shelf = ref<HTMLElement | null>(null)
+
+function move(event: KeyboardEvent): void {
+  const step = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key]
+  if (step === undefined || lying.value.length === 0) return
+  event.preventDefault()
+  at.value = (Math.min(at.value, lying.value.length - 1) + step + lying.value.length) % lying.value.length
+  shelf.value?.querySelectorAll<HTMLElement>('button.tile')[at.value]?.focus()
+}
+</script>
+
+<template>
+  <section class="zone inset" :class="density" :style="{ flex: `${Math.max(zone.slots, 2)} 1 ${Math.max(zone.slots, 3) * 74}px` }" :aria-label="zone.name">
+    <div class="head">
+      <h2>{{ zone.name }}</h2>
+      <span class="quiet figures">{{ phone && wornHere > 0 ? `${wornHere} worn` : freeWords }}</span>
+    </div>
+    <div ref="shelf" class="shelf" role="group" :aria-label="`${zone.name}, ${lying.length} items`" @keydown="move">
+      <DrawerItem
+        v-for="(item, index) in lying"
+        :key="item.id"
+        :item="item"
+        :density="density"
+        :worn="worn.has(item.id)"
+        :worn-parts="worn.get(item.id) ?? []"
+        :tabindex="index === Math.min(at, lying.length - 1) ? 0 : -1"
+        @tap="emit('tap', item)"
+        @focus="at = index"
+      />
+      <template v-if="density === 'roomy'">
+        <span v-for="n in Math.min(Math.max(free, 0), 3)" :key="n" class="hollow" aria-hidden="true"></span>
+      </template>
+      <p v-if="lying.length === 0 && density !== 'roomy'" class="bare quiet">Nothing lies here.</p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.zone {
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+  padding: 6px 6px 7px;
+}
+
+.head {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  padding: 0 6px;
+  font-size: 12.5px;
+}
+
+h2 {
+  font-size: 14px;
+}
+
+.shelf {
+  flex: 1;
+  display: flex;
+  justify-content: space-around;
+  align-items: flex-end;
+  gap: 2px;
+  min-height: 138px;
+}
+
+.close .shelf,
+.packed .shelf {
+  flex-wrap: wrap;
+  justify-content: flex-start;
+  align-content: flex-start;
+  align-items: flex-start;
+}
+
+.row .shelf {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 4px;
+  min-height: 0;
+}
+
+.row {
+  flex: none !important;
+}
+
+.hollow {
+  /* A free slot: the bare moulding of the floor. */
+  align-self: flex-end;
+  flex: 0 1 52px;
+  height: 96px;
+  margin-bottom: 38px;
+  border-radius: 26px;
+  background: color-mix(in srgb, var(--drawer) 45%, var(--inset));
+  box-shadow: inset 0 2px 4px var(--shade);
+  opacity: 0.75;
+}
+
+.bare {
+  align-self: center;
+  margin: 0;
+  font-size: 13px;
+}
+</style>

@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import type { ItemSummary } from '#contract/item'
+
+/** Definitions that give a swatch its finish: what `fill="url(#id)"` and the overlay draw. */
+defineProps<{ id: string; colour: string | null; finish: ItemSummary['finish']; plain: boolean }>()
+</script>
+
+<template>
+  <defs>
+    <pattern v-if="finish === 'shimmer' && !plain" :id="`${id}-grain`" width="13" height="11" patternUnits="userSpaceOnUse">
+      <g fill="#fff" fill-opacity=".8">
+        <circle cx="2" cy="2.4" r=".8" />
+        <circle cx="7.6" cy="4.6" r=".55" />
+        <circle cx="11.2" cy="1.4" r=".6" />
+        <circle cx="4.4" cy="8" r=".65" />
+        <circle cx="10" cy="9.2" r=".8" />
+      </g>
+    </pattern>
+    <linearGradient v-if="finish === 'metallic' && !plain" :id="`${id}-grain`" x1="0" y1="0" x2="1" y2="1">
+      <stop offset="0" stop-color="#fff" stop-opacity=".05" />
+      <stop offset=".36" stop-color="#fff" stop-opacity=".05" />
+      <stop offset=".47" stop-color="#fff" stop-opacity=".62" />
+      <stop offset=".58" stop-color="#fff" stop-opacity=".08" />
+      <stop offset="1" stop-color="#000" stop-opacity=".14" />
+    </linearGradient>
+    <linearGradient v-if="finish === 'satin' && !plain" :id="`${id}-grain`" x1="0" y1="0" x2="1" y2="0.3">
+      <stop offset="0" stop-color="#fff" stop-opacity=".2" />
+      <stop offset=".5" stop-color="#fff" stop-opacity="0" />
+    </linearGradient>
+    <pattern v-if="colour === null" :id="`${id}-undyed`" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+      <rect width="5" height="5" fill="var(--plate)" />
+      <rect width="1" height="5" fill="var(--line)" fill-opacity=".55" />
+    </pattern>
+  </defs>
+</template>

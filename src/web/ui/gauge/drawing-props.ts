@@ -1,0 +1,38 @@
+import type { ItemSummary, PartSummary } from '#contract/item'
+import type { Content, GaugeSize } from './gauge-model'
+
+/** What every drawing of the gauge is given. */
+export interface DrawingProps {
+  readonly uid: string
+  readonly seed: string
+  readonly form: ItemSummary['form']
+  readonly size: GaugeSize
+  readonly content: Content
+  readonly colour: string | null
+  readonly finish: ItemSummary['finish']
+  /** An unopened second one: a thin outline behind. */
+  readonly backup: boolean
+}
+
+export interface PaletteProps {
+  readonly uid: string
+  readonly size: GaugeSize
+  readonly parts: readonly PartSummary[]
+  readonly wornParts: readonly string[]
+  readonly backup: boolean
+}
+
+/** The paint of a swatch: its true colour, or the undyed hatching. */
+export function paintOf(props: { uid: string; colour: string | null }): string {
+  return props.colour ?? `url(#${props.uid}-undyed)`
+}
+
+/** Whether an overlay is drawn for the finish. */
+export function hasGrain(props: { size: GaugeSize; finish: ItemSummary['finish'] }): boolean {
+  return props.size !== 'small' && (props.finish === 'shimmer' || props.finish === 'metallic' || props.finish === 'satin')
+}
+
+/** Sheer things let the glass shine through. */
+export function opacityOf(finish: ItemSummary['finish']): number {
+  return finish === 'sheer' ? 0.72 : 1
+}

@@ -1,0 +1,56 @@
+import type { ItemSummary, Reading } from '#contract/item'
+import { bareAtStage } from '#core/item/what-is-left'
+import { usesWords } from './item-words'
+import { shortStanding } from './goal-words'
+
+/** The gauge in words: the same things it draws, for those who hear it. */
+export function gaugeWords(item: ItemSummary, worn: boolean, wornParts: readonly string[]): string {
+  const said = [`${item.shade || item.name} ${item.category}`, leftWords(item)]
+  if (item.goal) {
+    said.push(item.goal.target === null ? 'to finish' : `${item.goal.uses} of ${usesWords(item.goal.target)}`)
+    const standing = shortStanding(item.goal)
+    if (standing) said.push(standing)
+  }
+  if (item.backups > 0) said.push(item.backups === 1 ? '1 backup' : `${item.backups} backups`)
+  if (item.shelfLife.state !== 'in date' && item.shelfLife.state !== 'unknown') said.push(stateWords(item))
+  if (worn) said.push(wornParts.length > 0 ? `worn: ${partNames(item, wornParts)}` : 'worn')
+  return said.join(', ')
+}
+
+/** What is left, as read by eye; honest about nothing being recorded. */
+export function leftWords(item: ItemSummary): string {
+  if (item.parts.length > 0) {
+    const bare = item.parts.filter((part) => part.reading?.kind === 'stage' && bareAtStage(part.reading.stage ?? 'untouched') > 0)
+    return `${item.parts.length} shades, ${bare.length === 0 ? 'no pan yet' : `${bare.length} with pan showing`}`
+  }
+  return item.reading === null ? 'level not recorded' : readingWords(item.reading)
+}
+
+export function readingWords(reading: Reading): string {
+  if (reading.kind === 'stage') return STAGE_WORDS[reading.stage ?? 'untouched'] ?? ''
+  const share = Math.round((reading.value ?? 0) * 100)
+  return reading.kind === 'length' ? `${share} % of its length` : `${share} % full`
+}
+
+const STAGE_WORDS: Readonly<Record<string, string>> = {
+  untouched: 'untouched',
+  'dome gone': 'dome gone',
+  dip: 'dip',
+  'first pan': 'first pan',
+  'half bare': 'half bare',
+  'mostly bare': 'mostly bare',
+}
+
+export function stateWords(item: ItemSummary): string {
+  const { state } = item.shelfLife
+  if (state === 'sign seen') return 'spoiled'
+  if (state === 'past') return 'past its date'
+  return state === 'within 90 days' ? 'spoils soon' : ''
+}
+
+function partNames(item: ItemSummary, ids: readonly string[]): string {
+  return item.parts
+    .filter((part) => ids.includes(part.id))
+    .map((part) => part.name)
+    .join(' and ')
+}

@@ -1,0 +1,82 @@
+import type { Day } from '#core/calendar/day'
+import type { GoalView } from '#contract/item'
+import { dateWords, shortDay, spanWords } from './when-words'
+import { usesWords } from './item-words'
+
+/** Beside a gauge: the one thing worth saying, or nothing. */
+export function shortStanding(goal: GoalView): string {
+  switch (goal.standing) {
+    case 'met':
+      return 'goal met'
+    case 'behind':
+      return goal.difference === null ? 'behind' : `${Math.round(-goal.difference)} behind`
+    case 'ahead':
+      return goal.difference === null ? 'ahead' : `${Math.round(goal.difference)} ahead`
+    case 'out of reach':
+      return 'out of reach by its date'
+    case 'on pace':
+      return 'on pace'
+    case 'not known':
+      return 'not read since it rolled in'
+    case 'no date':
+      return ''
+  }
+}
+
+/** "12 of 20 uses, 3 of them a head start". */
+export function progressWords(goal: GoalView): string {
+  if (goal.kind === 'finish') {
+    const uses = goal.wearsInStay === 0 ? 'not worn since it rolled in' : `${usesWords(goal.wearsInStay)} since it rolled in`
+    return goal.done === null ? `${uses}; how much went is not read yet` : `${Math.round(goal.done * 100)} % of what was left is gone; ${uses}`
+  }
+  const base = `${goal.uses} of ${usesWords(goal.target ?? 0)}`
+  return goal.headStart > 0 ? `${base}, ${goal.headStart} of them a head start` : base
+}
+
+/** The sum and how it came about, in one or two plain sentences. */
+export function paceWords(goal: GoalView, today: Day): string {
+  const sentences = [`${capital(progressWords(goal))}.`]
+  if (goal.met) {
+    sentences.push('The goal is met.')
+    return sentences.join(' ')
+  }
+  if (goal.usesLeft !== null) sentences.push(leftSentence(goal))
+  if (goal.by !== null) sentences.push(standingSentence(goal, today))
+  return sentences.join(' ')
+}
+
+function leftSentence(goal: GoalView): string {
+  const left = goal.usesLeft ?? 0
+  const { pace } = goal
+  if (pace === null) return `${left} left; how fast it goes is not known yet.`
+  const days = Math.round((left / pace.perWeek) * 7)
+  return `${left} left; at ${round(pace.perWeek)} a week (${pace.uses} in the last ${pace.days} days) that is about ${spanWords(days)} if you keep using it.`
+}
+
+function standingSentence(goal: GoalView, today: Day): string {
+  const by = goal.by === null ? '' : shortDay(goal.by, today)
+  const days = goal.wearDaysLeft === null ? '' : `${round(goal.wearDaysLeft)} wear days are left until ${by}`
+  switch (goal.standing) {
+    case 'behind':
+      return goal.difference === null ? `Behind where it should be; ${days}.` : `${round(-goal.difference)} uses behind where it should be today; ${days}.`
+    case 'ahead':
+      return goal.difference === null ? `Ahead of where it should be; ${days}.` : `${round(goal.difference)} uses ahead; ${days}.`
+    case 'on pace':
+      return `On pace; ${days}.`
+    case 'out of reach': {
+      const date = goal.rescue?.latestDate
+      const smaller = goal.rescue ? usesWords(goal.rescue.smallerGoal) : ''
+      return `Out of reach: ${days}, at one use a day. ${date ? `${dateWords(date)} would work, or ` : ''}a goal of ${smaller}.`
+    }
+    default:
+      return `By ${by}; ${days}.`
+  }
+}
+
+function round(value: number): string {
+  return value >= 10 ? String(Math.round(value)) : (Math.round(value * 10) / 10).toString()
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1)
+}

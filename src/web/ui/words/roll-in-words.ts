@@ -1,0 +1,20 @@
+import type { Day } from '#core/calendar/day'
+import type { ItemSummary } from '#contract/item'
+import type { RollInReasonView } from '#contract/projects'
+import { shortDay, spanWords } from './when-words'
+
+/** Why an item would do for a project, in a sentence. */
+export function rollInWords(reason: RollInReasonView, item: ItemSummary, today: Day): string {
+  switch (reason.code) {
+    case 'spoils-soon':
+      return `Spoils soon: good to ${shortDay(reason.day, today)}.`
+    case 'nearly-done':
+      return `A quick win: about ${Math.round(reason.left * 100)} % left.`
+    case 'liked-but-neglected':
+      return `You like it, and it has lain for ${spanWords(reason.days)}.`
+    case 'open-long':
+      return `Open for ${spanWords(reason.days)} already.`
+    case 'crowded':
+      return `One of ${reason.count} open in ${item.category}.`
+  }
+}

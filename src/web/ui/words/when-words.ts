@@ -1,0 +1,72 @@
+import type { Day } from '#core/calendar/day'
+import { daysBetween, fieldsOf } from '#core/calendar/day'
+import type { DayRange } from '#core/calendar/when'
+import type { ItemSummary } from '#contract/item'
+
+const locale = typeof navigator === 'undefined' ? 'en-GB' : navigator.language
+const plain = (options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat => new Intl.DateTimeFormat(locale, { ...options, timeZone: 'UTC' })
+const long = plain({ weekday: 'long', day: 'numeric', month: 'long' })
+const dated = plain({ day: 'numeric', month: 'short', year: 'numeric' })
+const shortly = plain({ day: 'numeric', month: 'short' })
+const monthly = plain({ month: 'short', year: 'numeric' })
+const weekday = plain({ weekday: 'long' })
+
+const at = (day: Day): Date => new Date(`${day}T12:00:00Z`)
+
+/** "Tuesday 24 November". */
+export function longDay(day: Day): string {
+  return long.format(at(day))
+}
+
+/** "24 Nov 2026", in the browser's locale. */
+export function dateWords(day: Day): string {
+  return dated.format(at(day))
+}
+
+/** "24 Nov", or with the year when it is not this one. */
+export function shortDay(day: Day, today: Day): string {
+  return fieldsOf(day).year === fieldsOf(today).year ? shortly.format(at(day)) : dated.format(at(day))
+}
+
+export function weekdayName(day: Day): string {
+  return weekday.format(at(day))
+}
+
+/** A range as closely as it is known: a day, a month, a year, or both ends. */
+export function rangeWords(range: DayRange): string {
+  if (range.earliest === range.latest) return dateWords(range.earliest)
+  const [from, to] = [fieldsOf(range.earliest), fieldsOf(range.latest)]
+  const wholeMonths = from.date === 1 && addOne(range.latest)
+  if (wholeMonths && from.year === to.year && from.month === 1 && to.month === 12) return String(from.year)
+  if (wholeMonths && from.year === to.year && from.month === to.month) return monthly.format(at(range.earliest))
+  return `between ${dateWords(range.earliest)} and ${dateWords(range.latest)}`
+}
+
+/** Whether a day is the last of its month. */
+function addOne(day: Day): boolean {
+  return new Date(at(day).getTime() + 86_400_000).getUTCDate() === 1
+}
+
+/** "today", "in 12 days", "3 weeks ago", "in about 5 months". */
+export function fromNow(day: Day, today: Day): string {
+  const days = daysBetween(today, day)
+  if (days === 0) return 'today'
+  const span = spanWords(Math.abs(days))
+  return days > 0 ? `in ${span}` : `${span} ago`
+}
+
+/** A number of days as people say it. */
+export function spanWords(days: number): string {
+  if (days === 1) return '1 day'
+  if (days < 21) return `${days} days`
+  if (days < 70) return `${Math.round(days / 7)} weeks`
+  if (days < 700) return `${Math.round(days / 30.44)} months`
+  const years = days / 365.25
+  return `${years < 5 ? (Math.round(years * 2) / 2).toString().replace('.5', '½') : Math.round(years)} years`
+}
+
+export function openedWords(opened: ItemSummary['opened']): string {
+  if (opened.kind === 'unopened') return 'unopened'
+  if (opened.kind === 'unknown') return 'opened, date unknown'
+  return `opened ${rangeWords(opened)}`
+}
