@@ -7,14 +7,24 @@ import { ChangeId, DayText, Id } from './basic.js'
 export const ImportChoices = z.strictObject({
   meanings: z.array(z.enum(SHEET_FIELDS).nullable()).max(400).nullable().default(null),
   rows: z
-    .array(z.strictObject({ rows: z.array(z.int().min(1)).max(20_000), categoryId: Id.nullable(), form: z.enum(FORMS).nullable() }))
+    .array(
+      z.strictObject({
+        rows: z.array(z.int().min(1)).max(20_000),
+        categoryId: Id.nullable(),
+        form: z.enum(FORMS).nullable(),
+      }),
+    )
     .max(2000)
     .default([]),
   skip: z.array(z.int().min(1)).max(20_000).default([]),
 })
 export type ImportChoices = z.infer<typeof ImportChoices>
 
-export const PreviewImport = z.strictObject({ fileName: z.string().max(300), base64: z.string(), choices: ImportChoices })
+export const PreviewImport = z.strictObject({
+  fileName: z.string().max(300),
+  base64: z.string(),
+  choices: ImportChoices,
+})
 export const RunImport = PreviewImport.extend({ changeId: ChangeId, importId: Id })
 
 export const PreviewRow = z.object({

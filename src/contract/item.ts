@@ -46,7 +46,9 @@ export const ItemFields = z.strictObject({
   finish: z.enum(FINISHES).nullable(),
   opaque: z.boolean(),
   slots: z.int().min(1).max(12),
-  content: z.strictObject({ amount: z.number().positive('The size must be above 0.').max(5000), unit: z.enum(['g', 'ml']) }).nullable(),
+  content: z
+    .strictObject({ amount: z.number().positive('The size must be above 0.').max(5000), unit: z.enum(['g', 'ml']) })
+    .nullable(),
   priceMinor: z.int().min(0, 'A price is not below 0.').max(1_000_000).nullable(),
   source: z.enum(SOURCES).nullable(),
   acquired: z.strictObject({ earliest: DayText, latest: DayText }).nullable(),
@@ -61,10 +63,19 @@ export const ItemFields = z.strictObject({
 })
 export type ItemFields = z.infer<typeof ItemFields>
 
-export const AddItem = z.strictObject({ changeId: ChangeId, id: Id, fields: ItemFields, reading: ReadingBody.nullable() })
+export const AddItem = z.strictObject({
+  changeId: ChangeId,
+  id: Id,
+  fields: ItemFields,
+  reading: ReadingBody.nullable(),
+})
 export const EditItem = z.strictObject({ changeId: ChangeId, version: z.int(), fields: ItemFields })
 export const AddReading = z.strictObject({ changeId: ChangeId, id: Id, partId: Id.nullable(), reading: ReadingBody })
-export const RecordSign = z.strictObject({ changeId: ChangeId, day: DayText, words: Line(200).min(1, 'Say what you noticed.') })
+export const RecordSign = z.strictObject({
+  changeId: ChangeId,
+  day: DayText,
+  words: Line(200).min(1, 'Say what you noticed.'),
+})
 export const OpenItem = z.strictObject({ changeId: ChangeId, day: DayText })
 
 export const Reading = z.object({
@@ -75,7 +86,11 @@ export const Reading = z.object({
 })
 export type Reading = z.infer<typeof Reading>
 
-export const PartSummary = PartBody.extend({ reading: Reading.nullable(), uses: z.int(), finishedOn: DayText.nullable() })
+export const PartSummary = PartBody.extend({
+  reading: Reading.nullable(),
+  uses: z.int(),
+  finishedOn: DayText.nullable(),
+})
 export type PartSummary = z.infer<typeof PartSummary>
 
 const ShelfLifeReason = z.discriminatedUnion('code', [
@@ -195,7 +210,18 @@ export type CollectionAnswer = z.infer<typeof CollectionAnswer>
 
 export const LifeEvent = z.object({
   day: DayText,
-  kind: z.enum(['wear', 'reading', 'event', 'rolled in', 'rolled out', 'into drawer', 'out of drawer', 'trial', 'verdict', 'finished']),
+  kind: z.enum([
+    'wear',
+    'reading',
+    'event',
+    'rolled in',
+    'rolled out',
+    'into drawer',
+    'out of drawer',
+    'trial',
+    'verdict',
+    'finished',
+  ]),
   words: z.string(),
 })
 export type LifeEvent = z.infer<typeof LifeEvent>

@@ -8,8 +8,7 @@ export interface Failure<Code extends string = string> {
 }
 
 export type Outcome<T, Code extends string = string> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly failure: Failure<Code> }
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly failure: Failure<Code> }
 
 export function ok<T>(value: T): { readonly ok: true; readonly value: T } {
   return { ok: true, value }

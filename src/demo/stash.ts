@@ -18,7 +18,6 @@ export interface DemoItem {
   readonly hatBox: boolean
   inDrawer: boolean
   ended: boolean
-  lastWorn: Day | null
 }
 
 /** Everything Maren owned when the log began, in the order of a face. */
@@ -33,22 +32,25 @@ function itemOf(kind: StashCategory, index: number, random: Random, start: Day):
   // What spoils sooner is kept shut for longer: half of it, a fifth of the rest. Some double an earlier one: backups.
   const unopened = index >= kind.count * (kind.paoMonths <= 18 ? 0.5 : 0.82)
   const doubled = unopened && index % kind.shades.length < 2 && kind.count > kind.shades.length
-  const maker = MAKERS[(doubled ? (index % kind.shades.length) : index * 3 + kind.noun.length) % MAKERS.length] ?? MAKERS[0]
+  const maker =
+    MAKERS[(doubled ? index % kind.shades.length : index * 3 + kind.noun.length) % MAKERS.length] ?? MAKERS[0]
   const isPalette = kind.categoryId === 'eyeshadow-palette'
   const hatBox = !unopened && index % 7 === 4
   const daily = kind.step >= 0.7 && kind.count < 16
   const capacity = Math.round(kind.capacity * (0.8 + random.next() * 0.4))
   const usesBefore = unopened ? 0 : Math.round(capacity * (index < 3 ? random.next() * 0.55 : random.next() * 0.35))
-  const bought = addMonths(start, -random.whole(0, daily || index < 3 ? 4 : 30))
-  const opening = addDays(bought, random.whole(1, 40))
-  const openedOn = opening < start ? opening : start
-  const monthKnown = { earliest: `${openedOn.slice(0, 8)}01` as Day, latest: addDays(addMonths(`${openedOn.slice(0, 8)}01` as Day, 1), -1) }
+  const bought = addDays(start, -random.whole(20, daily || index < 3 ? 150 : 700))
+  const openedOn = addDays(bought, random.whole(1, 18))
+  const monthKnown = {
+    earliest: `${openedOn.slice(0, 8)}01` as Day,
+    latest: addDays(addMonths(`${openedOn.slice(0, 8)}01` as Day, 1), -1),
+  }
   const opened: ItemFields['opened'] = unopened
     ? { kind: 'unopened' }
     : hatBox
       ? { kind: 'unknown' }
       : random.chance(0.4)
-        ? { kind: 'range', ...clip(monthKnown, start), said: openedOn.slice(0, 7) }
+        ? { kind: 'range', ...monthKnown, said: openedOn.slice(0, 7) }
         : { kind: 'range', earliest: openedOn, latest: openedOn, said: openedOn }
   const gift = random.chance(0.14)
   const cents = Math.round(random.whole(kind.price[0], kind.price[1]) / 50) * 50
@@ -84,7 +86,6 @@ function itemOf(kind: StashCategory, index: number, random: Random, start: Day):
     hatBox,
     inDrawer: false,
     ended: false,
-    lastWorn: null,
   }
 }
 
@@ -120,8 +121,4 @@ function shift(colour: string, random: Random): string {
 function endOfMonth(day: Day): Day {
   const { year, month } = fieldsOf(day)
   return addDays(addMonths(`${year}-${String(month).padStart(2, '0')}-01` as Day, 1), -1)
-}
-
-function clip(range: { earliest: Day; latest: Day }, start: Day): { earliest: Day; latest: Day } {
-  return { earliest: range.earliest, latest: range.latest < start ? range.latest : start }
 }

@@ -90,7 +90,8 @@ function onError(error: unknown, _request: Request, response: Response, next: Ne
   }
   const type = (error as { type?: unknown }).type
   if (type === 'entity.parse.failed') return sendProblem(response, problemOf({ code: 'malformed-json', data: {} }))
-  if (type === 'entity.too.large') return sendProblem(response, problemOf({ code: 'too-large', data: { most: '1 MB' } }))
+  if (type === 'entity.too.large')
+    return sendProblem(response, problemOf({ code: 'too-large', data: { most: '1 MB' } }))
   console.error(error)
   sendProblem(response, {
     type: 'about:blank',

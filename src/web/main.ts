@@ -1,5 +1,6 @@
 import '@fontsource-variable/bricolage-grotesque'
 import '@fontsource-variable/instrument-sans'
+import './shell/zod-without-eval'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './shell/App.vue'

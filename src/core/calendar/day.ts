@@ -68,10 +68,7 @@ export function later(a: Day, b: Day): Day {
  *
  * @example dayAt({ year: 2027, month: 1, date: 1, hour: 2 }, 4) === '2026-12-31'
  */
-export function dayAt(
-  wall: { year: number; month: number; date: number; hour: number },
-  rollOverHour: number,
-): Day {
+export function dayAt(wall: { year: number; month: number; date: number; hour: number }, rollOverHour: number): Day {
   const day = write(wall.year, wall.month, wall.date)
   return wall.hour < rollOverHour ? addDays(day, -1) : day
 }

@@ -15,7 +15,9 @@ const MONTHS: readonly (readonly string[])[] = [
 ]
 
 const FULL =
-  'january february march april june july august september october november december januar februar oktober dezember'.split(' ')
+  'january february march april june july august september october november december januar februar oktober dezember'.split(
+    ' ',
+  )
 
 /** Month 1..12 of a name or its usual short form, in any case; null when it is none. */
 export function monthNamed(word: string): number | null {

@@ -12,12 +12,7 @@ export const LEARN_AFTER_WEEKS = 4
 export const LEARN_FROM_WEEKS = 12
 
 /** Wear days expected from one day to another, both included. Fractions are kept. */
-export function wearDaysBetween(
-  from: Day,
-  to: Day,
-  week: PlannedWeek,
-  away: readonly DayRange[] = [],
-): number {
+export function wearDaysBetween(from: Day, to: Day, week: PlannedWeek, away: readonly DayRange[] = []): number {
   let sum = 0
   for (let day = from; day <= to; day = addDays(day, 1)) sum += wearShareOf(day, week, away)
   return sum

@@ -135,7 +135,5 @@ export function middleOf(range: DayRange): Day {
   const middle = new Date(
     (Date.UTC(from.year, from.month - 1, from.date) + Date.UTC(to.year, to.month - 1, to.date)) / 2,
   )
-  return (
-    dayOf(middle.getUTCFullYear(), middle.getUTCMonth() + 1, middle.getUTCDate()) ?? range.earliest
-  )
+  return dayOf(middle.getUTCFullYear(), middle.getUTCMonth() + 1, middle.getUTCDate()) ?? range.earliest
 }

@@ -76,8 +76,7 @@ export function paceOf(facts: PaceFacts): Pace {
         smallerGoal: facts.uses + Math.floor(wearDaysLeft),
       },
     }
-  const standing =
-    difference < -ON_PACE_WITHIN_USES ? 'behind' : difference > ON_PACE_WITHIN_USES ? 'ahead' : 'on pace'
+  const standing = difference < -ON_PACE_WITHIN_USES ? 'behind' : difference > ON_PACE_WITHIN_USES ? 'ahead' : 'on pace'
   return { standing, notch, difference, wearDaysLeft, rescue: null }
 }
 

@@ -18,9 +18,27 @@ export interface WithinReach {
 }
 
 export type Suggestion =
-  | { readonly itemId: string; readonly faceOrder: number; readonly reason: 'spoils-soonest'; readonly day: Day; readonly daysLeft: number }
-  | { readonly itemId: string; readonly faceOrder: number; readonly reason: 'nearly-done'; readonly usesLeft: number | null; readonly left: number | null }
-  | { readonly itemId: string; readonly faceOrder: number; readonly reason: 'unworn-longest'; readonly days: number; readonly everWorn: boolean }
+  | {
+      readonly itemId: string
+      readonly faceOrder: number
+      readonly reason: 'spoils-soonest'
+      readonly day: Day
+      readonly daysLeft: number
+    }
+  | {
+      readonly itemId: string
+      readonly faceOrder: number
+      readonly reason: 'nearly-done'
+      readonly usesLeft: number | null
+      readonly left: number | null
+    }
+  | {
+      readonly itemId: string
+      readonly faceOrder: number
+      readonly reason: 'unworn-longest'
+      readonly days: number
+      readonly everWorn: boolean
+    }
 
 /** Sooner than this is worth a word. Assumption. */
 const SPOILS_WITHIN_DAYS = 180

@@ -10,8 +10,7 @@ export const MILLILITRES_PER_US_FLUID_OUNCE = 29.5735295625
 
 /** Net content as the label says it, in the unit of its own kind: mass or volume, never mixed. */
 export type NetContent =
-  | { readonly unit: 'g'; readonly amount: Grams }
-  | { readonly unit: 'ml'; readonly amount: Millilitres }
+  { readonly unit: 'g'; readonly amount: Grams } | { readonly unit: 'ml'; readonly amount: Millilitres }
 
 export function gramsFromOunces(ounces: number): Grams {
   return (ounces * GRAMS_PER_OUNCE) as Grams

@@ -85,7 +85,10 @@ export function shelfLifeOf(facts: ShelfLifeFacts): ShelfLife {
 function boundByTime(facts: ShelfLifeFacts): { lastGood: DayRange; reason: ShelfLifeReason } | null {
   const byOpening = facts.opened.kind === 'unopened' ? boundUnopened(facts) : boundOpened(facts)
   if (facts.expiry === null) return byOpening
-  const printed = { lastGood: { earliest: facts.expiry, latest: facts.expiry }, reason: { code: 'printed-expiry' } as const }
+  const printed = {
+    lastGood: { earliest: facts.expiry, latest: facts.expiry },
+    reason: { code: 'printed-expiry' } as const,
+  }
   // An unopened package with a printed date goes by the date alone.
   if (byOpening === null || facts.opened.kind === 'unopened') return printed
   if (facts.expiry <= byOpening.lastGood.earliest) return printed

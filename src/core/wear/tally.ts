@@ -14,9 +14,6 @@ export function wearsDuring(days: readonly Day[], stay: { from: Day; to: Day | n
 }
 
 /** Wears after a measurement; one taken before that day's use counts that day in. */
-export function wearsSince(
-  days: readonly Day[],
-  measured: { day: Day; moment: 'before-use' | 'after-use' },
-): number {
+export function wearsSince(days: readonly Day[], measured: { day: Day; moment: 'before-use' | 'after-use' }): number {
   return days.filter((day) => (measured.moment === 'before-use' ? day >= measured.day : day > measured.day)).length
 }

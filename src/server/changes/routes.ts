@@ -16,7 +16,11 @@ export function changeRoutes(house: House): Router {
     if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.body))
     const target = String(request.params['id'])
     const { changeId, withLater } = parsed.data
-    const outcome = house.undo.takeBack({ changeId, command: 'take-back', body: { target, withLater } }, target, withLater)
+    const outcome = house.undo.takeBack(
+      { changeId, command: 'take-back', body: { target, withLater } },
+      target,
+      withLater,
+    )
     if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
     response.json(outcome.value)
   })

@@ -46,7 +46,12 @@ export class CollectionCommands {
     })
     this.#putParts(body.id, fields)
     if (body.reading !== null) {
-      const read = this.addReading(body.id, { changeId: body.changeId, id: `${body.id}-start`, partId: null, reading: body.reading })
+      const read = this.addReading(body.id, {
+        changeId: body.changeId,
+        id: `${body.id}-start`,
+        partId: null,
+        reading: body.reading,
+      })
       if (!read.ok) return read
     }
     return ok({ words: `Added ${wordsOf(fields)}`, answer: { id: body.id } })
@@ -112,11 +117,17 @@ export class CollectionCommands {
     return ok({ words: `Opened ${item.shade || item.name}`, answer: { id } })
   }
 
-  #checked(fields: ItemFields): { readonly ok: false; readonly failure: { code: string; data: Readonly<Record<string, string | number>> } } | null {
+  #checked(fields: ItemFields): {
+    readonly ok: false
+    readonly failure: { code: string; data: Readonly<Record<string, string | number>> }
+  } | null {
     const today = this.#house.today()
-    if (!this.#queries.categories.all().some((row) => row.id === fields.categoryId)) return fail('unknown-category', { value: fields.categoryId })
-    if (fields.opened.kind === 'range' && fields.opened.earliest > today) return fail('opened-in-future', { value: fields.opened.earliest })
-    if (fields.acquired !== null && fields.acquired.earliest > today) return fail('acquired-in-future', { value: fields.acquired.earliest })
+    if (!this.#queries.categories.all().some((row) => row.id === fields.categoryId))
+      return fail('unknown-category', { value: fields.categoryId })
+    if (fields.opened.kind === 'range' && fields.opened.earliest > today)
+      return fail('opened-in-future', { value: fields.opened.earliest })
+    if (fields.acquired !== null && fields.acquired.earliest > today)
+      return fail('acquired-in-future', { value: fields.acquired.earliest })
     return null
   }
 

@@ -20,7 +20,9 @@ export function collectionQueries(db: Db) {
     categories: sql<[], CategoryRow>(
       'SELECT id, name, makeup, zone_id, usual_form, eye, lip FROM category ORDER BY position, id',
     ),
-    zones: sql<[], { id: string; name: string; slots: number }>('SELECT id, name, slots FROM zone ORDER BY position, id'),
+    zones: sql<[], { id: string; name: string; slots: number }>(
+      'SELECT id, name, slots FROM zone ORDER BY position, id',
+    ),
     findProduct: sql<[{ maker: string; name: string; shade: string }], { id: string }>(
       'SELECT id FROM product WHERE maker = @maker AND name = @name AND shade = @shade ORDER BY id LIMIT 1',
     ),
@@ -48,7 +50,15 @@ export function collectionQueries(db: Db) {
        WHERE id = @id`),
     itemHead: sql<
       [string],
-      { id: string; version: number; product_id: string; lifecycle: string; ended_on: Day | null; kept_text: string; form: Form }
+      {
+        id: string
+        version: number
+        product_id: string
+        lifecycle: string
+        ended_on: Day | null
+        kept_text: string
+        form: Form
+      }
     >('SELECT id, version, product_id, lifecycle, ended_on, kept_text, form FROM item WHERE id = ?'),
     openItem: sql<[{ id: string; day: Day }]>(`
       UPDATE item SET opened_kind = 'range', opened_earliest = @day, opened_latest = @day, opened_said = @day,

@@ -1,7 +1,16 @@
 import { Router } from 'express'
 import { fail, ok } from '#core/failure'
 import { destinationsFor } from '#core/decide/verdict'
-import { AddItem, AddReading, EditItem, OpenItem, RecordSign, type CollectionAnswer, type ItemAnswer, type LifeEvent } from '#contract/item'
+import {
+  AddItem,
+  AddReading,
+  EditItem,
+  OpenItem,
+  RecordSign,
+  type CollectionAnswer,
+  type ItemAnswer,
+  type LifeEvent,
+} from '#contract/item'
 import type { House } from '../house.js'
 import { command, read } from '../http/routes.js'
 import { readingOf } from '../stock/stock.js'
@@ -18,9 +27,15 @@ export function collectionRoutes(house: House): Router {
   read(routes, '/items/:id', (_, { id = '' }) => item(id))
   command(house, routes, 'post', '/items', AddItem, 'add-item', (body) => commands.add(body))
   command(house, routes, 'put', '/items/:id', EditItem, 'edit-item', (body, { id = '' }) => commands.edit(id, body))
-  command(house, routes, 'post', '/items/:id/readings', AddReading, 'add-reading', (body, { id = '' }) => commands.addReading(id, body))
-  command(house, routes, 'post', '/items/:id/sign', RecordSign, 'record-sign', (body, { id = '' }) => commands.recordSign(id, body.day, body.words))
-  command(house, routes, 'post', '/items/:id/open', OpenItem, 'open-item', (body, { id = '' }) => commands.open(id, body.day))
+  command(house, routes, 'post', '/items/:id/readings', AddReading, 'add-reading', (body, { id = '' }) =>
+    commands.addReading(id, body),
+  )
+  command(house, routes, 'post', '/items/:id/sign', RecordSign, 'record-sign', (body, { id = '' }) =>
+    commands.recordSign(id, body.day, body.words),
+  )
+  command(house, routes, 'post', '/items/:id/open', OpenItem, 'open-item', (body, { id = '' }) =>
+    commands.open(id, body.day),
+  )
   return routes
 
   function collection(): CollectionAnswer {
@@ -55,7 +70,9 @@ export function collectionRoutes(house: House): Router {
       readings: queries.readings.all(id).map(readingOf),
       goals: (house.stock.goals([id], today).get(id) ?? []).map(({ goal }) => goal),
       events: queries.events.all({ id }) as LifeEvent[],
-      destinations: [...destinationsFor({ opened: found.lifecycle !== 'unopened', eye: found.eye, lip: found.lip, spoiled })],
+      destinations: [
+        ...destinationsFor({ opened: found.lifecycle !== 'unopened', eye: found.eye, lip: found.lip, spoiled }),
+      ],
     }
     return ok(answer)
   }

@@ -24,7 +24,9 @@ export function migrate(db: Db, options: { appliedAt: string; backUp?: (db: Db) 
     number INTEGER PRIMARY KEY, name TEXT NOT NULL, hash TEXT NOT NULL, applied_at TEXT NOT NULL) STRICT`)
   const known = readMigrations()
   const applied = db
-    .prepare<[], { number: number; name: string; hash: string }>('SELECT number, name, hash FROM migration ORDER BY number')
+    .prepare<[], { number: number; name: string; hash: string }>(
+      'SELECT number, name, hash FROM migration ORDER BY number',
+    )
     .all()
   for (const row of applied) {
     const file = known.find((migration) => migration.number === row.number)
@@ -33,7 +35,9 @@ export function migrate(db: Db, options: { appliedAt: string; backUp?: (db: Db) 
         `This collection was last opened by a newer Seligo (schema ${row.number}, ${row.name}). Start that version, or restore a copy made before it.`,
       )
     if (file.hash !== row.hash)
-      throw new SchemaMismatch(`Migration ${file.name} differs from the one this collection was made with. Nothing was changed.`)
+      throw new SchemaMismatch(
+        `Migration ${file.name} differs from the one this collection was made with. Nothing was changed.`,
+      )
   }
   const pending = known.filter((migration) => !applied.some((row) => row.number === migration.number))
   if (pending.length === 0) return { fresh: false }

@@ -8,6 +8,8 @@ export interface Query<Parameters extends unknown[] = [Record<string, unknown>],
 }
 
 /** Prepares plain SQL once; the row's type is stated by the caller and belongs to that SQL alone. */
-export function preparing(db: Db): <P extends unknown[] = [Record<string, unknown>], R = unknown>(text: string) => Query<P, R> {
+export function preparing(
+  db: Db,
+): <P extends unknown[] = [Record<string, unknown>], R = unknown>(text: string) => Query<P, R> {
   return <P extends unknown[], R>(text: string) => db.prepare(text) as unknown as Query<P, R>
 }

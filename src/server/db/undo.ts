@@ -75,7 +75,10 @@ export class Undo {
            JOIN change c ON c.id = later.change_id
           WHERE mine.change_id = @id AND c.seq > @seq AND c.is_undo = 0 AND c.undone_by IS NULL`,
       ),
-      onMadeRows: db.prepare<[{ id: string; seq: number; parent: string; child: string; path: string }], { id: string }>(
+      onMadeRows: db.prepare<
+        [{ id: string; seq: number; parent: string; child: string; path: string }],
+        { id: string }
+      >(
         `SELECT DISTINCT later.change_id AS id
            FROM change c
            JOIN change_row later ON later.change_id = c.id AND later.tbl = @child AND later.after IS NOT NULL
@@ -164,7 +167,8 @@ export class Undo {
       const image = JSON.parse(row.before) as Image
       // A restored row is a new version: a window still showing the taken-back one is stale.
       const current = this.#db.prepare<[string], Image>(`SELECT * FROM "${row.tbl}" WHERE id = ?`).get(row.row_id)
-      if ('version' in image) image['version'] = Math.max(Number(image['version']), Number(current?.['version'] ?? 0)) + 1
+      if ('version' in image)
+        image['version'] = Math.max(Number(image['version']), Number(current?.['version'] ?? 0)) + 1
       const present = columns.filter((column) => column in image)
       if (current)
         this.#db

@@ -79,11 +79,13 @@ export class Decide {
     if (item.endedOn !== null) return fail('item-ended', { name: item.shade || item.name })
     if (body.trialId !== null) {
       const trial = this.#queries.trial.get(body.trialId)
-      if (!trial || trial.item_id !== body.itemId || trial.closed_on !== null) return fail('unknown-trial', { value: body.trialId })
+      if (!trial || trial.item_id !== body.itemId || trial.closed_on !== null)
+        return fail('unknown-trial', { value: body.trialId })
     }
     if ((this.#queries.verdictTaken.get(body.verdictId)?.n ?? 0) > 0) return fail('id-taken', { value: body.verdictId })
     if (body.until !== null && body.until <= today) return fail('until-in-past', { value: body.until })
-    if (body.usedAs !== null && !this.#queries.category.get(body.usedAs)) return fail('unknown-category', { value: body.usedAs })
+    if (body.usedAs !== null && !this.#queries.category.get(body.usedAs))
+      return fail('unknown-category', { value: body.usedAs })
     if (body.destination !== null && !destinationsOf(item).includes(body.destination))
       return fail('destination-refused', { value: body.destination, destination: body.destination })
     const { verdictId: id, itemId, trialId, verdict, reason, destination, until, usedAs } = body
@@ -129,8 +131,15 @@ export class Decide {
   #doubtful(today: Day): DecideAnswer['doubtful'] {
     return this.#house.stock
       .summaries(this.#house.stock.presentIds(), today)
-      .filter((item) => item.lifecycle === 'open' && item.goal === null && !item.onTrial && item.makeup && item.restingUntil === null)
-      .map((item) => ({ item, daysUnworn: item.lastWorn === null ? null : daysBetween(item.lastWorn, today), everWorn: item.lastWorn !== null }))
+      .filter(
+        (item) =>
+          item.lifecycle === 'open' && item.goal === null && !item.onTrial && item.makeup && item.restingUntil === null,
+      )
+      .map((item) => ({
+        item,
+        daysUnworn: item.lastWorn === null ? null : daysBetween(item.lastWorn, today),
+        everWorn: item.lastWorn !== null,
+      }))
       .filter(({ daysUnworn }) => daysUnworn === null || daysUnworn >= DOUBTFUL_DAYS)
       .sort((a, b) => (b.daysUnworn ?? 0) - (a.daysUnworn ?? 0) || a.item.id.localeCompare(b.item.id))
       .slice(0, DOUBTFUL_SHOWN)

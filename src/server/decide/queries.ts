@@ -28,7 +28,9 @@ export function decideQueries(db: Db) {
     running: sql<[], TrialRow>(
       'SELECT id, item_id, started_on, due_on, wears_wanted, question FROM trial WHERE closed_on IS NULL ORDER BY due_on, rowid',
     ),
-    trial: sql<[string], { id: string; item_id: string; closed_on: Day | null }>('SELECT id, item_id, closed_on FROM trial WHERE id = ?'),
+    trial: sql<[string], { id: string; item_id: string; closed_on: Day | null }>(
+      'SELECT id, item_id, closed_on FROM trial WHERE id = ?',
+    ),
     addTrial: sql(`
       INSERT INTO trial (id, item_id, started_on, due_on, wears_wanted, question)
       VALUES (@id, @itemId, @startedOn, @dueOn, @wearsWanted, @question)`),
@@ -48,7 +50,9 @@ export function decideQueries(db: Db) {
     rest: sql<[{ id: string; until: Day }]>(
       "UPDATE item SET location = 'resting', location_until = @until, version = version + 1 WHERE id = @id",
     ),
-    useAs: sql<[{ id: string; usedAs: string }]>('UPDATE item SET used_as = @usedAs, version = version + 1 WHERE id = @id'),
+    useAs: sql<[{ id: string; usedAs: string }]>(
+      'UPDATE item SET used_as = @usedAs, version = version + 1 WHERE id = @id',
+    ),
     category: sql<[string], { id: string }>('SELECT id FROM category WHERE id = ?'),
     wearDays: sql<[string], { day: Day }>('SELECT day FROM wear WHERE item_id = ? ORDER BY day'),
     /** Wear days of the trial on which the item lay in the drawer or was worn. */

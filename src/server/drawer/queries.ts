@@ -27,7 +27,9 @@ export function drawerQueries(db: Db) {
       VALUES (@id, @itemId, @zoneId, @day,
               (SELECT coalesce(max(position), 0) + 1 FROM placement WHERE zone_id = @zoneId AND to_day IS NULL))`),
     taken: sql<[string], { n: number }>('SELECT count(*) AS n FROM placement WHERE id = ?'),
-    takeOut: sql<[{ itemId: string; day: Day }]>('UPDATE placement SET to_day = @day WHERE item_id = @itemId AND to_day IS NULL'),
+    takeOut: sql<[{ itemId: string; day: Day }]>(
+      'UPDATE placement SET to_day = @day WHERE item_id = @itemId AND to_day IS NULL',
+    ),
     setLocation: sql<[{ itemId: string; location: string; until: Day | null }]>(
       'UPDATE item SET location = @location, location_until = @until, version = version + 1 WHERE id = @itemId',
     ),

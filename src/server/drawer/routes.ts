@@ -12,9 +12,17 @@ export function drawerRoutes(house: House): Router {
     const today = house.today()
     return ok({ today, zones: drawer.zones(), items: house.stock.summaries(house.stock.presentIds(), today) })
   })
-  command(house, routes, 'post', '/drawer/place', Place, 'place', (body) => drawer.place(body.placementId, body.itemId, body.zoneId))
-  command(house, routes, 'post', '/drawer/take-out', TakeOut, 'take-out', (body) => drawer.takeOut(body.itemId, house.today()))
-  command(house, routes, 'post', '/drawer/reorder', Reorder, 'reorder', (body) => drawer.reorder(body.zoneId, body.itemIds))
-  command(house, routes, 'put', '/zones/:id', EditZone, 'edit-zone', (body, { id = '' }) => drawer.editZone(id, body.name, body.slots))
+  command(house, routes, 'post', '/drawer/place', Place, 'place', (body) =>
+    drawer.place(body.placementId, body.itemId, body.zoneId),
+  )
+  command(house, routes, 'post', '/drawer/take-out', TakeOut, 'take-out', (body) =>
+    drawer.takeOut(body.itemId, house.today()),
+  )
+  command(house, routes, 'post', '/drawer/reorder', Reorder, 'reorder', (body) =>
+    drawer.reorder(body.zoneId, body.itemIds),
+  )
+  command(house, routes, 'put', '/zones/:id', EditZone, 'edit-zone', (body, { id = '' }) =>
+    drawer.editZone(id, body.name, body.slots),
+  )
   return routes
 }

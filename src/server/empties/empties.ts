@@ -24,7 +24,14 @@ export class Empties {
   all(): EmptiesAnswer {
     const today = this.#house.today()
     const reviews = this.#queries.reviews.all()
-    const items = new Map(this.#house.stock.summaries(reviews.map((row) => row.item_id), today).map((item) => [item.id, item]))
+    const items = new Map(
+      this.#house.stock
+        .summaries(
+          reviews.map((row) => row.item_id),
+          today,
+        )
+        .map((item) => [item.id, item]),
+    )
     return {
       today,
       currency: this.#house.settings().currency,
@@ -55,7 +62,8 @@ export class Empties {
     if (!item) return fail('unknown-item', { value: itemId })
     if (item.endedOn !== null) return fail('item-ended', { name: item.shade || item.name })
     if (body.day > today) return fail('day-in-future', { value: body.day })
-    if (item.lastWorn !== null && body.day < item.lastWorn) return fail('finished-before-last-wear', { value: body.day, day: item.lastWorn })
+    if (item.lastWorn !== null && body.day < item.lastWorn)
+      return fail('finished-before-last-wear', { value: body.day, day: item.lastWorn })
     if ((this.#queries.reviewTaken.get(body.reviewId)?.n ?? 0) > 0) return fail('id-taken', { value: body.reviewId })
     if (item.placement !== null) {
       const out = this.#drawer.takeOut(itemId, body.day)

@@ -9,6 +9,8 @@ export function emptiesRoutes(house: House): Router {
   const empties = new Empties(house)
   const routes = Router()
   read(routes, '/empties', () => ok(empties.all()))
-  command(house, routes, 'post', '/items/:id/finish', FinishItem, 'finish', (body, { id = '' }) => empties.finish(id, body))
+  command(house, routes, 'post', '/items/:id/finish', FinishItem, 'finish', (body, { id = '' }) =>
+    empties.finish(id, body),
+  )
   return routes
 }

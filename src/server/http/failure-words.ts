@@ -34,53 +34,105 @@ const WORDS: Readonly<Record<string, Writer>> = {
   'unknown-stay': () => missing('project item'),
   'unknown-trial': () => missing('trial'),
   'unknown-change': () => missing('change'),
-  'no-such-place': () => ({ status: 404, title: 'There is nothing here.', detail: 'No such address. Go back to Today.' }),
-  'id-taken': () => conflict('That id is in use.', 'Something with this id is there already. Make a new one and try again.'),
+  'no-such-place': () => ({
+    status: 404,
+    title: 'There is nothing here.',
+    detail: 'No such address. Go back to Today.',
+  }),
+  'id-taken': () =>
+    conflict('That id is in use.', 'Something with this id is there already. Make a new one and try again.'),
   'change-id-reused': () =>
     conflict('Two different acts under one id.', 'A change id belongs to one act. Load the page again and repeat it.'),
-  'already-undone': ({ words }) => conflict('It was taken back before.', `"${words}" is no longer in force; there is nothing to take back.`),
+  'already-undone': ({ words }) =>
+    conflict('It was taken back before.', `"${words}" is no longer in force; there is nothing to take back.`),
   'later-changes-stand-on-it': ({ words, count, later }) =>
-    conflict('Later changes stand on this one.', `${count} later changes stand on "${words}" and would go with it:\n${later}`),
+    conflict(
+      'Later changes stand on this one.',
+      `${count} later changes stand on "${words}" and would go with it:\n${later}`,
+    ),
   stale: () =>
-    conflict('It was changed in another window.', 'Your version is kept in the form. Compare it with what is stored now, then save again.'),
+    conflict(
+      'It was changed in another window.',
+      'Your version is kept in the form. Compare it with what is stored now, then save again.',
+    ),
   'day-in-future': ({ value }) => refused(`${value} has not come yet; choose today or an earlier day.`, 'day'),
-  'opened-in-future': ({ value }) => refused(`${value} has not come yet; when it was opened cannot lie ahead.`, 'opened'),
-  'acquired-in-future': ({ value }) => refused(`${value} has not come yet; when you got it cannot lie ahead.`, 'acquired'),
+  'opened-in-future': ({ value }) =>
+    refused(`${value} has not come yet; when it was opened cannot lie ahead.`, 'opened'),
+  'acquired-in-future': ({ value }) =>
+    refused(`${value} has not come yet; when you got it cannot lie ahead.`, 'acquired'),
   'item-gone': ({ name, day }) =>
-    refused(`${name} left the collection on ${day}; a later use cannot be ticked. Choose that day or an earlier one.`, 'day'),
+    refused(
+      `${name} left the collection on ${day}; a later use cannot be ticked. Choose that day or an earlier one.`,
+      'day',
+    ),
   'finished-before-last-wear': ({ day }) =>
     refused(`It was last worn on ${day}; choose that day or a later one, or take the tick back first.`, 'day'),
-  'item-ended': ({ name }) => conflict('It is no longer in use.', `${name} is finished or has left. Take that back first.`),
-  'reading-does-not-fit': ({ form, kind }) => refused(`A ${form} package is not read by ${kind}. Choose the measure its form shows.`, 'reading.kind'),
+  'item-ended': ({ name }) =>
+    conflict('It is no longer in use.', `${name} is finished or has left. Take that back first.`),
+  'reading-does-not-fit': ({ form, kind }) =>
+    refused(`A ${form} package is not read by ${kind}. Choose the measure its form shows.`, 'reading.kind'),
   'category-in-use': () => conflict('It is in use.', 'Items belong to this category.'),
   'makeup-worn': ({ count }) =>
-    conflict('Something is ticked that day.', `${count} worn items are ticked for that day. Take those back first, then set it to no makeup.`),
+    conflict(
+      'Something is ticked that day.',
+      `${count} worn items are ticked for that day. Take those back first, then set it to no makeup.`,
+    ),
   'zone-full': ({ zone, slots }) =>
     conflict(`${zone} is full.`, `${zone} holds ${slots}. Take something out, or give the zone more slots.`),
   'not-in-drawer': () => conflict('It is not in the drawer.', 'It was taken out before; load the page again.'),
   'by-before-start': ({ value }) => refused(`${value} is before the start; choose a later day or none.`, 'by'),
   'no-project-date': () => refused('The project has no date of its own; give the goal a date or none.', 'goal.by'),
-  'head-start-too-big': ({ target }) => refused(`The head start must stay below the goal of ${target} uses.`, 'goal.headStart'),
-  'already-in-project': ({ name }) => conflict('It is in this project already.', `${name} is already being worked on here.`),
+  'head-start-too-big': ({ target }) =>
+    refused(`The head start must stay below the goal of ${target} uses.`, 'goal.headStart'),
+  'already-in-project': ({ name }) =>
+    conflict('It is in this project already.', `${name} is already being worked on here.`),
   'already-rolled-out': () => conflict('It has rolled out before.', 'Load the page again to see where it stands.'),
   'goal-not-met': () => refused('The goal is not met yet. Choose "left unfinished", or carry on.', 'reason'),
-  'already-on-trial': ({ name }) => conflict('A trial is running.', `${name} is on trial already; decide that one first.`),
+  'already-on-trial': ({ name }) =>
+    conflict('A trial is running.', `${name} is on trial already; decide that one first.`),
   'due-in-past': ({ value }) => refused(`${value} has passed; choose a day ahead.`, 'dueOn'),
   'until-in-past': ({ value }) => refused(`${value} has passed; choose a day ahead.`, 'until'),
   'destination-refused': ({ destination }) =>
-    refused(`"${destination}" is not open to this item: used eye and lip things, and spoiled ones, are not passed on.`, 'destination'),
+    refused(
+      `"${destination}" is not open to this item: used eye and lip things, and spoiled ones, are not passed on.`,
+      'destination',
+    ),
   'not-a-table': ({ name, looksLike }) =>
-    refused(`${name} looks like ${looksLike}, not like a table. Save the sheet as CSV and choose that file. Nothing was stored.`, 'file'),
-  'file-too-large': ({ most }) => ({ status: 413, title: 'The file is too large.', detail: `Files up to ${most} are read. Split the sheet and import the parts.`, field: 'file' }),
-  'too-many-rows': ({ count, most }) => refused(`${count} rows; up to ${most} are read at once. Split the sheet.`, 'file'),
+    refused(
+      `${name} looks like ${looksLike}, not like a table. Save the sheet as CSV and choose that file. Nothing was stored.`,
+      'file',
+    ),
+  'file-too-large': ({ most }) => ({
+    status: 413,
+    title: 'The file is too large.',
+    detail: `Files up to ${most} are read. Split the sheet and import the parts.`,
+    field: 'file',
+  }),
+  'too-many-rows': ({ count, most }) =>
+    refused(`${count} rows; up to ${most} are read at once. Split the sheet.`, 'file'),
   'no-rows': () => refused('The file has no rows under its headers. Nothing was stored.', 'file'),
   'no-name-column': ({ headers }) =>
-    refused(`No column for the product or its maker was recognised among: ${headers}. The first row must hold the headers. Nothing was stored.`, 'file'),
+    refused(
+      `No column for the product or its maker was recognised among: ${headers}. The first row must hold the headers. Nothing was stored.`,
+      'file',
+    ),
   'unreadable-table': ({ reason }) => refused(`The table cannot be read: ${reason}. Nothing was stored.`, 'file'),
   'nothing-to-store': () => refused('No row is left to store; every row is skipped or has no category.', 'file'),
-  'malformed-json': () => ({ status: 400, title: 'The request is not JSON.', detail: 'The request could not be read; nothing was stored. Try again.' }),
-  'too-large': ({ most }) => ({ status: 413, title: 'The request is too large.', detail: `Requests up to ${most} are read; nothing was stored.` }),
-  'foreign-host': () => ({ status: 403, title: 'Not from here.', detail: 'Seligo answers only its own pages on this machine.' }),
+  'malformed-json': () => ({
+    status: 400,
+    title: 'The request is not JSON.',
+    detail: 'The request could not be read; nothing was stored. Try again.',
+  }),
+  'too-large': ({ most }) => ({
+    status: 413,
+    title: 'The request is too large.',
+    detail: `Requests up to ${most} are read; nothing was stored.`,
+  }),
+  'foreign-host': () => ({
+    status: 403,
+    title: 'Not from here.',
+    detail: 'Seligo answers only its own pages on this machine.',
+  }),
 }
 
 /** Words for a coded failure. Throws for a code without words: that is a bug, and a test looks for it. */

@@ -49,7 +49,8 @@ export function sendProblem(response: Response, problem: Problem): void {
 
 function valueAt(body: unknown, path: readonly PropertyKey[]): unknown {
   let value = body
-  for (const key of path) value = value !== null && typeof value === 'object' ? (value as Record<PropertyKey, unknown>)[key] : undefined
+  for (const key of path)
+    value = value !== null && typeof value === 'object' ? (value as Record<PropertyKey, unknown>)[key] : undefined
   return value
 }
 

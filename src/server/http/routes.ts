@@ -22,9 +22,8 @@ export function command<S extends z.ZodObject<{ changeId: z.ZodType<string> }>, 
     if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.body))
     const body = parsed.data
     const params = request.params as Params
-    const outcome = house.journal.run(
-      { changeId: String(body.changeId), command: name, body: { params, body } },
-      () => act(body, params),
+    const outcome = house.journal.run({ changeId: String(body.changeId), command: name, body: { params, body } }, () =>
+      act(body, params),
     )
     if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
     response.json(outcome.value)

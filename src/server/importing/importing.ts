@@ -3,7 +3,14 @@ import { fail, ok, type Outcome } from '#core/failure'
 import { plainWords } from '#core/formats/sheet/columns'
 import { readSheet, type SheetItem, type SheetReading } from '#core/formats/sheet/read-sheet'
 import type { Form } from '#core/item/form'
-import type { ImportChoices, PreviewAnswer, PreviewImport, PreviewRow, ProblemGroup, RunImport } from '#contract/importing'
+import type {
+  ImportChoices,
+  PreviewAnswer,
+  PreviewImport,
+  PreviewRow,
+  ProblemGroup,
+  RunImport,
+} from '#contract/importing'
 import type { ItemFields } from '#contract/item'
 import { CollectionCommands } from '../collection/commands.js'
 import type { Done } from '../db/journal.js'
@@ -68,9 +75,13 @@ export class Importing {
       )
       if (!added.ok) return added
     }
-    if (!this.#currencyIsChosen()) this.#settings.save({ ...this.#house.settings(), currency: prepared.value.reading.currency })
+    if (!this.#currencyIsChosen())
+      this.#settings.save({ ...this.#house.settings(), currency: prepared.value.reading.currency })
     const leftOut = prepared.value.rows.length - chosen.length
-    return ok({ words: `Imported ${chosen.length} items from ${body.fileName}`, answer: { stored: chosen.length, leftOut } })
+    return ok({
+      words: `Imported ${chosen.length} items from ${body.fileName}`,
+      answer: { stored: chosen.length, leftOut },
+    })
   }
 
   #currencyIsChosen(): boolean {
@@ -99,10 +110,17 @@ export class Importing {
     return ok({ reading: reading.value, rows })
   }
 
-  #rowOf(item: SheetItem, choices: ImportChoices, usualForm: ReadonlyMap<string, Form>, alreadyThere: boolean): PreviewRow {
+  #rowOf(
+    item: SheetItem,
+    choices: ImportChoices,
+    usualForm: ReadonlyMap<string, Form>,
+    alreadyThere: boolean,
+  ): PreviewRow {
     const mine = choices.rows.filter((choice) => choice.rows.includes(item.row))
     const categoryId = mine.findLast((choice) => choice.categoryId !== null)?.categoryId ?? item.categoryId
-    const form = mine.findLast((choice) => choice.form !== null)?.form ?? (categoryId === null ? null : (usualForm.get(categoryId) ?? null))
+    const form =
+      mine.findLast((choice) => choice.form !== null)?.form ??
+      (categoryId === null ? null : (usualForm.get(categoryId) ?? null))
     const gift = item.price === 0 || /\bgift\b/i.test(item.notes)
     return {
       row: item.row,
@@ -133,7 +151,13 @@ function storable(row: PreviewRow): boolean {
 /** What else is worth knowing before it is stored: not faults, but choices made. */
 function remarks(rows: Prepared['rows']): ProblemGroup[] {
   const found: ProblemGroup[] = []
-  const add = (code: string, serious: boolean, words: string, what: string, test: (entry: Prepared['rows'][number]) => string | null): void => {
+  const add = (
+    code: string,
+    serious: boolean,
+    words: string,
+    what: string,
+    test: (entry: Prepared['rows'][number]) => string | null,
+  ): void => {
     const cells = rows.flatMap((entry) => {
       const value = test(entry)
       return value === null ? [] : [{ row: entry.row.row, column: '', value, message: what }]
@@ -152,7 +176,9 @@ function remarks(rows: Prepared['rows']): ProblemGroup[] {
   add('price-zero', false, 'Rows that cost nothing', 'Stored as gifts without a price.', ({ row, item }) =>
     item.price === 0 ? row.name : null,
   )
-  add('not-opened', false, 'No opening date and 0 uses', 'Stored as unopened.', ({ row }) => (row.openedAs === 'unopened' ? row.name : null))
+  add('not-opened', false, 'No opening date and 0 uses', 'Stored as unopened.', ({ row }) =>
+    row.openedAs === 'unopened' ? row.name : null,
+  )
   add('opening-unknown', false, 'No opening date', 'Stored as opened, date unknown.', ({ row, item }) =>
     row.openedAs === 'unknown' && item.openedSaid === '' ? row.name : null,
   )
@@ -174,7 +200,10 @@ function fieldsOf(item: SheetItem, row: PreviewRow): ItemFields {
     priceMinor: row.priceMinor,
     source: row.gift ? 'gift' : null,
     acquired: item.acquired,
-    opened: item.opened !== null ? { kind: 'range', ...item.opened, said: item.openedSaid.slice(0, 80) } : { kind: row.openedAs === 'unopened' ? 'unopened' : 'unknown' },
+    opened:
+      item.opened !== null
+        ? { kind: 'range', ...item.opened, said: item.openedSaid.slice(0, 80) }
+        : { kind: row.openedAs === 'unopened' ? 'unopened' : 'unknown' },
     paoMonths: item.paoMonths,
     expiry: item.expiry,
     sunProtection: row.categoryId === 'sunscreen',

@@ -8,6 +8,8 @@ export function importingQueries(db: Db) {
     categories: sql<[], { id: string; name: string; words: string; usual_form: Form }>(
       'SELECT id, name, words, usual_form FROM category ORDER BY position, id',
     ),
-    identities: sql<[], { import_identity: string }>('SELECT import_identity FROM item WHERE import_identity IS NOT NULL'),
+    identities: sql<[], { import_identity: string }>(
+      'SELECT import_identity FROM item WHERE import_identity IS NOT NULL',
+    ),
   }
 }

@@ -28,8 +28,13 @@ export function readTable(bytes: Uint8Array, name: string): Outcome<string[][]> 
   if (text.includes('\u0000')) return fail('not-a-table', { value: name, name, looksLike: 'a binary file' })
   const parsed = Papa.parse<string[]>(text, { header: false, skipEmptyLines: false })
   const broken = parsed.errors.find((error) => error.type === 'Quotes')
-  if (broken) return fail('unreadable-table', { value: name, reason: `line ${(broken.row ?? 0) + 1} has an unclosed quotation mark` })
-  if (parsed.data.length > MOST_ROWS + 1) return fail('too-many-rows', { value: name, count: parsed.data.length, most: MOST_ROWS })
+  if (broken)
+    return fail('unreadable-table', {
+      value: name,
+      reason: `line ${(broken.row ?? 0) + 1} has an unclosed quotation mark`,
+    })
+  if (parsed.data.length > MOST_ROWS + 1)
+    return fail('too-many-rows', { value: name, count: parsed.data.length, most: MOST_ROWS })
   return ok(parsed.data)
 }
 

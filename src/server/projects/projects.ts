@@ -2,7 +2,17 @@ import type { z } from 'zod'
 import { fail, ok, type Outcome } from '#core/failure'
 import type { Day } from '#core/calendar/day'
 import { rollInShortList } from '#core/plan/roll-in'
-import type { AddProject, EditProject, GoalBody, ProjectView, ProjectsAnswer, RollIn, RollOut, ShortListAnswer, StayView } from '#contract/projects'
+import type {
+  AddProject,
+  EditProject,
+  GoalBody,
+  ProjectView,
+  ProjectsAnswer,
+  RollIn,
+  RollOut,
+  ShortListAnswer,
+  StayView,
+} from '#contract/projects'
 import type { Done } from '../db/journal.js'
 import type { House } from '../house.js'
 import { projectQueries, type ProjectRow } from './queries.js'
@@ -26,7 +36,12 @@ export class Projects {
   all(): ProjectsAnswer {
     const today = this.#house.today()
     const { week, learned } = this.#house.stock.week(today)
-    return { today, projects: this.#queries.open.all().map((row) => this.#view(row, today)), week: [...week], weekLearned: learned }
+    return {
+      today,
+      projects: this.#queries.open.all().map((row) => this.#view(row, today)),
+      week: [...week],
+      weekLearned: learned,
+    }
   }
 
   add(body: AddBody): Answer {
@@ -58,11 +73,20 @@ export class Projects {
     if (item.endedOn !== null) return fail('item-ended', { name: item.name })
     if (body.day > today) return fail('day-in-future', { value: body.day })
     if (this.#queries.stay.get(body.stayId)) return fail('id-taken', { value: body.stayId })
-    const inside = this.#queries.stays.all(projectId).some((stay) => stay.item_id === body.itemId && stay.rolled_out === null)
+    const inside = this.#queries.stays
+      .all(projectId)
+      .some((stay) => stay.item_id === body.itemId && stay.rolled_out === null)
     if (inside) return fail('already-in-project', { name: item.shade || item.name })
     const wrong = wrongGoal(body.goal, project, body.day)
     if (wrong) return wrong
-    this.#queries.rollIn.run({ id: body.stayId, projectId, itemId: body.itemId, day: body.day, left: item.left, ...goalBindings(body.goal) })
+    this.#queries.rollIn.run({
+      id: body.stayId,
+      projectId,
+      itemId: body.itemId,
+      day: body.day,
+      left: item.left,
+      ...goalBindings(body.goal),
+    })
     return ok({ words: `${item.shade || item.name} rolled into ${project.name}`, answer: { id: body.stayId } })
   }
 
@@ -84,7 +108,10 @@ export class Projects {
     const today = this.#house.today()
     if (body.day > today || body.day < stay.rolled_in) return fail('day-in-future', { value: body.day })
     const item = this.#house.stock.one(stay.item_id, today)
-    const goal = this.#house.stock.goals([stay.item_id], today).get(stay.item_id)?.find((each) => each.goal.stayId === stayId)?.goal
+    const goal = this.#house.stock
+      .goals([stay.item_id], today)
+      .get(stay.item_id)
+      ?.find((each) => each.goal.stayId === stayId)?.goal
     if (body.reason === 'met' && goal?.met !== true) return fail('goal-not-met')
     this.#queries.rollOut.run({ id: stayId, day: body.day, reason: body.reason, words: body.words })
     return ok({ words: `${item?.shade || item?.name || 'An item'} rolled out`, answer: { id: stayId } })
@@ -101,7 +128,10 @@ export class Projects {
     if (!project) return fail('unknown-project', { value: projectId })
     const today = this.#house.today()
     const inside = new Set(
-      this.#queries.stays.all(projectId).filter((stay) => stay.rolled_out === null).map((stay) => stay.item_id),
+      this.#queries.stays
+        .all(projectId)
+        .filter((stay) => stay.rolled_out === null)
+        .map((stay) => stay.item_id),
     )
     const all = this.#house.stock.summaries(this.#house.stock.presentIds(), today)
     const since = new Map(this.#queries.openedSince.all().map((row) => [row.id, row.opened ?? row.first_worn]))

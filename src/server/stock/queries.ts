@@ -8,9 +8,7 @@ import type { DayOfItemRow, ItemRow, PartRow, PlacementRow, ReadingRow, StayRow,
 export function stockQueries(db: Db) {
   const sql = preparing(db)
   return {
-    presentIds: sql<[], { id: string }>(
-      "SELECT id FROM item WHERE lifecycle IN ('unopened', 'open')",
-    ),
+    presentIds: sql<[], { id: string }>("SELECT id FROM item WHERE lifecycle IN ('unopened', 'open')"),
     items: sql<[string], ItemRow>(`
       SELECT i.id, i.version, p.maker, p.name, p.shade, i.product_id, i.category_id,
              c.name AS category, c.position AS face_order, c.makeup, c.eye, c.lip, c.zone_id AS home_zone_id,

@@ -8,14 +8,20 @@ export function todayQueries(db: Db) {
     wornOn: sql<[Day], { id: string; item_id: string; parts: string }>(`
       SELECT w.id, w.item_id, (SELECT json_group_array(wp.part_id) FROM wear_part wp WHERE wp.wear_id = w.id) AS parts
         FROM wear w WHERE w.day = ? ORDER BY w.rowid`),
-    wear: sql<[{ itemId: string; day: Day }], { id: string }>('SELECT id FROM wear WHERE item_id = @itemId AND day = @day'),
-    addWear: sql<[{ id: string; itemId: string; day: Day }]>('INSERT INTO wear (id, item_id, day) VALUES (@id, @itemId, @day)'),
+    wear: sql<[{ itemId: string; day: Day }], { id: string }>(
+      'SELECT id FROM wear WHERE item_id = @itemId AND day = @day',
+    ),
+    addWear: sql<[{ id: string; itemId: string; day: Day }]>(
+      'INSERT INTO wear (id, item_id, day) VALUES (@id, @itemId, @day)',
+    ),
     dropWear: sql<[string]>('DELETE FROM wear WHERE id = ?'),
     wornParts: sql<[string], { part_id: string }>('SELECT part_id FROM wear_part WHERE wear_id = ?'),
     addPart: sql<[{ id: string; wearId: string; partId: string }]>(
       'INSERT INTO wear_part (id, wear_id, part_id) VALUES (@id, @wearId, @partId)',
     ),
-    dropPart: sql<[{ wearId: string; partId: string }]>('DELETE FROM wear_part WHERE wear_id = @wearId AND part_id = @partId'),
+    dropPart: sql<[{ wearId: string; partId: string }]>(
+      'DELETE FROM wear_part WHERE wear_id = @wearId AND part_id = @partId',
+    ),
     dropParts: sql<[string]>('DELETE FROM wear_part WHERE wear_id = ?'),
     openItem: sql<[{ id: string; day: Day }]>(`
       UPDATE item SET opened_kind = 'range', opened_earliest = @day, opened_latest = @day, opened_said = @day,

@@ -26,7 +26,9 @@ export function todayRoutes(house: House): Router {
   command(house, routes, 'post', '/face', SetFace, 'set-face', (body) =>
     wearing.setFace(body.day, body.itemIds, `the same ${body.itemIds.length} as last time`),
   )
-  command(house, routes, 'post', '/no-makeup', SetNoMakeup, 'no-makeup', (body) => wearing.setNoMakeup(body.day, body.noMakeup))
+  command(house, routes, 'post', '/no-makeup', SetNoMakeup, 'no-makeup', (body) =>
+    wearing.setNoMakeup(body.day, body.noMakeup),
+  )
   return routes
 
   function today(day: Day): TodayAnswer {

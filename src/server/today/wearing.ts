@@ -30,12 +30,13 @@ export class Wearing {
     if (!item) return fail('unknown-item', { value: state.itemId })
     const wrong = this.#refusal(item, state.day)
     if (wrong) return wrong
-    if (state.partIds.some((id) => !item.parts.some((part) => part.id === id))) return fail('unknown-part', { value: state.partIds.join(', ') })
+    if (state.partIds.some((id) => !item.parts.some((part) => part.id === id)))
+      return fail('unknown-part', { value: state.partIds.join(', ') })
     if (state.worn) this.#put(item, state.day, state.partIds)
     else this.#take(state.itemId, state.day)
     const name = item.shade || item.name
     return ok({
-      words: state.worn ? name : `${name} not worn`,
+      words: `${name} ${state.worn ? 'worn' : 'not worn'}${state.day === this.#house.today() ? '' : ` on ${state.day}`}`,
       answer: { worn: this.wornOn(state.day) },
     })
   }
@@ -59,12 +60,15 @@ export class Wearing {
   }
 
   wornOn(day: Day): { itemId: string; partIds: string[] }[] {
-    return this.#queries.wornOn.all(day).map((row) => ({ itemId: row.item_id, partIds: JSON.parse(row.parts) as string[] }))
+    return this.#queries.wornOn
+      .all(day)
+      .map((row) => ({ itemId: row.item_id, partIds: JSON.parse(row.parts) as string[] }))
   }
 
   #refusal(item: ItemSummary, day: Day) {
     if (day > this.#house.today()) return fail('day-in-future', { value: day })
-    if (item.endedOn !== null && day > item.endedOn) return fail('item-gone', { value: day, name: item.name, day: item.endedOn })
+    if (item.endedOn !== null && day > item.endedOn)
+      return fail('item-gone', { value: day, name: item.name, day: item.endedOn })
     return null
   }
 
@@ -77,13 +81,15 @@ export class Wearing {
     if (partIds !== null) this.#setParts(wearId, partIds)
     if (item.lifecycle === 'unopened') this.#queries.openItem.run({ id: item.id, day })
     // "No makeup" and a ticked lipstick contradict each other; the later word holds.
-    if (item.makeup && (this.#queries.noMakeup.get(day)?.no_makeup ?? 0) === 1) this.#queries.setNoMakeup.run({ day, noMakeup: 0 })
+    if (item.makeup && (this.#queries.noMakeup.get(day)?.no_makeup ?? 0) === 1)
+      this.#queries.setNoMakeup.run({ day, noMakeup: 0 })
   }
 
   #setParts(wearId: string, partIds: readonly string[]): void {
     const now = this.#queries.wornParts.all(wearId).map((row) => row.part_id)
     for (const partId of now) if (!partIds.includes(partId)) this.#queries.dropPart.run({ wearId, partId })
-    for (const partId of new Set(partIds)) if (!now.includes(partId)) this.#queries.addPart.run({ id: `${wearId}.${partId}`, wearId, partId })
+    for (const partId of new Set(partIds))
+      if (!now.includes(partId)) this.#queries.addPart.run({ id: `${wearId}.${partId}`, wearId, partId })
   }
 
   #take(itemId: string, day: Day): void {

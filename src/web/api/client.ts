@@ -8,7 +8,8 @@ export class Refused extends Error {
 
   /** The message on a field, or on anything within it. */
   on(field: string): string | undefined {
-    return this.problem.errors.find((error: FieldError) => error.field === field || error.field.startsWith(`${field}.`))?.message
+    return this.problem.errors.find((error: FieldError) => error.field === field || error.field.startsWith(`${field}.`))
+      ?.message
   }
 }
 
@@ -29,7 +30,11 @@ export interface CommandBody {
 }
 
 /** Sends a command. The change id is made by the caller, so that a repeat is the same act. */
-export async function send<A extends { change: ChangeNote }>(method: 'POST' | 'PUT', path: string, body: CommandBody): Promise<A> {
+export async function send<A extends { change: ChangeNote }>(
+  method: 'POST' | 'PUT',
+  path: string,
+  body: CommandBody,
+): Promise<A> {
   return answerOf<A>(await attempt(path, jsonRequest(method, body), RETRY_PAUSES))
 }
 
@@ -53,7 +58,8 @@ async function attempt(path: string, request: RequestInit, pauses: readonly numb
       return await fetch(`/api${path}`, request)
     } catch {
       const pause = pauses[n]
-      if (pause === undefined) throw new OutOfReach('Seligo does not answer. Is it still running? What you typed is kept here; try again.')
+      if (pause === undefined)
+        throw new OutOfReach('Seligo does not answer. Is it still running? What you typed is kept here; try again.')
       await new Promise((resolve) => setTimeout(resolve, pause))
     }
 }

@@ -14,7 +14,9 @@ const categoryId = ref<string | null>(null)
 const order = ref<Order>('face')
 const view = useStorage<'list' | 'gauges'>('seligo-collection-view', 'list')
 const counts = computed(() => countsOf(stock.items))
-const shown = computed(() => choose(stock.items, { words: words.value, filters: filters.value, categoryId: categoryId.value, order: order.value }))
+const shown = computed(() =>
+  choose(stock.items, { words: words.value, filters: filters.value, categoryId: categoryId.value, order: order.value }),
+)
 const backups = computed(() => stock.items.filter((item) => item.isBackup).length)
 const summary = computed(() => {
   const all = stock.items.length
@@ -42,32 +44,65 @@ function clear(): void {
   </div>
   <section v-if="stock.loaded && stock.items.length === 0" class="inset empty">
     <h2>Nothing here yet</h2>
-    <p>Everything you own goes here, with how much is left and how long it is good. Import the sheet you keep, or add things one by one.</p>
+    <p>
+      Everything you own goes here, with how much is left and how long it is good. Import the sheet you keep, or add
+      things one by one.
+    </p>
   </section>
   <div v-else class="layout">
     <nav class="categories" aria-label="Categories">
       <button type="button" class="category" :aria-pressed="categoryId === null" @click="categoryId = null">
         <span>everything</span><span class="figures">{{ stock.items.length }}</span>
       </button>
-      <button v-for="row in counts" :key="row.id" type="button" class="category" :aria-pressed="categoryId === row.id" @click="categoryId = row.id">
+      <button
+        v-for="row in counts"
+        :key="row.id"
+        type="button"
+        class="category"
+        :aria-pressed="categoryId === row.id"
+        @click="categoryId = row.id"
+      >
         <span>{{ row.name }}</span>
-        <span class="figures">{{ row.count }}<span v-if="row.backups > 0" class="quiet">, {{ row.backups }} backup{{ row.backups > 1 ? 's' : '' }}</span></span>
+        <span class="figures"
+          >{{ row.count
+          }}<span v-if="row.backups > 0" class="quiet"
+            >, {{ row.backups }} backup{{ row.backups > 1 ? 's' : '' }}</span
+          ></span
+        >
       </button>
     </nav>
     <section class="main" aria-label="Items">
       <div class="tools">
         <v-text-field v-model="words" class="search" label="Maker, name or shade" clearable />
-        <v-select v-model="order" class="order" label="Order" :items="Object.entries(ORDERS).map(([value, title]) => ({ value, title }))" />
+        <v-select
+          v-model="order"
+          class="order"
+          label="Order"
+          :items="Object.entries(ORDERS).map(([value, title]) => ({ value, title }))"
+        />
         <div class="choices">
           <button type="button" class="choice" :aria-pressed="view === 'list'" @click="view = 'list'">List</button>
-          <button type="button" class="choice" :aria-pressed="view === 'gauges'" @click="view = 'gauges'">Gauges</button>
+          <button type="button" class="choice" :aria-pressed="view === 'gauges'" @click="view = 'gauges'">
+            Gauges
+          </button>
         </div>
       </div>
       <div class="choices filters" role="group" aria-label="Only what is">
-        <button v-for="filter in FILTERS" :key="filter.id" type="button" class="choice small" :aria-pressed="filters.includes(filter.id)" @click="toggle(filter.id)">{{ filter.name }}</button>
+        <button
+          v-for="filter in FILTERS"
+          :key="filter.id"
+          type="button"
+          class="choice small"
+          :aria-pressed="filters.includes(filter.id)"
+          @click="toggle(filter.id)"
+        >
+          {{ filter.name }}
+        </button>
       </div>
       <p class="quiet figures summary" role="status">{{ summary }}</p>
-      <p v-if="stock.loaded && shown.length === 0" class="inset none">Nothing fits all of that. <v-btn variant="text" @click="clear">Show everything</v-btn></p>
+      <p v-if="stock.loaded && shown.length === 0" class="inset none">
+        Nothing fits all of that. <v-btn variant="text" @click="clear">Show everything</v-btn>
+      </p>
       <GaugeWall v-else-if="view === 'gauges'" :items="shown" />
       <v-virtual-scroll v-else-if="stock.today" class="list" :items="shown" :item-height="58" item-key="id">
         <template #default="{ item }"><CollectionRow :item="item" :today="stock.today" /></template>

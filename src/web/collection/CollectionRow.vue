@@ -22,13 +22,27 @@ defineProps<{ item: ItemSummary; today: Day }>()
       {{ leftWords(item) }}
       <span class="quiet">{{ openedWords(item.opened) }}</span>
     </span>
-    <span class="cell" :class="{ alarm: item.shelfLife.state === 'past' || item.shelfLife.state === 'sign seen', soon: item.shelfLife.state === 'within 90 days' }">
+    <span
+      class="cell"
+      :class="{
+        alarm: item.shelfLife.state === 'past' || item.shelfLife.state === 'sign seen',
+        soon: item.shelfLife.state === 'within 90 days',
+      }"
+    >
       {{ goodTo(item, today) }}
-      <span class="quiet">{{ item.goal ? `${item.goal.projectName}${shortStanding(item.goal) ? `: ${shortStanding(item.goal)}` : ''}` : '' }}</span>
+      <span class="quiet">{{
+        item.goal ? `${item.goal.projectName}${shortStanding(item.goal) ? `: ${shortStanding(item.goal)}` : ''}` : ''
+      }}</span>
     </span>
     <span class="cell figures uses">
       {{ usesWords(item.uses) }}
-      <span class="quiet">{{ item.lastWorn ? `worn ${fromNow(item.lastWorn, today)}` : 'not worn in the log' }}</span>
+      <span class="quiet">{{
+        item.lastWorn
+          ? `worn ${fromNow(item.lastWorn, today)}`
+          : item.lifecycle === 'unopened'
+            ? ''
+            : 'not worn in the log'
+      }}</span>
     </span>
   </RouterLink>
 </template>

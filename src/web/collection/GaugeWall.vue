@@ -15,10 +15,12 @@ const trays = computed(() => {
 
 <template>
   <div class="wall">
-    <section v-for="[category, items] in trays" :key="category" class="tray inset" :aria-label="category">
-      <h2>{{ category }} <span class="quiet figures">{{ items.length }}</span></h2>
+    <section v-for="[category, within] in trays" :key="category" class="tray inset" :aria-label="category">
+      <h2>
+        {{ category }} <span class="quiet figures">{{ within.length }}</span>
+      </h2>
       <div class="items">
-        <RouterLink v-for="item in items" :key="item.id" class="item" :to="`/items/${item.id}`">
+        <RouterLink v-for="item in within" :key="item.id" class="item" :to="`/items/${item.id}`">
           <ItemGauge :item="item" size="middle" />
           <span>{{ shortName(item) }}</span>
         </RouterLink>

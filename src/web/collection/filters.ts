@@ -15,7 +15,11 @@ export const FILTERS: readonly Filter[] = [
   { id: 'drawer', name: 'in the drawer', test: (item) => item.placement !== null },
   { id: 'project', name: 'in a project', test: (item) => item.goal !== null },
   { id: 'soon', name: 'spoils soon', test: (item) => item.shelfLife.state === 'within 90 days' },
-  { id: 'past', name: 'past its date', test: (item) => item.shelfLife.state === 'past' || item.shelfLife.state === 'sign seen' },
+  {
+    id: 'past',
+    name: 'past its date',
+    test: (item) => item.shelfLife.state === 'past' || item.shelfLife.state === 'sign seen',
+  },
   { id: 'undated', name: 'opening unknown', test: (item) => item.opened.kind === 'unknown' },
 ]
 
@@ -37,10 +41,18 @@ const COMPARE: Readonly<Record<Order, (a: ItemSummary, b: ItemSummary) => number
   name: (a, b) => `${a.name} ${a.maker}`.localeCompare(`${b.name} ${b.maker}`),
 }
 
-export function choose(items: readonly ItemSummary[], wish: { words: string; filters: readonly string[]; categoryId: string | null; order: Order }): ItemSummary[] {
+export function choose(
+  items: readonly ItemSummary[],
+  wish: { words: string; filters: readonly string[]; categoryId: string | null; order: Order },
+): ItemSummary[] {
   const tests = FILTERS.filter((filter) => wish.filters.includes(filter.id))
   return items
-    .filter((item) => (wish.categoryId === null || item.categoryId === wish.categoryId) && tests.every((filter) => filter.test(item)) && (wish.words.trim() === '' || matchesWords(item, wish.words)))
+    .filter(
+      (item) =>
+        (wish.categoryId === null || item.categoryId === wish.categoryId) &&
+        tests.every((filter) => filter.test(item)) &&
+        (wish.words.trim() === '' || matchesWords(item, wish.words)),
+    )
     .sort(COMPARE[wish.order])
 }
 
@@ -55,7 +67,13 @@ export interface CategoryCount {
 export function countsOf(items: readonly ItemSummary[]): CategoryCount[] {
   const counts = new Map<string, { id: string; name: string; count: number; backups: number; order: number }>()
   for (const item of items) {
-    const row = counts.get(item.categoryId) ?? { id: item.categoryId, name: item.category, count: 0, backups: 0, order: item.faceOrder }
+    const row = counts.get(item.categoryId) ?? {
+      id: item.categoryId,
+      name: item.category,
+      count: 0,
+      backups: 0,
+      order: item.faceOrder,
+    }
     row.count += 1
     if (item.isBackup) row.backups += 1
     counts.set(item.categoryId, row)

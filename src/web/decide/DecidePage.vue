@@ -48,14 +48,26 @@ async function decided(verdict: Verdict): Promise<void> {
     <v-btn color="primary" @click="picking = true">Put something on trial</v-btn>
   </div>
   <template v-if="answer">
-    <section v-if="answer.trials.length === 0 && answer.verdicts.length === 0 && answer.doubtful.length === 0" class="inset empty">
+    <section
+      v-if="answer.trials.length === 0 && answer.verdicts.length === 0 && answer.doubtful.length === 0"
+      class="inset empty"
+    >
       <h2>Nothing is in doubt</h2>
-      <p>Some things survive every clear-out and are never reached for. Put one on trial: wear it properly a set number of times, then decide. “I love it” and “I use it” are different facts.</p>
+      <p>
+        Some things survive every clear-out and are never reached for. Put one on trial: wear it properly a set number
+        of times, then decide. “I love it” and “I use it” are different facts.
+      </p>
     </section>
     <section v-if="answer.trials.length > 0" aria-label="On trial">
       <h2>On trial</h2>
       <div class="trials">
-        <TrialCard v-for="trial in answer.trials" :key="trial.id" :trial="trial" :today="answer.today" @decide="deciding = trial" />
+        <TrialCard
+          v-for="trial in answer.trials"
+          :key="trial.id"
+          :trial="trial"
+          :today="answer.today"
+          @decide="deciding = trial"
+        />
       </div>
     </section>
     <section v-if="answer.doubtful.length > 0" class="part" aria-label="Unworn the longest">
@@ -66,9 +78,18 @@ async function decided(verdict: Verdict): Promise<void> {
           <ItemGauge :item="row.item" size="small" />
           <span class="words">
             <RouterLink :to="`/items/${row.item.id}`">{{ shortName(row.item) }}</RouterLink>
-            <span class="quiet">{{ row.item.category }}, {{ row.daysUnworn === null ? 'never worn in the log' : `unworn ${spanWords(row.daysUnworn)}` }}</span>
+            <span class="quiet"
+              >{{ row.item.category }},
+              {{ row.daysUnworn === null ? 'never worn in the log' : `unworn ${spanWords(row.daysUnworn)}` }}</span
+            >
           </span>
-          <v-btn variant="outlined" color="primary" :aria-label="`Put ${shortName(row.item)} on trial`" @click="starting = row.item">Trial</v-btn>
+          <v-btn
+            variant="outlined"
+            color="primary"
+            :aria-label="`Put ${shortName(row.item)} on trial`"
+            @click="starting = row.item"
+            >Trial</v-btn
+          >
         </div>
       </div>
     </section>
@@ -78,15 +99,37 @@ async function decided(verdict: Verdict): Promise<void> {
         <li v-for="row in answer.verdicts" :key="row.id">
           <span class="quiet figures">{{ dateWords(row.day) }}</span>
           <span>
-            <RouterLink :to="`/items/${row.item.id}`">{{ shortName(row.item) }}</RouterLink
-            >: <strong>{{ row.verdict }}</strong><template v-if="row.destination">, {{ row.destination }}</template><template v-if="row.until"> ({{ dateWords(row.until) }})</template><template v-if="row.reason">. {{ row.reason }}</template>
+            <RouterLink :to="`/items/${row.item.id}`">{{ shortName(row.item) }}</RouterLink>:
+            <strong>{{ row.verdict }}</strong><template v-if="row.destination">, {{ row.destination }}</template
+            ><template v-if="row.until"> ({{ dateWords(row.until) }})</template
+            ><template v-if="row.reason">. {{ row.reason }}</template>
           </span>
         </li>
       </ul>
     </section>
-    <ItemPicker v-model="picking" title="Put on trial" action="Choose" :exclude="answer.trials.map((trial) => trial.item.id)" @pick="start" />
-    <TrialDialog v-if="starting" :item="starting" :today="answer.today" @close="starting = null" @done="starting = null" />
-    <VerdictDialog v-if="deciding" :item="deciding.item" :today="answer.today" :trial-id="deciding.id" :destinations="deciding.destinations" @close="deciding = null" @done="decided" />
+    <ItemPicker
+      v-model="picking"
+      title="Put on trial"
+      action="Choose"
+      :exclude="answer.trials.map((trial) => trial.item.id)"
+      @pick="start"
+    />
+    <TrialDialog
+      v-if="starting"
+      :item="starting"
+      :today="answer.today"
+      @close="starting = null"
+      @done="starting = null"
+    />
+    <VerdictDialog
+      v-if="deciding"
+      :item="deciding.item"
+      :today="answer.today"
+      :trial-id="deciding.id"
+      :destinations="deciding.destinations"
+      @close="deciding = null"
+      @done="decided"
+    />
   </template>
 </template>
 

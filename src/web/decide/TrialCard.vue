@@ -42,7 +42,12 @@ const evidence = computed(() => {
       <ul class="figures">
         <li v-for="sentence in evidence" :key="sentence">{{ sentence }}</li>
       </ul>
-      <v-btn :color="trial.decisionDue ? 'primary' : undefined" :variant="trial.decisionDue ? 'flat' : 'outlined'" @click="$emit('decide')">Decide</v-btn>
+      <v-btn
+        :color="trial.decisionDue ? 'primary' : undefined"
+        :variant="trial.decisionDue ? 'flat' : 'outlined'"
+        @click="$emit('decide')"
+        >Decide</v-btn
+      >
     </div>
   </article>
 </template>
@@ -66,6 +71,7 @@ const evidence = computed(() => {
   display: grid;
   place-items: center;
   min-height: 126px;
+  align-self: start;
 }
 
 h3 {
@@ -77,6 +83,7 @@ h3 a {
 }
 
 h3 .quiet {
+  margin-left: 8px;
   font: 400 13px var(--text);
 }
 

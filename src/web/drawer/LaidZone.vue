@@ -8,7 +8,13 @@ import { shortName } from '#web/ui/words/item-words'
 
 /** One zone while the drawer is laid: every move is a button. */
 const props = defineProps<{ zone: DrawerZone; zones: readonly DrawerZone[]; items: ReadonlyMap<string, ItemSummary> }>()
-const emit = defineEmits<{ add: []; takeOut: [item: ItemSummary]; move: [item: ItemSummary, zoneId: string]; reorder: [ids: string[]]; edit: [name: string, slots: number] }>()
+const emit = defineEmits<{
+  add: []
+  takeOut: [item: ItemSummary]
+  move: [item: ItemSummary, zoneId: string]
+  reorder: [ids: string[]]
+  edit: [name: string, slots: number]
+}>()
 const editing = ref(false)
 const name = ref(props.zone.name)
 const slots = ref(String(props.zone.slots))
@@ -54,21 +60,43 @@ function save(): void {
           <RouterLink :to="`/items/${item.id}`">{{ shortName(item) }}</RouterLink>
           <span class="quiet">{{ item.category }}{{ item.slots > 1 ? `, ${item.slots} slots` : '' }}</span>
         </span>
-        <v-btn variant="text" :icon="mdiArrowUp" size="44" :disabled="index === 0" :aria-label="`Move ${shortName(item)} forward`" @click="shift(index, -1)" />
-        <v-btn variant="text" :icon="mdiArrowDown" size="44" :disabled="index === lying.length - 1" :aria-label="`Move ${shortName(item)} back`" @click="shift(index, 1)" />
+        <v-btn
+          variant="text"
+          :icon="mdiArrowUp"
+          size="44"
+          :disabled="index === 0"
+          :aria-label="`Move ${shortName(item)} forward`"
+          @click="shift(index, -1)"
+        />
+        <v-btn
+          variant="text"
+          :icon="mdiArrowDown"
+          size="44"
+          :disabled="index === lying.length - 1"
+          :aria-label="`Move ${shortName(item)} back`"
+          @click="shift(index, 1)"
+        />
         <v-menu>
           <template #activator="{ props: menu }">
             <v-btn v-bind="menu" variant="text" :aria-label="`Move ${shortName(item)} elsewhere`">Move</v-btn>
           </template>
           <v-list>
-            <v-list-item v-for="other in zones.filter((each) => each.id !== zone.id)" :key="other.id" :title="other.name" :subtitle="`${Math.max(0, other.slots - other.taken)} free`" @click="emit('move', item, other.id)" />
+            <v-list-item
+              v-for="other in zones.filter((each) => each.id !== zone.id)"
+              :key="other.id"
+              :title="other.name"
+              :subtitle="`${Math.max(0, other.slots - other.taken)} free`"
+              @click="emit('move', item, other.id)"
+            />
             <v-list-item title="Take out, let it rest" @click="emit('takeOut', item)" />
           </v-list>
         </v-menu>
       </li>
       <li v-if="lying.length === 0" class="quiet">Nothing lies here yet.</li>
     </ul>
-    <v-btn variant="outlined" color="primary" block :aria-label="`Lay something into ${zone.name}`" @click="emit('add')">Lay something in</v-btn>
+    <v-btn variant="outlined" color="primary" block :aria-label="`Lay something into ${zone.name}`" @click="emit('add')"
+      >Lay something in</v-btn
+    >
   </section>
 </template>
 

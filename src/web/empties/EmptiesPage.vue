@@ -41,15 +41,22 @@ function kindsOf(empties: readonly EmptyView[]): string {
   <div class="place-head">
     <h1>Empties</h1>
     <span class="quiet">What did I finish, and what did I think?</span>
-    <button type="button" class="choice" :aria-pressed="again" @click="again = !again">Only what I would buy again</button>
+    <button type="button" class="choice" :aria-pressed="again" @click="again = !again">
+      Only what I would buy again
+    </button>
   </div>
   <template v-if="answer">
     <section v-if="answer.empties.length === 0" class="inset empty">
       <h2>No empties yet</h2>
-      <p>When something is used up, say so on its page: “It is empty”. It keeps its uses, its months and your few words here, so that you need not buy it again to remember.</p>
+      <p>
+        When something is used up, say so on its page: “It is empty”. It keeps its uses, its months and your few words
+        here, so that you need not buy it again to remember.
+      </p>
     </section>
     <section v-for="group in years" :key="group.year" class="year" :aria-label="group.year">
-      <h2>{{ group.year }} <span class="quiet figures">{{ group.empties.length }} finished: {{ group.kinds }}</span></h2>
+      <h2>
+        {{ group.year }} <span class="quiet figures">{{ group.empties.length }} finished: {{ group.kinds }}</span>
+      </h2>
       <EmptyEntry v-for="empty in group.empties" :key="empty.item.id" :empty="empty" :currency="answer.currency" />
     </section>
   </template>

@@ -16,8 +16,16 @@ const AGAIN: Readonly<Record<EmptyView['wouldBuyAgain'], string>> = {
 
 const facts = computed(() => {
   const { item, daysInUse } = props.empty
-  const time = daysInUse === null ? 'time in use not known' : daysInUse.least === daysInUse.most ? `${spanWords(daysInUse.most)} in use` : `between ${spanWords(daysInUse.least)} and ${spanWords(daysInUse.most)} in use`
-  const cost = item.priceMinor === null || item.uses === 0 ? '' : `${moneyWords(item.priceMinor / item.uses, props.currency)} a use`
+  const time =
+    daysInUse === null
+      ? 'time in use not known'
+      : daysInUse.least === daysInUse.most
+        ? `${spanWords(daysInUse.most)} in use`
+        : `between ${spanWords(daysInUse.least)} and ${spanWords(daysInUse.most)} in use`
+  const cost =
+    item.priceMinor === null || item.uses === 0
+      ? ''
+      : `${moneyWords(item.priceMinor / item.uses, props.currency)} a use`
   return [dateWords(props.empty.day), usesWords(item.uses), time, cost].filter(Boolean).join(' · ')
 })
 </script>
@@ -33,7 +41,12 @@ const facts = computed(() => {
       <p class="quiet figures">{{ facts }}</p>
       <p v-if="empty.words" class="words">{{ empty.words }}</p>
     </div>
-    <span class="again" :class="empty.wouldBuyAgain">{{ AGAIN[empty.wouldBuyAgain] }}<template v-if="empty.packageGoes"><br /><span class="quiet">package: {{ empty.packageGoes }}</span></template></span>
+    <span class="again" :class="empty.wouldBuyAgain"
+      >{{ AGAIN[empty.wouldBuyAgain]
+      }}<template v-if="empty.packageGoes"
+        ><br /><span class="quiet">package: {{ empty.packageGoes }}</span></template
+      ></span
+    >
   </article>
 </template>
 
@@ -56,6 +69,7 @@ h3 a {
 }
 
 h3 .quiet {
+  margin-left: 8px;
   font: 400 13px var(--text);
 }
 

@@ -9,14 +9,37 @@ const emit = defineEmits<{ skip: [rows: number[]] }>()
 <template>
   <section class="sheet part" aria-label="What to know before storing">
     <h2>{{ groups.some((group) => group.serious) ? 'What is wrong' : 'Nothing is wrong' }}</h2>
-    <details v-for="group in groups" :key="group.code" :class="{ serious: group.serious }" :open="group.serious && group.cells.length <= 5">
+    <details
+      v-for="group in groups"
+      :key="group.code"
+      :class="{ serious: group.serious }"
+      :open="group.serious && group.cells.length <= 5"
+    >
       <summary>
-        <strong>{{ group.words }}</strong> <span class="figures">({{ group.cells.length }})</span> <span class="quiet">{{ group.what }}</span>
+        <strong>{{ group.words }}</strong> <span class="figures">({{ group.cells.length }})</span>
+        <span class="quiet">{{ group.what }}</span>
       </summary>
       <ul>
-        <li v-for="cell in group.cells" :key="`${cell.row}-${cell.column}`"><span class="quiet figures">row {{ cell.row }}<template v-if="cell.column">, {{ cell.column }}</template>:</span> {{ cell.value }}</li>
+        <li v-for="cell in group.cells" :key="`${cell.row}-${cell.column}`">
+          <span class="quiet figures"
+            >row {{ cell.row }}<template v-if="cell.column">, {{ cell.column }}</template
+            >:</span
+          >
+          {{ cell.value }}
+        </li>
       </ul>
-      <v-btn v-if="group.code === 'already-there' || group.code === 'alike'" variant="outlined" color="primary" @click="emit('skip', group.cells.map((cell) => cell.row))">Leave these out</v-btn>
+      <v-btn
+        v-if="group.code === 'already-there' || group.code === 'alike'"
+        variant="outlined"
+        color="primary"
+        @click="
+          emit(
+            'skip',
+            group.cells.map((cell) => cell.row),
+          )
+        "
+        >Leave these out</v-btn
+      >
     </details>
   </section>
 </template>

@@ -10,16 +10,28 @@ const props = defineProps<{ rows: readonly PreviewRow[]; categories: readonly Ca
 const emit = defineEmits<{ set: [rows: number[], set: { categoryId?: string; form?: Form }] }>()
 
 const kinds = computed(() => {
-  const found = new Map<string, { key: string; words: Set<string>; rows: number[]; categoryId: string | null; form: Form | null; mixed: boolean }>()
+  const found = new Map<
+    string,
+    { key: string; words: Set<string>; rows: number[]; categoryId: string | null; form: Form | null; mixed: boolean }
+  >()
   for (const row of props.rows) {
     const key = row.categoryId ?? `?${row.categoryText.toLowerCase()}`
-    const kind = found.get(key) ?? { key, words: new Set<string>(), rows: [], categoryId: row.categoryId, form: row.form, mixed: false }
+    const kind = found.get(key) ?? {
+      key,
+      words: new Set<string>(),
+      rows: [],
+      categoryId: row.categoryId,
+      form: row.form,
+      mixed: false,
+    }
     kind.words.add(row.categoryText || 'blank')
     kind.rows.push(row.row)
     if (kind.form !== row.form) kind.mixed = true
     found.set(key, kind)
   }
-  return [...found.values()].sort((a, b) => Number(a.categoryId !== null) - Number(b.categoryId !== null) || b.rows.length - a.rows.length)
+  return [...found.values()].sort(
+    (a, b) => Number(a.categoryId !== null) - Number(b.categoryId !== null) || b.rows.length - a.rows.length,
+  )
 })
 const categoryItems = computed(() => props.categories.map((each) => ({ title: each.name, value: each.id })))
 </script>
@@ -28,9 +40,25 @@ const categoryItems = computed(() => props.categories.map((each) => ({ title: ea
   <section class="sheet part" aria-label="Kinds">
     <h2>What the kinds are taken for</h2>
     <div v-for="kind in kinds" :key="kind.key" class="kind" :class="{ open: kind.categoryId === null }">
-      <span class="words"><strong class="figures">{{ kind.rows.length }}</strong> <span class="quiet">{{ [...kind.words].slice(0, 4).join(', ') }}</span></span>
-      <v-autocomplete :model-value="kind.categoryId" density="compact" label="Category" :items="categoryItems" :aria-label="`Category for ${[...kind.words][0]}`" @update:model-value="(value) => value && emit('set', kind.rows, { categoryId: value })" />
-      <v-select :model-value="kind.mixed ? null : kind.form" density="compact" :label="kind.mixed ? 'Form: several' : 'Form'" :items="FORMS" @update:model-value="(value) => value && emit('set', kind.rows, { form: value })" />
+      <span class="words"
+        ><strong class="figures">{{ kind.rows.length }}</strong>
+        <span class="quiet">{{ [...kind.words].slice(0, 4).join(', ') }}</span></span
+      >
+      <v-autocomplete
+        :model-value="kind.categoryId"
+        density="compact"
+        label="Category"
+        :items="categoryItems"
+        :aria-label="`Category for ${[...kind.words][0]}`"
+        @update:model-value="(value) => value && emit('set', kind.rows, { categoryId: value })"
+      />
+      <v-select
+        :model-value="kind.mixed ? null : kind.form"
+        density="compact"
+        :label="kind.mixed ? 'Form: several' : 'Form'"
+        :items="FORMS"
+        @update:model-value="(value) => value && emit('set', kind.rows, { form: value })"
+      />
     </div>
   </section>
 </template>

@@ -21,7 +21,10 @@ const choices = ref<ImportChoices>({ meanings: null, rows: [], skip: [] })
 const reading = ref(false)
 const stored = ref<{ stored: number; leftOut: number } | null>(null)
 const MOST_BYTES = 20 * 1024 * 1024
-const fieldItems = [{ title: 'keep as text', value: null as SheetField | null }, ...SHEET_FIELDS.map((field) => ({ title: field.replace('-', ' '), value: field as SheetField | null }))]
+const fieldItems = [
+  { title: 'keep as text', value: null as SheetField | null },
+  ...SHEET_FIELDS.map((field) => ({ title: field.replace('-', ' '), value: field as SheetField | null })),
+]
 
 async function choose(file: File | undefined): Promise<void> {
   if (!file) return
@@ -42,7 +45,11 @@ async function refresh(): Promise<void> {
   form.outOfReach.value = ''
   form.refused.value = null
   try {
-    preview.value = await ask<PreviewAnswer>('/import/preview', { fileName: fileName.value, base64: base64.value, choices: choices.value })
+    preview.value = await ask<PreviewAnswer>('/import/preview', {
+      fileName: fileName.value,
+      base64: base64.value,
+      choices: choices.value,
+    })
   } catch (error) {
     preview.value = null
     if (error instanceof Refused) form.refused.value = error
@@ -60,8 +67,14 @@ function setMeaning(at: number, field: SheetField | null): void {
   void refresh()
 }
 
-function setRows(rows: number[], set: { categoryId?: string | null; form?: ImportChoices['rows'][number]['form'] }): void {
-  choices.value = { ...choices.value, rows: [...choices.value.rows, { rows, categoryId: set.categoryId ?? null, form: set.form ?? null }] }
+function setRows(
+  rows: number[],
+  set: { categoryId?: string | null; form?: ImportChoices['rows'][number]['form'] },
+): void {
+  choices.value = {
+    ...choices.value,
+    rows: [...choices.value.rows, { rows, categoryId: set.categoryId ?? null, form: set.form ?? null }],
+  }
   void refresh()
 }
 
@@ -72,7 +85,11 @@ function setSkipped(rows: number[], skipped: boolean): void {
 }
 
 async function store(): Promise<void> {
-  const answer = await form.submit<{ stored: number; leftOut: number; change: { id: string; words: string; changed: boolean } }>('POST', '/import/run', {
+  const answer = await form.submit<{
+    stored: number
+    leftOut: number
+    change: { id: string; words: string; changed: boolean }
+  }>('POST', '/import/run', {
     changeId: newId(),
     importId: newId(),
     fileName: fileName.value,
@@ -105,30 +122,57 @@ async function base64Of(file: File): Promise<string> {
   <section class="sheet choose">
     <label class="file">
       <span>Choose a CSV file</span>
-      <input type="file" accept=".csv,.tsv,.txt,text/csv" @change="choose(($event.target as HTMLInputElement).files?.[0])" />
+      <input
+        type="file"
+        accept=".csv,.tsv,.txt,text/csv"
+        @change="choose(($event.target as HTMLInputElement).files?.[0])"
+      />
     </label>
-    <p class="quiet">The first row holds the headers, in any order. Columns that are not recognised are kept as text with each item.</p>
+    <p class="quiet">
+      The first row holds the headers, in any order. Columns that are not recognised are kept as text with each item.
+    </p>
     <FormTrouble :refused="form.refused.value" :out-of-reach="form.outOfReach.value" />
   </section>
   <p v-if="stored" class="inset stored" role="status">
-    {{ stored.stored }} items are stored{{ stored.leftOut > 0 ? `, ${stored.leftOut} rows were left out` : '' }}. One “take back” takes them all out again.
+    {{ stored.stored }} items are stored{{ stored.leftOut > 0 ? `, ${stored.leftOut} rows were left out` : '' }}. One
+    “take back” takes them all out again.
     <RouterLink to="/collection">Look at the collection</RouterLink>
   </p>
   <template v-if="preview">
     <section class="sheet part" aria-label="Columns">
       <h2>{{ preview.rows.length }} rows, {{ preview.headers.length }} columns</h2>
-      <p class="quiet">Prices in {{ preview.currency }}, dates {{ preview.dateOrder === 'month-first' ? 'month first' : 'day first' }}.</p>
+      <p class="quiet">
+        Prices in {{ preview.currency }}, dates {{ preview.dateOrder === 'month-first' ? 'month first' : 'day first' }}.
+      </p>
       <div class="columns">
-        <v-select v-for="(header, at) in preview.headers" :key="at" :model-value="preview.meanings[at] ?? null" :label="header || `column ${at + 1}`" density="compact" :items="fieldItems" @update:model-value="(field) => setMeaning(at, field)" />
+        <v-select
+          v-for="(header, at) in preview.headers"
+          :key="at"
+          :model-value="preview.meanings[at] ?? null"
+          :label="header || `column ${at + 1}`"
+          density="compact"
+          :items="fieldItems"
+          @update:model-value="(field) => setMeaning(at, field)"
+        />
       </div>
     </section>
     <ImportGroups :groups="preview.groups" @skip="(rows) => setSkipped(rows, true)" />
     <ImportKinds :rows="preview.rows" :categories="stock.categories" @set="setRows" />
-    <ImportRows :rows="preview.rows" :categories="stock.categories" :currency="preview.currency" @set="setRows" @skip="setSkipped" />
+    <ImportRows
+      :rows="preview.rows"
+      :categories="stock.categories"
+      :currency="preview.currency"
+      @set="setRows"
+      @skip="setSkipped"
+    />
     <div class="store">
-      <span class="figures">{{ preview.willStore }} items will be stored{{ willLeaveOut > 0 ? `, ${willLeaveOut} stay out` : '' }}.</span>
+      <span class="figures"
+        >{{ preview.willStore }} items will be stored{{ willLeaveOut > 0 ? `, ${willLeaveOut} stay out` : '' }}.</span
+      >
       <v-btn variant="text" @click="preview = null">Cancel</v-btn>
-      <v-btn color="primary" :loading="form.busy.value || reading" :disabled="preview.willStore === 0" @click="store">Store {{ preview.willStore }} items</v-btn>
+      <v-btn color="primary" :loading="form.busy.value || reading" :disabled="preview.willStore === 0" @click="store"
+        >Store {{ preview.willStore }} items</v-btn
+      >
     </div>
   </template>
 </template>

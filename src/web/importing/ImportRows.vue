@@ -8,7 +8,10 @@ import { dateWords, rangeWords } from '#web/ui/words/when-words'
 
 /** Every row as it will be stored; chosen ones can be set together or left out. */
 const props = defineProps<{ rows: readonly PreviewRow[]; categories: readonly CategoryView[]; currency: string }>()
-const emit = defineEmits<{ set: [rows: number[], set: { categoryId?: string; form?: Form }]; skip: [rows: number[], skipped: boolean] }>()
+const emit = defineEmits<{
+  set: [rows: number[], set: { categoryId?: string; form?: Form }]
+  skip: [rows: number[], skipped: boolean]
+}>()
 const chosen = ref<number[]>([])
 const names = computed(() => new Map(props.categories.map((each) => [each.id, each.name])))
 
@@ -22,7 +25,12 @@ function openedWords(row: PreviewRow): string {
 }
 
 function lifeWords(row: PreviewRow): string {
-  return [row.paoMonths === null ? '' : `${row.paoMonths} months`, row.expiry === null ? '' : `expiry ${dateWords(row.expiry)}`].filter(Boolean).join(', ')
+  return [
+    row.paoMonths === null ? '' : `${row.paoMonths} months`,
+    row.expiry === null ? '' : `expiry ${dateWords(row.expiry)}`,
+  ]
+    .filter(Boolean)
+    .join(', ')
 }
 </script>
 
@@ -32,8 +40,20 @@ function lifeWords(row: PreviewRow): string {
       <h2>As it will be stored</h2>
       <template v-if="chosen.length > 0">
         <span class="figures">{{ chosen.length }} chosen</span>
-        <v-autocomplete class="set" density="compact" label="Category" :items="categories.map((each) => ({ title: each.name, value: each.id }))" @update:model-value="(value: string | null) => value && emit('set', chosen, { categoryId: value })" />
-        <v-select class="set" density="compact" label="Form" :items="FORMS" @update:model-value="(value: Form | null) => value && emit('set', chosen, { form: value })" />
+        <v-autocomplete
+          class="set"
+          density="compact"
+          label="Category"
+          :items="categories.map((each) => ({ title: each.name, value: each.id }))"
+          @update:model-value="(value: string | null) => value && emit('set', chosen, { categoryId: value })"
+        />
+        <v-select
+          class="set"
+          density="compact"
+          label="Form"
+          :items="FORMS"
+          @update:model-value="(value: Form | null) => value && emit('set', chosen, { form: value })"
+        />
         <v-btn variant="outlined" color="primary" @click="emit('skip', chosen, true)">Leave out</v-btn>
         <v-btn variant="text" @click="chosen = []">Choose none</v-btn>
       </template>
@@ -42,13 +62,37 @@ function lifeWords(row: PreviewRow): string {
     <v-virtual-scroll class="list" :items="rows as PreviewRow[]" :item-height="52" item-key="row">
       <template #default="{ item: row }">
         <div class="row" :class="{ out: row.skipped || row.categoryId === null }">
-          <label class="check"><input type="checkbox" :checked="chosen.includes(row.row)" :aria-label="`Choose row ${row.row}`" @change="toggle(row.row)" /></label>
+          <label class="check"
+            ><input
+              type="checkbox"
+              :checked="chosen.includes(row.row)"
+              :aria-label="`Choose row ${row.row}`"
+              @change="toggle(row.row)"
+          /></label>
           <span class="number quiet figures">{{ row.row }}</span>
-          <span class="cell"><strong>{{ row.name }}</strong><span class="quiet">{{ [row.maker, row.shade].filter(Boolean).join(', ') }}</span></span>
-          <span class="cell">{{ row.categoryId ? names.get(row.categoryId) : 'no category' }}<span class="quiet">{{ row.form }}</span></span>
-          <span class="cell">{{ contentWords(row.content) }}<span class="quiet">{{ row.priceMinor !== null ? moneyWords(row.priceMinor, currency) : row.gift ? 'gift' : '' }}</span></span>
-          <span class="cell">{{ openedWords(row) }}<span class="quiet">{{ lifeWords(row) }}</span></span>
-          <span class="cell figures">{{ row.uses === null ? '' : `${row.uses} uses` }}<button v-if="row.skipped" type="button" class="in" @click="emit('skip', [row.row], false)">take in</button></span>
+          <span class="cell"
+            ><strong>{{ row.name }}</strong
+            ><span class="quiet">{{ [row.maker, row.shade].filter(Boolean).join(', ') }}</span></span
+          >
+          <span class="cell"
+            >{{ row.categoryId ? names.get(row.categoryId) : 'no category'
+            }}<span class="quiet">{{ row.form }}</span></span
+          >
+          <span class="cell"
+            >{{ contentWords(row.content)
+            }}<span class="quiet">{{
+              row.priceMinor !== null ? moneyWords(row.priceMinor, currency) : row.gift ? 'gift' : ''
+            }}</span></span
+          >
+          <span class="cell"
+            >{{ openedWords(row) }}<span class="quiet">{{ lifeWords(row) }}</span></span
+          >
+          <span class="cell figures"
+            >{{ row.uses === null ? '' : `${row.uses} uses`
+            }}<button v-if="row.skipped" type="button" class="in" @click="emit('skip', [row.row], false)">
+              take in
+            </button></span
+          >
         </div>
       </template>
     </v-virtual-scroll>

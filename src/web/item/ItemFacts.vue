@@ -29,7 +29,9 @@ const cost = computed(() => {
   <dl>
     <div>
       <dt>Uses</dt>
-      <dd><strong class="figures">{{ usesWords(item.uses) }}</strong> {{ uses }}</dd>
+      <dd>
+        <strong class="figures">{{ usesWords(item.uses) }}</strong> {{ uses }}
+      </dd>
     </div>
     <div v-for="goal in active" :key="goal.stayId">
       <dt>{{ goal.projectName }}</dt>
@@ -38,19 +40,26 @@ const cost = computed(() => {
     <div>
       <dt>Shelf life</dt>
       <dd>
-        <strong :class="item.shelfLife.state.replaceAll(' ', '-')">{{ goodTo(item, answer.today) }}</strong
-        >. {{ reasonWords(item) }}
-        <span v-if="item.eye && item.shelfLife.state === 'past'" class="caution block">Past its date and worn at the eye: stop using it.</span>
+        <strong :class="item.shelfLife.state.replaceAll(' ', '-')">{{ goodTo(item, answer.today) }}</strong>.
+        {{ reasonWords(item) }}
+        <span v-if="item.eye && item.shelfLife.state === 'past'" class="caution block"
+          >Past its date and worn at the eye: stop using it.</span
+        >
         <span v-if="sunWords(item)" class="caution block">{{ sunWords(item) }}</span>
       </dd>
     </div>
     <div>
       <dt>Opened</dt>
-      <dd>{{ openedWords(item.opened) }}<template v-if="item.opened.kind === 'range'">, as you said it: “{{ item.opened.said }}”</template>.</dd>
+      <dd>
+        {{ openedWords(item.opened)
+        }}<template v-if="item.opened.kind === 'range'">, as you said it: “{{ item.opened.said }}”</template>.
+      </dd>
     </div>
     <div v-if="item.acquired">
       <dt>Came</dt>
-      <dd>{{ rangeWords(item.acquired) }}<template v-if="item.source"> ({{ item.source }})</template>.</dd>
+      <dd>
+        {{ rangeWords(item.acquired) }}<template v-if="item.source"> ({{ item.source }})</template>.
+      </dd>
     </div>
     <div v-if="item.content || cost">
       <dt>Content and price</dt>
@@ -63,7 +72,9 @@ const cost = computed(() => {
     <div v-if="item.parts.length > 0">
       <dt>Shades</dt>
       <dd>
-        <span v-for="part in item.parts" :key="part.id" class="shade">{{ part.name }} <span class="quiet figures">{{ part.uses }}</span></span>
+        <span v-for="part in item.parts" :key="part.id" class="shade"
+          >{{ part.name }} <span class="quiet figures">{{ part.uses }}</span></span
+        >
       </dd>
     </div>
     <div v-if="item.notes">
@@ -72,7 +83,9 @@ const cost = computed(() => {
     </div>
     <div v-if="answer.keptText.length > 0">
       <dt>Kept from the sheet</dt>
-      <dd><span v-for="cell in answer.keptText" :key="cell.column">{{ cell.column }}: “{{ cell.text }}” </span></dd>
+      <dd>
+        <span v-for="cell in answer.keptText" :key="cell.column">{{ cell.column }}: “{{ cell.text }}” </span>
+      </dd>
     </div>
   </dl>
 </template>

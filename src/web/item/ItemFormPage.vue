@@ -37,7 +37,11 @@ watch(
     draft.value.sunProtection = category.id === 'sunscreen'
   },
 )
-const measure = computed(() => (draft.value.form === null || draft.value.parts.length > 0 ? 'none' : eyeMeasureOf(draft.value.form, draft.value.opaque)))
+const measure = computed(() =>
+  draft.value.form === null || draft.value.parts.length > 0
+    ? 'none'
+    : eyeMeasureOf(draft.value.form, draft.value.opaque),
+)
 
 async function load(): Promise<void> {
   if (id.value === null) return
@@ -59,11 +63,21 @@ async function save(another: boolean): Promise<void> {
     return
   }
   if (id.value !== null && before.value !== null) {
-    if (await form.submit('PUT', `/items/${id.value}`, { changeId: newId(), version: before.value.item.version, fields: read.fields })) await router.push(`/items/${id.value}`)
+    if (
+      await form.submit('PUT', `/items/${id.value}`, {
+        changeId: newId(),
+        version: before.value.item.version,
+        fields: read.fields,
+      })
+    )
+      await router.push(`/items/${id.value}`)
     return
   }
   const itemId = newId()
-  const reading = level.value === '' || measure.value === 'none' || measure.value === 'pan' || !(percent >= 0 && percent <= 100) ? null : { kind: measure.value, value: percent / 100, day: today }
+  const reading =
+    level.value === '' || measure.value === 'none' || measure.value === 'pan' || !(percent >= 0 && percent <= 100)
+      ? null
+      : { kind: measure.value, value: percent / 100, day: today }
   if (!(await form.submit('POST', '/items', { changeId: newId(), id: itemId, fields: read.fields, reading }))) return
   if (!another) {
     await router.push(`/items/${itemId}`)
@@ -82,7 +96,8 @@ function overwrite(version: number): void {
   if (before.value) before.value = { ...before.value, item: { ...before.value.item, version } }
   void save(false)
 }
-const problem = (field: keyof ItemDraft, server: string): string[] => (errors.value[field] ? [errors.value[field]] : form.on(`fields.${server}`))
+const problem = (field: keyof ItemDraft, server: string): string[] =>
+  errors.value[field] ? [errors.value[field]] : form.on(`fields.${server}`)
 </script>
 
 <template>
@@ -95,18 +110,64 @@ const problem = (field: keyof ItemDraft, server: string): string[] => (errors.va
       <v-text-field v-model="draft.maker" label="Maker" :error-messages="problem('maker', 'maker')" />
       <v-text-field v-model="draft.name" label="Name" :error-messages="problem('name', 'name')" />
       <v-text-field v-model="draft.shade" label="Shade" :error-messages="problem('shade', 'shade')" />
-      <v-autocomplete v-model="draft.categoryId" label="Category" auto-select-first :items="stock.categories.map((each) => ({ title: each.name, value: each.id }))" :error-messages="problem('categoryId', 'categoryId')" />
-      <v-select v-model="draft.form" label="How it is packed" :items="FORMS" :error-messages="problem('form', 'form')" />
-      <v-text-field v-model="draft.size" label="Size on the label" placeholder="30 ml, 9.5 g, 0.5 fl oz" :error-messages="problem('size', 'content')" />
+      <v-autocomplete
+        v-model="draft.categoryId"
+        label="Category"
+        auto-select-first
+        :items="stock.categories.map((each) => ({ title: each.name, value: each.id }))"
+        :error-messages="problem('categoryId', 'categoryId')"
+      />
+      <v-select
+        v-model="draft.form"
+        label="How it is packed"
+        :items="FORMS"
+        :error-messages="problem('form', 'form')"
+      />
+      <v-text-field
+        v-model="draft.size"
+        label="Size on the label"
+        placeholder="30 ml, 9.5 g, 0.5 fl oz"
+        :error-messages="problem('size', 'content')"
+      />
     </div>
-    <ChoiceRow v-model="draft.openedKind" label="Opened" :options="['unopened', 'range', 'unknown']" :words="{ unopened: 'Not yet', range: 'I know about when', unknown: 'Open, date unknown' }" />
+    <ChoiceRow
+      v-model="draft.openedKind"
+      label="Opened"
+      :options="['unopened', 'range', 'unknown']"
+      :words="{ unopened: 'Not yet', range: 'I know about when', unknown: 'Open, date unknown' }"
+    />
     <div class="grid">
-      <v-text-field v-if="draft.openedKind === 'range'" v-model="draft.opened" label="Opened" placeholder="2024-03-15, March 2024, 2024, spring 2024" :error-messages="problem('opened', 'opened')" />
-      <v-text-field v-model="draft.pao" label="Months after opening (open jar)" placeholder="12M" :error-messages="problem('pao', 'paoMonths')" />
-      <v-text-field v-model="draft.expiry" label="Printed expiry" placeholder="11/26" :error-messages="problem('expiry', 'expiry')" />
-      <v-text-field v-if="id === null && (measure === 'level' || measure === 'length')" v-model="level" type="number" min="0" max="100" :label="measure === 'length' ? 'Length left, %' : 'How full by eye, %'" />
+      <v-text-field
+        v-if="draft.openedKind === 'range'"
+        v-model="draft.opened"
+        label="Opened"
+        placeholder="2024-03-15, March 2024, 2024, spring 2024"
+        :error-messages="problem('opened', 'opened')"
+      />
+      <v-text-field
+        v-model="draft.pao"
+        label="Months after opening (open jar)"
+        placeholder="12M"
+        :error-messages="problem('pao', 'paoMonths')"
+      />
+      <v-text-field
+        v-model="draft.expiry"
+        label="Printed expiry"
+        placeholder="11/26"
+        :error-messages="problem('expiry', 'expiry')"
+      />
+      <v-text-field
+        v-if="id === null && (measure === 'level' || measure === 'length')"
+        v-model="level"
+        type="number"
+        min="0"
+        max="100"
+        :label="measure === 'length' ? 'Length left, %' : 'How full by eye, %'"
+      />
     </div>
-    <v-btn variant="text" :aria-expanded="more" @click="more = !more">{{ more ? 'Less' : 'Colour, price, uses and the rest' }}</v-btn>
+    <v-btn variant="text" :aria-expanded="more" @click="more = !more">{{
+      more ? 'Less' : 'Colour, price, uses and the rest'
+    }}</v-btn>
     <template v-if="more">
       <div class="grid">
         <div class="swatch">
@@ -114,23 +175,64 @@ const problem = (field: keyof ItemDraft, server: string): string[] => (errors.va
           <input v-model="draft.colour" type="color" aria-label="Swatch colour" :disabled="!draft.coloured" />
         </div>
         <v-select v-model="draft.finish" label="Finish" clearable :items="FINISHES" />
-        <v-text-field v-model="draft.price" label="Price paid" :disabled="draft.source === 'gift'" :error-messages="problem('price', 'priceMinor')" />
+        <v-text-field
+          v-model="draft.price"
+          label="Price paid"
+          :disabled="draft.source === 'gift'"
+          :error-messages="problem('price', 'priceMinor')"
+        />
         <v-select v-model="draft.source" label="Where from" clearable :items="SOURCES" />
-        <v-text-field v-model="draft.acquired" label="Came on" placeholder="2024-03-15, March 2024" :error-messages="problem('acquired', 'acquired')" />
-        <v-text-field v-model="draft.usesBefore" type="number" min="0" label="Uses before this log" :error-messages="problem('usesBefore', 'usesBefore')" />
-        <v-select v-model="draft.liking" label="Liking" clearable :items="[{ title: 'love it', value: '5' }, { title: 'like it', value: '4' }, { title: 'neither', value: '3' }, { title: 'not much', value: '2' }, { title: 'dislike it', value: '1' }]" />
-        <v-text-field v-model="draft.slots" type="number" min="1" max="12" label="Slots it takes in the drawer" :error-messages="problem('slots', 'slots')" />
+        <v-text-field
+          v-model="draft.acquired"
+          label="Came on"
+          placeholder="2024-03-15, March 2024"
+          :error-messages="problem('acquired', 'acquired')"
+        />
+        <v-text-field
+          v-model="draft.usesBefore"
+          type="number"
+          min="0"
+          label="Uses before this log"
+          :error-messages="problem('usesBefore', 'usesBefore')"
+        />
+        <v-select
+          v-model="draft.liking"
+          label="Liking"
+          clearable
+          :items="[
+            { title: 'love it', value: '5' },
+            { title: 'like it', value: '4' },
+            { title: 'neither', value: '3' },
+            { title: 'not much', value: '2' },
+            { title: 'dislike it', value: '1' },
+          ]"
+        />
+        <v-text-field
+          v-model="draft.slots"
+          type="number"
+          min="1"
+          max="12"
+          label="Slots it takes in the drawer"
+          :error-messages="problem('slots', 'slots')"
+        />
         <v-checkbox v-model="draft.opaque" label="Opaque: no level can be seen" />
         <v-checkbox v-model="draft.sunProtection" label="Sunscreen or SPF claim" />
       </div>
       <v-textarea v-model="draft.notes" label="Notes" rows="2" :error-messages="problem('notes', 'notes')" />
       <ShadesEditor v-model:parts="draft.parts" v-model:columns="draft.columns" :on="form.on" />
     </template>
-    <StaleEdit v-if="form.refused.value?.problem.code === 'stale'" :problem="form.refused.value.problem" :draft="draft" @overwrite="overwrite" />
+    <StaleEdit
+      v-if="form.refused.value?.problem.code === 'stale'"
+      :problem="form.refused.value.problem"
+      :draft="draft"
+      @overwrite="overwrite"
+    />
     <FormTrouble v-else :refused="form.refused.value" :out-of-reach="form.outOfReach.value" />
     <div class="form-acts">
       <v-btn variant="text" :to="id === null ? '/collection' : `/items/${id}`">Cancel</v-btn>
-      <v-btn v-if="id === null" variant="outlined" color="primary" :loading="form.busy.value" @click="save(true)">Store, then another</v-btn>
+      <v-btn v-if="id === null" variant="outlined" color="primary" :loading="form.busy.value" @click="save(true)"
+        >Store, then another</v-btn
+      >
       <v-btn type="submit" color="primary" :loading="form.busy.value">Store</v-btn>
     </div>
   </form>

@@ -48,7 +48,13 @@ async function open(): Promise<void> {
 }
 
 async function intoDrawer(): Promise<void> {
-  if (item.value) await changes.run('POST', '/drawer/place', { changeId: newId(), placementId: newId(), itemId: id.value, zoneId: item.value.homeZoneId })
+  if (item.value)
+    await changes.run('POST', '/drawer/place', {
+      changeId: newId(),
+      placementId: newId(),
+      itemId: id.value,
+      zoneId: item.value.homeZoneId,
+    })
 }
 
 async function outOfDrawer(): Promise<void> {
@@ -68,7 +74,9 @@ function finished(backups: number): void {
 </script>
 
 <template>
-  <p v-if="missing" class="inset missing">{{ missing }} <RouterLink to="/collection">Back to the collection</RouterLink></p>
+  <p v-if="missing" class="inset missing">
+    {{ missing }} <RouterLink to="/collection">Back to the collection</RouterLink>
+  </p>
   <article v-else-if="answer && item">
     <div class="place-head">
       <div class="title">
@@ -77,7 +85,11 @@ function finished(backups: number): void {
       </div>
       <v-btn variant="outlined" color="primary" :to="`/items/${item.id}/edit`">Edit</v-btn>
     </div>
-    <p v-if="offerBackup" class="inset offer">You have a backup of it, still unopened. <RouterLink :to="{ path: '/collection', query: {} }">Find it in the collection</RouterLink> and open it when you want to.</p>
+    <p v-if="offerBackup" class="inset offer">
+      You have a backup of it, still unopened.
+      <RouterLink :to="{ path: '/collection', query: {} }">Find it in the collection</RouterLink> and open it when you
+      want to.
+    </p>
     <div class="layout">
       <figure class="plate">
         <ItemGauge :item="item" size="large" />
@@ -90,7 +102,9 @@ function finished(backups: number): void {
         <template v-if="here">
           <v-btn v-if="item.lifecycle === 'unopened'" color="primary" @click="open">Open it today</v-btn>
           <v-btn variant="outlined" color="primary" @click="dialog = 'reading'">How much is left</v-btn>
-          <v-btn v-if="item.placement === null" variant="outlined" color="primary" @click="intoDrawer">Lay into the drawer</v-btn>
+          <v-btn v-if="item.placement === null" variant="outlined" color="primary" @click="intoDrawer"
+            >Lay into the drawer</v-btn
+          >
           <v-btn v-else variant="outlined" color="primary" @click="outOfDrawer">Take out of the drawer</v-btn>
           <v-btn variant="outlined" color="primary" @click="rollIn">Roll into a project</v-btn>
           <v-btn v-if="!item.onTrial" variant="outlined" color="primary" @click="dialog = 'trial'">Put on trial</v-btn>
@@ -98,16 +112,58 @@ function finished(backups: number): void {
           <v-btn variant="outlined" color="primary" @click="dialog = 'sign'">A sign it is over</v-btn>
           <v-btn color="primary" @click="dialog = 'finish'">It is empty</v-btn>
         </template>
-        <p v-else class="quiet">{{ item.lifecycle === 'finished' ? 'Finished' : 'Left the collection' }} on {{ item.endedOn ? dateWords(item.endedOn) : '' }}.</p>
+        <p v-else class="quiet">
+          {{ item.lifecycle === 'finished' ? 'Finished' : 'Left the collection' }} on
+          {{ item.endedOn ? dateWords(item.endedOn) : '' }}.
+        </p>
       </div>
     </div>
     <LifeLine :answer="answer" />
-    <ReadingDialog v-if="dialog === 'reading'" :item="item" :today="answer.today" @close="dialog = null" @done="dialog = null" />
-    <FinishDialog v-if="dialog === 'finish'" :item="item" :today="answer.today" @close="dialog = null" @done="finished" />
-    <SignDialog v-if="dialog === 'sign'" :item="item" :today="answer.today" @close="dialog = null" @done="dialog = null" />
-    <TrialDialog v-if="dialog === 'trial'" :item="item" :today="answer.today" @close="dialog = null" @done="dialog = null" />
-    <VerdictDialog v-if="dialog === 'verdict'" :item="item" :today="answer.today" :trial-id="null" :destinations="answer.destinations" @close="dialog = null" @done="dialog = null" />
-    <RollInDialog v-if="dialog === 'roll-in' && projects" :item="item" :projects="projects.projects" :today="answer.today" @close="dialog = null" @done="dialog = null" />
+    <ReadingDialog
+      v-if="dialog === 'reading'"
+      :item="item"
+      :today="answer.today"
+      @close="dialog = null"
+      @done="dialog = null"
+    />
+    <FinishDialog
+      v-if="dialog === 'finish'"
+      :item="item"
+      :today="answer.today"
+      @close="dialog = null"
+      @done="finished"
+    />
+    <SignDialog
+      v-if="dialog === 'sign'"
+      :item="item"
+      :today="answer.today"
+      @close="dialog = null"
+      @done="dialog = null"
+    />
+    <TrialDialog
+      v-if="dialog === 'trial'"
+      :item="item"
+      :today="answer.today"
+      @close="dialog = null"
+      @done="dialog = null"
+    />
+    <VerdictDialog
+      v-if="dialog === 'verdict'"
+      :item="item"
+      :today="answer.today"
+      :trial-id="null"
+      :destinations="answer.destinations"
+      @close="dialog = null"
+      @done="dialog = null"
+    />
+    <RollInDialog
+      v-if="dialog === 'roll-in' && projects"
+      :item="item"
+      :projects="projects.projects"
+      :today="answer.today"
+      @close="dialog = null"
+      @done="dialog = null"
+    />
   </article>
 </template>
 

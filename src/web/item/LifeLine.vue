@@ -12,38 +12,91 @@ const MARGIN = 14
 const item = computed(() => props.answer.item)
 const span = computed(() => {
   const { opened, acquired, firstWorn, shelfLife, endedOn } = item.value
-  const from = [opened.kind === 'range' ? opened.earliest : null, acquired?.earliest ?? null, firstWorn, addDays(props.answer.today, -60)].flatMap((day) => day ?? []).sort()[0] ?? props.answer.today
-  const to = [endedOn ?? props.answer.today, shelfLife.lastGood?.latest ?? null].flatMap((day) => day ?? []).sort().at(-1) ?? props.answer.today
+  const from =
+    [
+      opened.kind === 'range' ? opened.earliest : null,
+      acquired?.earliest ?? null,
+      firstWorn,
+      addDays(props.answer.today, -60),
+    ]
+      .flatMap((day) => day ?? [])
+      .sort()[0] ?? props.answer.today
+  const to =
+    [endedOn ?? props.answer.today, shelfLife.lastGood?.latest ?? null]
+      .flatMap((day) => day ?? [])
+      .sort()
+      .at(-1) ?? props.answer.today
   const farthest = addDays(props.answer.today, 730)
   return { from, to: addDays(to > farthest ? farthest : to, 12) }
 })
-const at = (day: Day): number => MARGIN + ((WIDTH - 2 * MARGIN) * daysBetween(span.value.from, day)) / Math.max(1, daysBetween(span.value.from, span.value.to))
+const at = (day: Day): number =>
+  MARGIN +
+  ((WIDTH - 2 * MARGIN) * daysBetween(span.value.from, day)) / Math.max(1, daysBetween(span.value.from, span.value.to))
 const ticks = computed(() => props.answer.wearDays.map((day) => ({ day, x: at(day) })))
-const readings = computed(() => props.answer.readings.map((reading) => ({ ...reading, x: at(reading.day), words: `${readingWords(reading)}, ${dateWords(reading.day)}` })))
-const openedSpan = computed(() => (item.value.opened.kind === 'range' ? { x: at(item.value.opened.earliest), w: Math.max(3, at(item.value.opened.latest) - at(item.value.opened.earliest)) } : null))
-const goodEnd = computed(() => (item.value.shelfLife.actOn && item.value.shelfLife.actOn <= span.value.to && item.value.shelfLife.actOn >= span.value.from ? at(item.value.shelfLife.actOn) : null))
+const readings = computed(() =>
+  props.answer.readings.map((reading) => ({
+    ...reading,
+    x: at(reading.day),
+    words: `${readingWords(reading)}, ${dateWords(reading.day)}`,
+  })),
+)
+const openedSpan = computed(() =>
+  item.value.opened.kind === 'range'
+    ? {
+        x: at(item.value.opened.earliest),
+        w: Math.max(3, at(item.value.opened.latest) - at(item.value.opened.earliest)),
+      }
+    : null,
+)
+const goodEnd = computed(() =>
+  item.value.shelfLife.actOn &&
+  item.value.shelfLife.actOn <= span.value.to &&
+  item.value.shelfLife.actOn >= span.value.from
+    ? at(item.value.shelfLife.actOn)
+    : null,
+)
 const todayAt = computed(() => at(props.answer.today))
 </script>
 
 <template>
   <section class="life" aria-label="Life line">
     <h2>Life line</h2>
-    <svg :viewBox="`0 0 ${WIDTH} 96`" role="img" :aria-label="`Worn on ${answer.wearDays.length} days in the log, looked at ${answer.readings.length} times.`">
+    <svg
+      :viewBox="`0 0 ${WIDTH} 96`"
+      role="img"
+      :aria-label="`Worn on ${answer.wearDays.length} days in the log, looked at ${answer.readings.length} times.`"
+    >
       <rect v-if="openedSpan" class="opened" :x="openedSpan.x" y="30" :width="openedSpan.w" height="34" />
       <line class="axis" :x1="MARGIN" :x2="WIDTH - MARGIN" y1="64" y2="64" />
       <line v-for="tick in ticks" :key="tick.day" class="worn" :x1="tick.x" :x2="tick.x" y1="52" y2="64" />
-      <circle v-for="reading in readings" :key="`${reading.day}-${reading.x}`" class="reading" :cx="reading.x" cy="40" r="5"><title>{{ reading.words }}</title></circle>
+      <circle
+        v-for="reading in readings"
+        :key="`${reading.day}-${reading.x}`"
+        class="reading"
+        :cx="reading.x"
+        cy="40"
+        r="5"
+      >
+        <title>{{ reading.words }}</title>
+      </circle>
       <line class="today" :x1="todayAt" :x2="todayAt" y1="20" y2="72" />
       <line v-if="goodEnd !== null" class="good" :x1="goodEnd" :x2="goodEnd" y1="20" y2="72" />
       <text v-if="openedSpan" :x="openedSpan.x" y="88">opened</text>
       <text :x="todayAt" y="14" text-anchor="middle">today</text>
-      <text v-if="goodEnd !== null" class="end" :x="goodEnd" y="88" text-anchor="middle">last good day</text>
+      <text v-if="goodEnd !== null" class="end" :x="goodEnd" y="88" :text-anchor="goodEnd > 900 ? 'end' : 'middle'">
+        last good day
+      </text>
     </svg>
-    <p class="key quiet">Strokes: days worn. Dots: looked at. Pale bar: when it was opened, as closely as it is known.</p>
+    <p class="key quiet">
+      Strokes: days worn. Dots: looked at. Pale bar: when it was opened, as closely as it is known.
+    </p>
     <ol v-if="answer.events.length > 0" class="events">
       <li v-for="(event, n) in answer.events" :key="n">
         <span class="quiet figures">{{ dateWords(event.day) }}</span>
-        <span><strong>{{ event.kind }}</strong>{{ event.words ? `, ${event.words}` : '' }}</span>
+        <span
+          ><strong>{{ event.kind }}</strong
+          >{{ event.words ? `, ${event.words}` : '' }}</span
+        >
       </li>
     </ol>
   </section>

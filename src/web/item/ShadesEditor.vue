@@ -9,7 +9,10 @@ const columns = defineModel<string>('columns', { required: true })
 defineProps<{ on: (field: string) => string[] }>()
 
 function add(): void {
-  parts.value = [...parts.value, { id: newId(), name: `Shade ${parts.value.length + 1}`, colour: '#b08a78', finish: null, shape: 'square' }]
+  parts.value = [
+    ...parts.value,
+    { id: newId(), name: `Shade ${parts.value.length + 1}`, colour: '#b08a78', finish: null, shape: 'square' },
+  ]
 }
 
 function remove(id: string): void {
@@ -24,7 +27,12 @@ function remove(id: string): void {
       <v-text-field v-model="columns" class="columns" type="number" min="1" max="30" label="Pans in a row" />
       <div v-for="(part, n) in parts" :key="part.id" class="shade">
         <input v-model="part.colour" type="color" :aria-label="`Colour of ${part.name}`" />
-        <v-text-field v-model="part.name" :label="`Shade ${n + 1}`" density="compact" :error-messages="on(`fields.parts.${n}`)" />
+        <v-text-field
+          v-model="part.name"
+          :label="`Shade ${n + 1}`"
+          density="compact"
+          :error-messages="on(`fields.parts.${n}`)"
+        />
         <v-btn variant="text" :icon="mdiClose" size="44" :aria-label="`Remove ${part.name}`" @click="remove(part.id)" />
       </div>
     </div>

@@ -23,13 +23,19 @@ const NAMES: readonly (readonly [keyof ItemDraft, string])[] = [
 ]
 const differences = computed(() => {
   const theirs = draftOf(stored.value, 'EUR')
-  return NAMES.filter(([field]) => String(theirs[field]) !== String(props.draft[field])).map(([field, name]) => ({ name, mine: String(props.draft[field]), theirs: String(theirs[field]) }))
+  return NAMES.filter(([field]) => String(theirs[field]) !== String(props.draft[field])).map(([field, name]) => ({
+    name,
+    mine: String(props.draft[field]),
+    theirs: String(theirs[field]),
+  }))
 })
 </script>
 
 <template>
   <section class="stale" role="alert">
-    <p><strong>{{ problem.title }}</strong> {{ problem.detail }}</p>
+    <p>
+      <strong>{{ problem.title }}</strong> {{ problem.detail }}
+    </p>
     <dl>
       <template v-for="row in differences" :key="row.name">
         <dt>{{ row.name }}</dt>

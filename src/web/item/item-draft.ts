@@ -65,7 +65,10 @@ export const EMPTY_DRAFT: ItemDraft = {
 /** Month first where the browser's locale writes dates that way. */
 export function localeOrder(): DateOrder {
   const parts = new Intl.DateTimeFormat(undefined).formatToParts(new Date(2000, 11, 31))
-  return parts.findIndex((part) => part.type === 'month') < parts.findIndex((part) => part.type === 'day') && parts[0]?.type !== 'year' ? 'month-first' : 'day-first'
+  return parts.findIndex((part) => part.type === 'month') < parts.findIndex((part) => part.type === 'day') &&
+    parts[0]?.type !== 'year'
+    ? 'month-first'
+    : 'day-first'
 }
 
 export function draftOf(item: ItemSummary, currency: string): ItemDraft {
@@ -81,7 +84,10 @@ export function draftOf(item: ItemSummary, currency: string): ItemDraft {
     finish: item.finish,
     opaque: item.opaque,
     slots: String(item.slots),
-    size: item.content === null ? '' : `${Number(item.content.amount.toFixed(4))} ${item.content.unit === 'g' ? 'g' : 'ml'}`,
+    size:
+      item.content === null
+        ? ''
+        : `${Number(item.content.amount.toFixed(4))} ${item.content.unit === 'g' ? 'g' : 'ml'}`,
     price: item.priceMinor === null ? '' : String(item.priceMinor / 10 ** minorDigits(currency)),
     source: item.source,
     acquired: item.acquired === null ? '' : spell(item.acquired),
@@ -94,7 +100,13 @@ export function draftOf(item: ItemSummary, currency: string): ItemDraft {
     liking: item.liking === null ? '' : String(item.liking),
     notes: item.notes,
     columns: String(Math.max(1, ...item.parts.map((part) => part.col))),
-    parts: item.parts.map(({ id, name, colour, finish, shape }) => ({ id, name, colour: colour ?? '#999999', finish, shape })),
+    parts: item.parts.map(({ id, name, colour, finish, shape }) => ({
+      id,
+      name,
+      colour: colour ?? '#999999',
+      finish,
+      shape,
+    })),
   }
 }
 
@@ -109,10 +121,21 @@ export type DraftErrors = Partial<Record<keyof ItemDraft, string>>
  * Reads the draft. Fields that cannot be read come back by name with a sentence; the draft keeps
  * its letters. An opening spelling that has not changed keeps its stored range.
  */
-export function fieldsOf(draft: ItemDraft, context: { currency: string; today: Day; before: ItemSummary | null }): { fields: ItemFields | null; errors: DraftErrors } {
+export function fieldsOf(
+  draft: ItemDraft,
+  context: { currency: string; today: Day; before: ItemSummary | null },
+): { fields: ItemFields | null; errors: DraftErrors } {
   const errors: DraftErrors = {}
   const order = localeOrder()
-  const read = <T>(field: keyof ItemDraft, text: string, parse: (text: string) => { ok: true; value: T } | { ok: false; failure: { code: string; data: Readonly<Record<string, string | number>> } }): T | null => {
+  const read = <T>(
+    field: keyof ItemDraft,
+    text: string,
+    parse: (
+      text: string,
+    ) =>
+      | { ok: true; value: T }
+      | { ok: false; failure: { code: string; data: Readonly<Record<string, string | number>> } },
+  ): T | null => {
     if (text.trim() === '') return null
     const outcome = parse(text)
     if (outcome.ok) return outcome.value
@@ -124,7 +147,10 @@ export function fieldsOf(draft: ItemDraft, context: { currency: string; today: D
     errors[field] = 'That has not come yet; choose a day up to today.'
     return null
   }
-  const acquired = past('acquired', read('acquired', draft.acquired, (text) => parseWhen(text, order)))
+  const acquired = past(
+    'acquired',
+    read('acquired', draft.acquired, (text) => parseWhen(text, order)),
+  )
   const opened = openedOf()
   const content = read('size', draft.size, parseLabelAmount)
   const priceMinor = read('price', draft.price, (text) => parsePrice(text, context.currency))
@@ -136,7 +162,8 @@ export function fieldsOf(draft: ItemDraft, context: { currency: string; today: D
   const usesBefore = whole('usesBefore', 0, 100_000)
   const slots = whole('slots', 1, 12)
   const liking = draft.liking === '' ? null : whole('liking', 1, 5)
-  if (Object.keys(errors).length > 0 || draft.categoryId === null || draft.form === null || opened === null) return { fields: null, errors }
+  if (Object.keys(errors).length > 0 || draft.categoryId === null || draft.form === null || opened === null)
+    return { fields: null, errors }
   return {
     errors,
     fields: {
@@ -172,7 +199,10 @@ export function fieldsOf(draft: ItemDraft, context: { currency: string; today: D
       errors.opened = 'Say when, as closely as you know: a day, a month, a year, or “March 2024 to May 2024”.'
       return null
     }
-    const range = past('opened', read('opened', draft.opened, (text) => parseWhen(text, order)))
+    const range = past(
+      'opened',
+      read('opened', draft.opened, (text) => parseWhen(text, order)),
+    )
     return range === null ? null : { kind: 'range', ...range, said: draft.opened.trim() }
   }
 

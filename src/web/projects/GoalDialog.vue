@@ -15,7 +15,8 @@ const form = useForm()
 const goal = ref(draftOf(props.stay.goal, props.projectBy))
 
 async function save(): Promise<void> {
-  if (await form.submit('PUT', `/stays/${props.stay.stayId}/goal`, { changeId: newId(), goal: goalBody(goal.value) })) emit('done')
+  if (await form.submit('PUT', `/stays/${props.stay.stayId}/goal`, { changeId: newId(), goal: goalBody(goal.value) }))
+    emit('done')
 }
 </script>
 

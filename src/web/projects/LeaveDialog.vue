@@ -19,7 +19,11 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog :model-value="true" :aria-label="`Leave ${shortName(stay.item)} unfinished`" @update:model-value="emit('close')">
+  <v-dialog
+    :model-value="true"
+    :aria-label="`Leave ${shortName(stay.item)} unfinished`"
+    @update:model-value="emit('close')"
+  >
     <form class="sheet dialog" @submit.prevent="save">
       <h2>Leave {{ shortName(stay.item) }} unfinished</h2>
       <p class="quiet">It rolls out and keeps what was counted. That is information, not a failure.</p>

@@ -30,7 +30,12 @@ const reached = computed(() => {
 
 async function rollOut(stay: StayView): Promise<void> {
   const reason = stay.goal.kind === 'finish' ? 'finished' : 'met'
-  const done = await changes.run('POST', `/stays/${stay.stayId}/roll-out`, { changeId: newId(), day: props.today, reason, words: '' })
+  const done = await changes.run('POST', `/stays/${stay.stayId}/roll-out`, {
+    changeId: newId(),
+    day: props.today,
+    reason,
+    words: '',
+  })
   if (done) emit('room', stay.item)
 }
 </script>
@@ -40,13 +45,19 @@ async function rollOut(stay: StayView): Promise<void> {
     <header>
       <h2>{{ project.name }}</h2>
       <span class="figures">{{ reached }}, {{ going.length + met.length }} on the go</span>
-      <span v-if="project.by" class="quiet">until {{ dateWords(project.by) }}, {{ daysBetween(today, project.by) >= 0 ? `${spanWords(daysBetween(today, project.by))} left` : 'over' }}</span>
+      <span v-if="project.by" class="quiet"
+        >until {{ dateWords(project.by) }},
+        {{ daysBetween(today, project.by) >= 0 ? `${spanWords(daysBetween(today, project.by))} left` : 'over' }}</span
+      >
       <span class="grow"></span>
       <v-btn variant="text" @click="emit('edit')">Change</v-btn>
       <v-btn variant="outlined" color="primary" @click="emit('room', null)">Roll something in</v-btn>
     </header>
     <p v-if="project.rules" class="rules">{{ project.rules }}</p>
-    <p class="quiet reckon figures">Reckoned with {{ perWeek }} wear days a week, {{ weekLearned ? 'as learned from your last twelve weeks' : 'as you planned them in Settings' }}.</p>
+    <p class="quiet reckon figures">
+      Reckoned with {{ perWeek }} wear days a week,
+      {{ weekLearned ? 'as learned from your last twelve weeks' : 'as you planned them in Settings' }}.
+    </p>
     <div v-for="stay in met" :key="stay.stayId" class="met">
       <StayRow :stay="stay" :today="today">
         <v-btn color="primary" @click="rollOut(stay)">Roll out, choose what comes in</v-btn>
@@ -54,19 +65,45 @@ async function rollOut(stay: StayView): Promise<void> {
       </StayRow>
     </div>
     <StayRow v-for="stay in going" :key="stay.stayId" :stay="stay" :today="today">
-      <v-btn variant="outlined" color="primary" :aria-label="`${shortName(stay.item)} is empty`" @click="finishing = stay">It is empty</v-btn>
-      <v-btn variant="text" :aria-label="`Change the goal of ${shortName(stay.item)}`" @click="goalOf = stay">Goal</v-btn>
-      <v-btn variant="text" :aria-label="`Leave ${shortName(stay.item)} unfinished`" @click="leaving = stay">Leave</v-btn>
+      <v-btn
+        variant="outlined"
+        color="primary"
+        :aria-label="`${shortName(stay.item)} is empty`"
+        @click="finishing = stay"
+        >It is empty</v-btn
+      >
+      <v-btn variant="text" :aria-label="`Change the goal of ${shortName(stay.item)}`" @click="goalOf = stay"
+        >Goal</v-btn
+      >
+      <v-btn variant="text" :aria-label="`Leave ${shortName(stay.item)} unfinished`" @click="leaving = stay"
+        >Leave</v-btn
+      >
     </StayRow>
     <p v-if="going.length + met.length === 0" class="quiet">Nothing is in it now.</p>
     <details v-if="out.length > 0" class="out">
       <summary>Rolled out ({{ out.length }})</summary>
       <ul>
-        <li v-for="stay in out" :key="stay.stayId"><RouterLink :to="`/items/${stay.item.id}`">{{ shortName(stay.item) }}</RouterLink>, {{ stay.outReason }} on {{ stay.rolledOut ? shortDay(stay.rolledOut, today) : '' }}</li>
+        <li v-for="stay in out" :key="stay.stayId">
+          <RouterLink :to="`/items/${stay.item.id}`">{{ shortName(stay.item) }}</RouterLink>, {{ stay.outReason }} on
+          {{ stay.rolledOut ? shortDay(stay.rolledOut, today) : '' }}
+        </li>
       </ul>
     </details>
-    <FinishDialog v-if="finishing" :item="finishing.item" :today="today" @close="finishing = null" @done="finishing = null" />
-    <GoalDialog v-if="goalOf" :stay="goalOf" :project-by="project.by" :today="today" @close="goalOf = null" @done="goalOf = null" />
+    <FinishDialog
+      v-if="finishing"
+      :item="finishing.item"
+      :today="today"
+      @close="finishing = null"
+      @done="finishing = null"
+    />
+    <GoalDialog
+      v-if="goalOf"
+      :stay="goalOf"
+      :project-by="project.by"
+      :today="today"
+      @close="goalOf = null"
+      @done="goalOf = null"
+    />
     <LeaveDialog v-if="leaving" :stay="leaving" :today="today" @close="leaving = null" @done="leaving = null" />
   </section>
 </template>

@@ -49,13 +49,53 @@ function search(): void {
   <template v-if="answer">
     <section v-if="answer.projects.length === 0" class="inset empty">
       <h2>No project yet</h2>
-      <p>A project is a chosen set of things to work on, with a goal for each, under your own rules. A rolling one replaces what is done, one by one. About ten items is the usual size; two or three sure finishes keep it cheerful.</p>
+      <p>
+        A project is a chosen set of things to work on, with a goal for each, under your own rules. A rolling one
+        replaces what is done, one by one. About ten items is the usual size; two or three sure finishes keep it
+        cheerful.
+      </p>
     </section>
-    <ProjectSection v-for="project in answer.projects" :key="project.id" :project="project" :today="answer.today" :week="answer.week" :week-learned="answer.weekLearned" @edit="editing = project" @room="(replacing) => (room = { project, replacing })" />
-    <ProjectDialog v-if="editing" :project="editing === 'new' ? null : editing" :today="answer.today" @close="editing = null" @done="editing = null" />
-    <ShortListDialog v-if="room" :project="room.project" :replacing="room.replacing" :today="answer.today" @close="room = null" @pick="choose" @search="search" />
-    <RollInDialog v-if="rolling" :item="rolling.item" :projects="[rolling.project]" :today="answer.today" @close="rolling = null" @done="rolling = null" />
-    <ItemPicker v-model="pickerOpen" title="Roll in" action="Choose" :exclude="picking?.stays.filter((stay) => stay.rolledOut === null).map((stay) => stay.item.id) ?? []" @pick="choose" />
+    <ProjectSection
+      v-for="project in answer.projects"
+      :key="project.id"
+      :project="project"
+      :today="answer.today"
+      :week="answer.week"
+      :week-learned="answer.weekLearned"
+      @edit="editing = project"
+      @room="(replacing) => (room = { project, replacing })"
+    />
+    <ProjectDialog
+      v-if="editing"
+      :project="editing === 'new' ? null : editing"
+      :today="answer.today"
+      @close="editing = null"
+      @done="editing = null"
+    />
+    <ShortListDialog
+      v-if="room"
+      :project="room.project"
+      :replacing="room.replacing"
+      :today="answer.today"
+      @close="room = null"
+      @pick="choose"
+      @search="search"
+    />
+    <RollInDialog
+      v-if="rolling"
+      :item="rolling.item"
+      :projects="[rolling.project]"
+      :today="answer.today"
+      @close="rolling = null"
+      @done="rolling = null"
+    />
+    <ItemPicker
+      v-model="pickerOpen"
+      title="Roll in"
+      action="Choose"
+      :exclude="picking?.stays.filter((stay) => stay.rolledOut === null).map((stay) => stay.item.id) ?? []"
+      @pick="choose"
+    />
   </template>
 </template>
 

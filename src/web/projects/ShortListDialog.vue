@@ -12,7 +12,9 @@ import { rollInWords } from '#web/ui/words/roll-in-words'
 const props = defineProps<{ project: ProjectView; replacing: ItemSummary | null; today: Day }>()
 const emit = defineEmits<{ close: []; pick: [item: ItemSummary]; search: [] }>()
 const list = ref<ShortListAnswer | null>(null)
-void get<ShortListAnswer>(`/projects/${props.project.id}/short-list${props.replacing ? `?replacing=${props.replacing.id}` : ''}`).then((answer) => (list.value = answer))
+void get<ShortListAnswer>(
+  `/projects/${props.project.id}/short-list${props.replacing ? `?replacing=${props.replacing.id}` : ''}`,
+).then((answer) => (list.value = answer))
 </script>
 
 <template>
@@ -21,13 +23,21 @@ void get<ShortListAnswer>(`/projects/${props.project.id}/short-list${props.repla
       <h2>{{ replacing ? `${shortName(replacing)} rolled out. What rolls in?` : 'What rolls in?' }}</h2>
       <ul v-if="list">
         <li v-for="row in list.items" :key="row.item.id">
-          <div class="gauge"><ItemGauge :item="row.item" size="middle" :rail="false" /></div>
+          <div class="drawn"><ItemGauge :item="row.item" size="middle" :rail="false" /></div>
           <span class="words">
             <strong>{{ shortName(row.item) }}</strong>
-            <span class="quiet">{{ row.item.category }}, {{ row.item.maker }}{{ row.sameCategory ? ', like for like' : '' }}</span>
+            <span class="quiet"
+              >{{ row.item.category }}, {{ row.item.maker }}{{ row.sameCategory ? ', like for like' : '' }}</span
+            >
             <span>{{ rollInWords(row.reason, row.item, today) }}</span>
           </span>
-          <v-btn variant="outlined" color="primary" :aria-label="`Roll in ${shortName(row.item)}`" @click="emit('pick', row.item)">Roll in</v-btn>
+          <v-btn
+            variant="outlined"
+            color="primary"
+            :aria-label="`Roll in ${shortName(row.item)}`"
+            @click="emit('pick', row.item)"
+            >Roll in</v-btn
+          >
         </li>
         <li v-if="list.items.length === 0" class="quiet">Nothing presses. Choose what you like.</li>
       </ul>
@@ -55,7 +65,7 @@ li {
   border-bottom: 1px solid var(--hair);
 }
 
-.gauge {
+.drawn {
   display: grid;
   place-items: center;
 }
@@ -69,7 +79,7 @@ li {
     grid-template-columns: 1fr auto;
   }
 
-  .gauge {
+  .drawn {
     display: none;
   }
 }

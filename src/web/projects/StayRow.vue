@@ -12,12 +12,14 @@ defineProps<{ stay: StayView; today: Day }>()
 
 <template>
   <div class="row sheet">
-    <div class="gauge"><ItemGauge :item="{ ...stay.item, goal: stay.goal }" size="middle" /></div>
+    <div class="drawn"><ItemGauge :item="{ ...stay.item, goal: stay.goal }" size="middle" /></div>
     <div class="words">
       <div class="head">
         <RouterLink :to="`/items/${stay.item.id}`">{{ shortName(stay.item) }}</RouterLink>
         <span class="quiet">{{ stay.item.category }}, {{ stay.item.maker }}</span>
-        <span v-if="shortStanding(stay.goal)" class="standing" :class="stay.goal.standing.replaceAll(' ', '-')">{{ shortStanding(stay.goal) }}</span>
+        <span v-if="shortStanding(stay.goal)" class="standing" :class="stay.goal.standing.replaceAll(' ', '-')">{{
+          shortStanding(stay.goal)
+        }}</span>
       </div>
       <p class="figures">{{ paceWords(stay.goal, today) }}</p>
       <p class="quiet">{{ stay.item.lifecycle === 'finished' ? 'finished' : goodTo(stay.item, today) }}</p>
@@ -37,7 +39,7 @@ defineProps<{ stay: StayView; today: Day }>()
   min-height: 122px;
 }
 
-.gauge {
+.drawn {
   display: grid;
   place-items: center;
 }
@@ -86,7 +88,7 @@ p {
     gap: 8px;
   }
 
-  .gauge {
+  .drawn {
     place-items: start;
   }
 

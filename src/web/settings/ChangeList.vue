@@ -29,7 +29,9 @@ watch(
         <span class="quiet figures">{{ when.format(new Date(change.madeAt)) }}</span>
         <span>{{ change.words }}</span>
         <span v-if="change.undone" class="quiet">taken back</span>
-        <v-btn v-else variant="text" :aria-label="`Take back: ${change.words}`" @click="changes.takeBack(change.id)">Take back</v-btn>
+        <v-btn v-else variant="text" :aria-label="`Take back: ${change.words}`" @click="changes.takeBack(change.id)"
+          >Take back</v-btn
+        >
       </li>
       <li v-if="list.length === 0" class="quiet">Nothing has changed yet.</li>
     </ol>

@@ -20,7 +20,8 @@ watch(() => changes.count, load, { immediate: true })
 
 async function load(): Promise<void> {
   stored.value = await get<{ settings: Settings; version: number }>('/settings')
-  draft.value = structuredClone(stored.value.settings)
+  const { settings } = stored.value
+  draft.value = { ...settings, plannedWeek: [...settings.plannedWeek] }
 }
 
 async function save(): Promise<void> {
@@ -41,22 +42,54 @@ async function save(): Promise<void> {
       <fieldset>
         <legend>Days on which I usually wear makeup</legend>
         <div class="choices">
-          <button v-for="(day, n) in DAYS" :key="day" type="button" class="choice" :aria-pressed="draft.plannedWeek[n]" @click="draft.plannedWeek[n] = !draft.plannedWeek[n]">{{ day }}</button>
+          <button
+            v-for="(day, n) in DAYS"
+            :key="day"
+            type="button"
+            class="choice"
+            :aria-pressed="draft.plannedWeek[n]"
+            @click="draft.plannedWeek[n] = !draft.plannedWeek[n]"
+          >
+            {{ day }}
+          </button>
         </div>
       </fieldset>
       <p class="quiet">After four weeks of log Seligo learns the week from the last twelve.</p>
-      <v-text-field v-model="draft.currency" label="Currency of the collection" maxlength="3" :error-messages="form.on('settings.currency')" />
-      <v-text-field v-model="draft.rollOverHour" type="number" min="0" max="12" label="The day begins at (hour)" hint="At 4, two in the morning still belongs to yesterday." persistent-hint :error-messages="form.on('settings.rollOverHour')" />
+      <v-text-field
+        v-model="draft.currency"
+        label="Currency of the collection"
+        maxlength="3"
+        :error-messages="form.on('settings.currency')"
+      />
+      <v-text-field
+        v-model="draft.rollOverHour"
+        type="number"
+        min="0"
+        max="12"
+        label="The day begins at (hour)"
+        hint="At 4, two in the morning still belongs to yesterday."
+        persistent-hint
+        :error-messages="form.on('settings.rollOverHour')"
+      />
       <FormTrouble :refused="form.refused.value" :out-of-reach="form.outOfReach.value" />
       <div class="form-acts"><v-btn type="submit" color="primary" :loading="form.busy.value">Save</v-btn></div>
     </form>
     <section class="sheet part" aria-label="Look">
       <h2>Look</h2>
-      <ChoiceRow v-if="theme" v-model="theme" label="Theme on this device" :options="['system', 'day', 'night']" :words="{ system: 'as the machine is set', day: 'day', night: 'night' }" />
+      <ChoiceRow
+        v-if="theme"
+        v-model="theme"
+        label="Theme on this device"
+        :options="['system', 'day', 'night']"
+        :words="{ system: 'as the machine is set', day: 'day', night: 'night' }"
+      />
       <h2>My data</h2>
       <p>Everything you have recorded, as one JSON file with its ids.</p>
       <v-btn variant="outlined" color="primary" href="/api/export" download>Export everything</v-btn>
-      <p class="quiet">A dated copy of the database is made each day Seligo starts and before every import, in the folder “copies” beside it; the newest fourteen are kept.</p>
+      <p class="quiet">
+        A dated copy of the database is made each day Seligo starts and before every import, in the folder “copies”
+        beside it; the newest fourteen are kept.
+      </p>
       <p><RouterLink to="/drawer">Zones and slots are changed where the drawer is laid.</RouterLink></p>
     </section>
   </div>

@@ -34,7 +34,12 @@ const groups = computed(() => {
       words: 'At the eye and with liquids it is over; powders without a sign are for you to judge.',
       items: of('past').sort((a, b) => Number(b.eye) - Number(a.eye)),
     },
-    { id: 'unknown', name: 'Not known', words: 'Say when it was opened, as closely as you know: even “2024” helps.', items: of('unknown') },
+    {
+      id: 'unknown',
+      name: 'Not known',
+      words: 'Say when it was opened, as closely as you know: even “2024” helps.',
+      items: of('unknown'),
+    },
     { id: 'in-date', name: 'In date', words: 'No hurry.', items: of('in date') },
   ].filter((group) => group.items.length > 0)
 })
@@ -52,23 +57,57 @@ function shownOf(id: string, items: readonly ItemSummary[]): readonly ItemSummar
   <template v-if="answer">
     <section v-if="answer.items.length === 0" class="inset empty">
       <h2>Nothing to watch yet</h2>
-      <p>Once the collection holds things with an opening or an expiry date, the soonest to spoil stand here first, each with the reason.</p>
+      <p>
+        Once the collection holds things with an opening or an expiry date, the soonest to spoil stand here first, each
+        with the reason.
+      </p>
     </section>
-    <nav v-else class="jump" aria-label="Groups">
-      <a v-for="group in groups" :key="group.id" :href="`#${group.id}`" class="figures"><strong>{{ group.items.length }}</strong> {{ group.name.toLowerCase() }}</a>
+    <p v-if="answer.items.length > 0" class="quiet key">
+      The line runs from half a year back to a year and a half ahead; the stroke is today, the bar is when its last good
+      day lies.
+    </p>
+    <nav v-if="answer.items.length > 0" class="jump" aria-label="Groups">
+      <a v-for="group in groups" :key="group.id" :href="`#${group.id}`" class="figures"
+        ><strong>{{ group.items.length }}</strong> {{ group.name.toLowerCase() }}</a
+      >
     </nav>
     <section v-for="group in groups" :id="group.id" :key="group.id" class="group" :aria-label="group.name">
-      <h2>{{ group.name }} <span class="quiet figures">{{ group.items.length }}</span></h2>
+      <h2>
+        {{ group.name }} <span class="quiet figures">{{ group.items.length }}</span>
+      </h2>
       <p class="quiet">{{ group.words }}</p>
-      <ShelfRow v-for="item in shownOf(group.id, group.items)" :key="item.id" :item="item" :today="answer.today" @sign="sign = item" @finish="finishing = item" />
-      <v-btn v-if="group.items.length > SHOWN && !open.includes(group.id)" variant="text" @click="open = [...open, group.id]">Show all {{ group.items.length }}</v-btn>
+      <ShelfRow
+        v-for="item in shownOf(group.id, group.items)"
+        :key="item.id"
+        :item="item"
+        :today="answer.today"
+        @sign="sign = item"
+        @finish="finishing = item"
+      />
+      <v-btn
+        v-if="group.items.length > SHOWN && !open.includes(group.id)"
+        variant="text"
+        @click="open = [...open, group.id]"
+        >Show all {{ group.items.length }}</v-btn
+      >
     </section>
     <SignDialog v-if="sign" :item="sign" :today="answer.today" @close="sign = null" @done="sign = null" />
-    <FinishDialog v-if="finishing" :item="finishing" :today="answer.today" @close="finishing = null" @done="finishing = null" />
+    <FinishDialog
+      v-if="finishing"
+      :item="finishing"
+      :today="answer.today"
+      @close="finishing = null"
+      @done="finishing = null"
+    />
   </template>
 </template>
 
 <style scoped>
+.key {
+  font-size: 13px;
+  margin: 0 0 6px;
+}
+
 .jump {
   display: flex;
   flex-wrap: wrap;

@@ -12,7 +12,8 @@ const props = defineProps<{ item: ItemSummary; today: Day }>()
 defineEmits<{ sign: []; finish: [] }>()
 const BACK = 180
 const SPAN = 730
-const place = (day: Day): number => Math.min(100, Math.max(0, (daysBetween(addDays(props.today, -BACK), day) / SPAN) * 100))
+const place = (day: Day): number =>
+  Math.min(100, Math.max(0, (daysBetween(addDays(props.today, -BACK), day) / SPAN) * 100))
 const bar = computed(() => {
   const { lastGood } = props.item.shelfLife
   if (lastGood === null) return null
@@ -20,7 +21,9 @@ const bar = computed(() => {
   return { left: `${from}%`, width: `max(4px, ${place(lastGood.latest) - from}%)` }
 })
 const nowAt = `${(BACK / SPAN) * 100}%`
-const pastEye = computed(() => props.item.eye && (props.item.shelfLife.state === 'past' || props.item.shelfLife.state === 'sign seen'))
+const pastEye = computed(
+  () => props.item.eye && (props.item.shelfLife.state === 'past' || props.item.shelfLife.state === 'sign seen'),
+)
 </script>
 
 <template>
@@ -35,14 +38,30 @@ const pastEye = computed(() => props.item.eye && (props.item.shelfLife.state ===
         <span class="now" :style="{ left: nowAt }"></span>
         <span v-if="bar" class="bar" :class="item.shelfLife.state.replaceAll(' ', '-')" :style="bar"></span>
       </div>
-      <strong :class="item.shelfLife.state.replaceAll(' ', '-')">{{ goodTo(item, today) }}<template v-if="item.shelfLife.actOn">, {{ fromNow(item.shelfLife.actOn, today) }}</template></strong>
+      <strong :class="item.shelfLife.state.replaceAll(' ', '-')"
+        >{{ goodTo(item, today)
+        }}<template v-if="item.shelfLife.actOn">, {{ fromNow(item.shelfLife.actOn, today) }}</template></strong
+      >
       <span class="reason">{{ reasonWords(item) }}</span>
       <span v-if="pastEye" class="caution">Worn at the eye and past its date: stop using it.</span>
       <span v-if="sunWords(item)" class="caution">{{ sunWords(item) }}</span>
     </div>
     <div class="acts">
-      <v-btn v-if="item.shelfLife.state === 'unknown'" variant="outlined" color="primary" :to="`/items/${item.id}/edit`" :aria-label="`Say when ${fullName(item)} was opened`">Say when</v-btn>
-      <v-btn v-else-if="item.shelfLife.state !== 'sign seen'" variant="text" :aria-label="`A sign on ${fullName(item)}`" @click="$emit('sign')">A sign</v-btn>
+      <v-btn
+        v-if="item.shelfLife.state === 'unknown'"
+        variant="outlined"
+        color="primary"
+        :to="`/items/${item.id}/edit`"
+        :aria-label="`Say when ${fullName(item)} was opened`"
+        >Say when</v-btn
+      >
+      <v-btn
+        v-else-if="item.shelfLife.state !== 'sign seen'"
+        variant="text"
+        :aria-label="`A sign on ${fullName(item)}`"
+        @click="$emit('sign')"
+        >A sign</v-btn
+      >
       <v-btn variant="text" :aria-label="`${fullName(item)} is empty`" @click="$emit('finish')">Empty</v-btn>
     </div>
   </div>

@@ -17,7 +17,14 @@ function isOpen(to: string): boolean {
 <template>
   <nav aria-label="Places">
     <div class="name">Seligo</div>
-    <RouterLink v-for="front in FRONTS" :key="front.to" :to="front.to" class="front" :class="{ open: isOpen(front.to) }" :aria-current="isOpen(front.to) ? 'page' : undefined">
+    <RouterLink
+      v-for="front in FRONTS"
+      :key="front.to"
+      :to="front.to"
+      class="front"
+      :class="{ open: isOpen(front.to) }"
+      :aria-current="isOpen(front.to) ? 'page' : undefined"
+    >
       <span class="title">{{ front.name }}</span>
       <span class="figure figures">{{ changes.fronts ? front.figure(changes.fronts) : '' }}</span>
       <span class="pull" aria-hidden="true"></span>

@@ -15,7 +15,9 @@ const stock = useStock()
 const text = ref('')
 const at = ref(0)
 const field = ref<HTMLInputElement | null>(null)
-const found = computed(() => (text.value.trim() === '' ? [] : stock.items.filter((item) => matchesWords(item, text.value)).slice(0, SHOWN)))
+const found = computed(() =>
+  text.value.trim() === '' ? [] : stock.items.filter((item) => matchesWords(item, text.value)).slice(0, SHOWN),
+)
 
 watch(open, async (isOpen) => {
   if (!isOpen) return
@@ -54,7 +56,13 @@ function go(item: ItemSummary | undefined): void {
         @keydown.enter.prevent="go(chosen)"
       />
       <ul id="jump-list" role="listbox" aria-label="Items found">
-        <li v-for="(item, index) in found" :id="`jump-${item.id}`" :key="item.id" role="option" :aria-selected="index === at">
+        <li
+          v-for="(item, index) in found"
+          :id="`jump-${item.id}`"
+          :key="item.id"
+          role="option"
+          :aria-selected="index === at"
+        >
           <button type="button" tabindex="-1" :class="{ chosen: index === at }" @click="go(item)">
             <ItemGauge :item="item" size="small" />
             <span>

@@ -15,7 +15,9 @@ const rest = FRONTS.filter((front) => !inBar.includes(front.to))
     <button type="button" class="front" aria-haspopup="dialog" :aria-expanded="more" @click="more = true">More</button>
     <v-dialog v-model="more" max-width="420">
       <div class="sheet rest">
-        <RouterLink v-for="front in rest" :key="front.to" :to="front.to" class="row" @click="more = false">{{ front.name }}</RouterLink>
+        <RouterLink v-for="front in rest" :key="front.to" :to="front.to" class="row" @click="more = false">{{
+          front.name
+        }}</RouterLink>
         <button type="button" class="row" @click="((more = false), $emit('jump'))">Find an item</button>
       </div>
     </v-dialog>

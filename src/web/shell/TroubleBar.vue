@@ -10,7 +10,9 @@ const changes = useChanges()
       <strong>{{ changes.trouble.title }}</strong>
       <span>{{ changes.trouble.detail }}</span>
     </div>
-    <v-btn v-if="changes.trouble.takeBackAll" color="error" @click="changes.takeBack(changes.trouble.takeBackAll, true)">Take all back</v-btn>
+    <v-btn v-if="changes.trouble.takeBackAll" color="error" @click="changes.takeBack(changes.trouble.takeBackAll, true)"
+      >Take all back</v-btn
+    >
     <v-btn variant="text" @click="changes.trouble = null">Close</v-btn>
   </div>
 </template>

@@ -22,7 +22,11 @@ export const useChanges = defineStore('changes', () => {
   }
 
   /** Sends a command and reports it; a refusal is shown and returned as null, with nothing lost. */
-  async function run<A extends { change: ChangeNote }>(method: 'POST' | 'PUT', path: string, body: CommandBody): Promise<A | null> {
+  async function run<A extends { change: ChangeNote }>(
+    method: 'POST' | 'PUT',
+    path: string,
+    body: CommandBody,
+  ): Promise<A | null> {
     try {
       const answer = await send<A>(method, path, body)
       trouble.value = null
@@ -45,7 +49,8 @@ export const useChanges = defineStore('changes', () => {
     if (error instanceof Refused) {
       const { title, detail } = error.problem
       trouble.value = { title, detail, takeBackAll: null }
-    } else if (error instanceof OutOfReach) trouble.value = { title: 'Not saved yet.', detail: error.message, takeBackAll: null }
+    } else if (error instanceof OutOfReach)
+      trouble.value = { title: 'Not saved yet.', detail: error.message, takeBackAll: null }
     else throw error
     say(`${trouble.value.title} ${trouble.value.detail}`)
   }
@@ -53,7 +58,10 @@ export const useChanges = defineStore('changes', () => {
   /** Takes a change back; with those that stand on it when she says so. */
   async function takeBack(id: string, withLater = false): Promise<boolean> {
     try {
-      const answer = await send<{ change: ChangeNote }>('POST', `/changes/${id}/take-back`, { changeId: newId(), withLater })
+      const answer = await send<{ change: ChangeNote }>('POST', `/changes/${id}/take-back`, {
+        changeId: newId(),
+        withLater,
+      })
       if (last.value?.id === id) last.value = null
       trouble.value = null
       count.value += 1

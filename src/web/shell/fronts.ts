@@ -13,7 +13,12 @@ export const FRONTS: readonly Front[] = [
   { to: '/collection', name: 'Collection', figure: (f) => (f.items === 0 ? 'empty' : `${f.items} items`) },
   { to: '/projects', name: 'Projects', figure: (f) => (f.inProjects === 0 ? 'none yet' : `${f.inProjects} on the go`) },
   { to: '/shelf-life', name: 'Shelf life', figure: (f) => (f.spoilSoon === 0 ? 'none soon' : `${f.spoilSoon} soon`) },
-  { to: '/decide', name: 'Decide', figure: (f) => (f.decisionsDue > 0 ? `${f.decisionsDue} due` : f.trials > 0 ? `${f.trials} on trial` : 'nothing due') },
+  {
+    to: '/decide',
+    name: 'Decide',
+    figure: (f) =>
+      f.decisionsDue > 0 ? `${f.decisionsDue} due` : f.trials > 0 ? `${f.trials} on trial` : 'nothing due',
+  },
   { to: '/empties', name: 'Empties', figure: (f) => `${f.emptiesThisYear} this year` },
   { to: '/settings', name: 'Settings', figure: () => 'rules and data' },
 ]

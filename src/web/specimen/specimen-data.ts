@@ -60,7 +60,14 @@ export function specimen(wanted: Wanted): ItemSummary {
     reading: wanted.reading ? { kind: 'level', value: null, stage: null, day: TODAY, ...wanted.reading } : null,
     left: null,
     parts: wanted.parts ?? [],
-    shelfLife: { state: wanted.state ?? 'in date', lastGood: null, actOn: null, daysLeft: null, reason: { code: 'purchase-unknown' }, sun: null },
+    shelfLife: {
+      state: wanted.state ?? 'in date',
+      lastGood: null,
+      actOn: null,
+      daysLeft: null,
+      reason: { code: 'purchase-unknown' },
+      sun: null,
+    },
     placement: null,
     restingUntil: null,
     goal: wanted.goal ? { ...GOAL, ...wanted.goal } : null,
@@ -129,65 +136,234 @@ function palette(round: boolean): ItemSummary['parts'] {
 
 export interface SpecimenRow {
   readonly name: string
-  readonly items: readonly { readonly words: string; readonly item: ItemSummary; readonly wornParts?: readonly string[] }[]
+  readonly items: readonly {
+    readonly words: string
+    readonly item: ItemSummary
+    readonly wornParts?: readonly string[]
+  }[]
 }
 
 /** Every drawing by its states, one row each. Data table. */
 export const SPECIMEN_ROWS: readonly SpecimenRow[] = [
-  { name: 'Pan', items: [
-    { words: 'not recorded', item: specimen({ shade: 'Rust', form: 'pressed', colour: '#c7747a' }) },
-    { words: 'untouched', item: specimen({ shade: 'Rust', form: 'pressed', colour: '#c7747a', reading: stage(0) }) },
-    { words: 'dome gone, satin', item: specimen({ shade: 'Rust', form: 'pressed', colour: '#c7747a', finish: 'satin', reading: stage(1) }) },
-    { words: 'dip, shimmer', item: specimen({ shade: 'Wet Stone', form: 'pressed', colour: '#e0bd9f', finish: 'shimmer', reading: stage(2), goal: undated }) },
-    { words: 'first pan, behind', item: specimen({ shade: 'Rust', form: 'pressed', colour: '#c7747a', reading: stage(3), goal: behind }) },
-    { words: 'half bare, ahead', item: specimen({ shade: 'Ember', form: 'baked', colour: '#b4754d', reading: stage(4), goal: ahead }) },
-    { words: 'mostly bare, met', item: specimen({ shade: 'Oat', form: 'pressed', colour: '#e9d7bd', reading: stage(5), goal: met, backups: 1 }) },
-    { words: 'undyed, dip', item: specimen({ shade: 'Plain', form: 'pressed', colour: null, reading: stage(2) }) },
-    { words: 'near white, pan', item: specimen({ shade: 'Chalk', form: 'pressed', colour: '#f7f4f0', finish: 'metallic', reading: stage(3), state: 'past' }) },
-  ] },
-  { name: 'Palette', items: [
-    { words: 'square pans, two worn', item: specimen({ shade: 'Hedgerow', form: 'pressed', colour: null, parts: palette(false), goal: behind }), wornParts: ['part-s0', 'part-s5'] },
-    { words: 'round pans', item: specimen({ shade: 'Timetable', form: 'pressed', colour: null, parts: palette(true), state: 'within 90 days' }) },
-  ] },
-  { name: 'Bottle', items: [
-    { words: 'not recorded', item: specimen({ shade: 'Fawn', form: 'pump', colour: '#d8ab7c' }) },
-    { words: 'full', item: specimen({ shade: 'Fawn', form: 'pump', colour: '#d8ab7c', reading: level(1) }) },
-    { words: '45 %, behind', item: specimen({ shade: 'Fawn', form: 'pump', colour: '#d8ab7c', reading: level(0.45), goal: behind }) },
-    { words: '5 %, backup', item: specimen({ shade: 'Fawn', form: 'pump', colour: '#d8ab7c', reading: level(0.05), backups: 1 }) },
-    { words: 'dropper, 60 %', item: specimen({ shade: 'Oil', form: 'dropper', colour: '#d9a04a', finish: 'sheer', reading: level(0.6) }) },
-    { words: 'spray, 30 %', item: specimen({ shade: 'Mist', form: 'spray', colour: '#bcd6db', finish: 'sheer', reading: level(0.3), goal: ahead }) },
-    { words: 'undyed', item: specimen({ shade: 'Plain', form: 'pump', colour: null, reading: level(0.5), state: 'sign seen' }) },
-  ] },
-  { name: 'Tube and wand', items: [
-    { words: 'tube, not recorded', item: specimen({ shade: 'Veil', form: 'tube', colour: '#d9b489' }) },
-    { words: 'tube, 70 %', item: specimen({ shade: 'Veil', form: 'tube', colour: '#d9b489', reading: level(0.7), goal: undated }) },
-    { words: 'tube, 15 %', item: specimen({ shade: 'Veil', form: 'tube', colour: '#d9b489', reading: level(0.15), state: 'within 90 days' }) },
-    { words: 'wand, not recorded', item: specimen({ shade: 'Quay', form: 'wand', colour: '#c0614e' }) },
-    { words: 'wand, 80 %', item: specimen({ shade: 'Quay', form: 'wand', colour: '#c0614e', finish: 'sheer', reading: level(0.8) }) },
-    { words: 'wand, 25 %, met', item: specimen({ shade: 'Quay', form: 'wand', colour: '#c0614e', reading: level(0.25), goal: met }) },
-    { words: 'mascara, 50 %', item: specimen({ shade: 'Nettle', form: 'wand', colour: '#232325', reading: level(0.5), goal: behind }) },
-  ] },
-  { name: 'Pencil and bullet', items: [
-    { words: 'pencil, not recorded', item: specimen({ shade: 'Fig', form: 'wooden pencil', colour: '#9a5550' }) },
-    { words: 'pencil, whole', item: specimen({ shade: 'Fig', form: 'wooden pencil', colour: '#9a5550', reading: length(1) }) },
-    { words: 'pencil, 45 %', item: specimen({ shade: 'Fig', form: 'wooden pencil', colour: '#9a5550', reading: length(0.45), goal: behind }) },
-    { words: 'twist-up, 20 %', item: specimen({ shade: 'Marzipan', form: 'twist-up pencil', colour: '#8a6848', reading: length(0.2) }) },
-    { words: 'bullet, not recorded', item: specimen({ shade: 'Plum', form: 'bullet', colour: '#a04458' }) },
-    { words: 'bullet, 90 %', item: specimen({ shade: 'Plum', form: 'bullet', colour: '#a04458', finish: 'satin', reading: length(0.9) }) },
-    { words: 'bullet, 30 %', item: specimen({ shade: 'Plum', form: 'bullet', colour: '#a04458', finish: 'metallic', reading: length(0.3), goal: ahead }) },
-    { words: 'stick, 55 %', item: specimen({ shade: 'Damson', form: 'stick', colour: '#9c4f62', reading: length(0.55), state: 'past' }) },
-  ] },
-  { name: 'Pot', items: [
-    { words: 'not recorded', item: specimen({ shade: 'Slate', form: 'pot', colour: '#a08a80' }) },
-    { words: '90 %', item: specimen({ shade: 'Slate', form: 'pot', colour: '#a08a80', reading: level(0.9) }) },
-    { words: '50 %, behind', item: specimen({ shade: 'Slate', form: 'pot', colour: '#a08a80', finish: 'satin', reading: level(0.5), goal: behind }) },
-    { words: '10 %, floor shows', item: specimen({ shade: 'Balm', form: 'jar', colour: '#e6c9c4', reading: level(0.1) }) },
-  ] },
-  { name: 'Plain label', items: [
-    { words: 'no tally', item: specimen({ shade: 'Prep', form: 'tube', colour: '#c9d3cf', opaque: true }) },
-    { words: '12 of 20', item: specimen({ shade: 'Prep', form: 'tube', colour: '#c9d3cf', opaque: true, goal: { ...behind, uses: 12, done: 0.6 } }) },
-    { words: '20 uses', item: specimen({ shade: 'Scent', form: 'spray', colour: '#c8cdb8', opaque: true, uses: 20 }) },
-    { words: '143 uses', item: specimen({ shade: 'Scent', form: 'spray', colour: '#c8cdb8', opaque: true, uses: 143, backups: 1 }) },
-    { words: 'loose, unread rail', item: specimen({ shade: 'Cloud', form: 'loose', colour: null, goal: unread, uses: 8 }) },
-  ] },
+  {
+    name: 'Pan',
+    items: [
+      { words: 'not recorded', item: specimen({ shade: 'Rust', form: 'pressed', colour: '#c7747a' }) },
+      { words: 'untouched', item: specimen({ shade: 'Rust', form: 'pressed', colour: '#c7747a', reading: stage(0) }) },
+      {
+        words: 'dome gone, satin',
+        item: specimen({ shade: 'Rust', form: 'pressed', colour: '#c7747a', finish: 'satin', reading: stage(1) }),
+      },
+      {
+        words: 'dip, shimmer',
+        item: specimen({
+          shade: 'Wet Stone',
+          form: 'pressed',
+          colour: '#e0bd9f',
+          finish: 'shimmer',
+          reading: stage(2),
+          goal: undated,
+        }),
+      },
+      {
+        words: 'first pan, behind',
+        item: specimen({ shade: 'Rust', form: 'pressed', colour: '#c7747a', reading: stage(3), goal: behind }),
+      },
+      {
+        words: 'half bare, ahead',
+        item: specimen({ shade: 'Ember', form: 'baked', colour: '#b4754d', reading: stage(4), goal: ahead }),
+      },
+      {
+        words: 'mostly bare, met',
+        item: specimen({ shade: 'Oat', form: 'pressed', colour: '#e9d7bd', reading: stage(5), goal: met, backups: 1 }),
+      },
+      { words: 'undyed, dip', item: specimen({ shade: 'Plain', form: 'pressed', colour: null, reading: stage(2) }) },
+      {
+        words: 'near white, pan',
+        item: specimen({
+          shade: 'Chalk',
+          form: 'pressed',
+          colour: '#f7f4f0',
+          finish: 'metallic',
+          reading: stage(3),
+          state: 'past',
+        }),
+      },
+    ],
+  },
+  {
+    name: 'Palette',
+    items: [
+      {
+        words: 'square pans, two worn',
+        item: specimen({ shade: 'Hedgerow', form: 'pressed', colour: null, parts: palette(false), goal: behind }),
+        wornParts: ['part-s0', 'part-s5'],
+      },
+      {
+        words: 'round pans',
+        item: specimen({
+          shade: 'Timetable',
+          form: 'pressed',
+          colour: null,
+          parts: palette(true),
+          state: 'within 90 days',
+        }),
+      },
+    ],
+  },
+  {
+    name: 'Bottle',
+    items: [
+      { words: 'not recorded', item: specimen({ shade: 'Fawn', form: 'pump', colour: '#d8ab7c' }) },
+      { words: 'full', item: specimen({ shade: 'Fawn', form: 'pump', colour: '#d8ab7c', reading: level(1) }) },
+      {
+        words: '45 %, behind',
+        item: specimen({ shade: 'Fawn', form: 'pump', colour: '#d8ab7c', reading: level(0.45), goal: behind }),
+      },
+      {
+        words: '5 %, backup',
+        item: specimen({ shade: 'Fawn', form: 'pump', colour: '#d8ab7c', reading: level(0.05), backups: 1 }),
+      },
+      {
+        words: 'dropper, 60 %',
+        item: specimen({ shade: 'Oil', form: 'dropper', colour: '#d9a04a', finish: 'sheer', reading: level(0.6) }),
+      },
+      {
+        words: 'spray, 30 %',
+        item: specimen({
+          shade: 'Mist',
+          form: 'spray',
+          colour: '#bcd6db',
+          finish: 'sheer',
+          reading: level(0.3),
+          goal: ahead,
+        }),
+      },
+      {
+        words: 'undyed',
+        item: specimen({ shade: 'Plain', form: 'pump', colour: null, reading: level(0.5), state: 'sign seen' }),
+      },
+    ],
+  },
+  {
+    name: 'Tube and wand',
+    items: [
+      { words: 'tube, not recorded', item: specimen({ shade: 'Veil', form: 'tube', colour: '#d9b489' }) },
+      {
+        words: 'tube, 70 %',
+        item: specimen({ shade: 'Veil', form: 'tube', colour: '#d9b489', reading: level(0.7), goal: undated }),
+      },
+      {
+        words: 'tube, 15 %',
+        item: specimen({
+          shade: 'Veil',
+          form: 'tube',
+          colour: '#d9b489',
+          reading: level(0.15),
+          state: 'within 90 days',
+        }),
+      },
+      { words: 'wand, not recorded', item: specimen({ shade: 'Quay', form: 'wand', colour: '#c0614e' }) },
+      {
+        words: 'wand, 80 %',
+        item: specimen({ shade: 'Quay', form: 'wand', colour: '#c0614e', finish: 'sheer', reading: level(0.8) }),
+      },
+      {
+        words: 'wand, 25 %, met',
+        item: specimen({ shade: 'Quay', form: 'wand', colour: '#c0614e', reading: level(0.25), goal: met }),
+      },
+      {
+        words: 'mascara, 50 %',
+        item: specimen({ shade: 'Nettle', form: 'wand', colour: '#232325', reading: level(0.5), goal: behind }),
+      },
+    ],
+  },
+  {
+    name: 'Pencil and bullet',
+    items: [
+      { words: 'pencil, not recorded', item: specimen({ shade: 'Fig', form: 'wooden pencil', colour: '#9a5550' }) },
+      {
+        words: 'pencil, whole',
+        item: specimen({ shade: 'Fig', form: 'wooden pencil', colour: '#9a5550', reading: length(1) }),
+      },
+      {
+        words: 'pencil, 45 %',
+        item: specimen({ shade: 'Fig', form: 'wooden pencil', colour: '#9a5550', reading: length(0.45), goal: behind }),
+      },
+      {
+        words: 'twist-up, 20 %',
+        item: specimen({ shade: 'Marzipan', form: 'twist-up pencil', colour: '#8a6848', reading: length(0.2) }),
+      },
+      { words: 'bullet, not recorded', item: specimen({ shade: 'Plum', form: 'bullet', colour: '#a04458' }) },
+      {
+        words: 'bullet, 90 %',
+        item: specimen({ shade: 'Plum', form: 'bullet', colour: '#a04458', finish: 'satin', reading: length(0.9) }),
+      },
+      {
+        words: 'bullet, 30 %',
+        item: specimen({
+          shade: 'Plum',
+          form: 'bullet',
+          colour: '#a04458',
+          finish: 'metallic',
+          reading: length(0.3),
+          goal: ahead,
+        }),
+      },
+      {
+        words: 'stick, 55 %',
+        item: specimen({ shade: 'Damson', form: 'stick', colour: '#9c4f62', reading: length(0.55), state: 'past' }),
+      },
+    ],
+  },
+  {
+    name: 'Pot',
+    items: [
+      { words: 'not recorded', item: specimen({ shade: 'Slate', form: 'pot', colour: '#a08a80' }) },
+      { words: '90 %', item: specimen({ shade: 'Slate', form: 'pot', colour: '#a08a80', reading: level(0.9) }) },
+      {
+        words: '50 %, behind',
+        item: specimen({
+          shade: 'Slate',
+          form: 'pot',
+          colour: '#a08a80',
+          finish: 'satin',
+          reading: level(0.5),
+          goal: behind,
+        }),
+      },
+      {
+        words: '10 %, floor shows',
+        item: specimen({ shade: 'Balm', form: 'jar', colour: '#e6c9c4', reading: level(0.1) }),
+      },
+    ],
+  },
+  {
+    name: 'Plain label',
+    items: [
+      { words: 'no tally', item: specimen({ shade: 'Prep', form: 'tube', colour: '#c9d3cf', opaque: true }) },
+      {
+        words: '12 of 20',
+        item: specimen({
+          shade: 'Prep',
+          form: 'tube',
+          colour: '#c9d3cf',
+          opaque: true,
+          goal: { ...behind, uses: 12, done: 0.6 },
+        }),
+      },
+      {
+        words: '20 uses',
+        item: specimen({ shade: 'Scent', form: 'spray', colour: '#c8cdb8', opaque: true, uses: 20 }),
+      },
+      {
+        words: '143 uses',
+        item: specimen({ shade: 'Scent', form: 'spray', colour: '#c8cdb8', opaque: true, uses: 143, backups: 1 }),
+      },
+      {
+        words: 'loose, unread rail',
+        item: specimen({ shade: 'Cloud', form: 'loose', colour: null, goal: unread, uses: 8 }),
+      },
+    ],
+  },
 ]

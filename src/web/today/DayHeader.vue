@@ -16,7 +16,13 @@ function pick(event: Event): void {
 
 <template>
   <header>
-    <v-btn variant="outlined" :icon="mdiChevronLeft" size="44" aria-label="The day before" @click="emit('go', addDays(day, -1))" />
+    <v-btn
+      variant="outlined"
+      :icon="mdiChevronLeft"
+      size="44"
+      aria-label="The day before"
+      @click="emit('go', addDays(day, -1))"
+    />
     <h1>
       {{ longDay(day) }}
       <label class="any">
@@ -24,9 +30,18 @@ function pick(event: Event): void {
         <input type="date" :value="day" :max="today" @change="pick" />
       </label>
     </h1>
-    <v-btn variant="outlined" :icon="mdiChevronRight" size="44" aria-label="The day after" :disabled="isToday" @click="emit('go', addDays(day, 1))" />
+    <v-btn
+      variant="outlined"
+      :icon="mdiChevronRight"
+      size="44"
+      aria-label="The day after"
+      :disabled="isToday"
+      @click="emit('go', addDays(day, 1))"
+    />
     <v-btn v-if="!isToday" variant="text" @click="emit('go', today)">Back to today</v-btn>
-    <p class="quiet">{{ isToday ? 'What do I put on, and is it ticked off?' : `What was worn ${fromNow(day, today)}?` }}</p>
+    <p class="quiet">
+      {{ isToday ? 'What do I put on, and is it ticked off?' : `What was worn ${fromNow(day, today)}?` }}
+    </p>
     <RouterLink class="lay" to="/drawer">Lay the drawer</RouterLink>
   </header>
 </template>

@@ -8,11 +8,19 @@ import { shortStanding } from '#web/ui/words/goal-words'
 import { shortName } from '#web/ui/words/item-words'
 
 /** An item lying in the drawer. Tap = worn, again = take back; worn ones lie lifted, with a tick. */
-const props = defineProps<{ item: ItemSummary; density: 'roomy' | 'close' | 'packed' | 'row'; worn: boolean; wornParts: readonly string[]; tabindex: number }>()
+const props = defineProps<{
+  item: ItemSummary
+  density: 'roomy' | 'close' | 'packed' | 'row'
+  worn: boolean
+  wornParts: readonly string[]
+  tabindex: number
+}>()
 const emit = defineEmits<{ tap: []; focus: [] }>()
 const router = useRouter()
 
-const shades = computed(() => props.item.parts.filter((part) => props.wornParts.includes(part.id)).map((part) => part.name))
+const shades = computed(() =>
+  props.item.parts.filter((part) => props.wornParts.includes(part.id)).map((part) => part.name),
+)
 /** One line under the name: the most useful thing to know now. */
 const caption = computed(() => {
   const { item } = props
@@ -44,14 +52,21 @@ const big = computed(() => props.density === 'roomy')
       @focus="emit('focus')"
       @keydown.enter.prevent="router.push(`/items/${item.id}`)"
     >
-      <span class="lying"><ItemGauge :item="item" :size="big ? 'middle' : 'small'" :worn="worn" :worn-parts="wornParts" /></span>
+      <span class="lying"
+        ><ItemGauge :item="item" :size="big ? 'middle' : 'small'" :worn="worn" :worn-parts="wornParts"
+      /></span>
       <span class="words">
         <span class="name">{{ shortName(item) }}</span>
         <span v-if="density !== 'packed'" class="caption" :class="{ pressing }">{{ caption }}</span>
       </span>
-      <svg v-if="worn" class="tick" viewBox="0 0 22 22" width="22" height="22" aria-hidden="true"><rect width="22" height="22" rx="6" /><path d="M6 11.300l3.400 3.600 6.800-7.600" /></svg>
+      <svg v-if="worn" class="tick" viewBox="0 0 22 22" width="22" height="22" aria-hidden="true">
+        <rect width="22" height="22" rx="6" />
+        <path d="M6 11.300l3.400 3.600 6.800-7.600" />
+      </svg>
     </button>
-    <RouterLink v-if="big" class="open" :to="`/items/${item.id}`" tabindex="-1" :aria-label="`Open ${shortName(item)}`">open</RouterLink>
+    <RouterLink v-if="big" class="open" :to="`/items/${item.id}`" tabindex="-1" :aria-label="`Open ${shortName(item)}`"
+      >open</RouterLink
+    >
   </span>
 </template>
 

@@ -2,7 +2,8 @@
   <section class="inset start">
     <h2>Nothing is in the collection yet</h2>
     <p>
-      This is where the drawer will lie, seen from above: what you reach for, by zone, and one tap for each thing you put on. First it needs to know what you own.
+      This is where the drawer will lie, seen from above: what you reach for, by zone, and one tap for each thing you
+      put on. First it needs to know what you own.
     </p>
     <div class="acts">
       <v-btn color="primary" to="/collection/import">Import a sheet you keep</v-btn>

@@ -24,10 +24,16 @@ const madeUp = computed(() => props.face.some((item) => item.makeup))
 const sameWords = computed(() => {
   if (!props.lastFace) return ''
   const ago = daysBetween(props.lastFace.day, props.day)
-  return ago === 1 ? 'Same as the day before' : ago < 7 ? `Same as ${weekdayName(props.lastFace.day)}` : `Same as ${shortDay(props.lastFace.day, props.today)}`
+  return ago === 1
+    ? 'Same as the day before'
+    : ago < 7
+      ? `Same as ${weekdayName(props.lastFace.day)}`
+      : `Same as ${shortDay(props.lastFace.day, props.today)}`
 })
 /** Offered only where it would add something. */
-const sameAdds = computed(() => props.lastFace !== null && props.lastFace.itemIds.some((id) => !props.face.some((item) => item.id === id)))
+const sameAdds = computed(
+  () => props.lastFace !== null && props.lastFace.itemIds.some((id) => !props.face.some((item) => item.id === id)),
+)
 const title = computed(() => {
   const when = props.day === props.today ? 'On today' : 'On that day'
   if (props.face.length > 0) return `${when}: ${props.face.length}`
@@ -40,17 +46,27 @@ const title = computed(() => {
     <p class="words">
       <strong class="title figures">{{ title }}</strong>
       <span v-for="(item, index) in face" :key="item.id" class="item">
-        <RouterLink :to="`/items/${item.id}`">{{ shortName(item) }}</RouterLink
-        ><button v-if="item.placement === null" type="button" class="back" :aria-label="`Take back ${shortName(item)}, from outside the drawer`" @click="emit('tap', item)">take back</button
+        <RouterLink :to="`/items/${item.id}`">{{ shortName(item) }}</RouterLink><button
+          v-if="item.placement === null"
+          type="button"
+          class="back"
+          :aria-label="`Take back ${shortName(item)}, from outside the drawer`"
+          @click="emit('tap', item)"
+        >
+          take back</button
         ><span v-if="index < face.length - 1" aria-hidden="true"> · </span>
       </span>
       <span v-if="saving" class="quiet"> saving…</span>
     </p>
     <div class="acts">
-      <v-btn v-if="changes.last" color="on-surface" class="undo" @click="changes.takeBack(changes.last.id)">Take back: {{ changes.last.words }}</v-btn>
+      <v-btn v-if="changes.last" class="undo take-back" @click="changes.takeBack(changes.last.id)"
+        >Take back: {{ changes.last.words }}</v-btn
+      >
       <v-btn v-if="sameAdds" variant="outlined" color="primary" @click="emit('same')">{{ sameWords }}</v-btn>
       <v-btn variant="outlined" color="primary" @click="emit('elsewhere')">Something else</v-btn>
-      <v-btn v-if="!madeUp" variant="outlined" color="primary" :aria-pressed="noMakeup" @click="emit('noMakeup')">{{ noMakeup ? 'Makeup after all' : 'No makeup' }}</v-btn>
+      <v-btn v-if="!madeUp" variant="outlined" color="primary" :aria-pressed="noMakeup" @click="emit('noMakeup')">{{
+        noMakeup ? 'Makeup after all' : 'No makeup'
+      }}</v-btn>
     </div>
   </section>
 </template>

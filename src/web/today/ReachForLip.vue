@@ -18,7 +18,12 @@ const emit = defineEmits<{ tap: [item: ItemSummary] }>()
       <span class="quiet">in the order of a face</span>
     </div>
     <template v-for="suggestion in suggestions" :key="suggestion.itemId">
-      <button v-if="items.get(suggestion.itemId)" type="button" class="hint" @click="emit('tap', items.get(suggestion.itemId)!)">
+      <button
+        v-if="items.get(suggestion.itemId)"
+        type="button"
+        class="hint"
+        @click="emit('tap', items.get(suggestion.itemId)!)"
+      >
         <ItemGauge :item="items.get(suggestion.itemId)!" size="small" />
         <span class="words">
           <strong>{{ shortName(items.get(suggestion.itemId)!) }}</strong>

@@ -20,21 +20,38 @@ function done(isWorn: boolean): void {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="520" :aria-label="`Shades of ${shortName(item)}`" @update:model-value="emit('close')">
+  <v-dialog
+    :model-value="true"
+    max-width="520"
+    :aria-label="`Shades of ${shortName(item)}`"
+    @update:model-value="emit('close')"
+  >
     <div class="sheet box">
       <h2>{{ shortName(item) }}</h2>
       <p class="quiet">Tap the shades you wore. None is fine too: “some shade”.</p>
       <div class="large"><ItemGauge :item="item" size="large" :worn-parts="chosen" :rail="false" /></div>
       <div class="shades" role="group" aria-label="Shades">
-        <button v-for="part in item.parts" :key="part.id" type="button" class="shade" :class="{ chosen: chosen.includes(part.id) }" :aria-pressed="chosen.includes(part.id)" @click="toggle(part.id)">
+        <button
+          v-for="part in item.parts"
+          :key="part.id"
+          type="button"
+          class="shade"
+          :class="{ chosen: chosen.includes(part.id) }"
+          :aria-pressed="chosen.includes(part.id)"
+          @click="toggle(part.id)"
+        >
           <span class="dot" :style="{ background: part.colour ?? 'var(--plate)' }"></span>
-          <span>{{ part.name }}<span class="quiet figures">{{ usesWords(part.uses) }}</span></span>
+          <span
+            >{{ part.name }}<span class="quiet figures">{{ usesWords(part.uses) }}</span></span
+          >
         </button>
       </div>
       <div class="acts">
         <v-btn v-if="worn !== null" variant="text" @click="done(false)">Not worn</v-btn>
         <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
-        <v-btn color="primary" @click="done(true)">{{ chosen.length === 0 ? 'Worn, some shade' : `Worn: ${chosen.length}` }}</v-btn>
+        <v-btn color="primary" @click="done(true)">{{
+          chosen.length === 0 ? 'Worn, some shade' : `Worn: ${chosen.length}`
+        }}</v-btn>
       </div>
     </div>
   </v-dialog>

@@ -60,9 +60,22 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     <template v-else>
       <section class="drawer" aria-label="The active drawer">
         <div class="plan">
-          <ZoneCompartment v-for="zone in shown.zones" :key="zone.id" :zone="zone" :items="today.items" :worn="today.worn" @tap="tap" />
+          <ZoneCompartment
+            v-for="zone in shown.zones"
+            :key="zone.id"
+            :zone="zone"
+            :items="today.items"
+            :worn="today.worn"
+            @tap="tap"
+          />
         </div>
-        <ReachForLip v-if="shown.day === shown.today" :suggestions="shown.reachFor" :items="today.items" :today="shown.today" @tap="tap" />
+        <ReachForLip
+          v-if="shown.day === shown.today"
+          :suggestions="shown.reachFor"
+          :items="today.items"
+          :today="shown.today"
+          @tap="tap"
+        />
       </section>
       <FaceLine
         :face="today.face"
@@ -78,8 +91,20 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         @elsewhere="picking = true"
       />
     </template>
-    <ShadeSheet v-if="shadesOf" :item="shadesOf" :worn="today.worn.get(shadesOf.id) ?? null" @close="shadesOf = null" @set="(isWorn, partIds) => shadesOf && today.setWorn(shadesOf, isWorn, partIds)" />
-    <ItemPicker v-model="picking" title="Worn from outside the drawer" action="Tick" :exclude="[...today.worn.keys()]" @pick="wearElsewhere" />
+    <ShadeSheet
+      v-if="shadesOf"
+      :item="shadesOf"
+      :worn="today.worn.get(shadesOf.id) ?? null"
+      @close="shadesOf = null"
+      @set="(isWorn, partIds) => shadesOf && today.setWorn(shadesOf, isWorn, partIds)"
+    />
+    <ItemPicker
+      v-model="picking"
+      title="Worn from outside the drawer"
+      action="Tick"
+      :exclude="[...today.worn.keys()]"
+      @pick="wearElsewhere"
+    />
   </div>
 </template>
 

@@ -6,7 +6,11 @@ import type { DrawerZone } from '#contract/today'
 import DrawerItem from './DrawerItem.vue'
 
 /** One moulded compartment: its items in her order, its free slots as bare floor. */
-const props = defineProps<{ zone: DrawerZone; items: ReadonlyMap<string, ItemSummary>; worn: ReadonlyMap<string, readonly string[]> }>()
+const props = defineProps<{
+  zone: DrawerZone
+  items: ReadonlyMap<string, ItemSummary>
+  worn: ReadonlyMap<string, readonly string[]>
+}>()
 const emit = defineEmits<{ tap: [item: ItemSummary] }>()
 /** Up to here the middle drawing with its name fits. */
 const ROOMY = 6
@@ -15,9 +19,13 @@ const CLOSE = 18
 
 const phone = useMediaQuery('(max-width: 760px)')
 const lying = computed(() => props.zone.itemIds.flatMap((id) => props.items.get(id) ?? []))
-const density = computed(() => (phone.value ? 'row' : lying.value.length <= ROOMY ? 'roomy' : lying.value.length <= CLOSE ? 'close' : 'packed'))
+const density = computed(() =>
+  phone.value ? 'row' : lying.value.length <= ROOMY ? 'roomy' : lying.value.length <= CLOSE ? 'close' : 'packed',
+)
 const free = computed(() => props.zone.slots - props.zone.taken)
-const freeWords = computed(() => (free.value < 0 ? `${-free.value} too many` : free.value === 0 ? 'full' : `room for ${free.value}`))
+const freeWords = computed(() =>
+  free.value < 0 ? `${-free.value} too many` : free.value === 0 ? 'full' : `room for ${free.value}`,
+)
 const wornHere = computed(() => lying.value.filter((item) => props.worn.has(item.id)).length)
 /** Roving focus: one Tab stop per zone, arrows inside. */
 const at = ref(0)
@@ -33,12 +41,17 @@ function move(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <section class="zone inset" :class="density" :style="{ flex: `${Math.max(zone.slots, 2)} 1 ${Math.max(zone.slots, 3) * 74}px` }" :aria-label="zone.name">
+  <section
+    class="zone inset"
+    :class="density"
+    :style="{ flex: `${Math.max(zone.slots, 2)} 1 ${Math.max(zone.slots, 3) * 74}px` }"
+    :aria-label="zone.name"
+  >
     <div class="head">
       <h2>{{ zone.name }}</h2>
       <span class="quiet figures">{{ phone && wornHere > 0 ? `${wornHere} worn` : freeWords }}</span>
     </div>
-    <div ref="shelf" class="shelf" role="group" :aria-label="`${zone.name}, ${lying.length} items`" @keydown="move">
+    <div ref="shelf" class="shelf" role="group" :aria-label="`${zone.name}, ${lying.length} items`">
       <DrawerItem
         v-for="(item, index) in lying"
         :key="item.id"
@@ -49,6 +62,7 @@ function move(event: KeyboardEvent): void {
         :tabindex="index === Math.min(at, lying.length - 1) ? 0 : -1"
         @tap="emit('tap', item)"
         @focus="at = index"
+        @keydown="move"
       />
       <template v-if="density === 'roomy'">
         <span v-for="n in Math.min(Math.max(free, 0), 3)" :key="n" class="hollow" aria-hidden="true"></span>
@@ -85,6 +99,7 @@ h2 {
   align-items: flex-end;
   gap: 2px;
   min-height: 138px;
+  padding-top: 5px;
 }
 
 .close .shelf,

@@ -38,11 +38,22 @@ export const useToday = defineStore('today', () => {
     const shown = answer.value
     if (!shown) return
     const before = shown.worn
-    shown.worn = [...before.filter((each) => each.itemId !== item.id), ...(isWorn ? [{ itemId: item.id, partIds: [...partIds] }] : [])]
+    shown.worn = [
+      ...before.filter((each) => each.itemId !== item.id),
+      ...(isWorn ? [{ itemId: item.id, partIds: [...partIds] }] : []),
+    ]
     if (!shown.items.some((each) => each.id === item.id)) shown.items.push(item)
     if (isWorn && item.makeup) shown.noMakeup = false
     const { day } = shown
-    enqueue(before, () => changes.run<WornAnswer>('POST', '/wear', { changeId: newId(), itemId: item.id, day, worn: isWorn, partIds: [...partIds] }))
+    enqueue(before, () =>
+      changes.run<WornAnswer>('POST', '/wear', {
+        changeId: newId(),
+        itemId: item.id,
+        day,
+        worn: isWorn,
+        partIds: [...partIds],
+      }),
+    )
   }
 
   function sameAsLast(): void {

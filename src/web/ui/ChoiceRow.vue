@@ -8,7 +8,16 @@ const value = defineModel<T | null>({ required: true })
   <fieldset>
     <legend>{{ label }}</legend>
     <div class="choices">
-      <button v-for="option in options" :key="option" type="button" class="choice" :aria-pressed="value === option" @click="value = option">{{ words?.[option] ?? option }}</button>
+      <button
+        v-for="option in options"
+        :key="option"
+        type="button"
+        class="choice"
+        :aria-pressed="value === option"
+        @click="value = option"
+      >
+        {{ words?.[option] ?? option }}
+      </button>
     </div>
   </fieldset>
 </template>

@@ -5,5 +5,12 @@ defineProps<{ label: string; max?: string; min?: string; errorMessages?: string[
 </script>
 
 <template>
-  <v-text-field v-model="value" type="date" :label="label" :max="max" :min="min" :error-messages="errorMessages ?? []" />
+  <v-text-field
+    v-model="value"
+    type="date"
+    :label="label"
+    :max="max"
+    :min="min"
+    :error-messages="errorMessages ?? []"
+  />
 </template>

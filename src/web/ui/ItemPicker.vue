@@ -6,7 +6,12 @@ import { useStock } from './stock'
 import { matchesWords, shortName } from './words/item-words'
 
 /** Chooses one item of the stock by a few letters. */
-const props = defineProps<{ title: string; action: string; exclude?: readonly string[]; first?: (item: ItemSummary) => boolean }>()
+const props = defineProps<{
+  title: string
+  action: string
+  exclude?: readonly string[]
+  first?: (item: ItemSummary) => boolean
+}>()
 const emit = defineEmits<{ pick: [item: ItemSummary] }>()
 const open = defineModel<boolean>({ required: true })
 const SHOWN = 40
@@ -18,7 +23,9 @@ watch(open, (isOpen) => {
   void stock.load()
 })
 const found = computed(() => {
-  const rows = stock.items.filter((item) => !(props.exclude ?? []).includes(item.id) && (text.value.trim() === '' || matchesWords(item, text.value)))
+  const rows = stock.items.filter(
+    (item) => !(props.exclude ?? []).includes(item.id) && (text.value.trim() === '' || matchesWords(item, text.value)),
+  )
   const { first } = props
   if (first) rows.sort((a, b) => Number(first(b)) - Number(first(a)))
   return rows.slice(0, SHOWN)
@@ -37,7 +44,13 @@ const found = computed(() => {
             <strong>{{ shortName(item) }}</strong>
             <span class="quiet">{{ item.category }}, {{ item.maker }}</span>
           </span>
-          <v-btn variant="outlined" color="primary" :aria-label="`${action} ${shortName(item)}`" @click="emit('pick', item)">{{ action }}</v-btn>
+          <v-btn
+            variant="outlined"
+            color="primary"
+            :aria-label="`${action} ${shortName(item)}`"
+            @click="emit('pick', item)"
+            >{{ action }}</v-btn
+          >
         </li>
         <li v-if="found.length === 0" class="quiet">Nothing of that name.</li>
       </ul>

@@ -10,7 +10,11 @@ export function useForm() {
   const refused = ref<Refused | null>(null)
   const outOfReach = ref('')
 
-  async function submit<A extends { change: ChangeNote }>(method: 'POST' | 'PUT', path: string, body: CommandBody): Promise<A | null> {
+  async function submit<A extends { change: ChangeNote }>(
+    method: 'POST' | 'PUT',
+    path: string,
+    body: CommandBody,
+  ): Promise<A | null> {
     busy.value = true
     refused.value = null
     outOfReach.value = ''

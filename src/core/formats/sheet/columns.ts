@@ -40,7 +40,18 @@ const HEADER_WORDS: Readonly<Record<SheetField, readonly string[]>> = {
     'peremption',
     'caducidad',
   ],
-  uses: ['uses', 'used', 'times used', 'wears', 'tally', 'benutzt', 'benutzungen', 'anwendungen', 'utilisations', 'usos'],
+  uses: [
+    'uses',
+    'used',
+    'times used',
+    'wears',
+    'tally',
+    'benutzt',
+    'benutzungen',
+    'anwendungen',
+    'utilisations',
+    'usos',
+  ],
   notes: ['notes', 'note', 'comments', 'remarks', 'notiz', 'notizen', 'bemerkung', 'remarques', 'notas'],
 }
 

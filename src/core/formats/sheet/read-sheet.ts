@@ -162,10 +162,12 @@ function readRow(
 }
 
 function parseUses(text: string): Outcome<number> {
-  if (!/^[+-]?\d+([.,]0+)?$/.test(text)) return { ok: false, failure: { code: 'uses-unreadable', data: { value: text } } }
+  if (!/^[+-]?\d+([.,]0+)?$/.test(text))
+    return { ok: false, failure: { code: 'uses-unreadable', data: { value: text } } }
   const uses = Number(text.replace(',', '.'))
   if (uses < 0) return { ok: false, failure: { code: 'uses-negative', data: { value: text } } }
-  if (uses > MOST_USES) return { ok: false, failure: { code: 'uses-absurd', data: { value: text, largest: MOST_USES } } }
+  if (uses > MOST_USES)
+    return { ok: false, failure: { code: 'uses-absurd', data: { value: text, largest: MOST_USES } } }
   return { ok: true, value: uses }
 }
 

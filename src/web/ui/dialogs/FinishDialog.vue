@@ -21,14 +21,18 @@ const packageGoes = ref<(typeof PACKAGE_GOES)[number] | null>(null)
 const words = ref('')
 
 async function save(): Promise<void> {
-  const answer = await form.submit<{ backups: number; change: { id: string; words: string; changed: boolean } }>('POST', `/items/${props.item.id}/finish`, {
-    changeId: newId(),
-    reviewId: newId(),
-    day: day.value,
-    wouldBuyAgain: wouldBuyAgain.value,
-    words: words.value,
-    packageGoes: packageGoes.value,
-  })
+  const answer = await form.submit<{ backups: number; change: { id: string; words: string; changed: boolean } }>(
+    'POST',
+    `/items/${props.item.id}/finish`,
+    {
+      changeId: newId(),
+      reviewId: newId(),
+      day: day.value,
+      wouldBuyAgain: wouldBuyAgain.value,
+      words: words.value,
+      packageGoes: packageGoes.value,
+    },
+  )
   if (answer) emit('done', answer.backups)
 }
 </script>
@@ -38,15 +42,29 @@ async function save(): Promise<void> {
     <form class="sheet dialog" @submit.prevent="save">
       <h2>{{ shortName(item) }} is empty</h2>
       <p class="quiet">{{ usesWords(item.uses) }} in all, {{ openedWords(item.opened) }}. It keeps its history.</p>
-      <p v-if="item.form === 'tube' || item.form === 'wand'" class="caution">Cutting a tube open for the last of it: the edge is sharp.</p>
+      <p v-if="item.form === 'tube' || item.form === 'wand'" class="caution">
+        Cutting a tube open for the last of it: the edge is sharp.
+      </p>
       <DayField v-model="day" label="Finished on" :max="today" :error-messages="form.on('day')" />
-      <ChoiceRow v-model="wouldBuyAgain" label="Would you buy it again?" :options="BUY_AGAIN" :words="{ 'have a backup': 'already have a backup', discontinued: 'cannot: discontinued' }" />
+      <ChoiceRow
+        v-model="wouldBuyAgain"
+        label="Would you buy it again?"
+        :options="BUY_AGAIN"
+        :words="{ 'have a backup': 'already have a backup', discontinued: 'cannot: discontinued' }"
+      />
       <v-textarea v-model="words" label="A few words on what you think of it" :error-messages="form.on('words')" />
-      <ChoiceRow v-model="packageGoes" label="The package goes (may stay open)" :options="PACKAGE_GOES" :words="{ 'keep the container': 'washed and kept' }" />
+      <ChoiceRow
+        v-model="packageGoes"
+        label="The package goes (may stay open)"
+        :options="PACKAGE_GOES"
+        :words="{ 'keep the container': 'washed and kept' }"
+      />
       <FormTrouble :refused="form.refused.value" :out-of-reach="form.outOfReach.value" />
       <div class="acts">
         <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
-        <v-btn type="submit" color="primary" :loading="form.busy.value" :disabled="wouldBuyAgain === null">Record the empty</v-btn>
+        <v-btn type="submit" color="primary" :loading="form.busy.value" :disabled="wouldBuyAgain === null"
+          >Record the empty</v-btn
+        >
       </div>
     </form>
   </v-dialog>

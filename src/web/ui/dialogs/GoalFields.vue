@@ -11,16 +11,33 @@ defineProps<{ today: Day; projectBy: Day | null; on: (field: string) => string[]
 </script>
 
 <template>
-  <ChoiceRow v-model="goal.kind" label="Goal" :options="['finish', 'uses']" :words="{ finish: 'Finish it', uses: 'A number of uses' }" />
+  <ChoiceRow
+    v-model="goal.kind"
+    label="Goal"
+    :options="['finish', 'uses']"
+    :words="{ finish: 'Finish it', uses: 'A number of uses' }"
+  />
   <div v-if="goal.kind === 'uses'" class="pair">
     <v-text-field v-model="goal.target" type="number" min="1" label="Uses wanted" :error-messages="on('goal.target')" />
-    <v-text-field v-model="goal.headStart" type="number" min="0" label="Head start: uses that count already" :hint="`${usesSoFar} uses so far in all`" persistent-hint :error-messages="on('goal.headStart')" />
+    <v-text-field
+      v-model="goal.headStart"
+      type="number"
+      min="0"
+      label="Head start: uses that count already"
+      :hint="`${usesSoFar} uses so far in all`"
+      persistent-hint
+      :error-messages="on('goal.headStart')"
+    />
   </div>
   <ChoiceRow
     v-model="goal.by"
     label="By when?"
     :options="projectBy ? ['none', 'project', 'own'] : ['none', 'own']"
-    :words="{ none: 'No date', project: projectBy ? `With the project, ${shortDay(projectBy, today)}` : '', own: 'A day of its own' }"
+    :words="{
+      none: 'No date',
+      project: projectBy ? `With the project, ${shortDay(projectBy, today)}` : '',
+      own: 'A day of its own',
+    }"
   />
   <DayField v-if="goal.by === 'own'" v-model="goal.byDay" label="By" :min="today" :error-messages="on('goal.by')" />
 </template>

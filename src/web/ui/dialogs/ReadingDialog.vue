@@ -20,24 +20,53 @@ const form = useForm()
 const day = ref<string>(props.today)
 const partId = ref<string | null>(props.item.parts[0]?.id ?? null)
 const measure = computed(() => (props.item.parts.length > 0 ? 'pan' : eyeMeasureOf(props.item.form, props.item.opaque)))
-const last = computed(() => (partId.value === null ? props.item.reading : (props.item.parts.find((part) => part.id === partId.value)?.reading ?? null)))
+const last = computed(() =>
+  partId.value === null
+    ? props.item.reading
+    : (props.item.parts.find((part) => part.id === partId.value)?.reading ?? null),
+)
 const percent = ref(Math.round((props.item.reading?.value ?? 1) * 100))
 const stage = ref<PanStage | null>(props.item.reading?.stage ?? null)
 const preview = computed<ItemSummary>(() => {
-  const reading = measure.value === 'pan' ? { kind: 'stage' as const, value: null, stage: stage.value ?? 'untouched', day: props.today } : { kind: measure.value === 'length' ? ('length' as const) : ('level' as const), value: percent.value / 100, stage: null, day: props.today }
+  const reading =
+    measure.value === 'pan'
+      ? { kind: 'stage' as const, value: null, stage: stage.value ?? 'untouched', day: props.today }
+      : {
+          kind: measure.value === 'length' ? ('length' as const) : ('level' as const),
+          value: percent.value / 100,
+          stage: null,
+          day: props.today,
+        }
   if (props.item.parts.length === 0) return { ...props.item, reading }
-  return { ...props.item, parts: props.item.parts.map((part) => (part.id === partId.value ? { ...part, reading: stage.value === null ? part.reading : reading } : part)) }
+  return {
+    ...props.item,
+    parts: props.item.parts.map((part) =>
+      part.id === partId.value ? { ...part, reading: stage.value === null ? part.reading : reading } : part,
+    ),
+  }
 })
 
 async function save(): Promise<void> {
-  const reading = measure.value === 'pan' ? { kind: 'stage', stage: stage.value, day: day.value } : { kind: measure.value, value: percent.value / 100, day: day.value }
-  const answer = await form.submit('POST', `/items/${props.item.id}/readings`, { changeId: newId(), id: newId(), partId: partId.value, reading })
+  const reading =
+    measure.value === 'pan'
+      ? { kind: 'stage', stage: stage.value, day: day.value }
+      : { kind: measure.value, value: percent.value / 100, day: day.value }
+  const answer = await form.submit('POST', `/items/${props.item.id}/readings`, {
+    changeId: newId(),
+    id: newId(),
+    partId: partId.value,
+    reading,
+  })
   if (answer) emit('done')
 }
 </script>
 
 <template>
-  <v-dialog :model-value="true" :aria-label="`How much is left of ${shortName(item)}`" @update:model-value="emit('close')">
+  <v-dialog
+    :model-value="true"
+    :aria-label="`How much is left of ${shortName(item)}`"
+    @update:model-value="emit('close')"
+  >
     <form class="sheet dialog" @submit.prevent="save">
       <h2>How much is left of {{ shortName(item) }}?</h2>
       <p v-if="measure === 'none'">This package shows nothing by eye. Its tallies are its measure.</p>
@@ -45,8 +74,15 @@ async function save(): Promise<void> {
         <div class="two">
           <ItemGauge :item="preview" size="large" :rail="false" />
           <div class="fields">
-            <p class="quiet">{{ last ? `Last: ${readingWords(last)}, ${dateWords(last.day)}.` : 'Never read before.' }}</p>
-            <v-select v-if="item.parts.length > 0" v-model="partId" label="Shade" :items="item.parts.map((part) => ({ title: part.name, value: part.id }))" />
+            <p class="quiet">
+              {{ last ? `Last: ${readingWords(last)}, ${dateWords(last.day)}.` : 'Never read before.' }}
+            </p>
+            <v-select
+              v-if="item.parts.length > 0"
+              v-model="partId"
+              label="Shade"
+              :items="item.parts.map((part) => ({ title: part.name, value: part.id }))"
+            />
             <ChoiceRow v-if="measure === 'pan'" v-model="stage" label="What the pan shows" :options="PAN_STAGES" />
             <label v-else class="level">
               {{ measure === 'length' ? 'Length left, against a new one' : 'How full' }}
@@ -60,7 +96,14 @@ async function save(): Promise<void> {
       <FormTrouble :refused="form.refused.value" :out-of-reach="form.outOfReach.value" />
       <div class="acts">
         <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
-        <v-btn v-if="measure !== 'none'" type="submit" color="primary" :loading="form.busy.value" :disabled="measure === 'pan' && stage === null">Record</v-btn>
+        <v-btn
+          v-if="measure !== 'none'"
+          type="submit"
+          color="primary"
+          :loading="form.busy.value"
+          :disabled="measure === 'pan' && stage === null"
+          >Record</v-btn
+        >
       </div>
     </form>
   </v-dialog>

@@ -20,7 +20,13 @@ const project = computed(() => props.projects.find((each) => each.id === project
 const goal = ref(freshGoal(project.value?.by ?? null))
 
 async function save(): Promise<void> {
-  const body = { changeId: newId(), stayId: newId(), itemId: props.item.id, day: props.today, goal: goalBody(goal.value) }
+  const body = {
+    changeId: newId(),
+    stayId: newId(),
+    itemId: props.item.id,
+    day: props.today,
+    goal: goalBody(goal.value),
+  }
   if (await form.submit('POST', `/projects/${projectId.value}/roll-in`, body)) emit('done')
 }
 </script>
@@ -32,8 +38,19 @@ async function save(): Promise<void> {
         <ItemGauge :item="item" size="middle" :rail="false" />
         <h2>Roll in {{ shortName(item) }}</h2>
       </div>
-      <v-select v-if="projects.length > 1" v-model="projectId" label="Project" :items="projects.map((each) => ({ title: each.name, value: each.id }))" />
-      <GoalFields v-model="goal" :today="today" :project-by="project?.by ?? null" :on="form.on" :uses-so-far="item.uses" />
+      <v-select
+        v-if="projects.length > 1"
+        v-model="projectId"
+        label="Project"
+        :items="projects.map((each) => ({ title: each.name, value: each.id }))"
+      />
+      <GoalFields
+        v-model="goal"
+        :today="today"
+        :project-by="project?.by ?? null"
+        :on="form.on"
+        :uses-so-far="item.uses"
+      />
       <FormTrouble :refused="form.refused.value" :out-of-reach="form.outOfReach.value" />
       <div class="acts">
         <v-btn variant="text" @click="emit('close')">Cancel</v-btn>

@@ -16,7 +16,10 @@ const day = ref<string>(props.today)
 const words = ref('')
 
 async function save(): Promise<void> {
-  if (await form.submit('POST', `/items/${props.item.id}/sign`, { changeId: newId(), day: day.value, words: words.value })) emit('done')
+  if (
+    await form.submit('POST', `/items/${props.item.id}/sign`, { changeId: newId(), day: day.value, words: words.value })
+  )
+    emit('done')
 }
 </script>
 
@@ -25,9 +28,20 @@ async function save(): Promise<void> {
     <form class="sheet dialog" @submit.prevent="save">
       <h2>What did you notice on {{ shortName(item) }}?</h2>
       <p class="quiet">A sign counts above any date.</p>
-      <p class="caution">What stings, itches or swells is stopped at once. At the eye: rinse, and see a professional.</p>
+      <p class="caution">
+        What stings, itches or swells is stopped at once. At the eye: rinse, and see a professional.
+      </p>
       <div class="choices">
-        <button v-for="sign in SIGNS" :key="sign" type="button" class="choice" :aria-pressed="words === sign" @click="words = sign">{{ sign }}</button>
+        <button
+          v-for="sign in SIGNS"
+          :key="sign"
+          type="button"
+          class="choice"
+          :aria-pressed="words === sign"
+          @click="words = sign"
+        >
+          {{ sign }}
+        </button>
       </div>
       <v-text-field v-model="words" label="In your words" :error-messages="form.on('words')" />
       <DayField v-model="day" label="Noticed on" :max="today" :error-messages="form.on('day')" />

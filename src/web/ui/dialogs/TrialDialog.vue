@@ -19,7 +19,14 @@ const dueOn = ref<string>(addDays(props.today, DAYS))
 const question = ref('')
 
 async function save(): Promise<void> {
-  const body = { changeId: newId(), trialId: newId(), itemId: props.item.id, wearsWanted: Number(wears.value), dueOn: dueOn.value, question: question.value }
+  const body = {
+    changeId: newId(),
+    trialId: newId(),
+    itemId: props.item.id,
+    wearsWanted: Number(wears.value),
+    dueOn: dueOn.value,
+    question: question.value,
+  }
   if (await form.submit('POST', '/trials', body)) emit('done')
 }
 </script>
@@ -29,9 +36,20 @@ async function save(): Promise<void> {
     <form class="sheet dialog" @submit.prevent="save">
       <h2>Put {{ shortName(item) }} on trial</h2>
       <p class="quiet">Wear it properly, in a full face, a set number of times; then decide.</p>
-      <v-text-field v-model="wears" type="number" min="1" max="365" label="Wears" :error-messages="form.on('wearsWanted')" />
+      <v-text-field
+        v-model="wears"
+        type="number"
+        min="1"
+        max="365"
+        label="Wears"
+        :error-messages="form.on('wearsWanted')"
+      />
       <DayField v-model="dueOn" label="Decision due on" :min="addDays(today, 1)" :error-messages="form.on('dueOn')" />
-      <v-text-field v-model="question" label="What do you want to know? (may stay empty)" :error-messages="form.on('question')" />
+      <v-text-field
+        v-model="question"
+        label="What do you want to know? (may stay empty)"
+        :error-messages="form.on('question')"
+      />
       <FormTrouble :refused="form.refused.value" :out-of-reach="form.outOfReach.value" />
       <div class="acts">
         <v-btn variant="text" @click="emit('close')">Cancel</v-btn>

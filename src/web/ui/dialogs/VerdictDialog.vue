@@ -56,8 +56,19 @@ async function save(): Promise<void> {
         <ChoiceRow v-model="destination" label="Where does it go?" :options="destinations as string[]" />
         <p v-if="limited" class="caution">Used eye and lip things, and spoiled ones, are not passed on.</p>
       </template>
-      <DayField v-if="verdict === 'rest until a date'" v-model="until" label="Rests until" :error-messages="form.on('until')" />
-      <v-autocomplete v-if="verdict === 'use up as something else'" v-model="usedAs" label="Used up as" :items="stock.categories.map((each) => ({ title: each.name, value: each.id }))" :error-messages="form.on('usedAs')" />
+      <DayField
+        v-if="verdict === 'rest until a date'"
+        v-model="until"
+        label="Rests until"
+        :error-messages="form.on('until')"
+      />
+      <v-autocomplete
+        v-if="verdict === 'use up as something else'"
+        v-model="usedAs"
+        label="Used up as"
+        :items="stock.categories.map((each) => ({ title: each.name, value: each.id }))"
+        :error-messages="form.on('usedAs')"
+      />
       <v-textarea v-model="reason" label="Why? (one line is plenty)" rows="2" :error-messages="form.on('reason')" />
       <FormTrouble :refused="form.refused.value" :out-of-reach="form.outOfReach.value" />
       <div class="acts">

@@ -14,12 +14,24 @@ export interface GoalDraft {
 const USUAL_USES = 10
 
 export function freshGoal(projectBy: Day | null): GoalDraft {
-  return { kind: 'uses', target: String(USUAL_USES), headStart: '0', by: projectBy === null ? 'none' : 'project', byDay: '' }
+  return {
+    kind: 'uses',
+    target: String(USUAL_USES),
+    headStart: '0',
+    by: projectBy === null ? 'none' : 'project',
+    byDay: '',
+  }
 }
 
 export function draftOf(goal: GoalView, projectBy: Day | null): GoalDraft {
   const by = goal.by === null ? 'none' : goal.by === projectBy ? 'project' : 'own'
-  return { kind: goal.kind, target: String(goal.target ?? USUAL_USES), headStart: String(goal.headStart), by, byDay: by === 'own' ? String(goal.by) : '' }
+  return {
+    kind: goal.kind,
+    target: String(goal.target ?? USUAL_USES),
+    headStart: String(goal.headStart),
+    by,
+    byDay: by === 'own' ? String(goal.by) : '',
+  }
 }
 
 /** The goal as the server takes it; what is left blank goes as it is, for the server to name. */

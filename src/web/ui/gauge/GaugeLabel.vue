@@ -12,7 +12,12 @@ const strokes = computed(() => (props.uses <= MOST ? tallyStrokes(props.uses) : 
 
 <template>
   <svg viewBox="0 0 50 100" aria-hidden="true">
-    <path v-if="backup" class="behind" transform="translate(5 -3)" d="M17 19V4q0-3 3-3h10q3 0 3 3v15q12 1 12 14v59q0 6-6 6H11q-6 0-6-6V33q0-12 12-13z" />
+    <path
+      v-if="backup"
+      class="behind"
+      transform="translate(5 -3)"
+      d="M17 19V4q0-3 3-3h10q3 0 3 3v15q12 1 12 14v59q0 6-6 6H11q-6 0-6-6V33q0-12 12-13z"
+    />
     <path class="cap" d="M17 4q0-3 3-3h10q3 0 3 3v15H17z" />
     <path class="body" d="M5 33q0-12 12-13h16q12 1 12 13v59q0 6-6 6H11q-6 0-6-6z" />
     <template v-if="size !== 'small'">
@@ -72,7 +77,7 @@ const strokes = computed(() => (props.uses <= MOST ? tallyStrokes(props.uses) : 
 }
 
 .unit {
-  font: 500 6.5px var(--text);
+  font: 500 5.6px var(--text);
   text-anchor: middle;
   fill: #4a525b;
 }

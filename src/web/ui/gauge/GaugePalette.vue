@@ -52,20 +52,53 @@ const isWorn = (id: string): boolean => props.wornParts.includes(id)
     <rect v-if="backup" class="behind" x="5" y="-4" :width="width - 2" :height="height - 2" rx="7" />
     <rect class="case" x="1" y="1" :width="width - 2" :height="height - 2" rx="7" />
     <g v-for="pan in pans" :key="pan.part.id" :transform="`translate(${pan.x} ${pan.y})`">
-      <MakeupFill :id="`${uid}-${pan.part.id}`" :colour="pan.part.colour" :finish="pan.part.finish" :plain="size === 'small'" />
+      <MakeupFill
+        :id="`${uid}-${pan.part.id}`"
+        :colour="pan.part.colour"
+        :finish="pan.part.finish"
+        :plain="size === 'small'"
+      />
       <defs>
-        <clipPath :id="`${uid}-${pan.part.id}-clip`"><rect :width="pan.w" :height="pan.h" :rx="pan.part.shape === 'round' ? pan.w / 2 : 3" /></clipPath>
+        <clipPath :id="`${uid}-${pan.part.id}-clip`">
+          <rect :width="pan.w" :height="pan.h" :rx="pan.part.shape === 'round' ? pan.w / 2 : 3" />
+        </clipPath>
       </defs>
       <g :clip-path="`url(#${uid}-${pan.part.id}-clip)`">
         <template v-if="pan.content.kind === 'unknown'">
           <rect class="hollow" :width="pan.w" :height="pan.h" />
-          <rect :x="pan.w * 0.2" :y="pan.h * 0.2" :width="pan.w * 0.6" :height="pan.h * 0.6" :rx="pan.part.shape === 'round' ? pan.w : 3" :fill="paintOf({ uid: `${uid}-${pan.part.id}`, colour: pan.part.colour })" />
+          <rect
+            :x="pan.w * 0.2"
+            :y="pan.h * 0.2"
+            :width="pan.w * 0.6"
+            :height="pan.h * 0.6"
+            :rx="pan.part.shape === 'round' ? pan.w : 3"
+            :fill="paintOf({ uid: `${uid}-${pan.part.id}`, colour: pan.part.colour })"
+          />
         </template>
         <template v-else>
-          <rect :width="pan.w" :height="pan.h" :fill="paintOf({ uid: `${uid}-${pan.part.id}`, colour: pan.part.colour })" />
-          <rect v-if="hasGrain({ size, finish: pan.part.finish })" :width="pan.w" :height="pan.h" :fill="`url(#${uid}-${pan.part.id}-grain)`" />
-          <circle v-if="pan.content.kind === 'stage' && pan.content.stage === 'dip'" :cx="pan.w / 2" :cy="pan.h / 2" :r="pan.h * 0.3" fill="#000" fill-opacity=".2" />
-          <g v-if="pan.patch" :transform="`translate(${(pan.w - Math.min(pan.w, pan.h)) / 2} ${(pan.h - Math.min(pan.w, pan.h)) / 2})`">
+          <rect
+            :width="pan.w"
+            :height="pan.h"
+            :fill="paintOf({ uid: `${uid}-${pan.part.id}`, colour: pan.part.colour })"
+          />
+          <rect
+            v-if="hasGrain({ size, finish: pan.part.finish })"
+            :width="pan.w"
+            :height="pan.h"
+            :fill="`url(#${uid}-${pan.part.id}-grain)`"
+          />
+          <circle
+            v-if="pan.content.kind === 'stage' && pan.content.stage === 'dip'"
+            :cx="pan.w / 2"
+            :cy="pan.h / 2"
+            :r="pan.h * 0.3"
+            fill="#000"
+            fill-opacity=".2"
+          />
+          <g
+            v-if="pan.patch"
+            :transform="`translate(${(pan.w - Math.min(pan.w, pan.h)) / 2} ${(pan.h - Math.min(pan.w, pan.h)) / 2})`"
+          >
             <path class="bare" :d="pan.patch" />
           </g>
         </template>

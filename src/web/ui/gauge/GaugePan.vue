@@ -46,7 +46,10 @@ const fine = computed(() => props.size !== 'small')
       <template v-if="fine">
         <template v-if="stage === 'untouched'">
           <circle cx="50" cy="50" :r="DISH" :fill="`url(#${uid}-dome)`" />
-          <g class="emboss"><circle cx="50" cy="50" r="26" /><path d="M50 30v40M30 50h40M36 36l28 28M64 36L36 64" /></g>
+          <g class="emboss">
+            <circle cx="50" cy="50" r="26" />
+            <path d="M50 30v40M30 50h40M36 36l28 28M64 36L36 64" />
+          </g>
         </template>
         <circle v-else-if="stage === 'dome gone'" cx="50" cy="50" :r="DISH" :fill="`url(#${uid}-dome)`" opacity=".45" />
         <circle v-if="stage === 'dip' || patch" cx="50" cy="50" :r="patch ? 36 : 27" :fill="`url(#${uid}-dip)`" />

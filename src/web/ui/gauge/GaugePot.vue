@@ -9,7 +9,9 @@ const WALL = 38
 const share = computed(() => (props.content.kind === 'left' ? props.content.share : null))
 /** The well widens as the pot empties; below a quarter its floor shows. */
 const well = computed(() => (share.value === null ? 0 : WALL * Math.sqrt(1 - share.value) * 0.98))
-const floor = computed(() => (share.value === null || share.value > 0.25 ? 0 : WALL * Math.sqrt((0.25 - share.value) / 0.25) * 0.85))
+const floor = computed(() =>
+  share.value === null || share.value > 0.25 ? 0 : WALL * Math.sqrt((0.25 - share.value) / 0.25) * 0.85,
+)
 </script>
 
 <template>
@@ -32,7 +34,14 @@ const floor = computed(() => (share.value === null || share.value > 0.25 ? 0 : W
     <template v-else>
       <circle cx="50" cy="50" :r="WALL" :fill="paintOf(props)" :fill-opacity="opacityOf(finish)" />
       <circle v-if="hasGrain(props)" cx="50" cy="50" :r="WALL" :fill="`url(#${uid}-grain)`" />
-      <circle v-if="well > 1" cx="50" cy="50" :r="well" :fill="size === 'small' ? '#000' : `url(#${uid}-well)`" :fill-opacity="size === 'small' ? 0.25 : 1" />
+      <circle
+        v-if="well > 1"
+        cx="50"
+        cy="50"
+        :r="well"
+        :fill="size === 'small' ? '#000' : `url(#${uid}-well)`"
+        :fill-opacity="size === 'small' ? 0.25 : 1"
+      />
       <circle v-if="well > 1 && size !== 'small'" class="lip" cx="50" cy="50" :r="well" />
       <circle v-if="floor > 1" class="floor" cx="50" cy="50" :r="floor" />
       <path v-if="size !== 'small'" class="shine" d="M22 38a31 31 0 0 1 20-17" />

@@ -20,7 +20,8 @@ const lead = (top: number): string => `M6.700 ${top + 7.4}L9 ${top}l2.300 7.400z
 /** The bullet rises from the collar at 58; its tip is cut aslant. */
 const COLLAR = 58
 const bulletTop = computed(() => COLLAR - 3 - 47 * drawn.value)
-const bullet = (top: number): string => `M9 ${COLLAR}V${Math.min(COLLAR - 1, top + 9)}Q9 ${top + 6} 12 ${top + 4}L19 ${top}q2-1 2 2V${COLLAR}z`
+const bullet = (top: number): string =>
+  `M9 ${COLLAR}V${Math.min(COLLAR - 1, top + 9)}Q9 ${top + 6} 12 ${top + 4}L19 ${top}q2-1 2 2V${COLLAR}z`
 const stick = (top: number): string => `M8 ${COLLAR}V${Math.min(COLLAR - 1, top + 5)}q0-5 7-5t7 5V${COLLAR}z`
 const shapeOf = (top: number): string => (props.form === 'stick' ? stick(top) : bullet(top))
 </script>
@@ -28,7 +29,12 @@ const shapeOf = (top: number): string => (props.form === 'stick' ? stick(top) : 
 <template>
   <svg :viewBox="`0 0 ${width} 100`" aria-hidden="true">
     <MakeupFill :id="uid" :colour="colour" :finish="finish" :plain="size === 'small'" />
-    <path v-if="backup" class="behind" transform="translate(4 -3)" :d="isPencil ? pencil(PENCIL_HIGH) : 'M5 67h3v-9h14v9h3v27q0 4-4 4H9q-4 0-4-4z'" />
+    <path
+      v-if="backup"
+      class="behind"
+      transform="translate(4 -3)"
+      :d="isPencil ? pencil(PENCIL_HIGH) : 'M5 67h3v-9h14v9h3v27q0 4-4 4H9q-4 0-4-4z'"
+    />
     <template v-if="isPencil">
       <path v-if="share === null || share < 0.97" class="gone" :d="pencil(PENCIL_HIGH)" />
       <template v-if="share === null">
@@ -49,7 +55,11 @@ const shapeOf = (top: number): string => (props.form === 'stick' ? stick(top) : 
       <template v-if="share !== null && share > 0">
         <path :d="shapeOf(bulletTop)" :fill="paintOf(props)" />
         <path v-if="hasGrain(props)" :d="shapeOf(bulletTop)" :fill="`url(#${uid}-grain)`" />
-        <path v-if="form === 'bullet' && size !== 'small'" class="facet" :d="`M12 ${bulletTop + 4}L19 ${bulletTop}q2-1 2 2v2.500l-8.500 5z`" />
+        <path
+          v-if="form === 'bullet' && size !== 'small'"
+          class="facet"
+          :d="`M12 ${bulletTop + 4}L19 ${bulletTop}q2-1 2 2v2.500l-8.500 5z`"
+        />
         <path class="edge" :d="shapeOf(bulletTop)" />
       </template>
       <path class="collar" d="M8 58h14v9H8z" />
@@ -64,7 +74,7 @@ const shapeOf = (top: number): string => (props.form === 'stick' ? stick(top) : 
   fill: none;
   stroke: var(--line);
   stroke-width: 1.2;
-  stroke-dasharray: 1.500 3;
+  stroke-dasharray: 1.5 3;
   stroke-linecap: round;
   vector-effect: non-scaling-stroke;
 }

@@ -32,8 +32,22 @@ const surface = computed(() => {
     <path class="glass" :d="shape.outline" />
     <g :clip-path="`url(#${uid}-inside)`">
       <template v-if="share !== null">
-        <rect x="0" :y="surface" :width="shape.width" :height="100 - surface" :fill="paintOf(props)" :fill-opacity="opacityOf(finish)" />
-        <rect v-if="hasGrain(props)" x="0" :y="surface" :width="shape.width" :height="100 - surface" :fill="`url(#${uid}-grain)`" />
+        <rect
+          x="0"
+          :y="surface"
+          :width="shape.width"
+          :height="100 - surface"
+          :fill="paintOf(props)"
+          :fill-opacity="opacityOf(finish)"
+        />
+        <rect
+          v-if="hasGrain(props)"
+          x="0"
+          :y="surface"
+          :width="shape.width"
+          :height="100 - surface"
+          :fill="`url(#${uid}-grain)`"
+        />
         <path v-if="shape.stem && size !== 'small'" class="stem" :d="shape.stem" />
         <g v-if="share > 0">
           <rect class="surface-dark" x="0" :y="surface - 0.2" :width="shape.width" height="1.1" />
@@ -44,7 +58,14 @@ const surface = computed(() => {
     </g>
     <template v-if="share === null">
       <path class="open" :d="shape.inside" />
-      <circle v-if="colour" class="dab" :cx="shape.width / 2" :cy="(shape.top + shape.bottom) / 2" :r="Math.min(7, shape.width * 0.2)" :fill="colour" />
+      <circle
+        v-if="colour"
+        class="dab"
+        :cx="shape.width / 2"
+        :cy="(shape.top + shape.bottom) / 2"
+        :r="Math.min(7, shape.width * 0.2)"
+        :fill="colour"
+      />
     </template>
     <path class="outline" :d="shape.outline" />
     <path v-if="shape.crimp && size !== 'small'" class="crimp" :d="shape.crimp" />

@@ -36,7 +36,14 @@ const wedge = computed(() => {
     aria-hidden="true"
   >
     <g :transform="upright ? `translate(0 ${length}) rotate(-90)` : ''">
-      <rect class="groove" :class="{ unmeasured: rail.done === null }" :x="inset" y="2.5" :width="run" :height="channel - 1" />
+      <rect
+        class="groove"
+        :class="{ unmeasured: rail.done === null }"
+        :x="inset"
+        y="2.5"
+        :width="run"
+        :height="channel - 1"
+      />
       <rect v-if="rail.done !== null" class="done" :x="inset" y="2.5" :width="doneLength" :height="channel - 1" />
       <path v-for="x in steps" :key="x" class="step" :d="`M${x} 2.500v${channel - 1}`" />
       <path class="target" :d="`M${inset + run} 0v${channel + 4}`" />

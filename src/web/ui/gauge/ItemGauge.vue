@@ -13,11 +13,14 @@ import GoalRail from './GoalRail.vue'
 import StatusMark from './StatusMark.vue'
 
 /** An item as the whole house shows it: the body tells what is left, the rail how far its goal is. */
-const props = withDefaults(defineProps<{ item: ItemSummary; size: GaugeSize; worn?: boolean; wornParts?: readonly string[]; rail?: boolean }>(), {
-  worn: false,
-  wornParts: () => [],
-  rail: true,
-})
+const props = withDefaults(
+  defineProps<{ item: ItemSummary; size: GaugeSize; worn?: boolean; wornParts?: readonly string[]; rail?: boolean }>(),
+  {
+    worn: false,
+    wornParts: () => [],
+    rail: true,
+  },
+)
 
 const uid = useId()
 const drawing = computed(() => drawingOf(props.item))
@@ -53,10 +56,23 @@ const labelUses = computed(() => props.item.goal?.uses ?? props.item.uses)
 <template>
   <span class="gauge" :class="[size, { upright }]" role="img" :aria-label="words">
     <span class="body" :style="extent">
-      <GaugePalette v-if="drawing === 'palette'" :uid="uid" :size="size" :parts="item.parts" :worn-parts="wornParts" :backup="backup" />
+      <GaugePalette
+        v-if="drawing === 'palette'"
+        :uid="uid"
+        :size="size"
+        :parts="item.parts"
+        :worn-parts="wornParts"
+        :backup="backup"
+      />
       <GaugePan v-else-if="drawing === 'pan'" v-bind="drawingProps" />
       <GaugePot v-else-if="drawing === 'pot'" v-bind="drawingProps" />
-      <GaugeLabel v-else-if="drawing === 'label'" :size="size" :colour="item.colour" :uses="labelUses" :backup="backup" />
+      <GaugeLabel
+        v-else-if="drawing === 'label'"
+        :size="size"
+        :colour="item.colour"
+        :uses="labelUses"
+        :backup="backup"
+      />
       <GaugeStick v-else-if="drawing === 'pencil' || drawing === 'bullet'" v-bind="drawingProps" />
       <GaugeVessel v-else v-bind="drawingProps" />
       <StatusMark v-if="size === 'small'" class="mark" :item="item" />
@@ -91,7 +107,7 @@ const labelUses = computed(() => props.item.goal?.uses ?? props.item.uses)
   display: block;
 }
 
-.body > svg {
+.body > svg:not(.mark) {
   display: block;
   height: 100%;
   max-width: 100%;
@@ -99,7 +115,7 @@ const labelUses = computed(() => props.item.goal?.uses ?? props.item.uses)
   overflow: visible;
 }
 
-.gauge:not(.upright) .body > svg {
+.gauge:not(.upright) .body > svg:not(.mark) {
   width: 100%;
   height: auto;
 }

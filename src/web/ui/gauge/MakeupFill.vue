@@ -7,7 +7,13 @@ defineProps<{ id: string; colour: string | null; finish: ItemSummary['finish']; 
 
 <template>
   <defs>
-    <pattern v-if="finish === 'shimmer' && !plain" :id="`${id}-grain`" width="13" height="11" patternUnits="userSpaceOnUse">
+    <pattern
+      v-if="finish === 'shimmer' && !plain"
+      :id="`${id}-grain`"
+      width="13"
+      height="11"
+      patternUnits="userSpaceOnUse"
+    >
       <g fill="#fff" fill-opacity=".8">
         <circle cx="2" cy="2.4" r=".8" />
         <circle cx="7.6" cy="4.6" r=".55" />
@@ -27,7 +33,14 @@ defineProps<{ id: string; colour: string | null; finish: ItemSummary['finish']; 
       <stop offset="0" stop-color="#fff" stop-opacity=".2" />
       <stop offset=".5" stop-color="#fff" stop-opacity="0" />
     </linearGradient>
-    <pattern v-if="colour === null" :id="`${id}-undyed`" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+    <pattern
+      v-if="colour === null"
+      :id="`${id}-undyed`"
+      width="5"
+      height="5"
+      patternUnits="userSpaceOnUse"
+      patternTransform="rotate(45)"
+    >
       <rect width="5" height="5" fill="var(--plate)" />
       <rect width="1" height="5" fill="var(--line)" fill-opacity=".55" />
     </pattern>

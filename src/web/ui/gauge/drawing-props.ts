@@ -29,7 +29,9 @@ export function paintOf(props: { uid: string; colour: string | null }): string {
 
 /** Whether an overlay is drawn for the finish. */
 export function hasGrain(props: { size: GaugeSize; finish: ItemSummary['finish'] }): boolean {
-  return props.size !== 'small' && (props.finish === 'shimmer' || props.finish === 'metallic' || props.finish === 'satin')
+  return (
+    props.size !== 'small' && (props.finish === 'shimmer' || props.finish === 'metallic' || props.finish === 'satin')
+  )
 }
 
 /** Sheer things let the glass shine through. */

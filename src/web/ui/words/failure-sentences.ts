@@ -14,7 +14,8 @@ const SENTENCES: Readonly<Record<string, string>> = {
   'amount-absurd': 'That is more than any package holds: check the comma.',
   'price-unreadable': 'Write the price as a number, for instance 12.50.',
   'price-negative': 'A price is not below zero.',
-  'price-foreign': 'That is another currency than the collection’s. Give it in your own, or leave it out and put it in the notes.',
+  'price-foreign':
+    'That is another currency than the collection’s. Give it in your own, or leave it out and put it in the notes.',
   'price-absurd': 'That is more than it can have cost: check the comma.',
 }
 

@@ -20,7 +20,9 @@ export function gaugeWords(item: ItemSummary, worn: boolean, wornParts: readonly
 /** What is left, as read by eye; honest about nothing being recorded. */
 export function leftWords(item: ItemSummary): string {
   if (item.parts.length > 0) {
-    const bare = item.parts.filter((part) => part.reading?.kind === 'stage' && bareAtStage(part.reading.stage ?? 'untouched') > 0)
+    const bare = item.parts.filter(
+      (part) => part.reading?.kind === 'stage' && bareAtStage(part.reading.stage ?? 'untouched') > 0,
+    )
     return `${item.parts.length} shades, ${bare.length === 0 ? 'no pan yet' : `${bare.length} with pan showing`}`
   }
   return item.reading === null ? 'level not recorded' : readingWords(item.reading)

@@ -26,8 +26,12 @@ export function shortStanding(goal: GoalView): string {
 /** "12 of 20 uses, 3 of them a head start". */
 export function progressWords(goal: GoalView): string {
   if (goal.kind === 'finish') {
-    const uses = goal.wearsInStay === 0 ? 'not worn since it rolled in' : `${usesWords(goal.wearsInStay)} since it rolled in`
-    return goal.done === null ? `${uses}; how much went is not read yet` : `${Math.round(goal.done * 100)} % of what was left is gone; ${uses}`
+    const uses =
+      goal.wearsInStay === 0 ? 'not worn since it rolled in' : `${usesWords(goal.wearsInStay)} since it rolled in`
+    if (goal.done === 0) return `No difference to be seen yet; ${uses}`
+    return goal.done === null
+      ? `${uses}; how much went is not read yet`
+      : `${Math.round(goal.done * 100)} % of what was left is gone; ${uses}`
   }
   const base = `${goal.uses} of ${usesWords(goal.target ?? 0)}`
   return goal.headStart > 0 ? `${base}, ${goal.headStart} of them a head start` : base
@@ -58,9 +62,13 @@ function standingSentence(goal: GoalView, today: Day): string {
   const days = goal.wearDaysLeft === null ? '' : `${round(goal.wearDaysLeft)} wear days are left until ${by}`
   switch (goal.standing) {
     case 'behind':
-      return goal.difference === null ? `Behind where it should be; ${days}.` : `${round(-goal.difference)} uses behind where it should be today; ${days}.`
+      return goal.difference === null
+        ? `Behind where it should be; ${days}.`
+        : `${round(-goal.difference)} uses behind where it should be today; ${days}.`
     case 'ahead':
-      return goal.difference === null ? `Ahead of where it should be; ${days}.` : `${round(goal.difference)} uses ahead; ${days}.`
+      return goal.difference === null
+        ? `Ahead of where it should be; ${days}.`
+        : `${round(goal.difference)} uses ahead; ${days}.`
     case 'on pace':
       return `On pace; ${days}.`
     case 'out of reach': {

@@ -20,11 +20,7 @@ export function matchesWords(item: ItemSummary, text: string): boolean {
 }
 
 function plain(text: string): string {
-  return text
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .trim()
+  return text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase().trim()
 }
 
 /** "1 use", "12 uses". */

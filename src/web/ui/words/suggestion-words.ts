@@ -13,6 +13,8 @@ export function suggestionWords(suggestion: SuggestionView, today: Day): string 
         ? `Nearly done: ${usesWords(suggestion.usesLeft)} to its goal.`
         : `Nearly done: about ${Math.round((suggestion.left ?? 0) * 100)} % left.`
     case 'unworn-longest':
-      return suggestion.everWorn ? `Unworn the longest: ${spanWords(suggestion.days)}.` : `In the drawer for ${spanWords(suggestion.days)}, not worn yet.`
+      return suggestion.everWorn
+        ? `Unworn the longest: ${spanWords(suggestion.days)}.`
+        : `In the drawer for ${spanWords(suggestion.days)}, not worn yet.`
   }
 }

@@ -4,7 +4,8 @@ import type { DayRange } from '#core/calendar/when'
 import type { ItemSummary } from '#contract/item'
 
 const locale = typeof navigator === 'undefined' ? 'en-GB' : navigator.language
-const plain = (options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat => new Intl.DateTimeFormat(locale, { ...options, timeZone: 'UTC' })
+const plain = (options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat =>
+  new Intl.DateTimeFormat(locale, { ...options, timeZone: 'UTC' })
 const long = plain({ weekday: 'long', day: 'numeric', month: 'long' })
 const dated = plain({ day: 'numeric', month: 'short', year: 'numeric' })
 const shortly = plain({ day: 'numeric', month: 'short' })

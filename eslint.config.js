@@ -1,0 +1,68 @@
+import js from '@eslint/js'
+import prettier from 'eslint-config-prettier'
+import vue from 'eslint-plugin-vue'
+import accessibility from 'eslint-plugin-vuejs-accessibility'
+import globals from 'globals'
+import typescript from 'typescript-eslint'
+
+/** The core proves its purity: no clock, no randomness, no I/O, no platform. */
+const PURE = {
+  'no-restricted-globals': [
+    'error',
+    'window',
+    'document',
+    'process',
+    'fetch',
+    'console',
+    'setTimeout',
+    'performance',
+    'crypto',
+  ],
+  'no-restricted-properties': ['error', { object: 'Date', property: 'now' }, { object: 'Math', property: 'random' }],
+  'no-restricted-syntax': [
+    'error',
+    {
+      selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+      message: 'The core has no clock; pass the day in.',
+    },
+    {
+      selector: 'ImportDeclaration[source.value=/^(node:|#(contract|server|web|demo))/]',
+      message: 'The core imports nothing of ours and no platform.',
+    },
+  ],
+}
+
+export default typescript.config(
+  { ignores: ['dist', 'node_modules', 'test-results'] },
+  js.configs.recommended,
+  ...typescript.configs.strict,
+  ...vue.configs['flat/recommended'],
+  ...accessibility.configs['flat/recommended'],
+  prettier,
+  {
+    linterOptions: { reportUnusedDisableDirectives: 'error' },
+    languageOptions: { globals: { ...globals.node, ...globals.browser } },
+    rules: {
+      eqeqeq: 'error',
+      'max-lines': ['error', { max: 400, skipBlankLines: true }],
+      'no-console': ['error', { allow: ['error', 'log'] }],
+      '@typescript-eslint/no-non-null-assertion': 'error',
+      '@typescript-eslint/consistent-type-imports': 'error',
+    },
+  },
+  {
+    files: ['**/*.vue'],
+    languageOptions: { parserOptions: { parser: typescript.parser } },
+    rules: {
+      'vue/require-default-prop': 'off',
+      'vue/define-macros-order': 'off',
+      'vue/attributes-order': 'off',
+      // Vuetify's fields bring their own label element; the rule knows only plain ones.
+      'vuejs-accessibility/label-has-for': 'off',
+      'vuejs-accessibility/no-autofocus': 'off',
+    },
+  },
+  // Data tables are as long as their data.
+  { files: ['**/*-data.ts'], rules: { 'max-lines': 'off' } },
+  { files: ['src/core/**/*.ts'], ignores: ['**/*.test.ts'], rules: PURE },
+)
