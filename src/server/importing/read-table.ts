@@ -1,3 +1,4 @@
+import iconv from 'iconv-lite'
 import Papa from 'papaparse'
 import { fail, ok, type Outcome } from '#core/failure'
 
@@ -44,7 +45,8 @@ function decode(bytes: Uint8Array): string {
   try {
     return new TextDecoder('utf-8', { fatal: true }).decode(bytes)
   } catch {
-    return new TextDecoder('windows-1252').decode(bytes)
+    // Not TextDecoder: Node 20 decodes windows-1252 as Latin-1 and loses the euro sign.
+    return iconv.decode(Buffer.from(bytes), 'windows-1252')
   }
 }
 

@@ -1,0 +1,94 @@
+import { describe, expect, test } from 'vitest'
+import { addDays, type Day } from '../calendar/day.js'
+import type { PlannedWeek } from '../calendar/planned-week.js'
+import { paceOf, recentPace, sharePaceOf, type PaceFacts } from './pace.js'
+import { progressOf, type GoalFacts } from './progress.js'
+
+const EVERY_DAY: PlannedWeek = [1, 1, 1, 1, 1, 1, 1]
+const START = '2026-11-01' as Day
+const at = (n: number): Day => addDays(START, n - 1)
+
+const GOAL: GoalFacts = {
+  kind: 'uses',
+  target: 20,
+  headStart: 3,
+  wearsInStay: 9,
+  leftAtStart: null,
+  leftNow: null,
+  finished: false,
+}
+
+describe('progress', () => {
+  test('an N-use goal reads head start and uses since roll-in of N', () => {
+    expect(progressOf(GOAL)).toEqual({ met: false, uses: 12, usesLeft: 8, done: 0.6 })
+  })
+  test('it is met at N and does not run past its rail', () => {
+    expect(progressOf({ ...GOAL, wearsInStay: 17 })).toMatchObject({ met: true, usesLeft: 0, done: 1 })
+    expect(progressOf({ ...GOAL, wearsInStay: 30 })).toMatchObject({ met: true, uses: 33, done: 1 })
+  })
+  test('finishing reads what went of what was left, and is met only by finishing', () => {
+    const finish: GoalFacts = { ...GOAL, kind: 'finish', target: null, leftAtStart: 0.8, leftNow: 0.2 }
+    expect(progressOf(finish).done).toBeCloseTo(0.75, 10)
+    expect(progressOf({ ...finish, leftNow: 0 }).met).toBe(false)
+    expect(progressOf({ ...finish, leftNow: null })).toMatchObject({ met: false, done: null })
+    expect(progressOf({ ...finish, finished: true })).toMatchObject({ met: true, done: 1 })
+  })
+})
+
+describe('pace', () => {
+  const FACTS: PaceFacts = {
+    today: at(15),
+    rolledIn: START,
+    by: at(30),
+    target: 20,
+    headStart: 4,
+    uses: 12,
+    wornToday: true,
+    week: EVERY_DAY,
+    away: [],
+  }
+  test('the notch goes from the head start to the target with the wear days elapsed', () => {
+    // Half of the days are gone: 4 + (20 - 4) / 2.
+    expect(paceOf(FACTS)).toMatchObject({ notch: 12, difference: 0, standing: 'on pace', wearDaysLeft: 15 })
+  })
+  test.each([
+    [11, 'on pace'],
+    [10.9, 'behind'],
+    [13, 'on pace'],
+    [13.1, 'ahead'],
+    [20, 'met'],
+  ])('%s uses is %s: more than one use away counts', (uses, standing) => {
+    expect(paceOf({ ...FACTS, uses }).standing).toBe(standing)
+  })
+  test('lost time shows: a fortnight away moves the notch, not the target', () => {
+    const away = [{ earliest: at(1), latest: at(14) }]
+    const shown = paceOf({ ...FACTS, away })
+    const inAll = 14 * 0.15 + 16
+    expect(shown.notch).toBeCloseTo(4 + 16 * ((14 * 0.15 + 1) / inAll), 10)
+  })
+  test('out of reach says the date and the smaller goal that would work', () => {
+    const pace = paceOf({ ...FACTS, uses: 2, today: at(20), wornToday: false })
+    expect(pace).toMatchObject({ standing: 'out of reach', wearDaysLeft: 11 })
+    expect(pace.rescue).toEqual({ latestDate: at(37), smallerGoal: 13 })
+  })
+  test('without a date there is no notch', () => {
+    expect(paceOf({ ...FACTS, by: null })).toMatchObject({ notch: null, standing: 'no date' })
+  })
+  test('on its date the notch stands at the target, and stays there', () => {
+    expect(paceOf({ ...FACTS, today: at(30) }).notch).toBe(20)
+    expect(paceOf({ ...FACTS, today: at(40) })).toMatchObject({ notch: 20, wearDaysLeft: 0, standing: 'out of reach' })
+  })
+  test('a share is behind by more than the eye can err', () => {
+    const share = { today: at(15), rolledIn: START, by: at(30), met: false, week: EVERY_DAY, away: [] }
+    expect(sharePaceOf({ ...share, done: 0.43 })).toMatchObject({ notch: 0.5, standing: 'on pace' })
+    expect(sharePaceOf({ ...share, done: 0.41 }).standing).toBe('behind')
+    expect(sharePaceOf({ ...share, done: null }).standing).toBe('not known')
+  })
+})
+
+test('the recent pace needs a fortnight and two uses', () => {
+  const days = [at(3), at(9), at(20), at(24)]
+  expect(recentPace(days, START, at(28))).toEqual({ perWeek: 1, days: 28, uses: 4 })
+  expect(recentPace(days, START, at(10))).toBeNull()
+  expect(recentPace([at(3)], START, at(28))).toBeNull()
+})

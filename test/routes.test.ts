@@ -1,0 +1,463 @@
+import { request } from 'node:http'
+import { afterEach, beforeEach, describe, expect, test } from 'vitest'
+import { addDays } from '#core/calendar/day'
+import { CollectionAnswer, ItemAnswer } from '#contract/item'
+import { DecideAnswer, EmptiesAnswer } from '#contract/ending'
+import { ProjectsAnswer } from '#contract/projects'
+import { Fronts, TodayAnswer } from '#contract/today'
+import { FIELDS, TestHouse, TODAY } from './support/test-house'
+
+let house: TestHouse
+beforeEach(async () => {
+  house = await TestHouse.open()
+})
+afterEach(() => house.close())
+
+const goal = (over: object = {}) => ({ kind: 'uses', target: 3, headStart: 0, by: { kind: 'none' }, ...over })
+const newProject = async (over: object = {}): Promise<string> => {
+  const id = house.id('project')
+  const body = {
+    id,
+    name: 'Ten by the centenary',
+    startedOn: addDays(TODAY, -30),
+    by: addDays(TODAY, 30),
+    finishesWanted: 10,
+    rules: '',
+  }
+  expect((await house.post('/projects', { ...body, ...over })).status).toBe(200)
+  return id
+}
+const wear = (itemId: string, back: number) => house.post('/wear', { itemId, day: addDays(TODAY, -back), worn: true })
+
+describe('bad input is refused by field, with the value, and stores nothing', () => {
+  const item = (fields: object) =>
+    ['POST', '/items', { id: 'i', fields: { ...FIELDS, ...fields }, reading: null }] as const
+  test.each<[string, readonly [string, string, object], string, number]>([
+    ['no name', item({ name: '  ' }), 'fields.name', 422],
+    ['a size of the wrong type', item({ content: { amount: '5', unit: 'g' } }), 'fields.content.amount', 422],
+    ['a negative size', item({ content: { amount: -5, unit: 'g' } }), 'fields.content.amount', 422],
+    ['an absurd size', item({ content: { amount: 1e9, unit: 'g' } }), 'fields.content.amount', 422],
+    ['a negative price', item({ priceMinor: -1 }), 'fields.priceMinor', 422],
+    ['a period after opening of 0', item({ paoMonths: 0 }), 'fields.paoMonths', 422],
+    [
+      'an opening in the future',
+      item({ opened: { kind: 'range', earliest: '2030-01-01', latest: '2030-01-31', said: 'x' } }),
+      'opened',
+      422,
+    ],
+    [
+      'an opening the wrong way round',
+      item({ opened: { kind: 'range', earliest: '2024-02-01', latest: '2024-01-01', said: 'x' } }),
+      'fields.opened',
+      422,
+    ],
+    ['a day that does not exist', item({ expiry: '2026-02-31' }), 'fields.expiry', 422],
+    ['an unknown category', item({ categoryId: 'shoes' }), 'categoryId', 422],
+    ['an unknown field', item({ mood: 'good' }), 'fields.mood', 422],
+    ['an id with a slash', ['POST', '/items', { id: 'a/b', fields: FIELDS, reading: null }], 'id', 422],
+    [
+      'a tally on a future day',
+      ['POST', '/wear', { itemId: 'present', day: addDays(TODAY, 1), worn: true }],
+      'day',
+      422,
+    ],
+    ['a tally of an unknown item', ['POST', '/wear', { itemId: 'nobody', day: TODAY, worn: true }], '', 404],
+    ['a tally without its state', ['POST', '/wear', { itemId: 'present', day: TODAY }], 'worn', 422],
+    [
+      'a shade of another item',
+      ['POST', '/wear', { itemId: 'present', day: TODAY, worn: true, partIds: ['x'] }],
+      'partIds',
+      422,
+    ],
+    [
+      'a level of a pan',
+      [
+        'POST',
+        '/items/present/readings',
+        { id: 'r', partId: null, reading: { kind: 'level', value: 0.5, day: TODAY } },
+      ],
+      'reading.kind',
+      422,
+    ],
+    [
+      'a level above full',
+      [
+        'POST',
+        '/items/present/readings',
+        { id: 'r', partId: null, reading: { kind: 'level', value: 1.5, day: TODAY } },
+      ],
+      'reading.value',
+      422,
+    ],
+    [
+      'a goal without its number',
+      ['POST', '/projects/none/roll-in', { stayId: 's', itemId: 'present', day: TODAY, goal: goal({ target: null }) }],
+      'goal.target',
+      422,
+    ],
+    [
+      'letting go without saying where',
+      [
+        'POST',
+        '/verdicts',
+        {
+          verdictId: 'v',
+          itemId: 'present',
+          trialId: null,
+          verdict: 'let go',
+          reason: '',
+          destination: null,
+          until: null,
+          usedAs: null,
+        },
+      ],
+      'destination',
+      422,
+    ],
+    [
+      'a trial of no wears',
+      ['POST', '/trials', { trialId: 't', itemId: 'present', wearsWanted: 0, dueOn: addDays(TODAY, 3), question: '' }],
+      'wearsWanted',
+      422,
+    ],
+  ])('%s', async (_, [, path, body], field, status) => {
+    await house.post('/items', { id: 'present', fields: FIELDS, reading: null })
+    const before = house.snapshot()
+    const answer = await house.post(path, body)
+    expect(answer.status).toBe(status)
+    expect(answer.type).toContain('application/problem+json')
+    if (field !== '') expect(answer.body.errors.map((each: { field: string }) => each.field)).toContain(field)
+    for (const error of answer.body.errors) expect(error.message.length).toBeGreaterThan(5)
+    expect(house.snapshot()).toBe(before)
+  })
+
+  test('malformed JSON, a body over 1 MB, an unknown address', async () => {
+    const broken = await house.request('POST', '/wear', '{"changeId": ')
+    expect([broken.status, broken.body.code]).toEqual([400, 'malformed-json'])
+    const large = await house.request('POST', '/wear', JSON.stringify({ changeId: 'x'.repeat(1_200_000) }))
+    expect([large.status, large.body.code]).toEqual([413, 'too-large'])
+    expect((await house.get('/nowhere')).status).toBe(404)
+  })
+
+  test('a foreign Host or Origin', async () => {
+    const asked = (headers: Record<string, string>): Promise<number> =>
+      new Promise((resolve, reject) => {
+        request({ port: house.port, host: '127.0.0.1', path: '/api/fronts', headers }, (response) => {
+          response.resume()
+          resolve(response.statusCode ?? 0)
+        })
+          .on('error', reject)
+          .end()
+      })
+    expect(await asked({ Host: `127.0.0.1:${house.port}` })).toBe(200)
+    expect(await asked({ Host: 'seligo.example' })).toBe(403)
+    expect(await asked({ Host: `localhost:${house.port}`, Origin: 'http://elsewhere.example' })).toBe(403)
+  })
+})
+
+describe('a day', () => {
+  test('two ticks of an item are one wear; taking back sets the state', async () => {
+    const itemId = await house.item()
+    await wear(itemId, 0)
+    await wear(itemId, 0)
+    await house.post('/wear', { itemId, day: TODAY, worn: true })
+    expect((await house.get(`/items/${itemId}`)).body.item.wears).toBe(1)
+    await house.post('/wear', { itemId, day: TODAY, worn: false })
+    expect((await house.get(`/items/${itemId}`)).body.item.wears).toBe(0)
+  })
+
+  test('two shades of a palette are one use of it and one of each shade', async () => {
+    const part = (id: string, col: number) => ({
+      id,
+      name: id,
+      colour: null,
+      finish: null,
+      row: 1,
+      col,
+      rowSpan: 1,
+      colSpan: 1,
+      shape: 'square' as const,
+    })
+    const itemId = await house.item({
+      categoryId: 'eyeshadow-palette',
+      parts: [part('moss', 1), part('bark', 2), part('dusk', 3)],
+    })
+    await house.post('/wear', { itemId, day: TODAY, worn: true, partIds: ['moss', 'bark'] })
+    await house.post('/wear', { itemId, day: addDays(TODAY, -1), worn: true, partIds: [] })
+    const { item } = (await house.get(`/items/${itemId}`)).body
+    expect(item.uses).toBe(2)
+    expect(item.parts.map((each: { uses: number }) => each.uses)).toEqual([1, 1, 0])
+  })
+
+  test('no makeup and a ticked lipstick contradict each other; sunscreen is no makeup', async () => {
+    const blush = await house.item()
+    const screen = await house.item({ name: 'Awning', shade: '', categoryId: 'sunscreen', form: 'tube' })
+    expect((await house.post('/no-makeup', { day: TODAY, noMakeup: true })).status).toBe(200)
+    await house.post('/wear', { itemId: screen, day: TODAY, worn: true })
+    expect((await house.get('/today')).body.noMakeup).toBe(true)
+    await house.post('/wear', { itemId: blush, day: TODAY, worn: true })
+    expect((await house.get('/today')).body.noMakeup).toBe(false)
+    const refused = await house.post('/no-makeup', { day: TODAY, noMakeup: true })
+    expect([refused.status, refused.body.code]).toEqual([409, 'makeup-worn'])
+  })
+
+  test('the same as last adds what was worn, passes over what has left, and is one change', async () => {
+    const [a, b] = [await house.item(), await house.item({ shade: 'Fig', name: 'Fig' })]
+    await wear(a, 3)
+    await wear(b, 3)
+    await house.post(`/items/${b}/finish`, {
+      reviewId: 'r',
+      day: addDays(TODAY, -1),
+      wouldBuyAgain: 'yes',
+      words: '',
+      packageGoes: null,
+    })
+    const last = (await house.get('/today')).body.lastFace
+    expect(last).toEqual({ day: addDays(TODAY, -3), itemIds: [a], gone: 1 })
+    const same = await house.post('/face', { day: TODAY, itemIds: [a, b] })
+    expect(same.body.worn.map((each: { itemId: string }) => each.itemId)).toEqual([a])
+    await house.post(`/changes/${same.body.change.id}/take-back`, {})
+    expect((await house.get('/today')).body.worn).toEqual([])
+  })
+
+  test('wearing an unopened item opens it that day', async () => {
+    const itemId = await house.item({ opened: { kind: 'unopened' } })
+    await wear(itemId, 2)
+    const day = addDays(TODAY, -2)
+    expect((await house.get(`/items/${itemId}`)).body.item).toMatchObject({
+      lifecycle: 'open',
+      opened: { kind: 'range', earliest: day, latest: day },
+    })
+  })
+
+  test('it begins at the roll-over hour', async () => {
+    house.setClock(new Date(2027, 0, 1, 2))
+    expect((await house.get('/today')).body.today).toBe('2026-12-31')
+    house.setClock(new Date(2027, 0, 1, 5))
+    expect((await house.get('/today')).body.today).toBe('2027-01-01')
+  })
+})
+
+describe('the drawer', () => {
+  test('holds as much as its slots, in her order, each item in one zone', async () => {
+    await house.put('/zones/cheeks', { name: 'Cheeks', slots: 2 })
+    const ids = [
+      await house.item(),
+      await house.item({ shade: 'Fig', name: 'Fig' }),
+      await house.item({ shade: 'Oat', name: 'Oat' }),
+    ]
+    const place = (itemId: string | undefined, zoneId: string) =>
+      house.post('/drawer/place', { placementId: house.id('pl'), itemId, zoneId })
+    await place(ids[0], 'cheeks')
+    await place(ids[1], 'cheeks')
+    expect((await place(ids[2], 'cheeks')).body.code).toBe('zone-full')
+    await place(ids[0], 'lips')
+    await place(ids[2], 'cheeks')
+    await house.post('/drawer/reorder', { zoneId: 'cheeks', itemIds: [ids[2], ids[1]] })
+    const zones = (await house.get('/today')).body.zones as { id: string; itemIds: string[]; taken: number }[]
+    expect(zones.find((zone) => zone.id === 'cheeks')).toMatchObject({ itemIds: [ids[2], ids[1]], taken: 2 })
+    expect(zones.find((zone) => zone.id === 'lips')?.itemIds).toEqual([ids[0]])
+  })
+})
+
+describe('a rolling project', () => {
+  test('counts head start and wears from the roll-in day on; a met goal rolls out and makes room', async () => {
+    const projectId = await newProject()
+    const [itemId, next] = [
+      await house.item({ usesBefore: 9 }),
+      await house.item({ shade: 'Fig', name: 'Fig', expiry: addDays(TODAY, 40) }),
+    ]
+    await wear(itemId, 6)
+    const rolledIn = await house.post(`/projects/${projectId}/roll-in`, {
+      stayId: 's',
+      itemId,
+      day: addDays(TODAY, -5),
+      goal: goal({ target: 4, headStart: 2 }),
+    })
+    expect(rolledIn.status).toBe(200)
+    await wear(itemId, 5)
+    const early = await house.post('/stays/s/roll-out', { day: TODAY, reason: 'met', words: '' })
+    expect(early.body.code).toBe('goal-not-met')
+    const met = await wear(itemId, 0)
+    const stay = (await house.get('/projects')).body.projects[0].stays[0]
+    expect(stay.goal).toMatchObject({ uses: 4, headStart: 2, wearsInStay: 2, met: true, done: 1 })
+    expect((await house.get(`/items/${itemId}`)).body.item.uses).toBe(12)
+    expect((await house.post('/stays/s/roll-out', { day: TODAY, reason: 'met', words: '' })).status).toBe(200)
+    const list = (await house.get(`/projects/${projectId}/short-list?replacing=${itemId}`)).body.items
+    expect(list[0]).toMatchObject({ item: { id: next }, sameCategory: true, reason: { code: 'spoils-soon' } })
+    // Taking back the wear that met the goal leaves the roll-out standing.
+    await house.post(`/changes/${met.body.change.id}/take-back`, {})
+    expect((await house.get('/projects')).body.projects[0]).toMatchObject({
+      reached: 1,
+      stays: [{ rolledOut: TODAY, goal: { met: false } }],
+    })
+  })
+
+  test.each([
+    ['twice at a time', goal(), 'already-in-project'],
+    ['with a head start past the goal', goal({ headStart: 3 }), 'head-start-too-big'],
+    ['by a day before it began', goal({ by: { kind: 'own', day: addDays(TODAY, -9) } }), 'by-before-start'],
+  ])('refuses an item %s', async (_, wanted, code) => {
+    const projectId = await newProject()
+    const itemId = await house.item()
+    const rollIn = (stayId: string, g: object) =>
+      house.post(`/projects/${projectId}/roll-in`, { stayId, itemId, day: TODAY, goal: g })
+    if (code === 'already-in-project') await rollIn('first', goal())
+    expect((await rollIn('second', wanted)).body.code).toBe(code)
+  })
+
+  test('says at once what cannot be met by its date', async () => {
+    const projectId = await newProject({ by: addDays(TODAY, 5) })
+    const itemId = await house.item()
+    await house.post(`/projects/${projectId}/roll-in`, {
+      stayId: 's',
+      itemId,
+      day: TODAY,
+      goal: goal({ target: 60, by: { kind: 'project' } }),
+    })
+    const { goal: shown } = (await house.get(`/items/${itemId}`)).body.item
+    // Six wear days from today to the date, at one use a day.
+    expect(shown).toMatchObject({
+      standing: 'out of reach',
+      wearDaysLeft: 6,
+      rescue: { smallerGoal: 6, latestDate: addDays(TODAY, 59) },
+    })
+  })
+})
+
+describe('endings', () => {
+  test('an empty leaves the drawer, keeps its history and its review; its stay waits to be rolled out', async () => {
+    const projectId = await newProject()
+    const itemId = await house.item({
+      opened: { kind: 'range', earliest: addDays(TODAY, -100), latest: addDays(TODAY, -90), said: 'x' },
+    })
+    await wear(itemId, 1)
+    await house.post('/drawer/place', { placementId: 'p', itemId, zoneId: 'cheeks' })
+    await house.post(`/projects/${projectId}/roll-in`, {
+      stayId: 's',
+      itemId,
+      day: TODAY,
+      goal: goal({ kind: 'finish', target: null }),
+    })
+    const finish = (day: string) =>
+      house.post(`/items/${itemId}/finish`, {
+        reviewId: 'r',
+        day,
+        wouldBuyAgain: 'maybe',
+        words: 'Fine.',
+        packageGoes: 'recycle',
+      })
+    expect((await finish(addDays(TODAY, -2))).body.code).toBe('finished-before-last-wear')
+    expect((await finish(TODAY)).status).toBe(200)
+    const { empties } = (await house.get('/empties')).body
+    expect(empties).toHaveLength(1)
+    expect(empties[0]).toMatchObject({
+      day: TODAY,
+      words: 'Fine.',
+      daysInUse: { least: 90, most: 100 },
+      item: { uses: 1, lifecycle: 'finished', placement: null },
+    })
+    expect((await house.get('/projects')).body.projects[0].stays[0]).toMatchObject({
+      rolledOut: null,
+      goal: { met: true },
+    })
+    expect((await house.get('/collection')).body.items).toEqual([])
+    const late = await house.post('/wear', { itemId, day: TODAY, worn: true })
+    expect(late.status).toBe(200)
+    expect((await finish(TODAY)).body.code).toBe('item-ended')
+  })
+
+  test('a trial ends in letting go: hygiene limits where, the history stays', async () => {
+    const itemId = await house.item({ categoryId: 'lipstick', form: 'bullet' })
+    await house.post('/trials', {
+      trialId: 't',
+      itemId,
+      wearsWanted: 1,
+      dueOn: addDays(TODAY, 20),
+      question: 'Does it feather?',
+    })
+    expect(
+      (await house.post('/trials', { trialId: 't2', itemId, wearsWanted: 1, dueOn: addDays(TODAY, 20), question: '' }))
+        .body.code,
+    ).toBe('already-on-trial')
+    await wear(itemId, 0)
+    const trial = (await house.get('/decide')).body.trials[0]
+    expect(trial).toMatchObject({ wears: 1, standing: 'worn enough', decisionDue: true, chances: 1 })
+    expect(trial.destinations).not.toContain('give')
+    const verdict = { itemId, trialId: 't', verdict: 'let go', reason: 'It feathers.', until: null, usedAs: null }
+    expect((await house.post('/verdicts', { ...verdict, verdictId: 'v', destination: 'give' })).body.code).toBe(
+      'destination-refused',
+    )
+    expect((await house.post('/verdicts', { ...verdict, verdictId: 'v', destination: 'bin' })).status).toBe(200)
+    expect((await house.get(`/items/${itemId}`)).body).toMatchObject({
+      item: { lifecycle: 'left', wears: 1, onTrial: false },
+    })
+    expect((await house.get('/decide')).body).toMatchObject({
+      trials: [],
+      verdicts: [{ verdict: 'let go', destination: 'bin' }],
+    })
+  })
+
+  test('resting until a date takes it out of the drawer', async () => {
+    const itemId = await house.item()
+    await house.post('/drawer/place', { placementId: 'p', itemId, zoneId: 'cheeks' })
+    const until = addDays(TODAY, 60)
+    await house.post('/verdicts', {
+      verdictId: 'v',
+      itemId,
+      trialId: null,
+      verdict: 'rest until a date',
+      reason: '',
+      destination: null,
+      until,
+      usedAs: null,
+    })
+    expect((await house.get(`/items/${itemId}`)).body.item).toMatchObject({ placement: null, restingUntil: until })
+  })
+})
+
+test('a gift has no price, and a backup is an unopened item beside an open one', async () => {
+  const open = await house.item({ source: 'gift', priceMinor: 500 })
+  const backup = await house.item({ opened: { kind: 'unopened' } })
+  expect((await house.get(`/items/${open}`)).body.item).toMatchObject({ priceMinor: null, backups: 1, isBackup: false })
+  expect((await house.get(`/items/${backup}`)).body.item).toMatchObject({ isBackup: true, backups: 0 })
+})
+
+test('every answer has the shape its contract states', async () => {
+  const itemId = await house.item()
+  const projectId = await newProject()
+  await house.post(`/projects/${projectId}/roll-in`, {
+    stayId: 's',
+    itemId,
+    day: TODAY,
+    goal: goal({ by: { kind: 'project' } }),
+  })
+  await house.post('/drawer/place', { placementId: 'p', itemId, zoneId: 'cheeks' })
+  await house.post('/trials', { trialId: 't', itemId, wearsWanted: 2, dueOn: addDays(TODAY, 20), question: '' })
+  await wear(itemId, 1)
+  CollectionAnswer.parse((await house.get('/collection')).body)
+  CollectionAnswer.parse((await house.get('/shelf-life')).body)
+  ItemAnswer.parse((await house.get(`/items/${itemId}`)).body)
+  TodayAnswer.parse((await house.get('/today')).body)
+  ProjectsAnswer.parse((await house.get('/projects')).body)
+  DecideAnswer.parse((await house.get('/decide')).body)
+  Fronts.parse((await house.get('/fronts')).body)
+  await house.post(`/items/${itemId}/finish`, {
+    reviewId: 'r',
+    day: TODAY,
+    wouldBuyAgain: 'no',
+    words: '',
+    packageGoes: null,
+  })
+  EmptiesAnswer.parse((await house.get('/empties')).body)
+})
+
+test('the export holds every row with its id', async () => {
+  const itemId = await house.item()
+  await wear(itemId, 1)
+  const { body } = await house.get('/export')
+  expect(body).toMatchObject({ format: 'seligo collection', version: 1 })
+  expect(body.tables.item.map((row: { id: string }) => row.id)).toEqual([itemId])
+  expect(body.tables.wear).toHaveLength(1)
+  expect(body.tables.category.length).toBeGreaterThan(40)
+})

@@ -1,0 +1,129 @@
+import { once } from 'node:events'
+import { mkdtempSync, rmSync } from 'node:fs'
+import type { Server } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import type { Day } from '#core/calendar/day'
+import type { ItemFields } from '#contract/item'
+import { createApp } from '#server/create-app'
+import { openDatabase, type Db } from '#server/db/open-database'
+import { furnish, type House } from '#server/house'
+
+/** The day on which the tests play: a Tuesday. */
+export const TODAY = '2026-11-24' as Day
+
+export interface Answer {
+  readonly status: number
+  readonly type: string
+  // Tests look into answers of many shapes; each says what it expects of them.
+  readonly body: any // eslint-disable-line @typescript-eslint/no-explicit-any -- see above
+}
+
+/** A real server over a real database file in a folder of its own, under a clock that stands still. */
+export class TestHouse {
+  readonly folder = mkdtempSync(join(tmpdir(), 'seligo-test-'))
+  readonly db: Db
+  readonly house: House
+  readonly #server: Server
+  #ids = 0
+  #now = new Date(2026, 10, 24, 12)
+
+  private constructor() {
+    this.db = openDatabase(join(this.folder, 'collection.db'), { appliedAt: '2026-11-24T12:00:00Z' })
+    this.house = furnish(this.db, () => this.#now)
+    this.#server = createApp(this.house).listen(0, '127.0.0.1')
+  }
+
+  static async open(): Promise<TestHouse> {
+    const house = new TestHouse()
+    await once(house.#server, 'listening')
+    return house
+  }
+
+  get port(): number {
+    return (this.#server.address() as AddressInfo).port
+  }
+
+  setClock(now: Date): void {
+    this.#now = now
+  }
+
+  /** A fresh id; changes and records alike. */
+  id(prefix = 'id'): string {
+    this.#ids += 1
+    return `${prefix}-${this.#ids}`
+  }
+
+  async get(path: string): Promise<Answer> {
+    return this.request('GET', path)
+  }
+
+  async post(path: string, body: object): Promise<Answer> {
+    return this.request('POST', path, JSON.stringify({ changeId: this.id('c'), ...body }))
+  }
+
+  async put(path: string, body: object): Promise<Answer> {
+    return this.request('PUT', path, JSON.stringify({ changeId: this.id('c'), ...body }))
+  }
+
+  async request(method: string, path: string, body?: string, headers: Record<string, string> = {}): Promise<Answer> {
+    const response = await fetch(`http://127.0.0.1:${this.port}/api${path}`, {
+      method,
+      headers: { 'Content-Type': 'application/json', ...headers },
+      ...(body === undefined ? {} : { body }),
+    })
+    const type = response.headers.get('content-type') ?? ''
+    return { status: response.status, type, body: await response.json() }
+  }
+
+  /** Stores an item and gives its id. */
+  async item(fields: Partial<ItemFields> = {}): Promise<string> {
+    const id = this.id('item')
+    const answer = await this.post('/items', { id, fields: { ...FIELDS, ...fields }, reading: null })
+    if (answer.status !== 200) throw new Error(JSON.stringify(answer.body))
+    return id
+  }
+
+  /** Every watched row, for comparing the whole state. Versions grow with an undo and are left out. */
+  snapshot(): string {
+    const tables = this.db
+      .prepare<[], { name: string }>(
+        "SELECT name FROM sqlite_schema WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name NOT IN ('change', 'change_row', 'change_undoes', 'migration') ORDER BY name",
+      )
+      .all()
+    const rows = tables.map(({ name }) => [name, this.db.prepare(`SELECT * FROM "${name}" ORDER BY id`).all()])
+    return JSON.stringify(rows, (key, value: unknown) => (key === 'version' ? undefined : value))
+  }
+
+  close(): void {
+    this.#server.close()
+    this.#server.closeAllConnections()
+    this.db.close()
+    rmSync(this.folder, { recursive: true, force: true })
+  }
+}
+
+export const FIELDS: ItemFields = {
+  maker: 'Pellwick',
+  name: 'Rust Bloom blush',
+  shade: 'Rust Bloom',
+  categoryId: 'blush',
+  form: 'pressed',
+  colour: '#c7747a',
+  finish: 'matte',
+  opaque: false,
+  slots: 1,
+  content: { amount: 5, unit: 'g' },
+  priceMinor: 1800,
+  source: 'bought',
+  acquired: null,
+  opened: { kind: 'unknown' },
+  paoMonths: 12,
+  expiry: null,
+  sunProtection: false,
+  usesBefore: 0,
+  liking: null,
+  notes: '',
+  parts: [],
+}
