@@ -96,7 +96,7 @@ function partsOf(index: number, random: Random): ItemFields['parts'] {
   return Array.from({ length: count }, (_, at) => {
     const [name, colour, finish] = PALETTE_SHADES[(at + index) % PALETTE_SHADES.length] ?? ['Milk', '#e6d6c4', 'matte']
     return {
-      id: `eyeshadow-palette-${index + 1}.${at + 1}`,
+      id: `eyeshadow-palette-${index + 1}-${at + 1}`,
       name,
       colour: index === 0 ? colour : shift(colour, random),
       finish,

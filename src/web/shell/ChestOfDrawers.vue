@@ -79,7 +79,6 @@ nav {
 
 .figure {
   font-size: 12.5px;
-  opacity: 0.92;
 }
 
 .pull {

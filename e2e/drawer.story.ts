@@ -1,0 +1,75 @@
+import { expect, goTo, test, tile } from './support/house'
+
+test.use({ filled: false })
+
+const TWELVE: readonly (readonly [string, string, string])[] = [
+  ['Awning', 'sunscreen', 'Complexion'],
+  ['Low Tide', 'primer', 'Complexion'],
+  ['Fawn', 'foundation', 'Complexion'],
+  ['Tin Roof', 'concealer', 'Concealer & powder'],
+  ['Oat Dust', 'setting powder', 'Concealer & powder'],
+  ['Rust Bloom', 'blush', 'Cheeks'],
+  ['Ember', 'bronzer', 'Cheeks'],
+  ['Wet Stone', 'highlighter', 'Cheeks'],
+  ['Soot', 'eyeliner', 'Eyes'],
+  ['Nettle Lash', 'mascara', 'Eyes'],
+  ['Marzipan', 'brow pencil', 'Brows'],
+  ['Sloe', 'lipstick', 'Lips'],
+]
+
+test('a drawer of twelve is laid and five days are tallied', async ({ page, house }) => {
+  // A whole bag in one sitting: Tab, type, Enter.
+  await page.goto(`${house.url}/collection/add`)
+  for (const [name, category] of TWELVE) {
+    await page.getByLabel('Name', { exact: true }).fill(name)
+    await page.getByRole('combobox', { name: 'Category' }).fill(category)
+    await page.getByRole('option', { name: category, exact: true }).click()
+    await page.getByRole('button', { name: 'Store, then another' }).click()
+    await expect(page.getByText(`${name} is stored. Next one.`)).toBeVisible()
+  }
+  await page.goto(`${house.url}/drawer`)
+  for (const [name, , zone] of TWELVE) {
+    await page.getByRole('button', { name: `Lay something into ${zone}` }).click()
+    await page.getByRole('button', { name: `Lay in ${name}` }).click()
+    await expect(page.getByRole('region', { name: zone }).getByRole('link', { name })).toBeVisible()
+  }
+
+  await goTo(page, 'Today')
+  await expect(page.locator('button.tile')).toHaveCount(12)
+  const line = page.getByRole('region', { name: "The day's face" })
+
+  // Five days back: three things, one of them taken back again.
+  for (let n = 0; n < 4; n += 1) await page.getByRole('button', { name: 'The day before' }).click()
+  for (const name of ['Fawn', 'Rust Bloom', 'Sloe']) await tile(page, name).click()
+  await expect(line).toContainText('On that day: 3')
+  await line.getByRole('button', { name: 'Take back: Sloe worn' }).click()
+  await expect(line).toContainText('On that day: 2')
+  await expect(tile(page, 'Sloe')).toHaveAttribute('aria-pressed', 'false')
+
+  // The next day: no makeup, said once.
+  await page.getByRole('button', { name: 'The day after' }).click()
+  await line.getByRole('button', { name: 'No makeup', exact: true }).click()
+  await expect(line).toContainText('No makeup')
+
+  // The day after: the same as last.
+  await page.getByRole('button', { name: 'The day after' }).click()
+  await expect(line).toContainText('nothing ticked')
+  await line.getByRole('button', { name: /^Same as/ }).click()
+  await expect(line).toContainText('On that day: 2')
+
+  // Yesterday another, today all of the lips and eyes.
+  await page.getByRole('button', { name: 'The day after' }).click()
+  await tile(page, 'Tin Roof').click()
+  await expect(line).toContainText('On that day: 1')
+  await page.getByRole('button', { name: 'Back to today' }).click()
+  await expect(page.getByRole('button', { name: 'The day after' })).toBeDisabled()
+  for (const name of ['Soot', 'Nettle Lash', 'Sloe']) await tile(page, name).click()
+  await expect(line).toContainText('On today: 3')
+  await tile(page, 'Soot').click()
+  await expect(line).toContainText('On today: 2')
+
+  await house.restart()
+  await page.reload()
+  await expect(line).toContainText('On today: 2')
+  await expect(tile(page, 'Sloe')).toHaveAttribute('aria-pressed', 'true')
+})

@@ -1,0 +1,49 @@
+import { fileURLToPath } from 'node:url'
+import { expect, goTo, test } from './support/house'
+
+const SHEET = fileURLToPath(new URL('../test/reference/messy-us.csv', import.meta.url))
+
+test.use({ filled: false })
+
+test('a real sheet: looked at before it is stored, stored at once, taken back at once', async ({ page }) => {
+  await expect(page.getByRole('heading', { name: 'Nothing is in the collection yet' })).toBeVisible()
+  await page.getByRole('link', { name: 'Import a sheet you keep' }).click()
+  await page.setInputFiles('input[type=file]', SHEET)
+  await expect(page.getByRole('heading', { name: '150 rows, 11 columns' })).toBeVisible()
+  const problems = page.getByRole('region', { name: 'What to know before storing' })
+  await expect(problems).toContainText('Sizes that are not above zero (2)')
+  await expect(problems).toContainText('row 27, Opened: 31.02.2024')
+  await expect(page.getByRole('region', { name: 'Rows' })).toContainText('6.01 g')
+
+  // One kind, set for all of its rows at once.
+  const kinds = page.getByRole('region', { name: 'Kinds' })
+  const primers = kinds.locator('.kind').filter({ hasText: 'Primer' })
+  await primers.locator('.v-select').last().click()
+  await page.getByRole('option', { name: 'pump', exact: true }).click()
+  await expect(primers).toContainText('pump')
+
+  await page.getByRole('button', { name: 'Store 150 items' }).click()
+  await expect(page.getByText('150 items are stored.')).toBeVisible()
+  await goTo(page, 'Collection')
+  await expect(
+    page.getByRole('region', { name: 'Items' }).getByRole('status').filter({ hasText: '150 items' }),
+  ).toBeVisible()
+  await page.getByRole('button', { name: /^primer/ }).click()
+  await expect(
+    page.getByRole('region', { name: 'Items' }).getByRole('status').filter({ hasText: '14 of 150' }),
+  ).toBeVisible()
+
+  await page.getByRole('button', { name: 'Take back' }).click()
+  await expect(page.getByRole('heading', { name: 'Nothing here yet' })).toBeVisible()
+})
+
+test('a picture that calls itself a sheet is refused with words', async ({ page }) => {
+  await page.goto(`${new URL(page.url()).origin}/collection/import`)
+  await page.setInputFiles('input[type=file]', {
+    name: 'my-stash.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('89504e470d0a1a0a0000', 'hex'),
+  })
+  await expect(page.getByRole('alert')).toContainText('my-stash.csv looks like a picture')
+  await expect(page.getByRole('button', { name: /^Store/ })).toHaveCount(0)
+})

@@ -1,0 +1,129 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, goTo, test, tile } from './support/house'
+
+test('by keyboard alone: tally three, take one back, find an item', async ({ page }) => {
+  const line = page.getByRole('region', { name: "The day's face" })
+  await page.locator('button.tile').first().focus()
+  await page.keyboard.press('Space')
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('Space')
+  // One Tab stop per zone.
+  await page.keyboard.press('Tab')
+  await expect(
+    page
+      .getByRole('group', { name: /^Concealer & powder/ })
+      .locator('button.tile')
+      .first(),
+  ).toBeFocused()
+  await page.keyboard.press('Space')
+  await expect(line).toContainText('On today: 3')
+  await page.keyboard.press('u')
+  await expect(line).toContainText('On today: 2')
+  await page.keyboard.press('/')
+  await expect(page.getByRole('combobox', { name: 'Find an item' })).toBeFocused()
+  await page.keyboard.type('rust blo')
+  await expect(page.getByRole('option', { name: /^Rust Bloom/ }).first()).toBeVisible()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Rust Bloom blush' })).toBeVisible()
+})
+
+test('a tick survives a gap in the connection', async ({ page, house }) => {
+  let gaps = 2
+  await page.route('**/api/wear', (route) => (gaps-- > 0 ? route.abort() : route.continue()))
+  await tile(page, 'Rust Bloom').click()
+  await expect(page.getByRole('region', { name: "The day's face" })).toContainText('On today: 1')
+  await expect
+    .poll(
+      async () =>
+        ((await (await page.request.get(`${house.url}/api/today`)).json()) as { worn: unknown[] }).worn.length,
+      {
+        timeout: 15_000,
+      },
+    )
+    .toBe(1)
+})
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
+  test('a face is ticked with the thumb, nothing runs over the edge', async ({ page, house }) => {
+    for (const name of ['Rust Bloom', 'Sloe']) await tile(page, name).tap()
+    await expect(page.getByRole('region', { name: "The day's face" })).toContainText('On today: 2')
+    const small = await page
+      .locator('button.tile')
+      .evaluateAll((tiles) => tiles.filter((each) => each.getBoundingClientRect().height < 44).length)
+    expect(small).toBe(0)
+    for (const path of ['/', '/collection', '/projects', '/shelf-life', '/decide', '/empties', '/settings']) {
+      await page.goto(house.url + path)
+      await expect(page.getByRole('heading').first()).toBeVisible()
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
+      expect(over, path).toBeLessThanOrEqual(0)
+    }
+  })
+})
+
+/** What axe checks: WCAG 2.2 up to AA. */
+const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']
+
+for (const theme of ['day', 'night'])
+  test(`no serious finding of axe in any place by ${theme}`, async ({ page, house }) => {
+    // Axe takes seconds on a long place; nothing here waits for a clock.
+    test.setTimeout(240_000)
+    const found: string[] = []
+    await page.evaluate((chosen) => localStorage.setItem('seligo-theme', chosen), theme)
+    for (const path of [
+      '/',
+      '/drawer',
+      '/collection',
+      '/collection/add',
+      '/collection/import',
+      '/items/blush-1',
+      '/projects',
+      '/shelf-life',
+      '/decide',
+      '/empties',
+      '/settings',
+    ]) {
+      await page.goto(house.url + path)
+      await expect(page.getByRole('heading').first()).toBeVisible()
+      const { violations } = await new AxeBuilder({ page }).withTags(WCAG).analyze()
+      for (const { id, impact, nodes } of violations)
+        if (impact === 'serious' || impact === 'critical')
+          found.push(
+            `${path}: ${id} ${nodes
+              .map((node) => node.html)
+              .slice(0, 3)
+              .join(' | ')}`,
+          )
+    }
+    expect(found).toEqual([])
+  })
+
+test('two windows edit one item: the second sees both values, nothing is lost', async ({ page, context, house }) => {
+  await page.goto(`${house.url}/items/blush-1/edit`)
+  const other = await context.newPage()
+  await other.goto(`${house.url}/items/blush-1/edit`)
+  await other.getByLabel('Notes').fill('from the other window')
+  await other.getByRole('button', { name: 'Store', exact: true }).click()
+  await expect(other.getByText('from the other window')).toBeVisible()
+  await page.getByLabel('Notes').fill('from this window')
+  await page.getByRole('button', { name: 'Store', exact: true }).click()
+  const both = page.getByRole('alert')
+  await expect(both).toContainText('yours: “from this window”, stored now: “from the other window”')
+  await both.getByRole('button', { name: 'Store mine over it' }).click()
+  await expect(page.getByText('from this window')).toBeVisible()
+})
+
+test('what a field cannot read stays typed, with a sentence', async ({ page, house }) => {
+  await page.goto(`${house.url}/collection/add`)
+  await page.getByLabel('Size on the label').fill('12')
+  await page.getByRole('button', { name: 'I know about when' }).click()
+  await page.getByLabel('Opened', { exact: true }).fill('31.02.2024')
+  await page.getByLabel('Months after opening').fill('0M')
+  await page.getByRole('button', { name: 'Store', exact: true }).click()
+  await expect(page.getByText('Add the unit: g, ml, oz or fl oz.')).toBeVisible()
+  await expect(page.getByText('No calendar has that day. Check day and month.')).toBeVisible()
+  await expect(page.getByText('A period after opening is at least 1 month.')).toBeVisible()
+  await expect(page.getByText('Give it a name; a word is enough.')).toBeVisible()
+  await expect(page.getByLabel('Opened', { exact: true })).toHaveValue('31.02.2024')
+  await goTo(page, 'Collection')
+})

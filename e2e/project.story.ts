@@ -1,0 +1,80 @@
+import { expect, goTo, test, tile } from './support/house'
+
+test('a goal is met, rolls out, and something of the short list rolls in', async ({ page }) => {
+  await goTo(page, 'Projects')
+  const met = page.locator('.met').first()
+  await expect(met).toContainText('The goal is met.')
+  const out = (await met.getByRole('link').first().textContent()) ?? ''
+  const inside = page.getByRole('region', { name: 'Ten by the centenary' })
+  const heading = (await inside.locator('header').textContent()) ?? ''
+  const reached = Number(/(\d+) of 10 reached/.exec(heading)?.[1])
+  await met.getByRole('button', { name: 'Roll out, choose what comes in' }).click()
+  const list = page.getByRole('dialog', { name: 'What rolls in?' })
+  await expect(list).toContainText(`${out} rolled out. What rolls in?`)
+  const first = list.getByRole('listitem').first()
+  const name = (await first.locator('strong').textContent()) ?? ''
+  await first.getByRole('button', { name: `Roll in ${name}` }).click()
+  const form = page.getByRole('dialog', { name: `Roll in ${name}` })
+  await form.getByLabel('Uses wanted').fill('8')
+  await form.getByLabel(/^Head start/).fill('9')
+  await form.getByRole('button', { name: 'Roll in', exact: true }).click()
+  await expect(form.locator('.trouble')).toContainText('The head start must stay below the goal of 8 uses.')
+  await form.getByLabel(/^Head start/).fill('2')
+  await form.getByRole('button', { name: 'Roll in', exact: true }).click()
+  await expect(inside).toContainText(`${reached + 1} of 10 reached`)
+  await expect(inside.locator('.row').filter({ hasText: name })).toContainText('2 of 8 uses, 2 of them a head start')
+})
+
+test('finishing something: a review, an empty, and its place in the project', async ({ page, house }) => {
+  await goTo(page, 'Projects')
+  const going = page
+    .locator('.row')
+    .filter({ has: page.getByRole('button', { name: 'is empty' }) })
+    .first()
+  const name = (await going.getByRole('link').first().textContent()) ?? ''
+  await going.getByRole('button', { name: `${name} is empty` }).click()
+  const form = page.getByRole('dialog', { name: `Finish ${name}` })
+  await form.getByRole('button', { name: 'maybe' }).click()
+  await form.getByLabel('A few words').fill('Lasted longer than I thought it would.')
+  await form.getByRole('button', { name: 'Record the empty' }).click()
+  await expect(form).toBeHidden()
+  await goTo(page, 'Empties')
+  const entry = page.getByRole('article').first()
+  await expect(entry).toContainText(name)
+  await expect(entry).toContainText('Lasted longer than I thought it would.')
+  await expect(entry).toContainText('maybe again')
+  await house.restart()
+  await page.reload()
+  await expect(page.getByRole('article').first()).toContainText(name)
+})
+
+test('a trial ends: let go, with hygiene limiting where', async ({ page }) => {
+  await goTo(page, 'Decide')
+  const card = page.getByRole('article').filter({ hasText: 'Worn as often as you wanted' })
+  const name = (await card.getByRole('link').first().textContent()) ?? ''
+  await card.getByRole('button', { name: 'Decide' }).click()
+  const form = page.getByRole('dialog', { name: `Decide on ${name}` })
+  await form.getByRole('button', { name: 'let go' }).click()
+  await expect(form.getByRole('button', { name: 'give', exact: true })).toHaveCount(0)
+  await expect(form).toContainText('are not passed on')
+  await form.getByRole('button', { name: 'bin', exact: true }).click()
+  await form.getByLabel('Why?').fill('It feathers, whatever I do.')
+  await form.getByRole('button', { name: 'Record the verdict' }).click()
+  const decided = page.getByRole('region', { name: 'Decided' })
+  await expect(decided.getByRole('listitem').first()).toContainText(`${name}: let go, bin. It feathers, whatever I do.`)
+  // What leaves keeps its history.
+  await decided.getByRole('link', { name }).first().click()
+  await expect(page.getByText(/Left the collection on/)).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Life line' })).toContainText('verdict')
+})
+
+test('a palette: its shades are ticked, and count one use of it', async ({ page }) => {
+  await tile(page, 'Hedgerow').click()
+  const sheet = page.getByRole('dialog', { name: 'Shades of Hedgerow' })
+  await sheet.getByRole('button', { name: /^Moss/ }).click()
+  await sheet.getByRole('button', { name: /^Bark/ }).click()
+  await sheet.getByRole('button', { name: 'Worn: 2' }).click()
+  await expect(tile(page, 'Hedgerow')).toHaveAttribute('aria-pressed', 'true')
+  await expect(tile(page, 'Hedgerow')).toContainText('Bark, Moss')
+  await expect(page.getByRole('region', { name: "The day's face" })).toContainText('On today: 1')
+})

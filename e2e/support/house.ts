@@ -1,0 +1,93 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { test as base, expect, type Page } from '@playwright/test'
+
+/** A running Seligo of a story's own: the compiled server on a database file of its own. */
+export interface RunningHouse {
+  readonly url: string
+  /** Stops it as a person does, and starts it again on the same collection. */
+  restart(): Promise<void>
+}
+
+class StoryHouse implements RunningHouse {
+  url = ''
+  readonly #folder: string
+  readonly #port: number
+  #child: ChildProcess | null = null
+
+  constructor(port: number, filled: boolean) {
+    this.#port = port
+    this.#folder = mkdtempSync(join(tmpdir(), 'seligo-story-'))
+    const demo = process.env['SELIGO_STORY_DEMO']
+    if (filled && demo !== undefined) copyFileSync(join(demo, 'collection.db'), join(this.#folder, 'collection.db'))
+  }
+
+  async start(): Promise<void> {
+    const child = spawn(process.execPath, ['dist/server/main.js'], {
+      env: { ...process.env, SELIGO_DATA: this.#folder, SELIGO_PORT: String(this.#port) },
+    })
+    this.#child = child
+    this.url = await new Promise<string>((resolve, reject) => {
+      child.stdout.on('data', (text: Buffer) => {
+        const found = /http:\/\/[\d.:]+/.exec(String(text))
+        if (found) resolve(found[0])
+      })
+      child.on('exit', (code) => reject(new Error(`The server ended with ${code}`)))
+    })
+  }
+
+  async restart(): Promise<void> {
+    await this.#stop()
+    await this.start()
+  }
+
+  async close(): Promise<void> {
+    await this.#stop()
+    rmSync(this.#folder, { recursive: true, force: true })
+  }
+
+  async #stop(): Promise<void> {
+    const child = this.#child
+    if (!child) return
+    const ended = new Promise((resolve) => child.on('exit', resolve))
+    child.kill('SIGTERM')
+    await ended
+    this.#child = null
+  }
+}
+
+/** Stories start with the demo collection, or with an empty one by `test.use({ filled: false })`. */
+export const test = base.extend<{ filled: boolean; house: RunningHouse }>({
+  filled: [true, { option: true }],
+  house: async ({ filled }, use, info) => {
+    const house = new StoryHouse(4900 + info.parallelIndex * 20, filled)
+    await house.start()
+    await use(house)
+    await house.close()
+  },
+  page: async ({ page, house }, use) => {
+    const faults: string[] = []
+    page.on('pageerror', (error) => faults.push(error.message))
+    await page.goto(house.url)
+    await use(page)
+    expect(faults, 'errors on the page').toEqual([])
+  },
+})
+
+export { expect }
+
+/** A tile of the drawer by the words it begins with. */
+export function tile(page: Page, name: string) {
+  return page.locator('button.tile').filter({ hasText: name })
+}
+
+/** Opens a place by its front. */
+export async function goTo(page: Page, place: string): Promise<void> {
+  await page
+    .getByRole('navigation', { name: 'Places' })
+    .first()
+    .getByRole('link', { name: new RegExp(`^${place}`) })
+    .click()
+}

@@ -1,0 +1,104 @@
+import { execFileSync, spawn } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium, type Page } from 'playwright-core'
+import config from '../playwright.config.js'
+
+/** The pictures of docs/screenshots, from the demo collection on a day of its own, so that they can be made again. */
+const DAY = '2026-11-25'
+const PORT = 4870
+const LAPTOP = { width: 1280, height: 800 }
+const PHONE = { width: 390, height: 844 }
+
+interface Picture {
+  readonly name: string
+  readonly path: string
+  readonly size?: { width: number; height: number }
+  readonly theme?: 'day' | 'night'
+  readonly before?: (page: Page) => Promise<void>
+  readonly of?: string
+}
+
+const SHEET = 'test/reference/messy-us.csv'
+const tick = async (page: Page): Promise<void> => {
+  for (const name of ['Ember', 'Rust Bloom', 'Alibi', 'Sloe'])
+    await page
+      .locator('button.tile[aria-pressed=false]')
+      .filter({ hasText: name })
+      .first()
+      .click({ timeout: 3000 })
+      .catch(() => undefined)
+  await page.locator('button.tile[aria-pressed=false]').filter({ hasText: 'Hedgerow' }).click()
+  await page.getByRole('button', { name: /^Moss/ }).click()
+  await page.getByRole('button', { name: /^Robin/ }).click()
+  await page.getByRole('button', { name: 'Worn: 2' }).click()
+}
+
+const PICTURES: readonly Picture[] = [
+  { name: 'today', path: '/', before: tick },
+  { name: 'today-night', path: '/', theme: 'night' },
+  { name: 'today-phone', path: '/', size: PHONE },
+  { name: 'drawer', path: '/drawer' },
+  { name: 'collection', path: '/collection' },
+  {
+    name: 'collection-gauges',
+    path: '/collection',
+    before: (page) => page.getByRole('button', { name: 'Gauges' }).click(),
+  },
+  { name: 'item', path: '/items/blush-1' },
+  { name: 'add', path: '/collection/add' },
+  {
+    name: 'import',
+    path: '/collection/import',
+    before: async (page) => {
+      await page.setInputFiles('input[type=file]', SHEET)
+      await page.getByRole('heading', { name: 'As it will be stored' }).waitFor()
+    },
+  },
+  { name: 'projects', path: '/projects' },
+  { name: 'shelf-life', path: '/shelf-life' },
+  { name: 'decide', path: '/decide' },
+  { name: 'empties', path: '/empties' },
+  { name: 'settings', path: '/settings' },
+  { name: 'specimen-large', path: '/specimen', of: '[data-specimen=large-day]' },
+  { name: 'specimen-middle-night', path: '/specimen', of: '[data-specimen=middle-night]' },
+  { name: 'specimen-small', path: '/specimen', of: '[data-specimen=small-day]' },
+]
+
+const only = process.argv.slice(2)
+const folder = mkdtempSync(join(tmpdir(), 'seligo-pictures-'))
+execFileSync(process.execPath, ['dist/demo/main.js', folder, DAY], { stdio: 'inherit' })
+const server = spawn(process.execPath, ['dist/server/main.js'], {
+  env: { ...process.env, SELIGO_DATA: folder, SELIGO_PORT: String(PORT), SELIGO_NOW: `${DAY}T08:00:00` },
+})
+const address = await new Promise<string>((resolve) => {
+  server.stdout.on('data', (text: Buffer) => {
+    const found = /http:\/\/[\d.:]+/.exec(String(text))
+    if (found) resolve(found[0])
+  })
+})
+const browser = await chromium.launch(config.use?.launchOptions ?? {})
+for (const picture of PICTURES) {
+  if (only.length > 0 && !only.includes(picture.name)) continue
+  const context = await browser.newContext({
+    viewport: picture.size ?? LAPTOP,
+    locale: 'en-GB',
+    reducedMotion: 'reduce',
+  })
+  const page = await context.newPage()
+  await page.addInitScript((theme) => localStorage.setItem('seligo-theme', theme), picture.theme ?? 'day')
+  await page.goto(address + picture.path, { waitUntil: 'networkidle' })
+  await page.evaluate(() => document.fonts.ready.then(() => undefined))
+  await picture.before?.(page)
+  await page.waitForLoadState('networkidle')
+  await page.mouse.move(0, 0)
+  const path = join('docs', 'screenshots', `${picture.name}.png`)
+  if (picture.of === undefined) await page.screenshot({ path })
+  else await page.locator(picture.of).screenshot({ path })
+  console.log(path)
+  await context.close()
+}
+await browser.close()
+server.kill('SIGTERM')
+rmSync(folder, { recursive: true, force: true })
