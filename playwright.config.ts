@@ -8,7 +8,9 @@ export default defineConfig({
   globalSetup: './e2e/support/make-demo.ts',
   fullyParallel: true,
   workers: 2,
-  timeout: 60_000,
+  // Generous, since machines differ: a story that works ends long before, a broken one fails by its assertion.
+  timeout: 240_000,
+  expect: { timeout: 25_000 },
   reporter: [['list']],
   use: {
     viewport: { width: 1280, height: 800 },

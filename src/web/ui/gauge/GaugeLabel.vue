@@ -7,6 +7,8 @@ import { tallyStrokes } from './tally-strokes'
 const props = defineProps<{ size: GaugeSize; colour: string | null; uses: number; backup: boolean }>()
 /** Strokes beyond this no longer fit the label; the number alone says it then. */
 const MOST = 20
+/** Words are drawn where they are large enough to read. */
+const unit = computed(() => (props.uses === 0 ? 'no tally' : props.uses > MOST ? 'uses' : ''))
 const strokes = computed(() => (props.uses <= MOST ? tallyStrokes(props.uses) : []))
 </script>
 
@@ -27,7 +29,7 @@ const strokes = computed(() => (props.uses <= MOST ? tallyStrokes(props.uses) : 
         <path v-for="(stroke, n) in strokes" :key="n" :d="stroke" />
       </g>
       <text v-if="uses > MOST" class="count" x="25" y="66">{{ uses }}</text>
-      <text class="unit" x="25" :y="81">{{ uses === 0 ? 'no tally yet' : uses > MOST ? 'uses' : '' }}</text>
+      <text v-if="size === 'large' && unit" class="unit" x="25" y="80">{{ unit }}</text>
     </template>
     <template v-else>
       <rect class="paper" x="10" y="40" width="30" height="40" rx="2" />
@@ -77,7 +79,7 @@ const strokes = computed(() => (props.uses <= MOST ? tallyStrokes(props.uses) : 
 }
 
 .unit {
-  font: 500 5.6px var(--text);
+  font: 500 6.2px var(--text);
   text-anchor: middle;
   fill: #4a525b;
 }
