@@ -1,8 +1,10 @@
+import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
 
 const own = (name: string): string => new URL(`./src/${name}/`, import.meta.url).pathname
 
 export default defineConfig({
+  plugins: [vue()],
   resolve: {
     alias: [
       ...['core', 'contract', 'server', 'demo'].map((name) => ({

@@ -27,7 +27,7 @@ export function readTable(bytes: Uint8Array, name: string): Outcome<string[][]> 
   const text = decode(bytes)
   if (text.trim() === '') return fail('no-rows', { value: name })
   if (text.includes('\u0000')) return fail('not-a-table', { value: name, name, looksLike: 'a binary file' })
-  const parsed = Papa.parse<string[]>(text, { header: false, skipEmptyLines: false })
+  const parsed = Papa.parse<string[]>(text, { header: false, skipEmptyLines: false, delimiter: separatorOf(text) })
   const broken = parsed.errors.find((error) => error.type === 'Quotes')
   if (broken)
     return fail('unreadable-table', {
@@ -37,6 +37,17 @@ export function readTable(bytes: Uint8Array, name: string): Outcome<string[][]> 
   if (parsed.data.length > MOST_ROWS + 1)
     return fail('too-many-rows', { value: name, count: parsed.data.length, most: MOST_ROWS })
   return ok(parsed.data)
+}
+
+/**
+ * The separator of a sheet, from its first filled line outside quotation marks: headers hold no decimal commas,
+ * the cells below them do. A comma when nothing separates.
+ */
+function separatorOf(text: string): string {
+  const first = text.split(/\r?\n|\r/).find((line) => line.trim() !== '') ?? ''
+  const bare = first.replace(/"(?:[^"]|"")*"/g, '')
+  const counts = [';', '\t', ',', '|'].map((separator) => ({ separator, count: bare.split(separator).length - 1 }))
+  return counts.sort((a, b) => b.count - a.count).find(({ count }) => count > 0)?.separator ?? ','
 }
 
 function decode(bytes: Uint8Array): string {

@@ -1,0 +1,284 @@
+import { describe, expect, test } from 'vitest'
+import { addDays, type Day } from '#core/calendar/day'
+import type { GoalView } from '#contract/item'
+import { specimen } from '#web/specimen/specimen-data'
+import { gaugeWords, leftWords, readingWords } from './gauge-words'
+import { paceWords, progressWords, shortStanding } from './goal-words'
+import { contentWords, fullName, matchesWords, shortName, usesWords } from './item-words'
+import { rollInWords } from './roll-in-words'
+import { goodTo, reasonWords, sunWords } from './shelf-life-words'
+import { suggestionWords } from './suggestion-words'
+import { fromNow, longDay, openedWords, rangeWords, shortDay, spanWords } from './when-words'
+
+const TODAY = '2026-11-24' as Day
+const d = (text: string): Day => text as Day
+const GOAL: GoalView = {
+  stayId: 's',
+  projectId: 'p',
+  projectName: 'Ten by the centenary',
+  kind: 'uses',
+  target: 20,
+  headStart: 3,
+  wearsInStay: 9,
+  uses: 12,
+  usesLeft: 8,
+  met: false,
+  done: 0.6,
+  notch: 0.75,
+  rolledIn: d('2026-10-01'),
+  by: d('2026-12-20'),
+  standing: 'behind',
+  difference: -3,
+  wearDaysLeft: 16.2,
+  rescue: null,
+  pace: { perWeek: 1.9, days: 28, uses: 8 },
+}
+
+describe('days in words', () => {
+  test('a day by its weekday, a date with its year only where it is another', () => {
+    expect(longDay(TODAY)).toBe('Tuesday 24 November')
+    expect(shortDay(d('2026-03-02'), TODAY)).toBe('2 Mar')
+    expect(shortDay(d('2027-03-02'), TODAY)).toBe('2 Mar 2027')
+  })
+  test.each([
+    ['2024-03-15', '2024-03-15', '15 Mar 2024'],
+    ['2024-03-01', '2024-03-31', 'Mar 2024'],
+    ['2024-02-01', '2024-02-29', 'Feb 2024'],
+    ['2024-01-01', '2024-12-31', '2024'],
+    ['2024-03-01', '2024-05-31', 'between 1 Mar 2024 and 31 May 2024'],
+  ])('from %s to %s reads %s', (earliest, latest, words) => {
+    expect(rangeWords({ earliest: d(earliest), latest: d(latest) })).toBe(words)
+  })
+  test.each([
+    [1, '1 day'],
+    [20, '20 days'],
+    [21, '3 weeks'],
+    [69, '10 weeks'],
+    [70, '2 months'],
+    [365, '12 months'],
+    [730, '2 years'],
+    [913, '2½ years'],
+    [3650, '10 years'],
+  ])('%i days are %s', (days, words) => {
+    expect(spanWords(days)).toBe(words)
+  })
+  test('from now says the direction', () => {
+    expect([0, 1, -1, 14].map((n) => fromNow(addDays(TODAY, n), TODAY))).toEqual([
+      'today',
+      'in 1 day',
+      '1 day ago',
+      'in 14 days',
+    ])
+  })
+  test('an opening as closely as it is known', () => {
+    expect(openedWords({ kind: 'unopened' })).toBe('unopened')
+    expect(openedWords({ kind: 'unknown' })).toBe('opened, date unknown')
+    expect(openedWords({ kind: 'range', earliest: d('2024-01-01'), latest: d('2024-12-31'), said: '2024' })).toBe(
+      'opened 2024',
+    )
+  })
+})
+
+describe('a goal in words', () => {
+  test('names the head start, what is left, the pace and the standing, with their inputs', () => {
+    expect(paceWords(GOAL, TODAY)).toBe(
+      '12 of 20 uses, 3 of them a head start. 8 left; at 1.9 a week (8 in the last 28 days) that is about 4 weeks if you keep using it. 3 uses behind where it should be today; 16 wear days are left until 20 Dec.',
+    )
+  })
+  test('says that nothing is known rather than inventing', () => {
+    const bare = { ...GOAL, headStart: 0, by: null, standing: 'no date' as const, difference: null, pace: null }
+    expect(paceWords(bare, TODAY)).toBe('12 of 20 uses. 8 left; how fast it goes is not known yet.')
+  })
+  test('out of reach says what would work', () => {
+    const far: GoalView = {
+      ...GOAL,
+      standing: 'out of reach',
+      wearDaysLeft: 3.5,
+      rescue: { latestDate: d('2027-02-07'), smallerGoal: 15 },
+    }
+    expect(paceWords(far, TODAY)).toContain(
+      'Out of reach: 3.5 wear days are left until 20 Dec, at one use a day. 7 Feb 2027 would work, or a goal of 15 uses.',
+    )
+  })
+  test('a met goal says so and no more', () => {
+    expect(paceWords({ ...GOAL, met: true, standing: 'met' }, TODAY)).toBe(
+      '12 of 20 uses, 3 of them a head start. The goal is met.',
+    )
+  })
+  test('finishing reads what is gone, and admits when nothing is to be seen', () => {
+    const finish: GoalView = { ...GOAL, kind: 'finish', target: null, usesLeft: null, done: 0.57 }
+    expect(progressWords(finish)).toBe('57 % of what was left is gone; 9 uses since it rolled in')
+    expect(progressWords({ ...finish, done: 0 })).toBe('No difference to be seen yet; 9 uses since it rolled in')
+    expect(progressWords({ ...finish, done: null, wearsInStay: 0 })).toBe(
+      'not worn since it rolled in; how much went is not read yet',
+    )
+  })
+  test.each<[GoalView['standing'], number | null, string]>([
+    ['behind', -3.4, '3 behind'],
+    ['behind', null, 'behind'],
+    ['ahead', 2.2, '2 ahead'],
+    ['on pace', 0.4, 'on pace'],
+    ['met', 0, 'goal met'],
+    ['not known', null, 'not read since it rolled in'],
+    ['no date', null, ''],
+  ])('%s by %s is said in short as "%s"', (standing, difference, words) => {
+    expect(shortStanding({ ...GOAL, standing, difference })).toBe(words)
+  })
+})
+
+describe('the gauge in words', () => {
+  test('says what it draws', () => {
+    const item = specimen({
+      shade: 'Rust Bloom',
+      form: 'pressed',
+      colour: '#c7747a',
+      reading: { kind: 'stage', stage: 'first pan' },
+      goal: { ...GOAL, uses: 7 },
+      backups: 1,
+      state: 'within 90 days',
+    })
+    expect(gaugeWords(item, true, [])).toBe(
+      'Rust Bloom pressed, first pan, 7 of 20 uses, 3 behind, 1 backup, spoils soon, worn',
+    )
+  })
+  test('is honest about nothing being recorded', () => {
+    expect(gaugeWords(specimen({ shade: 'Quay', form: 'wand', colour: null }), false, [])).toBe(
+      'Quay wand, level not recorded',
+    )
+  })
+  test('counts the shades with pan showing, and names those worn', () => {
+    const part = (id: string, name: string, stage: 'dip' | 'half bare') => ({
+      id,
+      name,
+      colour: null,
+      finish: null,
+      row: 1,
+      col: 1,
+      rowSpan: 1,
+      colSpan: 1,
+      shape: 'square' as const,
+      uses: 0,
+      finishedOn: null,
+      reading: { kind: 'stage' as const, value: null, stage, day: TODAY },
+    })
+    const palette = specimen({
+      shade: 'Hedgerow',
+      form: 'pressed',
+      colour: null,
+      parts: [part('a', 'Moss', 'half bare'), part('b', 'Bark', 'dip')],
+    })
+    expect(leftWords(palette)).toBe('2 shades, 1 with pan showing')
+    expect(gaugeWords(palette, true, ['a'])).toContain('worn: Moss')
+  })
+  test('a level and a length are told apart', () => {
+    expect(readingWords({ kind: 'level', value: 0.45, stage: null, day: TODAY })).toBe('45 % full')
+    expect(readingWords({ kind: 'length', value: 0.3, stage: null, day: TODAY })).toBe('30 % of its length')
+  })
+})
+
+describe('shelf life in words', () => {
+  const lived = (over: object) => ({ ...specimen({ shade: 'Quay', form: 'wand', colour: null }), ...over })
+  const life = (over: object) => ({
+    shelfLife: {
+      state: 'in date',
+      lastGood: null,
+      actOn: null,
+      daysLeft: null,
+      sun: null,
+      reason: { code: 'purchase-unknown' },
+      ...over,
+    },
+  })
+  const range = (earliest: string, latest: string) => ({
+    lastGood: { earliest: d(earliest), latest: d(latest) },
+    actOn: d(earliest),
+  })
+  test('a range is "about", a day is not', () => {
+    expect(goodTo(lived(life(range('2027-03-02', '2027-03-02'))), TODAY)).toBe('good to 2 Mar 2027')
+    expect(goodTo(lived(life(range('2027-03-02', '2027-06-02'))), TODAY)).toBe('good to about 2 Mar 2027')
+    expect(goodTo(lived(life({ ...range('2026-09-01', '2026-09-01'), state: 'past' })), TODAY)).toBe(
+      'past since 1 Sept',
+    )
+    expect(goodTo(lived(life({ state: 'unknown' })), TODAY)).toBe('not known')
+  })
+  test.each([
+    [{ code: 'sign', words: 'smell changed' }, 'You noticed: smell changed. A sign counts above any date.'],
+    [
+      { code: 'pao', months: 12, openedEarliest: '2026-01-05', openedLatest: '2026-01-05' },
+      'Opened 5 Jan 2026; the label says 12 months after opening.',
+    ],
+    [
+      { code: 'usual-pao', months: 4, openedEarliest: '2026-01-01', openedLatest: '2026-01-31' },
+      'Opened Jan 2026; the label is not known, 4 months is usual for its kind.',
+    ],
+    [
+      { code: 'unopened', months: 36, bought: '2026-01-05' },
+      'Unopened and undated: 36 months from 5 Jan 2026, when you got it.',
+    ],
+    [
+      { code: 'opening-unknown', openedEarliest: null },
+      'When it was opened is not known, so its last good day is not either.',
+    ],
+  ])('%o', (reason, words) => {
+    expect(reasonWords(lived(life({ reason })))).toBe(words)
+  })
+  test('a lapsed filter no longer counts as sun protection; one in date says nothing', () => {
+    const sun = { lastDay: d('2026-06-30'), lapsed: true }
+    expect(sunWords(lived(life({ sun })))).toBe(
+      'Filter lapsed 30 Jun 2026: no longer counts as sun protection. Wear another that is in date.',
+    )
+    expect(sunWords(lived(life({ sun: { ...sun, lapsed: false } })))).toBeNull()
+  })
+})
+
+test('a suggestion has one short reason', () => {
+  expect(suggestionWords({ itemId: 'x', reason: 'spoils-soonest', day: d('2026-12-01'), daysLeft: 7 }, TODAY)).toBe(
+    'First here to spoil: good to 1 Dec.',
+  )
+  expect(suggestionWords({ itemId: 'x', reason: 'nearly-done', usesLeft: 1, left: null }, TODAY)).toBe(
+    'Nearly done: 1 use to its goal.',
+  )
+  expect(suggestionWords({ itemId: 'x', reason: 'nearly-done', usesLeft: null, left: 0.15 }, TODAY)).toBe(
+    'Nearly done: about 15 % left.',
+  )
+  expect(suggestionWords({ itemId: 'x', reason: 'unworn-longest', days: 30, everWorn: true }, TODAY)).toBe(
+    'Unworn the longest: 4 weeks.',
+  )
+  expect(suggestionWords({ itemId: 'x', reason: 'unworn-longest', days: 30, everWorn: false }, TODAY)).toBe(
+    'In the drawer for 4 weeks, not worn yet.',
+  )
+})
+
+test('what could roll in has one short reason', () => {
+  const item = specimen({ shade: 'Quay', form: 'wand', colour: null })
+  expect(rollInWords({ code: 'spoils-soon', day: d('2026-12-01') }, item, TODAY)).toBe('Spoils soon: good to 1 Dec.')
+  expect(rollInWords({ code: 'nearly-done', left: 0.2 }, item, TODAY)).toBe('A quick win: about 20 % left.')
+  expect(rollInWords({ code: 'liked-but-neglected', days: 90 }, item, TODAY)).toBe(
+    'You like it, and it has lain for 3 months.',
+  )
+  expect(rollInWords({ code: 'open-long', days: 800 }, item, TODAY)).toBe('Open for 2 years already.')
+  expect(rollInWords({ code: 'crowded', count: 9 }, item, TODAY)).toBe('One of 9 open in wand.')
+})
+
+test('an item is called by its shade; its full name says the shade once', () => {
+  expect(shortName({ name: 'Quay gloss', shade: '' })).toBe('Quay gloss')
+  expect(fullName({ name: 'Rust Bloom blush', shade: 'Rust Bloom' })).toBe('Rust Bloom blush')
+  expect(fullName({ name: 'Velvet lip', shade: 'Sloe' })).toBe('Velvet lip, Sloe')
+  expect([usesWords(1), usesWords(0)]).toEqual(['1 use', '0 uses'])
+})
+
+test('finding goes by letters of several words, in any order, without accents', () => {
+  const item = {
+    ...specimen({ shade: 'Crème brûlée', form: 'pressed', colour: null }),
+    maker: 'Pellwick',
+    category: 'setting powder',
+  }
+  expect(['creme', 'powder pell', 'BRÛ'].map((text) => matchesWords(item, text))).toEqual([true, true, true])
+  expect(matchesWords(item, 'creme mascara')).toBe(false)
+})
+
+test('content is shown in her units', () => {
+  expect(contentWords({ amount: 14.78676478125, unit: 'ml' })).toBe('14.79 mL')
+  expect(contentWords({ amount: 14.78676478125, unit: 'ml' }, 'ounces')).toBe('0.5 fl oz')
+  expect(contentWords(null)).toBe('')
+})
