@@ -1,3 +1,4 @@
+import { FIELDS } from '../test/support/fields'
 import { expect, goTo, test, tile } from './support/house'
 
 test.use({ filled: false })
@@ -18,14 +19,21 @@ const TWELVE: readonly (readonly [string, string, string])[] = [
 ]
 
 test('a drawer of twelve is laid and five days are tallied', async ({ page, house }) => {
-  // A whole bag in one sitting: Tab, type, Enter.
+  // Two by hand, for a whole bag in one sitting: type, choose, store, next. The others as the form would send them.
   await page.goto(`${house.url}/collection/add`)
-  for (const [name, category] of TWELVE) {
+  for (const [name, category] of TWELVE.slice(0, 2)) {
     await page.getByLabel('Name', { exact: true }).fill(name)
     await page.getByRole('combobox', { name: 'Category' }).fill(category)
     await page.getByRole('option', { name: category, exact: true }).click()
     await page.getByRole('button', { name: 'Store, then another' }).click()
     await expect(page.getByText(`${name} is stored. Next one.`)).toBeVisible()
+  }
+  for (const [name, category] of TWELVE.slice(2)) {
+    const fields = { ...FIELDS, name, shade: '', categoryId: category.replaceAll(' ', '-') }
+    const stored = await page.request.post(`${house.url}/api/items`, {
+      data: { changeId: `add-${fields.categoryId}`, id: fields.categoryId, fields, reading: null },
+    })
+    expect(stored.status()).toBe(200)
   }
   await page.goto(`${house.url}/drawer`)
   for (const [name, , zone] of TWELVE) {

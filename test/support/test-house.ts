@@ -9,6 +9,9 @@ import type { ItemFields } from '#contract/item'
 import { createApp } from '#server/create-app'
 import { openDatabase, type Db } from '#server/db/open-database'
 import { furnish, type House } from '#server/house'
+import { FIELDS } from './fields'
+
+export { FIELDS }
 
 /** The day on which the tests play: a Tuesday. */
 export const TODAY = '2026-11-24' as Day
@@ -102,28 +105,4 @@ export class TestHouse {
     this.db.close()
     rmSync(this.folder, { recursive: true, force: true })
   }
-}
-
-export const FIELDS: ItemFields = {
-  maker: 'Pellwick',
-  name: 'Rust Bloom blush',
-  shade: 'Rust Bloom',
-  categoryId: 'blush',
-  form: 'pressed',
-  colour: '#c7747a',
-  finish: 'matte',
-  opaque: false,
-  slots: 1,
-  content: { amount: 5, unit: 'g' },
-  priceMinor: 1800,
-  source: 'bought',
-  acquired: null,
-  opened: { kind: 'unknown' },
-  paoMonths: 12,
-  expiry: null,
-  sunProtection: false,
-  usesBefore: 0,
-  liking: null,
-  notes: '',
-  parts: [],
 }

@@ -30,7 +30,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   else if (event.key === '/') {
     event.preventDefault()
     jumping.value = true
-  } else if (event.key === 'u' && changes.last) void changes.takeBack(changes.last.id)
+  } else if (event.key === 'u') changes.takeBackLast()
 })
 </script>
 

@@ -7,7 +7,7 @@ const changes = useChanges()
 <template>
   <div v-if="changes.last" class="undo">
     <span>{{ changes.last.words }}</span>
-    <v-btn class="take-back" @click="changes.takeBack(changes.last.id)">Take back</v-btn>
+    <v-btn class="take-back" @click="changes.takeBackLast()">Take back</v-btn>
   </div>
 </template>
 

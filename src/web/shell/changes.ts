@@ -13,6 +13,8 @@ export const useChanges = defineStore('changes', () => {
   /** Raised with every change: places that show lists reload by it. */
   const count = ref(0)
 
+  let queue: Promise<void> = Promise.resolve()
+
   async function loadFronts(): Promise<void> {
     fronts.value = await get<Fronts>('/fronts')
   }
@@ -76,5 +78,31 @@ export const useChanges = defineStore('changes', () => {
     }
   }
 
-  return { last, trouble, announcement, fronts, count, loadFronts, say, run, report, show, takeBack }
+  /** Runs acts one after the other, so that the last word on a thing is the one that stands. */
+  function inTurn(act: () => Promise<void>): void {
+    queue = queue.then(act, act)
+  }
+
+  /** Takes back what was done last, once everything still on its way has arrived. */
+  function takeBackLast(): void {
+    inTurn(async () => {
+      if (last.value) await takeBack(last.value.id)
+    })
+  }
+
+  return {
+    inTurn,
+    takeBackLast,
+    last,
+    trouble,
+    announcement,
+    fronts,
+    count,
+    loadFronts,
+    say,
+    run,
+    report,
+    show,
+    takeBack,
+  }
 })

@@ -59,7 +59,7 @@ const title = computed(() => {
       <span v-if="saving" class="quiet"> saving…</span>
     </p>
     <div class="acts">
-      <v-btn v-if="changes.last" class="undo take-back" @click="changes.takeBack(changes.last.id)"
+      <v-btn v-if="changes.last" class="undo take-back" @click="changes.takeBackLast()"
         >Take back: {{ changes.last.words }}</v-btn
       >
       <v-btn v-if="sameAdds" variant="outlined" color="primary" @click="emit('same')">{{ sameWords }}</v-btn>

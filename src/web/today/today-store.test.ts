@@ -23,6 +23,11 @@ class FakeServer {
       this.silentFor -= 1
       throw new TypeError('no network')
     }
+    if (url.includes('/take-back')) {
+      this.posts.push(url.replace(/^.*changes\/.*\/take-back$/, 'take-back'))
+      this.worn.pop()
+      return this.#json({ change: { id: 'undo', words: 'Took back', changed: true } })
+    }
     const body = JSON.parse(request.body) as { changeId: string; itemId: string; worn: boolean; itemIds?: string[] }
     this.posts.push(`${body.itemId}:${String(body.worn)}`)
     if (this.mode === 'refuse')
@@ -142,4 +147,15 @@ test('the same as last ticks what is missing, as one change', async () => {
   expect([...today.worn.keys()].sort()).toEqual(['blush', 'gloss'])
   await settled()
   expect(server.worn.sort()).toEqual(['blush', 'gloss'])
+})
+
+test('taking back at once waits for the tick that is still on its way', async () => {
+  const today = useToday()
+  today.setWorn(gloss, true)
+  today.setWorn(blush, true)
+  useChanges().takeBackLast()
+  await settled()
+  await vi.advanceTimersByTimeAsync(50)
+  expect(server.posts).toEqual(['gloss:true', 'blush:true', 'take-back'])
+  expect(server.worn).toEqual(['gloss'])
 })

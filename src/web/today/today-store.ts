@@ -14,7 +14,6 @@ export const useToday = defineStore('today', () => {
   const changes = useChanges()
   const answer = ref<TodayAnswer | null>(null)
   const waiting = ref(0)
-  let queue: Promise<void> = Promise.resolve()
 
   const items = computed(() => new Map((answer.value?.items ?? []).map((item) => [item.id, item])))
   const worn = computed(() => new Map((answer.value?.worn ?? []).map((each) => [each.itemId, each.partIds])))
@@ -77,7 +76,7 @@ export const useToday = defineStore('today', () => {
   /** Ticks go out one after the other, so that the last word on an item is the one that stands. */
   function enqueue(before: TodayAnswer['worn'], act: () => Promise<WornAnswer | null>): void {
     waiting.value += 1
-    queue = queue.then(async () => {
+    changes.inTurn(async () => {
       const done = await act()
       waiting.value -= 1
       if (done === null && answer.value) answer.value.worn = before
