@@ -76,6 +76,7 @@ test('a drawer of twelve is laid and five days are tallied', async ({ page, hous
   await tile(page, 'Soot').click()
   await expect(line).toContainText('On today: 2')
 
+  await expect(line).not.toContainText('saving')
   await house.restart()
   await page.reload()
   await expect(line).toContainText('On today: 2')

@@ -4,8 +4,11 @@ import './shell/zod-without-eval'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './shell/App.vue'
+import { reportFailures } from './shell/report-failures'
 import { router } from './shell/router'
 import { vuetify } from './shell/vuetify'
 import './shell/tokens.css'
 
-createApp(App).use(createPinia()).use(router).use(vuetify).mount('#app')
+const app = createApp(App).use(createPinia()).use(router).use(vuetify)
+reportFailures(app)
+app.mount('#app')

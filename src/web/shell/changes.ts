@@ -52,7 +52,7 @@ export const useChanges = defineStore('changes', () => {
       const { title, detail } = error.problem
       trouble.value = { title, detail, takeBackAll: null }
     } else if (error instanceof OutOfReach)
-      trouble.value = { title: 'Not saved yet.', detail: error.message, takeBackAll: null }
+      trouble.value = { title: 'No answer.', detail: error.message, takeBackAll: null }
     else throw error
     say(`${trouble.value.title} ${trouble.value.detail}`)
   }

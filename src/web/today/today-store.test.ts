@@ -137,7 +137,7 @@ test('a server that stays silent is reported, and the tick is taken off', async 
   today.setWorn(blush, true)
   await settled()
   expect(today.worn.has('blush')).toBe(false)
-  expect(useChanges().trouble?.title).toBe('Not saved yet.')
+  expect(useChanges().trouble?.title).toBe('No answer.')
 })
 
 test('the same as last ticks what is missing, as one change', async () => {
