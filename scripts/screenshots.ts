@@ -20,7 +20,7 @@ interface Picture {
   readonly of?: string
 }
 
-const SHEET = 'test/reference/messy-us.csv'
+const SHEET = 'test/reference/messy-eu.csv'
 const tick = async (page: Page): Promise<void> => {
   for (const name of ['Ember', 'Rust Bloom', 'Alibi', 'Sloe'])
     await page

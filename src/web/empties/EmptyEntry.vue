@@ -16,12 +16,13 @@ const AGAIN: Readonly<Record<EmptyView['wouldBuyAgain'], string>> = {
 
 const facts = computed(() => {
   const { item, daysInUse } = props.empty
+  const [least, most] = daysInUse === null ? ['', ''] : [spanWords(daysInUse.least), spanWords(daysInUse.most)]
   const time =
     daysInUse === null
       ? 'time in use not known'
-      : daysInUse.least === daysInUse.most
-        ? `${spanWords(daysInUse.most)} in use`
-        : `between ${spanWords(daysInUse.least)} and ${spanWords(daysInUse.most)} in use`
+      : least === most
+        ? `${most} in use`
+        : `between ${least} and ${most} in use`
   const cost =
     item.priceMinor === null || item.uses === 0
       ? ''

@@ -60,6 +60,10 @@ details.serious {
   border-color: var(--attention);
 }
 
+summary > * {
+  margin-right: 5px;
+}
+
 summary {
   cursor: pointer;
   min-height: 30px;

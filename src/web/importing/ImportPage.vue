@@ -193,7 +193,19 @@ async function base64Of(file: File): Promise<string> {
 }
 
 .file input {
-  min-height: 44px;
+  font-weight: 400;
+}
+
+.file input::file-selector-button {
+  height: 44px;
+  padding: 0 16px;
+  margin-right: 12px;
+  border: 1px solid var(--primary);
+  border-radius: 8px;
+  background: none;
+  color: var(--primary);
+  font: 600 15px var(--text);
+  cursor: pointer;
 }
 
 .columns {

@@ -59,7 +59,7 @@ const wedge = computed(() => {
 }
 
 .groove {
-  fill: var(--glass);
+  fill: var(--groove);
   stroke: var(--line);
   stroke-width: 1;
 }

@@ -5,6 +5,8 @@ import type { ItemSummary } from '#contract/item'
 /** One mark on the small drawing: the most pressing state, by shape and not by colour alone. */
 const props = defineProps<{ item: ItemSummary }>()
 const state = computed(() => {
+  // What has left asks for nothing any more.
+  if (props.item.endedOn !== null) return null
   const { state: life, sun } = props.item.shelfLife
   if (life === 'sign seen') return 'sign'
   if (life === 'past' || sun?.lapsed === true) return 'past'
