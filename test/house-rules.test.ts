@@ -58,7 +58,8 @@ test('no import goes round in a circle', () => {
 test('places do not reach into each other: only what a place offers is imported', () => {
   const shared = ['db', 'http', 'stock', 'ui', 'api', 'shell']
   const found: string[] = []
-  for (const file of sources) {
+  // Tests may import anything.
+  for (const file of sources.filter((each) => !each.endsWith('.test.ts'))) {
     const [side, place] = relative(src, file).split('/')
     if (
       (side !== 'server' && side !== 'web') ||
