@@ -84,7 +84,7 @@ function databaseLoads() {
 
 /** Debian's Chromium, for the tests and the pictures only. */
 function needChromium() {
-  if (find('chromium')) return
+  if (useChromium()) return
   const mayInstall = process.getuid?.() === 0 && find('apt-get')
   if (!mayInstall)
     stop(
@@ -94,7 +94,14 @@ function needChromium() {
   const environment = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
   for (const step of [['update'], ['install', '-y', '--no-install-recommends', 'chromium']])
     spawnSync('apt-get', ['-q', ...step], { stdio: ['ignore', 'ignore', 'inherit'], env: environment })
-  if (!find('chromium')) stop('Chromium could not be installed. Install it by hand so that `chromium` is on the PATH.')
+  if (!useChromium()) stop('Chromium could not be installed. Install it by hand so that `chromium` is on the PATH.')
+}
+
+/** Lets the stories and pictures use the Chromium on the PATH; false where there is none. */
+function useChromium() {
+  const found = spawnSync('sh', ['-c', 'command -v chromium'], { encoding: 'utf8' })
+  if (found.status === 0) process.env.SELIGO_CHROMIUM ??= found.stdout.trim()
+  return found.status === 0
 }
 
 function find(program) {

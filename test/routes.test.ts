@@ -289,6 +289,15 @@ describe('endings', () => {
   })
 })
 
+test('what was never worn is doubtful only once the log is long enough to tell', async () => {
+  const [idle, worn] = [await house.item(), await house.item({ shade: 'Fig', name: 'Fig' })]
+  await wear(worn, 10)
+  expect((await house.get('/decide')).body.doubtful).toEqual([])
+  await wear(worn, 200)
+  const { doubtful } = (await house.get('/decide')).body
+  expect(doubtful.map((row: { item: { id: string } }) => row.item.id)).toEqual([idle])
+})
+
 test('a gift has no price, and a backup is an unopened item beside an open one', async () => {
   const open = await house.item({ source: 'gift', priceMinor: 500 })
   const backup = await house.item({ opened: { kind: 'unopened' } })

@@ -129,6 +129,9 @@ export class Decide {
 
   /** Open, not being worked on, and unworn for long: the ones every clear-out passes over. */
   #doubtful(today: Day): DecideAnswer['doubtful'] {
+    // In a young log nothing has been worn yet, which says nothing.
+    const since = this.#queries.loggedSince.get()?.day ?? today
+    const logIsLong = daysBetween(since, today) >= DOUBTFUL_DAYS
     return this.#house.stock
       .summaries(this.#house.stock.presentIds(), today)
       .filter(
@@ -140,7 +143,7 @@ export class Decide {
         daysUnworn: item.lastWorn === null ? null : daysBetween(item.lastWorn, today),
         everWorn: item.lastWorn !== null,
       }))
-      .filter(({ daysUnworn }) => daysUnworn === null || daysUnworn >= DOUBTFUL_DAYS)
+      .filter(({ daysUnworn }) => (daysUnworn === null ? logIsLong : daysUnworn >= DOUBTFUL_DAYS))
       .sort((a, b) => (b.daysUnworn ?? 0) - (a.daysUnworn ?? 0) || a.item.id.localeCompare(b.item.id))
       .slice(0, DOUBTFUL_SHOWN)
   }

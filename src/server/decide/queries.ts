@@ -53,6 +53,7 @@ export function decideQueries(db: Db) {
     useAs: sql<[{ id: string; usedAs: string }]>(
       'UPDATE item SET used_as = @usedAs, version = version + 1 WHERE id = @id',
     ),
+    loggedSince: sql<[], { day: Day | null }>('SELECT min(day) AS day FROM wear'),
     category: sql<[string], { id: string }>('SELECT id FROM category WHERE id = ?'),
     wearDays: sql<[string], { day: Day }>('SELECT day FROM wear WHERE item_id = ? ORDER BY day'),
     /** Wear days of the trial on which the item lay in the drawer or was worn. */
