@@ -83,10 +83,4 @@ const strokes = computed(() => (props.uses <= MOST ? tallyStrokes(props.uses) : 
   text-anchor: middle;
   fill: #4a525b;
 }
-.behind {
-  fill: none;
-  stroke: var(--line);
-  stroke-width: 1.2;
-  vector-effect: non-scaling-stroke;
-}
 </style>

@@ -152,10 +152,4 @@ const isWorn = (id: string): boolean => props.wornParts.includes(id)
   stroke-linecap: round;
   stroke-linejoin: round;
 }
-.behind {
-  fill: none;
-  stroke: var(--line);
-  stroke-width: 1.2;
-  vector-effect: non-scaling-stroke;
-}
 </style>

@@ -81,20 +81,6 @@ const fine = computed(() => props.size !== 'small')
   vector-effect: non-scaling-stroke;
 }
 
-.open {
-  fill: none;
-  stroke: var(--line);
-  stroke-width: 1.3;
-  stroke-dasharray: 3 3;
-  vector-effect: non-scaling-stroke;
-}
-
-.dab {
-  stroke: var(--gauge-line);
-  stroke-opacity: 0.45;
-  vector-effect: non-scaling-stroke;
-}
-
 .emboss * {
   fill: none;
   stroke: #000;
@@ -114,11 +100,5 @@ const fine = computed(() => props.size !== 'small')
   stroke: #fff;
   stroke-opacity: 0.75;
   stroke-width: 2.2;
-}
-.behind {
-  fill: none;
-  stroke: var(--line);
-  stroke-width: 1.2;
-  vector-effect: non-scaling-stroke;
 }
 </style>

@@ -66,20 +66,6 @@ const floor = computed(() =>
   vector-effect: non-scaling-stroke;
 }
 
-.open {
-  fill: none;
-  stroke: var(--line);
-  stroke-width: 1.3;
-  stroke-dasharray: 3 3;
-  vector-effect: non-scaling-stroke;
-}
-
-.dab {
-  stroke: var(--gauge-line);
-  stroke-opacity: 0.45;
-  vector-effect: non-scaling-stroke;
-}
-
 .lip {
   fill: none;
   stroke: #fff;
@@ -99,11 +85,5 @@ const floor = computed(() =>
   stroke-opacity: 0.6;
   stroke-width: 3;
   stroke-linecap: round;
-}
-.behind {
-  fill: none;
-  stroke: var(--line);
-  stroke-width: 1.2;
-  vector-effect: non-scaling-stroke;
 }
 </style>

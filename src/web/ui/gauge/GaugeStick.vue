@@ -104,12 +104,6 @@ const shapeOf = (top: number): string => (props.form === 'stick' ? stick(top) : 
   vector-effect: non-scaling-stroke;
 }
 
-.dab {
-  stroke: var(--gauge-line);
-  stroke-opacity: 0.45;
-  vector-effect: non-scaling-stroke;
-}
-
 .shine {
   stroke: var(--gauge-line);
   stroke-opacity: 0.14;
@@ -139,11 +133,5 @@ const shapeOf = (top: number): string => (props.form === 'stick' ? stick(top) : 
   stroke: #fff;
   stroke-opacity: 0.25;
   stroke-width: 1.6;
-}
-.behind {
-  fill: none;
-  stroke: var(--line);
-  stroke-width: 1.2;
-  vector-effect: non-scaling-stroke;
 }
 </style>

@@ -115,30 +115,10 @@ const surface = computed(() => {
   fill-opacity: 0.28;
 }
 
-.open {
-  fill: none;
-  stroke: var(--line);
-  stroke-width: 1.2;
-  stroke-dasharray: 3 3;
-  vector-effect: non-scaling-stroke;
-}
-
-.dab {
-  stroke: var(--gauge-line);
-  stroke-opacity: 0.45;
-  vector-effect: non-scaling-stroke;
-}
-
 .crimp {
   fill: none;
   stroke: var(--gauge-line);
   stroke-opacity: 0.5;
-  vector-effect: non-scaling-stroke;
-}
-.behind {
-  fill: none;
-  stroke: var(--line);
-  stroke-width: 1.2;
   vector-effect: non-scaling-stroke;
 }
 </style>

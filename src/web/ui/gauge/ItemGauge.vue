@@ -126,3 +126,27 @@ const labelUses = computed(() => props.item.goal?.uses ?? props.item.uses)
   top: -4px;
 }
 </style>
+
+<style>
+/* Lines that every drawing shares: an open outline, a dab of the swatch within it, a backup behind. */
+.gauge .open {
+  fill: none;
+  stroke: var(--line);
+  stroke-width: 1.3;
+  stroke-dasharray: 3 3;
+  vector-effect: non-scaling-stroke;
+}
+
+.gauge .dab {
+  stroke: var(--gauge-line);
+  stroke-opacity: 0.45;
+  vector-effect: non-scaling-stroke;
+}
+
+.gauge .behind {
+  fill: none;
+  stroke: var(--line);
+  stroke-width: 1.2;
+  vector-effect: non-scaling-stroke;
+}
+</style>
