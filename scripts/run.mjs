@@ -31,6 +31,7 @@ switch (command) {
     runAll([
       ['npx', ['prettier', '--check', '--log-level', 'warn', '.']],
       ['npx', ['eslint', '.', '--max-warnings', '0']],
+      ['npx', ['vue-tsc', '-p', 'src/web', '--noEmit']],
       ['npx', ['tsc', '-p', 'tsconfig.tests.json']],
       ['npx', ['vitest', 'run', ...rest]],
       ['npx', ['playwright', 'test']],
@@ -108,9 +109,9 @@ function find(program) {
   return spawnSync('sh', ['-c', `command -v ${program}`]).status === 0
 }
 
+/** The pages' types are checked with the tests; a person who starts Seligo need not wait for that. */
 function build() {
   run('npx', ['tsc', '-b'])
-  run('npx', ['vue-tsc', '-p', 'src/web', '--noEmit'])
   run('npx', ['vite', 'build', '--logLevel', 'warn'])
 }
 
