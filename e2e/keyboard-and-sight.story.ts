@@ -93,6 +93,17 @@ for (const [theme, paths] of SIGHTS)
     expect(found).toEqual([])
   })
 
+test('a dialog by night is as readable as its place', async ({ page, house }) => {
+  await page.evaluate(() => localStorage.setItem('seligo-theme', 'night'))
+  await page.goto(house.url)
+  await tile(page, 'Hedgerow').click()
+  const sheet = page.getByRole('dialog', { name: 'Shades of Hedgerow' })
+  await expect(sheet.getByRole('button', { name: /^Moss/ })).toBeVisible()
+  await expect(sheet.getByRole('heading')).toHaveCSS('color', 'rgb(232, 235, 238)')
+  const axe = new AxeBuilder({ page }).include('.v-overlay--active').withRules(['color-contrast'])
+  expect((await axe.analyze()).violations.flatMap((each) => each.nodes.map((node) => node.html))).toEqual([])
+})
+
 test('two windows edit one item: the second sees both values, nothing is lost', async ({ page, context, house }) => {
   await page.goto(`${house.url}/items/blush-1/edit`)
   const other = await context.newPage()
