@@ -1,10 +1,10 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import Database from 'better-sqlite3'
-import { afterEach, expect, test } from 'vitest'
+import { afterEach, beforeEach, expect, test } from 'vitest'
 import { addDays, type Day } from '#core/calendar/day'
 import { FIELDS } from './support/test-house'
 
@@ -12,8 +12,11 @@ import { FIELDS } from './support/test-house'
 const MAIN = fileURLToPath(new URL('../dist/server/main.js', import.meta.url))
 const TALLIES = 100
 
-const folder = mkdtempSync(join(tmpdir(), 'seligo-kill-'))
+let folder: string
 const running: ChildProcess[] = []
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'seligo-kill-'))
+})
 afterEach(() => {
   for (const child of running.splice(0)) child.kill('SIGKILL')
   rmSync(folder, { recursive: true, force: true })
@@ -84,4 +87,17 @@ test('a busy port makes it take the next free one; a signal closes the database'
   const ended = new Promise((resolve) => one.child.on('exit', resolve))
   one.child.kill('SIGINT')
   expect(await ended).toBe(0)
+})
+
+test('a file that is no collection is refused with words, and left as it is', async () => {
+  writeFileSync(join(folder, 'collection.db'), 'not a database at all, but somebody’s letter')
+  const child = spawn(process.execPath, [MAIN], { env: { ...process.env, SELIGO_DATA: folder, SELIGO_PORT: '4799' } })
+  running.push(child)
+  let said = ''
+  child.stderr.on('data', (text: Buffer) => {
+    said += String(text)
+  })
+  expect(await new Promise((resolve) => child.on('close', resolve))).toBe(1)
+  expect(said).toContain('cannot be opened')
+  expect(readFileSync(join(folder, 'collection.db'), 'utf8')).toContain('somebody’s letter')
 })

@@ -2,7 +2,7 @@ import { join } from 'node:path'
 import type { Server } from 'node:http'
 import { createApp } from './create-app.js'
 import { copyDatabase, dataFolder } from './db/data-folder.js'
-import { openDatabase } from './db/open-database.js'
+import { openDatabase, type Db } from './db/open-database.js'
 import { furnish } from './house.js'
 
 /** Where to listen: this machine only. The next free port is taken when this one is busy. */
@@ -12,13 +12,24 @@ const PORTS_TRIED = 50
 
 const clock = clockFrom(process.env['SELIGO_NOW'])
 const folder = dataFolder(process.env)
-const db = openDatabase(join(folder, 'collection.db'), {
-  appliedAt: clock().toISOString(),
-  backUp: (before) => copyDatabase(before, folder, clock().toISOString(), 'migration'),
-})
+const db = openOrSayWhy(join(folder, 'collection.db'))
 copyDatabase(db, folder, clock().toISOString(), 'day')
 const house = furnish(db, clock, (why) => copyDatabase(db, folder, clock().toISOString(), why))
 listen(createApp(house), Number(process.env['SELIGO_PORT'] ?? FIRST_PORT), PORTS_TRIED)
+
+/** A collection that cannot be opened is said in words, and left as it is. */
+function openOrSayWhy(file: string): Db {
+  try {
+    return openDatabase(file, {
+      appliedAt: clock().toISOString(),
+      backUp: (before) => copyDatabase(before, folder, clock().toISOString(), 'migration'),
+    })
+  } catch (error) {
+    const why = error instanceof Error ? error.message : String(error)
+    console.error(`The collection ${file} cannot be opened: ${why}\nNothing in it was changed.`)
+    process.exit(1)
+  }
+}
 
 function listen(app: ReturnType<typeof createApp>, port: number, triesLeft: number): void {
   const server = app.listen(port, HOST)
