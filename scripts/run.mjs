@@ -1,5 +1,5 @@
 // The small step before every command: plain Node, no packages. Installs what is missing, builds,
-// then runs what was asked for. Usage: node scripts/run.mjs demo|start|test|screenshots|bench
+// then runs what was asked for. Usage: node scripts/run.mjs demo|start|test|screenshots|evaluate|bench
 import { spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
@@ -42,6 +42,10 @@ switch (command) {
     build()
     run('npx', ['tsx', 'scripts/screenshots.ts', ...rest])
     break
+  case 'evaluate':
+    // From the sources, without a build; only the JSON goes to standard output.
+    run('npx', ['tsx', '--conditions=source', 'scripts/evaluate.ts', ...rest])
+    break
   default:
     stop(`Unknown command: ${command}`)
 }
@@ -59,8 +63,11 @@ function installPackages() {
     .digest('hex')
   const stamp = join(cache, 'installed')
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock && databaseLoads()) return
-  console.log('Installing packages. The database driver is compiled from source: about two minutes.')
-  const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: 'inherit' })
+  console.error('Installing packages. The database driver is compiled from source: about two minutes.')
+  const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    cwd: root,
+    stdio: ['ignore', 2, 2],
+  })
   if (done.status !== 0 || !databaseLoads())
     stop(
       'Packages could not be installed. Compiling the database driver needs a C++ compiler, make and Python 3:\n' +

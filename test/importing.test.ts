@@ -94,9 +94,15 @@ test('the preview stores nothing; the import is one change, and one undo takes i
   await preview(bytes('messy-us.csv'))
   expect(house.snapshot()).toBe(before)
   const run = await house.post('/import/run', { ...sheet(bytes('messy-us.csv'), 'messy-us.csv'), importId: 'imp' })
-  expect(run.body).toMatchObject({ stored: 150, leftOut: 0, change: { changed: true } })
+  expect(run.body).toMatchObject({ stored: 150, backups: 26, leftOut: 0, change: { changed: true } })
   const collection = await house.get('/collection')
-  expect(collection.body.items).toHaveLength(150)
+  // 13 rows say "backup x2".
+  expect(collection.body.items).toHaveLength(176)
+  expect(
+    (collection.body.items as { isBackup: boolean; lifecycle: string }[]).filter(
+      (item) => item.lifecycle === 'unopened',
+    ).length,
+  ).toBeGreaterThanOrEqual(26)
   expect(collection.body.currency).toBe('USD')
   const highlighter = await house.get('/items/imp-6')
   expect(highlighter.body.item).toMatchObject({ shade: 'Fig No. 4', opened: { kind: 'unknown' }, usesBefore: 3 })

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import iconv from 'iconv-lite'
 import { expect, test } from 'vitest'
+import writeXlsxFile from 'write-excel-file/node'
 import type { Day } from '#core/calendar/day'
 import { readSheet } from '#core/formats/sheet/read-sheet'
 import { CATEGORY_DEFAULTS } from '#core/item/category-defaults'
@@ -20,25 +21,64 @@ test.each([
   ['UTF-16, little end first', Buffer.concat([Buffer.from('fffe', 'hex'), Buffer.from(TEXT, 'utf16le')])],
   ['UTF-16, big end first', Buffer.concat([Buffer.from('feff', 'hex'), Buffer.from(TEXT, 'utf16le').swap16()])],
   ['Windows-1252', iconv.encode(TEXT, 'windows-1252')],
-])('a table in %s is read, quoted line breaks and semicolons included', (_, bytes) => {
-  const table = readTable(bytes, 'x.csv')
+])('a table in %s is read, quoted line breaks and semicolons included', async (_, bytes) => {
+  const table = await readTable(bytes, 'x.csv')
   if (!table.ok) throw new Error(table.failure.code)
-  const records = table.value.filter((record) => record.some((cell) => cell !== ''))
+  const records = (table.value[0]?.records ?? []).filter((record) => record.some((cell) => cell !== ''))
   expect(records.map((record) => record.map((cell) => cell.replace('\uFEFF', '')))).toEqual(WANTED)
 })
 
-test('tabs and commas are recognised as separators too', () => {
+test('a workbook is read tab by tab, its dates and numbers as they would be typed', async () => {
+  const bytes = await writeXlsxFile([
+    {
+      sheet: 'Bronzers',
+      data: [
+        [{ value: 'Product' }, { value: 'Opened' }, { value: 'Uses' }],
+        [
+          { value: 'Ember' },
+          { value: new Date(Date.UTC(2025, 2, 9)), type: Date, format: 'dd.mm.yyyy' },
+          { value: 12 },
+        ],
+      ],
+    },
+    { sheet: 'Lip Gloss', data: [[{ value: 'Product' }], [{ value: 'Quay' }]] },
+  ]).toBuffer()
+  const table = await readTable(bytes, 'mine.xlsx')
+  expect(table).toEqual({
+    ok: true,
+    value: [
+      {
+        name: 'Bronzers',
+        records: [
+          ['Product', 'Opened', 'Uses'],
+          ['Ember', '2025-03-09', '12'],
+        ],
+      },
+      { name: 'Lip Gloss', records: [['Product'], ['Quay']] },
+    ],
+  })
+})
+
+test('the separator is found under title lines and between decimal commas', async () => {
+  const table = await readTable(
+    Buffer.from('Mein Vorrat, im Mai gezählt\n\nMarke;Produkt;Inhalt;Preis\nPellwick;Ember;9,5g;12,50\n'),
+    'x',
+  )
+  expect(table.ok && table.value[0]?.records.at(3)).toEqual(['Pellwick', 'Ember', '9,5g', '12,50'])
+})
+
+test('tabs and commas are recognised as separators too', async () => {
   for (const separator of ['\t', ',']) {
-    const table = readTable(Buffer.from(`a${separator}b\n1${separator}2\n`), 'x')
-    expect(table.ok && table.value.slice(0, 2)).toEqual([
+    const table = await readTable(Buffer.from(`a${separator}b\n1${separator}2\n`), 'x')
+    expect(table.ok && table.value[0]?.records.slice(0, 2)).toEqual([
       ['a', 'b'],
       ['1', '2'],
     ])
   }
 })
 
-test('too many rows are refused with their number', () => {
-  const table = readTable(Buffer.from(`Name\n${'x\n'.repeat(20_002)}`), 'x')
+test('too many rows are refused with their number', async () => {
+  const table = await readTable(Buffer.from(`Name\n${'x\n'.repeat(20_002)}`), 'x')
   expect(table).toMatchObject({ ok: false, failure: { code: 'too-many-rows' } })
 })
 
@@ -62,7 +102,7 @@ test('whatever stands in the cells, a sheet is read without a fault, and every r
         'Uses',
         'Notes',
       ]
-      const outcome = readSheet([headers, ...rows], {
+      const outcome = readSheet([{ name: '', records: [headers, ...rows] }], {
         today: '2026-11-24' as Day,
         categories: CATEGORY_DEFAULTS,
         currency: null,
@@ -87,7 +127,7 @@ test('whatever stands in the cells, a sheet is read without a fault, and every r
   )
 })
 
-test('the same bytes always read the same', () => {
+test('the same bytes always read the same', async () => {
   const bytes = readFileSync(new URL('reference/messy-eu.csv', import.meta.url))
-  expect(readTable(bytes, 'x')).toEqual(readTable(bytes, 'x'))
+  expect(await readTable(bytes, 'x')).toEqual(await readTable(bytes, 'x'))
 })

@@ -50,6 +50,7 @@ describe('a day', () => {
       rowSpan: 1,
       colSpan: 1,
       shape: 'square' as const,
+      form: null,
     })
     const itemId = await house.item({
       categoryId: 'eyeshadow-palette',

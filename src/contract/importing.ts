@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { SHEET_FIELDS } from '#core/formats/sheet/columns'
 import { FORMS } from '#core/item/form'
+import { FORMATS } from '#core/item/traits'
 import { ChangeId, DayText, Id } from './basic.js'
 
 /** What she corrects in the preview: what the columns mean, and category and form of rows at once. */
@@ -17,6 +18,8 @@ export const ImportChoices = z.strictObject({
     .max(2000)
     .default([]),
   skip: z.array(z.int().min(1)).max(20_000).default([]),
+  /** Names of the tabs to read; null = all. */
+  tabs: z.array(z.string().max(200)).max(200).nullable().default(null),
 })
 export type ImportChoices = z.infer<typeof ImportChoices>
 
@@ -43,6 +46,13 @@ export const PreviewRow = z.object({
   paoMonths: z.int().nullable(),
   expiry: DayText.nullable(),
   uses: z.int().nullable(),
+  format: z.enum(FORMATS).nullable(),
+  /** Unopened packages stored beside it. */
+  backups: z.int(),
+  /** Finished or gone: stored as history. */
+  ended: z.enum(['finished', 'left']).nullable(),
+  /** Days ticked in columns of days. */
+  daysWorn: z.int(),
   alreadyThere: z.boolean(),
   skipped: z.boolean(),
 })
@@ -63,10 +73,12 @@ export const PreviewAnswer = z.object({
   fileName: z.string(),
   headers: z.array(z.string()),
   meanings: z.array(z.enum(SHEET_FIELDS).nullable()),
+  tabs: z.array(z.object({ name: z.string(), rows: z.int() })),
   currency: z.string(),
   dateOrder: z.enum(['month-first', 'day-first']),
   rows: z.array(PreviewRow),
   groups: z.array(ProblemGroup),
   willStore: z.int(),
+  willStoreBackups: z.int(),
 })
 export type PreviewAnswer = z.infer<typeof PreviewAnswer>

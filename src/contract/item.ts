@@ -1,9 +1,18 @@
 import { z } from 'zod'
 import { FORMS, PAN_STAGES } from '#core/item/form'
+import {
+  AVAILABILITIES,
+  DEPTHS,
+  FINISHES,
+  FORMATS,
+  LOCATIONS,
+  PACKAGE_STATES,
+  SEASONS,
+  SOURCES,
+  STRUCTURES,
+  UNDERTONES,
+} from '#core/item/traits'
 import { ChangeId, DayText, Hex, Id, Line } from './basic.js'
-
-export const FINISHES = ['matte', 'satin', 'shimmer', 'metallic', 'sheer'] as const
-export const SOURCES = ['bought', 'gift', 'swap', 'subscription', 'points'] as const
 
 const Range = z.object({ earliest: DayText, latest: DayText })
 
@@ -33,7 +42,28 @@ const PartBody = z.strictObject({
   rowSpan: z.int().min(1).max(30),
   colSpan: z.int().min(1).max(30),
   shape: z.enum(['square', 'round']),
+  /** The form of one end of a dual-ended thing; null = the item's own. */
+  form: z.enum(FORMS).nullable(),
 })
+
+/** What is said of an item's nature and state beyond its name and form. */
+const Traits = {
+  structure: z.enum(STRUCTURES),
+  /** What it is worn as, when not what it is sold as. */
+  usedAs: Id.nullable(),
+  format: z.enum(FORMATS).nullable(),
+  undertone: z.enum(UNDERTONES).nullable(),
+  depth: z.enum(DEPTHS).nullable(),
+  /** The seasons it suits; none = all year. */
+  seasons: z.array(z.enum(SEASONS)).max(4),
+  availability: z.enum(AVAILABILITIES).nullable(),
+  spf: z.int().min(1, 'A sun protection factor is at least 1.').max(150).nullable(),
+  packageStates: z.array(z.enum(PACKAGE_STATES)).max(PACKAGE_STATES.length),
+  /** Brushes that go with it. */
+  brushes: z.string(),
+  /** The kit or set it belongs to. */
+  kit: z.string(),
+}
 
 /** Everything that is said of an item in its form. */
 export const ItemFields = z.strictObject({
@@ -59,9 +89,45 @@ export const ItemFields = z.strictObject({
   usesBefore: z.int().min(0).max(100_000),
   liking: z.int().min(1).max(5).nullable(),
   notes: Line(4000),
+  ...Traits,
+  brushes: Line(120),
+  kit: Line(120),
   parts: z.array(PartBody).max(80),
 })
 export type ItemFields = z.infer<typeof ItemFields>
+
+/** An item of which nothing is said but what it is called and what kind it is. */
+export const BLANK_FIELDS: Omit<ItemFields, 'name' | 'categoryId' | 'form'> = {
+  maker: '',
+  shade: '',
+  colour: null,
+  finish: null,
+  opaque: false,
+  slots: 1,
+  content: null,
+  priceMinor: null,
+  source: null,
+  acquired: null,
+  opened: { kind: 'unknown' },
+  paoMonths: null,
+  expiry: null,
+  sunProtection: false,
+  usesBefore: 0,
+  liking: null,
+  notes: '',
+  structure: 'single',
+  usedAs: null,
+  format: null,
+  undertone: null,
+  depth: null,
+  seasons: [],
+  availability: null,
+  spf: null,
+  packageStates: [],
+  brushes: '',
+  kit: '',
+  parts: [],
+}
 
 export const AddItem = z.strictObject({
   changeId: ChangeId,
@@ -150,6 +216,9 @@ export const ItemSummary = z.object({
   makeup: z.boolean(),
   eye: z.boolean(),
   lip: z.boolean(),
+  /** The category it is worn as, by name: what it is sold as unless she said otherwise. */
+  wornAs: z.string(),
+  wornAsId: Id,
   homeZoneId: Id,
   form: z.enum(FORMS),
   colour: z.string().nullable(),
@@ -158,6 +227,9 @@ export const ItemSummary = z.object({
   slots: z.int(),
   lifecycle: z.enum(['unopened', 'open', 'finished', 'left', 'blended']),
   endedOn: DayText.nullable(),
+  /** It ended on or before `endedOn`; nobody knows closer. */
+  endedRoughly: z.boolean(),
+  location: z.enum(LOCATIONS),
   isBackup: z.boolean(),
   backups: z.int(),
   content: z.object({ amount: z.number(), unit: z.enum(['g', 'ml']) }).nullable(),
@@ -175,12 +247,13 @@ export const ItemSummary = z.object({
   lastWorn: DayText.nullable(),
   liking: z.int().nullable(),
   notes: z.string(),
+  ...Traits,
   reading: Reading.nullable(),
   /** Share of the content left by the last reading, 0..1. */
   left: z.number().nullable(),
   parts: z.array(PartSummary),
   shelfLife: ShelfLifeView,
-  placement: z.object({ zoneId: Id, since: DayText, position: z.int() }).nullable(),
+  placement: z.object({ zoneId: Id, since: DayText, position: z.int(), beside: z.boolean() }).nullable(),
   restingUntil: DayText.nullable(),
   goal: GoalView.nullable(),
   onTrial: z.boolean(),

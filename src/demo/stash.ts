@@ -1,5 +1,5 @@
 import { addDays, addMonths, fieldsOf, type Day } from '#core/calendar/day'
-import type { ItemFields } from '#contract/item'
+import { BLANK_FIELDS, type ItemFields } from '#contract/item'
 import type { Random } from './random.js'
 import { MAKERS, PALETTE_SHADES, STASH, type StashCategory } from './stash-data.js'
 
@@ -58,6 +58,7 @@ function itemOf(kind: StashCategory, index: number, random: Random, start: Day):
     id: `${kind.categoryId}-${index + 1}`,
     kind,
     fields: {
+      ...BLANK_FIELDS,
       maker: maker ?? '',
       name: isPalette ? `${name} palette` : `${name} ${kind.noun}`,
       shade: name,
@@ -78,6 +79,7 @@ function itemOf(kind: StashCategory, index: number, random: Random, start: Day):
       usesBefore,
       liking: random.chance(0.6) ? random.whole(2, 5) : null,
       notes: hatBox ? 'From the hat-box the move turned up.' : '',
+      structure: isPalette ? 'palette' : 'single',
       parts: isPalette ? partsOf(index, random) : [],
     },
     capacity,
@@ -105,6 +107,7 @@ function partsOf(index: number, random: Random): ItemFields['parts'] {
       rowSpan: 1,
       colSpan: 1,
       shape: index % 4 === 1 ? ('round' as const) : ('square' as const),
+      form: null,
     }
   })
 }

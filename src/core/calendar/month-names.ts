@@ -1,23 +1,19 @@
-/** First letters of month names in the languages sheets come in, without accents. Data table. */
-const MONTHS: readonly (readonly string[])[] = [
-  ['jan', 'janv', 'ene', 'gen'],
-  ['feb', 'fev', 'fevr'],
-  ['mar', 'marz', 'mrz', 'maerz', 'mars'],
-  ['apr', 'avr', 'abr'],
-  ['may', 'mai', 'maj', 'mag'],
-  ['jun', 'juni', 'juin', 'giu'],
-  ['jul', 'juli', 'juil', 'lug'],
-  ['aug', 'aout', 'ago'],
-  ['sep', 'sept', 'set'],
-  ['oct', 'okt', 'ott'],
-  ['nov'],
-  ['dec', 'dez', 'dic'],
+/** Month names of the languages sheets come in and their usual short forms, without accents. Data table. */
+const MONTHS: readonly string[] = [
+  'jan january januar janvier janv enero ene gennaio gen januari janeiro stycznia',
+  'feb february februar fevrier fevr fev febrero febbraio februari fevereiro lutego',
+  'mar march marz maerz mrz mars marzo maart mrt marco marca',
+  'apr april avril avr abril abr aprile kwietnia',
+  'may mai mayo maggio mag mei maj maio maja',
+  'jun june juni juin junio giugno giu junho czerwca',
+  'jul july juli juillet juil julio luglio lug julho lipca',
+  'aug august aout agosto ago augustus augusti sierpnia',
+  'sep sept september septembre septiembre settembre set setembro wrzesnia',
+  'oct october oktober okt octobre octubre ottobre ott outubro pazdziernika',
+  'nov november novembre noviembre novembro listopada',
+  'dec december dezember dez decembre diciembre dic dicembre dezembro grudnia',
 ]
-
-const FULL =
-  'january february march april june july august september october november december januar februar oktober dezember'.split(
-    ' ',
-  )
+const MONTH_OF = new Map(MONTHS.flatMap((names, at) => names.split(' ').map((name) => [name, at + 1] as const)))
 
 /** Month 1..12 of a name or its usual short form, in any case; null when it is none. */
 export function monthNamed(word: string): number | null {
@@ -25,9 +21,5 @@ export function monthNamed(word: string): number | null {
     .normalize('NFD')
     .replace(/[^\p{L}]/gu, '')
     .toLowerCase()
-  if (plain.length < 3) return null
-  const month = MONTHS.findIndex((names) => names.includes(plain))
-  if (month >= 0) return month + 1
-  if (!FULL.includes(plain)) return null
-  return MONTHS.findIndex((names) => names.some((name) => plain.startsWith(name))) + 1
+  return MONTH_OF.get(plain) ?? null
 }

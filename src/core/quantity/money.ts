@@ -21,8 +21,27 @@ const SYMBOLS: Readonly<Record<string, string>> = {
   kr: 'SEK',
   sek: 'SEK',
   chf: 'CHF',
+  nok: 'NOK',
+  dkk: 'DKK',
   '¥': 'JPY',
   jpy: 'JPY',
+  pln: 'PLN',
+  zł: 'PLN',
+  kč: 'CZK',
+  czk: 'CZK',
+  aud: 'AUD',
+  a$: 'AUD',
+  cad: 'CAD',
+  c$: 'CAD',
+  ca$: 'CAD',
+  nzd: 'NZD',
+  euros: 'EUR',
+  dollars: 'USD',
+  fr: 'CHF',
+  sfr: 'CHF',
+  pounds: 'GBP',
+  '₹': 'INR',
+  inr: 'INR',
 }
 
 /** Decimal places of a currency's minor unit (ISO 4217, from memory; two unless listed). */
@@ -32,8 +51,14 @@ export function minorDigits(currency: string): number {
 
 /** The currency a price is typed in, or null when it names none. */
 export function currencyNamed(text: string): string | null {
-  const mark = text.toLowerCase().replace(/[\d.,\s+'-]/g, '')
+  const mark = text.toLowerCase().replace(/[\d.,\s+'–-]/g, '')
   return SYMBOLS[mark] ?? null
+}
+
+/** The currency that a header names, as in "Preis (€)" or "Price in USD"; null when it names none. */
+export function currencyInHeader(header: string): string | null {
+  const words = header.toLowerCase().split(/[\s()[\]/:,]+/)
+  return words.map((word) => SYMBOLS[word]).find((found) => found !== undefined) ?? null
 }
 
 /**
@@ -41,9 +66,14 @@ export function currencyNamed(text: string): string | null {
  * another currency is a failure: it stays text and is listed, never converted.
  */
 export function parsePrice(text: string, currency: string): Outcome<Minor, MoneyFailure> {
-  const digits = text.replace(/[^\d.,+'\s-]/g, '').trim()
-  const letters = text.replace(/[\d.,+'\s-]/g, '')
-  const named = currencyNamed(text)
+  const bare = text
+    .trim()
+    .replace(/^(?:about|approx\.?|ca\.?|circa|~|≈)\s*/i, '')
+    // "12,-" and "12.–" are whole amounts.
+    .replace(/[.,]\s?[-–—]+(?=\D*$)/, '')
+  const digits = bare.replace(/[^\d.,+'\s-]/g, '').trim()
+  const letters = bare.replace(/[\d.,+'\s-]/g, '')
+  const named = currencyNamed(bare)
   if (letters !== '' && named === null) return fail('price-unreadable', { value: text })
   if (named !== null && named !== currency) return fail('price-foreign', { value: text, currency })
   const major = parseDecimal(digits)

@@ -122,8 +122,9 @@ export class CollectionCommands {
     readonly failure: { code: string; data: Readonly<Record<string, string | number>> }
   } | null {
     const today = this.#house.today()
-    if (!this.#queries.categories.all().some((row) => row.id === fields.categoryId))
-      return fail('unknown-category', { value: fields.categoryId })
+    const known = new Set(this.#queries.categories.all().map((row) => row.id))
+    const unknown = [fields.categoryId, ...(fields.usedAs === null ? [] : [fields.usedAs])].find((id) => !known.has(id))
+    if (unknown !== undefined) return fail('unknown-category', { value: unknown })
     if (fields.opened.kind === 'range' && fields.opened.earliest > today)
       return fail('opened-in-future', { value: fields.opened.earliest })
     if (fields.acquired !== null && fields.acquired.earliest > today)
@@ -181,6 +182,17 @@ function bindings(fields: ItemFields): Record<string, string | number | null> {
     usesBefore: fields.usesBefore,
     liking: fields.liking,
     notes: fields.notes,
+    structure: fields.structure,
+    usedAs: fields.usedAs,
+    format: fields.format,
+    undertone: fields.undertone,
+    depth: fields.depth,
+    seasons: JSON.stringify(fields.seasons),
+    availability: fields.availability,
+    spf: fields.spf,
+    packageStates: JSON.stringify(fields.packageStates),
+    brushes: fields.brushes,
+    kit: fields.kit,
   }
 }
 

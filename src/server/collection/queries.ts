@@ -34,11 +34,13 @@ export function collectionQueries(db: Db) {
       INSERT INTO item (id, product_id, category_id, form, colour, finish, opaque, slots, content_amount, content_unit,
                         price_minor, price_said, source, acquired_earliest, acquired_latest, opened_kind, opened_earliest,
                         opened_latest, opened_said, pao_months, expiry, sun_protection, uses_before, liking, lifecycle, notes,
-                        kept_text, import_identity)
+                        kept_text, import_identity, structure, used_as, format, undertone, depth, seasons, availability,
+                        spf, package_states, brushes, kit)
       VALUES (@id, @productId, @categoryId, @form, @colour, @finish, @opaque, @slots, @contentAmount, @contentUnit,
               @priceMinor, @priceSaid, @source, @acquiredEarliest, @acquiredLatest, @openedKind, @openedEarliest,
               @openedLatest, @openedSaid, @paoMonths, @expiry, @sunProtection, @usesBefore, @liking, @lifecycle, @notes,
-              @keptText, @importIdentity)`),
+              @keptText, @importIdentity, @structure, @usedAs, @format, @undertone, @depth, @seasons, @availability,
+              @spf, @packageStates, @brushes, @kit)`),
     editItem: sql(`
       UPDATE item SET product_id = @productId, category_id = @categoryId, form = @form, colour = @colour, finish = @finish,
              opaque = @opaque, slots = @slots, content_amount = @contentAmount, content_unit = @contentUnit,
@@ -46,7 +48,9 @@ export function collectionQueries(db: Db) {
              acquired_latest = @acquiredLatest, opened_kind = @openedKind, opened_earliest = @openedEarliest,
              opened_latest = @openedLatest, opened_said = @openedSaid, pao_months = @paoMonths, expiry = @expiry,
              sun_protection = @sunProtection, uses_before = @usesBefore, liking = @liking, lifecycle = @lifecycle,
-             notes = @notes, version = version + 1
+             notes = @notes, structure = @structure, used_as = @usedAs, format = @format, undertone = @undertone,
+             depth = @depth, seasons = @seasons, availability = @availability, spf = @spf,
+             package_states = @packageStates, brushes = @brushes, kit = @kit, version = version + 1
        WHERE id = @id`),
     itemHead: sql<
       [string],
@@ -69,10 +73,10 @@ export function collectionQueries(db: Db) {
     ),
     partIds: sql<[string], { id: string }>('SELECT id FROM part WHERE item_id = ?'),
     putPart: sql(`
-      INSERT INTO part (id, item_id, name, colour, finish, row, col, row_span, col_span, shape)
-      VALUES (@id, @itemId, @name, @colour, @finish, @row, @col, @rowSpan, @colSpan, @shape)
+      INSERT INTO part (id, item_id, name, colour, finish, row, col, row_span, col_span, shape, form)
+      VALUES (@id, @itemId, @name, @colour, @finish, @row, @col, @rowSpan, @colSpan, @shape, @form)
       ON CONFLICT (id) DO UPDATE SET name = @name, colour = @colour, finish = @finish, row = @row, col = @col,
-             row_span = @rowSpan, col_span = @colSpan, shape = @shape, version = version + 1
+             row_span = @rowSpan, col_span = @colSpan, shape = @shape, form = @form, version = version + 1
        WHERE item_id = @itemId`),
     partInUse: sql<[{ id: string }], { n: number }>(`
       SELECT (SELECT count(*) FROM wear_part WHERE part_id = @id) + (SELECT count(*) FROM measurement WHERE part_id = @id) AS n`),

@@ -1,31 +1,27 @@
 import type { z } from 'zod'
 import { fail, ok, type Outcome } from '#core/failure'
-import { plainWords } from '#core/formats/sheet/columns'
-import { readSheet, type SheetItem, type SheetReading } from '#core/formats/sheet/read-sheet'
+import { readSheet } from '#core/formats/sheet/read-sheet'
+import type { SheetItem, SheetReading } from '#core/formats/sheet/sheet-item'
 import type { Form } from '#core/item/form'
-import type {
-  ImportChoices,
-  PreviewAnswer,
-  PreviewImport,
-  PreviewRow,
-  ProblemGroup,
-  RunImport,
-} from '#contract/importing'
-import type { ItemFields } from '#contract/item'
+import type { ImportChoices, PreviewAnswer, PreviewImport, PreviewRow, RunImport } from '#contract/importing'
 import { CollectionCommands } from '../collection/commands.js'
 import type { Done } from '../db/journal.js'
 import type { House } from '../house.js'
 import { SettingsStore } from '../settings/settings-store.js'
-import { groupProblems } from './problem-groups.js'
+import { fieldsOf, identityOf, type PreparedRow } from './imported-item.js'
+import { knownCategories } from './known-categories.js'
+import { groupProblems, remarksOn } from './problem-groups.js'
 import { importingQueries } from './queries.js'
 import { readTable } from './read-table.js'
+import type { SheetTab } from '#core/formats/sheet/locate-table'
 
 type PreviewBody = z.output<typeof PreviewImport>
 type RunBody = z.output<typeof RunImport>
 
-interface Prepared {
+/** A sheet that is read and looked through, ready to be shown or stored. */
+export interface Prepared {
   readonly reading: SheetReading
-  readonly rows: readonly { item: SheetItem; row: PreviewRow }[]
+  readonly rows: readonly PreparedRow[]
 }
 
 /** From a sheet to items: first a preview that stores nothing, then all of it as one change. */
@@ -42,183 +38,169 @@ export class Importing {
     this.#queries = importingQueries(house.db)
   }
 
-  preview(body: PreviewBody): Outcome<PreviewAnswer> {
-    const prepared = this.#prepare(body)
+  async preview(body: PreviewBody): Promise<Outcome<PreviewAnswer>> {
+    const prepared = await this.prepare(body)
     if (!prepared.ok) return prepared
     const { reading, rows } = prepared.value
     return ok({
       fileName: body.fileName,
       headers: [...reading.headers],
       meanings: [...reading.meanings],
+      tabs: [...reading.tabs],
       currency: reading.currency,
       dateOrder: reading.dateOrder,
       rows: rows.map(({ row }) => row),
-      groups: [...groupProblems(reading.problems), ...remarks(rows)],
+      groups: [...groupProblems(reading.problems), ...remarksOn(rows)],
       willStore: rows.filter(({ row }) => storable(row)).length,
+      willStoreBackups: rows.reduce((sum, { row }) => sum + (storable(row) ? row.backups : 0), 0),
     })
   }
 
-  /** Stores every row that has a category and is not skipped; the rest is named in the answer. */
-  run(body: RunBody): Outcome<Done<{ stored: number; leftOut: number }>> {
-    const prepared = this.#prepare(body)
-    if (!prepared.ok) return prepared
-    const chosen = prepared.value.rows.filter(({ row }) => storable(row))
+  /** Reads the bytes; no part of it is stored. Apart from `store`, since a transaction must not wait. */
+  async prepare(body: Omit<PreviewBody, 'choices'> & { choices: ImportChoices }): Promise<Outcome<Prepared>> {
+    const table = await readTable(Buffer.from(body.base64, 'base64'), body.fileName)
+    return table.ok ? this.#look(table.value, body.choices) : table
+  }
+
+  /**
+   * Stores every row that has a category and is not skipped, with its backups, its ticked days and, where it is finished or
+   * gone, as history; the rest is named in the answer.
+   */
+  store(
+    body: RunBody,
+    { reading, rows }: Prepared,
+  ): Outcome<Done<{ stored: number; backups: number; leftOut: number }>> {
+    const chosen = rows.filter(({ row }) => storable(row))
     if (chosen.length === 0) return fail('nothing-to-store', { value: body.fileName })
-    for (const { item, row } of chosen) {
-      const added = this.#commands.add(
-        { changeId: body.changeId, id: `${body.importId}-${item.row}`, fields: fieldsOf(item, row), reading: null },
-        {
-          priceSaid: item.kept.find((cell) => cell.column === headerOf(prepared.value.reading, 'price'))?.text ?? null,
-          keptText: item.kept,
-          importIdentity: identityOf(item),
-        },
-      )
-      if (!added.ok) return added
+    for (const prepared of chosen) {
+      const stored = this.#storeRow(body, prepared, reading)
+      if (!stored.ok) return stored
     }
-    if (!this.#currencyIsChosen())
-      this.#settings.save({ ...this.#house.settings(), currency: prepared.value.reading.currency })
-    const leftOut = prepared.value.rows.length - chosen.length
+    if (!this.#currencyIsChosen()) this.#settings.save({ ...this.#house.settings(), currency: reading.currency })
     return ok({
       words: `Imported ${chosen.length} items from ${body.fileName}`,
-      answer: { stored: chosen.length, leftOut },
+      answer: {
+        stored: chosen.length,
+        backups: chosen.reduce((sum, { row }) => sum + row.backups, 0),
+        leftOut: rows.length - chosen.length,
+      },
     })
+  }
+
+  #storeRow(body: RunBody, { item, row }: PreparedRow, reading: SheetReading): Outcome<unknown> {
+    const id = `${body.importId}-${item.row}`
+    const fields = fieldsOf(item, row)
+    const priceHeader = reading.headers[reading.meanings.indexOf('price')]
+    const brought = {
+      priceSaid: item.kept.find((cell) => cell.column === priceHeader)?.text ?? null,
+      keptText: item.kept,
+      importIdentity: identityOf(item),
+    }
+    const added = this.#commands.add({ changeId: body.changeId, id, fields, reading: null }, brought)
+    if (!added.ok) return added
+    for (let n = 1; n <= item.backups; n += 1) {
+      const backup = { ...fields, opened: { kind: 'unopened' } as const, usesBefore: 0 }
+      const stored = this.#commands.add(
+        { changeId: body.changeId, id: `${id}-b${n}`, fields: backup, reading: null },
+        { priceSaid: null, keptText: [], importIdentity: `${identityOf(item)}|b${n}` },
+      )
+      if (!stored.ok) return stored
+    }
+    for (const day of new Set(item.wornOn)) this.#queries.addWear.run({ id: `${id}.${day}`, itemId: id, day })
+    if (item.ended !== null) this.#end(id, item)
+    return added
+  }
+
+  /** History: it ended on its day, or on or before the last day it can have been. */
+  #end(id: string, item: SheetItem): void {
+    if (item.ended === null) return
+    const today = this.#house.today()
+    const { when } = item.ended
+    const latest = when === null || when.latest > today ? today : when.latest
+    const roughly = when === null || when.earliest !== when.latest
+    const lifecycle = item.ended.kind === 'finished' ? 'finished' : 'left'
+    this.#queries.end.run({ id, lifecycle, day: latest, roughly: roughly ? 1 : 0 })
+    if (item.ended.kind === 'left')
+      this.#queries.addVerdict.run({ id: `v-${id}`, itemId: id, day: latest, destination: item.ended.destination })
   }
 
   #currencyIsChosen(): boolean {
     return this.#settings.read().version > 0
   }
 
-  #prepare(body: PreviewBody): Outcome<Prepared> {
-    const table = readTable(Buffer.from(body.base64, 'base64'), body.fileName)
-    if (!table.ok) return table
+  #look(tabs: readonly SheetTab[], choices: ImportChoices): Outcome<Prepared> {
     const categories = this.#queries.categories.all()
-    const reading = readSheet(table.value, {
+    const reading = readSheet(tabs, {
       today: this.#house.today(),
-      categories: categories.map((row) => ({ id: row.id, name: row.name, words: JSON.parse(row.words) as string[] })),
+      categories: knownCategories(categories),
       // Before she has chosen a currency the first sheet brings one; later another one is listed.
       currency: this.#currencyIsChosen() ? this.#house.settings().currency : null,
       fallbackOrder: 'month-first',
-      ...(body.choices.meanings === null ? {} : { meanings: body.choices.meanings }),
+      ...(choices.meanings === null ? {} : { meanings: choices.meanings }),
+      ...(choices.tabs === null ? {} : { tabs: choices.tabs }),
     })
     if (!reading.ok) return reading
     const there = new Set(this.#queries.identities.all().map((row) => row.import_identity))
     const usualForm = new Map(categories.map((row) => [row.id, row.usual_form]))
-    const rows = reading.value.items.map((item) => ({
-      item,
-      row: this.#rowOf(item, body.choices, usualForm, there.has(identityOf(item))),
-    }))
+    const chosen = choicesByRow(choices)
+    const skipped = new Set(choices.skip)
+    const rows = reading.value.items.map((item) => {
+      const choice = chosen.get(item.row)
+      const categoryId = choice?.categoryId ?? item.categoryId
+      const form = choice?.form ?? (categoryId === null ? null : (usualForm.get(categoryId) ?? null))
+      return {
+        item,
+        row: previewOf(item, {
+          categoryId,
+          form,
+          alreadyThere: there.has(identityOf(item)),
+          skipped: skipped.has(item.row),
+        }),
+      }
+    })
     return ok({ reading: reading.value, rows })
   }
+}
 
-  #rowOf(
-    item: SheetItem,
-    choices: ImportChoices,
-    usualForm: ReadonlyMap<string, Form>,
-    alreadyThere: boolean,
-  ): PreviewRow {
-    const mine = choices.rows.filter((choice) => choice.rows.includes(item.row))
-    const categoryId = mine.findLast((choice) => choice.categoryId !== null)?.categoryId ?? item.categoryId
-    const form =
-      mine.findLast((choice) => choice.form !== null)?.form ??
-      (categoryId === null ? null : (usualForm.get(categoryId) ?? null))
-    const gift = item.price === 0 || /\bgift\b/i.test(item.notes)
-    return {
-      row: item.row,
-      maker: item.maker,
-      name: item.name,
-      shade: item.shade,
-      categoryText: item.categoryText,
-      categoryId,
-      form,
-      content: item.content,
-      priceMinor: item.price === 0 ? null : item.price,
-      gift: gift && (item.price === null || item.price === 0),
-      opened: item.opened,
-      openedAs: item.opened !== null ? 'range' : item.uses === 0 && item.openedSaid === '' ? 'unopened' : 'unknown',
-      paoMonths: item.paoMonths,
-      expiry: item.expiry,
-      uses: item.uses,
-      alreadyThere,
-      skipped: choices.skip.includes(item.row),
+/** The last word she said on each row. */
+function choicesByRow(choices: ImportChoices): Map<number, { categoryId: string | null; form: Form | null }> {
+  const found = new Map<number, { categoryId: string | null; form: Form | null }>()
+  for (const { rows, categoryId, form } of choices.rows)
+    for (const row of rows) {
+      const before = found.get(row)
+      found.set(row, { categoryId: categoryId ?? before?.categoryId ?? null, form: form ?? before?.form ?? null })
     }
+  return found
+}
+
+function previewOf(
+  item: SheetItem,
+  chosen: Pick<PreviewRow, 'categoryId' | 'form' | 'alreadyThere' | 'skipped'>,
+): PreviewRow {
+  const { row, maker, name, shade, categoryText, content, opened, openedAs, paoMonths, expiry, uses, format, backups } =
+    item
+  return {
+    row,
+    maker,
+    name,
+    shade,
+    categoryText,
+    content,
+    priceMinor: item.price === 0 ? null : item.price,
+    gift: item.gift && (item.price === null || item.price === 0),
+    opened,
+    openedAs,
+    paoMonths,
+    expiry,
+    uses,
+    format,
+    backups,
+    ended: item.ended?.kind ?? null,
+    daysWorn: item.wornOn.length,
+    ...chosen,
   }
 }
 
 function storable(row: PreviewRow): boolean {
   return row.categoryId !== null && row.form !== null && !row.skipped
-}
-
-/** What else is worth knowing before it is stored: not faults, but choices made. */
-function remarks(rows: Prepared['rows']): ProblemGroup[] {
-  const found: ProblemGroup[] = []
-  const add = (
-    code: string,
-    serious: boolean,
-    words: string,
-    what: string,
-    test: (entry: Prepared['rows'][number]) => string | null,
-  ): void => {
-    const cells = rows.flatMap((entry) => {
-      const value = test(entry)
-      return value === null ? [] : [{ row: entry.row.row, column: '', value, message: what }]
-    })
-    if (cells.length > 0) found.push({ code, serious, words, what, cells })
-  }
-  add('no-category', true, 'Rows without a category', 'They stay out until you choose one below.', ({ row }) =>
-    row.categoryId === null ? row.categoryText || row.name : null,
-  )
-  add('already-there', true, 'Rows that were imported before', 'Stored again unless you leave them out.', ({ row }) =>
-    row.alreadyThere ? [row.maker, row.name].join(' ') : null,
-  )
-  add('alike', false, 'Rows alike in maker, name and shade', 'Each is stored as a package of its own.', ({ item }) =>
-    item.occurrence > 1 ? `${item.maker} ${item.name}` : null,
-  )
-  add('price-zero', false, 'Rows that cost nothing', 'Stored as gifts without a price.', ({ row, item }) =>
-    item.price === 0 ? row.name : null,
-  )
-  add('not-opened', false, 'No opening date and 0 uses', 'Stored as unopened.', ({ row }) =>
-    row.openedAs === 'unopened' ? row.name : null,
-  )
-  add('opening-unknown', false, 'No opening date', 'Stored as opened, date unknown.', ({ row, item }) =>
-    row.openedAs === 'unknown' && item.openedSaid === '' ? row.name : null,
-  )
-  return found
-}
-
-function fieldsOf(item: SheetItem, row: PreviewRow): ItemFields {
-  return {
-    maker: item.maker.slice(0, 120),
-    name: item.name.slice(0, 200),
-    shade: item.shade.slice(0, 120),
-    categoryId: row.categoryId ?? '',
-    form: row.form ?? 'pressed',
-    colour: null,
-    finish: null,
-    opaque: false,
-    slots: 1,
-    content: item.content === null ? null : { amount: item.content.amount, unit: item.content.unit },
-    priceMinor: row.priceMinor,
-    source: row.gift ? 'gift' : null,
-    acquired: item.acquired,
-    opened:
-      item.opened !== null
-        ? { kind: 'range', ...item.opened, said: item.openedSaid.slice(0, 80) }
-        : { kind: row.openedAs === 'unopened' ? 'unopened' : 'unknown' },
-    paoMonths: item.paoMonths,
-    expiry: item.expiry,
-    sunProtection: row.categoryId === 'sunscreen',
-    usesBefore: item.uses ?? 0,
-    liking: null,
-    notes: item.notes.slice(0, 4000),
-    parts: [],
-  }
-}
-
-/** Maker, name, shade and which of the alike rows it is, normalised. */
-function identityOf(item: SheetItem): string {
-  return [item.maker, item.name, item.shade].map(plainWords).join('|') + `|${item.occurrence}`
-}
-
-function headerOf(reading: SheetReading, field: 'price'): string | null {
-  return reading.headers[reading.meanings.indexOf(field)] ?? null
 }

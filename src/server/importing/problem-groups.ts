@@ -1,6 +1,7 @@
 import type { Failure } from '#core/failure'
 import type { ProblemGroup } from '#contract/importing'
-import type { SheetProblem } from '#core/formats/sheet/read-sheet'
+import type { SheetProblem } from '#core/formats/sheet/sheet-item'
+import type { PreparedRow } from './imported-item.js'
 
 /** What each kind of bad cell is called, and what happens to it. Data table. */
 const KINDS: Readonly<Record<string, { words: string; what: string }>> = {
@@ -28,6 +29,14 @@ const KINDS: Readonly<Record<string, { words: string; what: string }>> = {
   'amount-absurd': {
     words: 'Sizes too large to be true',
     what: 'Stored without a size; the words are kept with the item.',
+  },
+  'amount-pair-disagrees': {
+    words: 'Sizes whose two units do not agree',
+    what: 'Stored without a size; the words are kept with the item.',
+  },
+  'quantity-unreadable': {
+    words: 'Numbers of packages that cannot be read',
+    what: 'Stored as one package; the words are kept with the item.',
   },
   'price-unreadable': {
     words: 'Prices that cannot be read',
@@ -83,4 +92,61 @@ export function groupProblems(problems: readonly SheetProblem[]): ProblemGroup[]
     groups.set(failure.code, group)
   }
   return [...groups.values()].sort((a, b) => b.cells.length - a.cells.length || a.code.localeCompare(b.code))
+}
+
+/** What else is worth knowing before it is stored: not faults, but choices made. */
+export function remarksOn(rows: readonly PreparedRow[]): ProblemGroup[] {
+  const found: ProblemGroup[] = []
+  const add = (
+    code: string,
+    serious: boolean,
+    words: string,
+    what: string,
+    test: (entry: PreparedRow) => string | null,
+  ): void => {
+    const cells = rows.flatMap((entry) => {
+      const value = test(entry)
+      return value === null ? [] : [{ row: entry.row.row, column: '', value, message: what }]
+    })
+    if (cells.length > 0) found.push({ code, serious, words, what, cells })
+  }
+  const named = ({ row }: PreparedRow): string => [row.maker, row.name].filter(Boolean).join(' ')
+  add('no-category', true, 'Rows without a category', 'They stay out until you choose one below.', ({ row }) =>
+    row.categoryId === null ? row.categoryText || row.name : null,
+  )
+  add('already-there', true, 'Rows that were imported before', 'Stored again unless you leave them out.', (entry) =>
+    entry.row.alreadyThere ? named(entry) : null,
+  )
+  add('category-from-name', false, 'Categories read off the name', 'Nothing else told them.', (entry) =>
+    entry.item.categoryFromName ? `${named(entry)}: ${entry.row.categoryId ?? ''}` : null,
+  )
+  add('finished', false, 'Finished items', 'Stored as history, not as stock.', (entry) =>
+    entry.row.ended === 'finished' ? named(entry) : null,
+  )
+  add('left', false, 'Items that have gone', 'Stored as history, not as stock.', (entry) =>
+    entry.row.ended === 'left' ? named(entry) : null,
+  )
+  add('backups', false, 'Rows that bring backups', 'Stored as unopened packages beside the one in use.', (entry) =>
+    entry.row.backups > 0 ? `${named(entry)}: ${entry.row.backups}` : null,
+  )
+  add('days-worn', false, 'Rows with ticked days', 'Each day is stored as a use in the log.', (entry) =>
+    entry.row.daysWorn > 0 ? `${named(entry)}: ${entry.row.daysWorn}` : null,
+  )
+  add('alike', false, 'Rows alike in maker, name and shade', 'Each is stored as a package of its own.', (entry) =>
+    entry.item.occurrence > 1 ? named(entry) : null,
+  )
+  add('price-zero', false, 'Rows that cost nothing', 'Stored as gifts without a price.', ({ row, item }) =>
+    item.price === 0 ? row.name : null,
+  )
+  add(
+    'not-opened',
+    false,
+    'Not opened yet',
+    'A word for it, or 0 uses and no opening date. Stored as unopened.',
+    ({ row }) => (row.openedAs === 'unopened' ? row.name : null),
+  )
+  add('opening-unknown', false, 'No opening date', 'Stored as opened, date unknown.', ({ row, item }) =>
+    row.openedAs === 'unknown' && item.openedSaid === '' ? row.name : null,
+  )
+  return found
 }

@@ -1,3 +1,4 @@
+import type { Day } from '#core/calendar/day'
 import type { Form } from '#core/item/form'
 import type { Db } from '../db/open-database.js'
 import { preparing } from '../db/query.js'
@@ -11,5 +12,14 @@ export function importingQueries(db: Db) {
     identities: sql<[], { import_identity: string }>(
       'SELECT import_identity FROM item WHERE import_identity IS NOT NULL',
     ),
+    addWear: sql<[{ id: string; itemId: string; day: Day }]>(
+      'INSERT INTO wear (id, item_id, day) VALUES (@id, @itemId, @day)',
+    ),
+    end: sql<[{ id: string; lifecycle: 'finished' | 'left'; day: Day; roughly: 0 | 1 }]>(
+      'UPDATE item SET lifecycle = @lifecycle, ended_on = @day, ended_roughly = @roughly WHERE id = @id',
+    ),
+    addVerdict: sql<[{ id: string; itemId: string; day: Day; destination: string }]>(`
+      INSERT INTO verdict (id, item_id, day, verdict, reason, destination)
+      VALUES (@id, @itemId, @day, 'let go', 'as the imported sheet says', @destination)`),
   }
 }

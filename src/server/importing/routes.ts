@@ -2,23 +2,37 @@ import { Router, type Request, type Response } from 'express'
 import { PreviewImport, RunImport } from '#contract/importing'
 import type { House } from '../house.js'
 import { problemOf, problemOfInput, sendProblem } from '../http/problem.js'
-import { command } from '../http/routes.js'
 import { Importing } from './importing.js'
 
 export function importingRoutes(house: House): Router {
   const importing = new Importing(house)
   const routes = Router()
-  routes.post('/import/preview', (request: Request, response: Response) => {
+  routes.post('/import/preview', preview)
+  routes.post('/import/run', run)
+  return routes
+
+  async function preview(request: Request, response: Response): Promise<void> {
     const parsed = PreviewImport.safeParse(request.body)
     if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.body))
-    const outcome = importing.preview(parsed.data)
+    const outcome = await importing.preview(parsed.data)
     if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
     response.json(outcome.value)
-  })
-  routes.post('/import/run', (_request, _response, next) => {
+  }
+
+  async function run(request: Request, response: Response): Promise<void> {
+    const parsed = RunImport.safeParse(request.body)
+    if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.body))
+    const body = parsed.data
+    const prepared = await importing.prepare(body)
+    if (!prepared.ok) return sendProblem(response, problemOf(prepared.failure))
     house.backUp('import')
-    next()
-  })
-  command(house, routes, 'post', '/import/run', RunImport, 'import', (body) => importing.run(body))
-  return routes
+    const { base64, ...named } = body
+    // The journal keeps what the act was, not the file: its length tells one from another.
+    const said = { ...named, bytes: base64.length }
+    const outcome = house.journal.run({ changeId: body.changeId, command: 'import', body: said }, () =>
+      importing.store(body, prepared.value),
+    )
+    if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
+    response.json(outcome.value)
+  }
 }

@@ -11,11 +11,12 @@ export function stockQueries(db: Db) {
     presentIds: sql<[], { id: string }>("SELECT id FROM item WHERE lifecycle IN ('unopened', 'open')"),
     items: sql<[string], ItemRow>(`
       SELECT i.id, i.version, p.maker, p.name, p.shade, i.product_id, i.category_id,
-             c.name AS category, c.position AS face_order, c.makeup, c.eye, c.lip, c.zone_id AS home_zone_id,
-             c.model_type, i.form, i.colour, i.finish, i.opaque, i.slots, i.lifecycle, i.ended_on,
+             c.name AS category, w.position AS face_order, w.makeup, max(c.eye, w.eye) AS eye, max(c.lip, w.lip) AS lip, w.name AS worn_as, w.id AS worn_as_id, w.zone_id AS home_zone_id,
+             c.model_type, i.form, i.colour, i.finish, i.opaque, i.slots, i.lifecycle, i.ended_on, i.ended_roughly, i.location,
              i.content_amount, i.content_unit, i.price_minor, i.source, i.acquired_earliest, i.acquired_latest,
              i.opened_kind, i.opened_earliest, i.opened_latest, i.opened_said, i.pao_months, i.expiry,
-             i.sun_protection, i.sign_day, i.sign_words, i.uses_before, i.liking, i.notes, i.location_until,
+             i.sun_protection, i.sign_day, i.sign_words, i.uses_before, i.liking, i.notes, i.structure, i.used_as, i.format,
+             i.undertone, i.depth, i.seasons, i.availability, i.spf, i.package_states, i.brushes, i.kit, i.location_until,
              (SELECT count(*) FROM item b WHERE b.product_id = i.product_id AND b.id <> i.id AND b.lifecycle = 'unopened') AS backups,
              (SELECT count(*) FROM item o WHERE o.product_id = i.product_id AND o.id <> i.id AND o.lifecycle = 'open') AS open_siblings,
              (SELECT count(*) FROM trial t WHERE t.item_id = i.id AND t.closed_on IS NULL) AS on_trial
@@ -23,7 +24,8 @@ export function stockQueries(db: Db) {
         JOIN item i ON i.id = j.value
         JOIN product p ON p.id = i.product_id
         JOIN category c ON c.id = i.category_id
-       ORDER BY c.position, p.maker, p.name, p.shade, i.id`),
+        JOIN category w ON w.id = coalesce(i.used_as, i.category_id)
+       ORDER BY w.position, p.maker, p.name, p.shade, i.id`),
     wearSpans: sql<[string], WearSpanRow>(`
       SELECT w.item_id, count(*) AS wears, min(w.day) AS first_worn, max(w.day) AS last_worn
         FROM json_each(?) j JOIN wear w ON w.item_id = j.value
@@ -42,12 +44,12 @@ export function stockQueries(db: Db) {
              (SELECT rowid FROM measurement WHERE item_id = p.item_id AND part_id = p.id
                  AND kind IN ('level', 'length', 'stage') ORDER BY day DESC, rowid DESC LIMIT 1)`),
     parts: sql<[string], PartRow>(`
-      SELECT p.id, p.item_id, p.name, p.colour, p.finish, p.row, p.col, p.row_span, p.col_span, p.shape, p.finished_on,
+      SELECT p.id, p.item_id, p.name, p.colour, p.finish, p.row, p.col, p.row_span, p.col_span, p.shape, p.form, p.finished_on,
              (SELECT count(*) FROM wear_part wp WHERE wp.part_id = p.id) AS uses
         FROM json_each(?) j JOIN part p ON p.item_id = j.value
        ORDER BY p.item_id, p.row, p.col, p.id`),
     placements: sql<[string], PlacementRow>(`
-      SELECT pl.item_id, pl.zone_id, pl.from_day, pl.position
+      SELECT pl.item_id, pl.zone_id, pl.from_day, pl.position, pl.beside
         FROM json_each(?) j JOIN placement pl ON pl.item_id = j.value AND pl.to_day IS NULL`),
     stays: sql<[string], StayRow>(`
       SELECT s.id, s.project_id, pr.name AS project_name, pr.by_day AS project_by, s.item_id, s.rolled_in, s.rolled_out,

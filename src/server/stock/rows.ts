@@ -2,6 +2,7 @@ import type { Day } from '#core/calendar/day'
 import type { Form, PanStage } from '#core/item/form'
 import type { ModelType } from '#core/item/model-type'
 import type { GoalKind } from '#core/goal/progress'
+import type { Availability, Depth, Format, Location, Structure, Undertone } from '#core/item/traits'
 import type { ItemSummary } from '#contract/item'
 
 export interface ItemRow {
@@ -17,6 +18,8 @@ export interface ItemRow {
   makeup: 0 | 1
   eye: 0 | 1
   lip: 0 | 1
+  worn_as: string
+  worn_as_id: string
   home_zone_id: string
   model_type: ModelType
   form: Form
@@ -26,6 +29,8 @@ export interface ItemRow {
   slots: number
   lifecycle: ItemSummary['lifecycle']
   ended_on: Day | null
+  ended_roughly: 0 | 1
+  location: Location
   content_amount: number | null
   content_unit: 'g' | 'ml' | null
   price_minor: number | null
@@ -44,6 +49,17 @@ export interface ItemRow {
   uses_before: number
   liking: number | null
   notes: string
+  structure: Structure
+  used_as: string | null
+  format: Format | null
+  undertone: Undertone | null
+  depth: Depth | null
+  seasons: string
+  availability: Availability | null
+  spf: number | null
+  package_states: string
+  brushes: string
+  kit: string
   location_until: Day | null
   backups: number
   open_siblings: number
@@ -77,6 +93,7 @@ export interface PartRow {
   row_span: number
   col_span: number
   shape: 'square' | 'round'
+  form: Form | null
   finished_on: Day | null
   uses: number
 }
@@ -86,6 +103,7 @@ export interface PlacementRow {
   zone_id: string
   from_day: Day
   position: number
+  beside: 0 | 1
 }
 
 export interface StayRow {

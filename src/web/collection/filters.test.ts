@@ -24,7 +24,7 @@ const ITEMS = [
     faceOrder: 2,
     uses: 40,
     opened: { kind: 'unopened' },
-    placement: { zoneId: 'z', since: '2026-01-01' as Day, position: 1 },
+    placement: { zoneId: 'z', since: '2026-01-01' as Day, position: 1, beside: false },
   }),
   make('Barley', {
     categoryId: 'concealer',

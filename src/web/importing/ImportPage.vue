@@ -17,13 +17,24 @@ const form = useForm()
 const fileName = ref('')
 const base64 = ref('')
 const preview = ref<PreviewAnswer | null>(null)
-const choices = ref<ImportChoices>({ meanings: null, rows: [], skip: [] })
+const NO_CHOICES: ImportChoices = { meanings: null, rows: [], skip: [], tabs: null }
+const choices = ref<ImportChoices>({ ...NO_CHOICES })
+const pasted = ref('')
 const reading = ref(false)
-const stored = ref<{ stored: number; leftOut: number } | null>(null)
+const stored = ref<{ stored: number; backups: number; leftOut: number } | null>(null)
 const MOST_BYTES = 20 * 1024 * 1024
+/** What a column can mean, where its own name does not say it well enough. */
+const FIELD_WORDS: Partial<Record<SheetField, string>> = {
+  'shelf-life': 'PAO or expiry',
+  pao: 'months after opening',
+  acquired: 'came on',
+  quantity: 'how many',
+  ended: 'finished on',
+  swatch: 'swatch (hex)',
+}
 const fieldItems = [
   { title: 'keep as text', value: null as SheetField | null },
-  ...SHEET_FIELDS.map((field) => ({ title: field.replace('-', ' '), value: field as SheetField | null })),
+  ...SHEET_FIELDS.map((field) => ({ title: FIELD_WORDS[field] ?? field, value: field as SheetField | null })),
 ]
 
 async function choose(file: File | undefined): Promise<void> {
@@ -35,8 +46,17 @@ async function choose(file: File | undefined): Promise<void> {
     form.outOfReach.value = `${file.name} is larger than 20 MB. Split the sheet and import the parts. Nothing was stored.`
     return
   }
-  base64.value = await base64Of(file)
-  choices.value = { meanings: null, rows: [], skip: [] }
+  base64.value = await base64Of(file, file.name)
+  choices.value = { ...NO_CHOICES }
+  await refresh()
+}
+
+/** Cells copied from a spreadsheet come as text with tabs between them. */
+async function takePasted(): Promise<void> {
+  stored.value = null
+  fileName.value = 'pasted cells'
+  base64.value = await base64Of(new Blob([pasted.value]), fileName.value)
+  choices.value = { ...NO_CHOICES }
   await refresh()
 }
 
@@ -58,6 +78,14 @@ async function refresh(): Promise<void> {
   } finally {
     reading.value = false
   }
+}
+
+function setTab(name: string, wanted: boolean): void {
+  const all = preview.value?.tabs.map((tab) => tab.name) ?? []
+  const now = choices.value.tabs ?? all
+  // Other tabs bring other columns and rows; what was said of them starts again.
+  choices.value = { ...NO_CHOICES, tabs: all.filter((each) => (each === name ? wanted : now.includes(each))) }
+  void refresh()
 }
 
 function setMeaning(at: number, field: SheetField | null): void {
@@ -87,6 +115,7 @@ function setSkipped(rows: number[], skipped: boolean): void {
 async function store(): Promise<void> {
   const answer = await form.submit<{
     stored: number
+    backups: number
     leftOut: number
     change: { id: string; words: string; changed: boolean }
   }>('POST', '/import/run', {
@@ -103,11 +132,11 @@ async function store(): Promise<void> {
 
 const willLeaveOut = computed(() => (preview.value ? preview.value.rows.length - preview.value.willStore : 0))
 
-async function base64Of(file: File): Promise<string> {
+async function base64Of(file: Blob, name: string): Promise<string> {
   const url = await new Promise<string>((resolve, reject) => {
     const reader = new FileReader()
     reader.onload = () => resolve(String(reader.result))
-    reader.onerror = () => reject(new OutOfReach(`${file.name} cannot be read.`))
+    reader.onerror = () => reject(new OutOfReach(`${name} cannot be read.`))
     reader.readAsDataURL(file)
   })
   return url.slice(url.indexOf(',') + 1)
@@ -121,26 +150,47 @@ async function base64Of(file: File): Promise<string> {
   </div>
   <section class="sheet choose">
     <label class="file">
-      <span>Choose a CSV file</span>
+      <span>Choose a file: CSV, TSV or a workbook (.xlsx)</span>
       <input
         type="file"
-        accept=".csv,.tsv,.txt,text/csv"
+        accept=".csv,.tsv,.txt,.xlsx,text/csv"
         @change="choose(($event.target as HTMLInputElement).files?.[0])"
       />
     </label>
+    <details class="paste">
+      <summary>Or paste cells copied from a spreadsheet</summary>
+      <v-textarea v-model="pasted" label="Cells" rows="4" spellcheck="false" />
+      <v-btn variant="outlined" color="primary" :disabled="pasted.trim() === ''" @click="takePasted"
+        >Read what is pasted</v-btn
+      >
+    </details>
     <p class="quiet">
-      The first row holds the headers, in any order. Columns that are not recognised are kept as text with each item.
+      Headers may stand in any order and language, under title lines or none; section lines such as “LIPSTICKS” are
+      understood. Columns that are not recognised are kept as text with each item.
     </p>
     <FormTrouble :refused="form.refused.value" :out-of-reach="form.outOfReach.value" />
   </section>
   <p v-if="stored" class="inset stored" role="status">
-    {{ stored.stored }} items are stored{{ stored.leftOut > 0 ? `, ${stored.leftOut} rows were left out` : '' }}. One
-    “take back” takes them all out again.
+    {{ stored.stored }} items are stored{{ stored.backups > 0 ? ` and ${stored.backups} backups` : ''
+    }}{{ stored.leftOut > 0 ? `, ${stored.leftOut} rows were left out` : '' }}. One “take back” takes them all out
+    again.
     <RouterLink to="/collection">Look at the collection</RouterLink>
   </p>
   <template v-if="preview">
     <section class="sheet part" aria-label="Columns">
       <h2>{{ preview.rows.length }} rows, {{ preview.headers.length }} columns</h2>
+      <div v-if="preview.tabs.length > 1" class="choices tabs" role="group" aria-label="Tabs to read">
+        <button
+          v-for="tab in preview.tabs"
+          :key="tab.name"
+          type="button"
+          class="choice"
+          :aria-pressed="choices.tabs === null || choices.tabs.includes(tab.name)"
+          @click="setTab(tab.name, choices.tabs !== null && !choices.tabs.includes(tab.name))"
+        >
+          {{ tab.name }} <span class="figures">{{ tab.rows }}</span>
+        </button>
+      </div>
       <p class="quiet">
         Prices in {{ preview.currency }}, dates {{ preview.dateOrder === 'month-first' ? 'month first' : 'day first' }}.
       </p>
@@ -167,7 +217,9 @@ async function base64Of(file: File): Promise<string> {
     />
     <div class="store">
       <span class="figures"
-        >{{ preview.willStore }} items will be stored{{ willLeaveOut > 0 ? `, ${willLeaveOut} stay out` : '' }}.</span
+        >{{ preview.willStore }} items will be stored{{
+          preview.willStoreBackups > 0 ? `, ${preview.willStoreBackups} backups beside them` : ''
+        }}{{ willLeaveOut > 0 ? `, ${willLeaveOut} stay out` : '' }}.</span
       >
       <v-btn variant="text" @click="preview = null">Cancel</v-btn>
       <v-btn color="primary" :loading="form.busy.value || reading" :disabled="preview.willStore === 0" @click="store"
@@ -206,6 +258,17 @@ async function base64Of(file: File): Promise<string> {
   color: var(--primary);
   font: 600 15px var(--text);
   cursor: pointer;
+}
+
+.paste summary {
+  min-height: 44px;
+  display: flex;
+  align-items: center;
+  cursor: pointer;
+}
+
+.tabs {
+  margin: 8px 0;
 }
 
 .columns {

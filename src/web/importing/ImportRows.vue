@@ -21,6 +21,7 @@ function toggle(row: number): void {
 
 function openedWords(row: PreviewRow): string {
   if (row.opened) return `opened ${rangeWords(row.opened)}`
+  if (row.ended) return row.ended === 'finished' ? 'finished: history' : 'gone: history'
   return row.openedAs === 'unopened' ? 'unopened' : 'opening unknown'
 }
 
@@ -88,8 +89,9 @@ function lifeWords(row: PreviewRow): string {
             >{{ openedWords(row) }}<span class="quiet">{{ lifeWords(row) }}</span></span
           >
           <span class="cell figures"
-            >{{ row.uses === null ? '' : `${row.uses} uses`
-            }}<button v-if="row.skipped" type="button" class="in" @click="emit('skip', [row.row], false)">
+            >{{ row.uses === null ? '' : `${row.uses} uses` }}
+            <span v-if="row.backups > 0" class="quiet">{{ row.backups }} backups</span
+            ><button v-if="row.skipped" type="button" class="in" @click="emit('skip', [row.row], false)">
               take in
             </button></span
           >

@@ -115,6 +115,7 @@ test('shades are laid out row by row as many to a row as she says', () => {
     colour: '#888888',
     finish: null,
     shape: 'square' as const,
+    form: null,
   }))
   expect(read({ parts, columns: '2' }).fields?.parts.map((part) => [part.row, part.col])).toEqual([
     [1, 1],

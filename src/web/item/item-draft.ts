@@ -4,7 +4,7 @@ import type { Form } from '#core/item/form'
 import { parseLabelAmount } from '#core/quantity/label-amount'
 import { minorDigits, parsePrice } from '#core/quantity/money'
 import { parseExpiry, parsePao } from '#core/shelf-life/printed-expiry'
-import type { ItemFields, ItemSummary, PartSummary } from '#contract/item'
+import { BLANK_FIELDS, type ItemFields, type ItemSummary, type PartSummary } from '#contract/item'
 import { failureSentence } from '#web/ui/words/failure-sentences'
 
 /** An item as it is typed: every field keeps its letters, also the wrong ones. */
@@ -167,6 +167,7 @@ export function fieldsOf(
   return {
     errors,
     fields: {
+      ...BLANK_FIELDS,
       maker: draft.maker.trim(),
       name: draft.name.trim(),
       shade: draft.shade.trim(),
@@ -224,6 +225,7 @@ export function fieldsOf(
         col: (n % columns) + 1,
         rowSpan: old?.rowSpan ?? 1,
         colSpan: old?.colSpan ?? 1,
+        form: old?.form ?? null,
       }
     })
   }

@@ -1,3 +1,6 @@
+import { HEADER_WORDS } from './header-words-data.js'
+import { plainWords } from './plain-words.js'
+
 /** What a column of a sheet can mean. */
 export const SHEET_FIELDS = [
   'maker',
@@ -9,78 +12,64 @@ export const SHEET_FIELDS = [
   'acquired',
   'opened',
   'shelf-life',
+  'pao',
+  'expiry',
   'uses',
+  'quantity',
+  'status',
+  'ended',
+  'finish',
+  'swatch',
   'notes',
 ] as const
 export type SheetField = (typeof SHEET_FIELDS)[number]
 
-/** Words that headers use for each meaning, plain lower case. Data table. */
-const HEADER_WORDS: Readonly<Record<SheetField, readonly string[]>> = {
-  maker: ['brand', 'maker', 'make', 'company', 'house', 'marke', 'hersteller', 'marque', 'marca'],
-  name: ['product', 'name', 'item', 'product name', 'produkt', 'artikel', 'produit', 'producto'],
-  shade: ['shade', 'color', 'colour', 'shade color', 'shade colour', 'farbton', 'farbe', 'nuance', 'teinte', 'tono'],
-  category: ['category', 'type', 'kind', 'product type', 'kategorie', 'art', 'categorie', 'categoria'],
-  size: ['size', 'content', 'net content', 'amount', 'weight', 'volume', 'inhalt', 'menge', 'contenu', 'grosse'],
-  price: ['price', 'cost', 'paid', 'preis', 'kosten', 'prix', 'precio'],
-  acquired: ['purchased', 'bought', 'acquired', 'purchase date', 'date bought', 'gekauft', 'achete', 'comprado'],
-  opened: ['opened', 'open', 'date opened', 'opened on', 'geoffnet', 'ouvert', 'abierto'],
-  'shelf-life': [
-    'exp pao',
-    'pao exp',
-    'pao',
-    'exp',
-    'expiry',
-    'expires',
-    'expiration',
-    'best before',
-    'use by',
-    'shelf life',
-    'haltbarkeit',
-    'haltbar bis',
-    'peremption',
-    'caducidad',
-  ],
-  uses: [
-    'uses',
-    'used',
-    'times used',
-    'wears',
-    'tally',
-    'benutzt',
-    'benutzungen',
-    'anwendungen',
-    'utilisations',
-    'usos',
-  ],
-  notes: ['notes', 'note', 'comments', 'remarks', 'notiz', 'notizen', 'bemerkung', 'remarques', 'notas'],
+interface Phrase {
+  readonly field: SheetField
+  readonly words: string
+  readonly order: number
 }
 
-/** One meaning per column, `null` where none is recognised. A meaning is given once, to the first column that has it. */
+const PHRASES: readonly Phrase[] = HEADER_WORDS.flatMap(([field, words], order) =>
+  words.split('|').map((phrase) => ({ field, words: phrase, order })),
+)
+const EXACT = new Map(PHRASES.map((phrase) => [phrase.words, phrase.field]))
+
+/** How a header names its meaning: in its own words, or with others around them. */
+export interface HeaderMeaning {
+  readonly field: SheetField
+  readonly exact: boolean
+}
+
+/**
+ * The meaning of one header: its words without what stands in brackets, else the longest known phrase within it
+ * ("when I opened it", "Purchase price paid"). Null when it names none.
+ */
+export function meaningOfHeader(header: string): HeaderMeaning | null {
+  const plain = plainWords(header.replace(/\(.*?\)|\[.*?\]/g, ' '))
+  if (plain === '') return null
+  const exact = EXACT.get(plain)
+  if (exact !== undefined) return { field: exact, exact: true }
+  const within = PHRASES.filter((phrase) => ` ${plain} `.includes(` ${phrase.words} `)).sort(
+    (a, b) => wordsIn(b.words) - wordsIn(a.words) || a.order - b.order,
+  )
+  return within[0] ? { field: within[0].field, exact: false } : null
+}
+
+/**
+ * One meaning per column, `null` where none is recognised. A meaning is given once: to the first column that names it in
+ * its own words, else to the first that names it at all.
+ */
 export function meaningsOf(headers: readonly string[]): (SheetField | null)[] {
-  const taken = new Set<SheetField>()
-  return headers.map((header) => {
-    const field = meaningOf(header)
-    if (field === null || taken.has(field)) return null
-    taken.add(field)
-    return field
-  })
+  const named = headers.map(meaningOfHeader)
+  const taken = new Map<SheetField, number>()
+  for (const exactly of [true, false])
+    named.forEach((meaning, at) => {
+      if (meaning !== null && meaning.exact === exactly && !taken.has(meaning.field)) taken.set(meaning.field, at)
+    })
+  return named.map((meaning, at) => (meaning !== null && taken.get(meaning.field) === at ? meaning.field : null))
 }
 
-function meaningOf(header: string): SheetField | null {
-  const plain = plainWords(header.replace(/\(.*?\)/g, ' '))
-  const entries = Object.entries(HEADER_WORDS) as [SheetField, readonly string[]][]
-  const exact = entries.find(([, words]) => words.includes(plain))
-  return exact?.[0] ?? null
-}
-
-/** Lower case, without accents and signs, single blanks: for comparing what people type. */
-export function plainWords(text: string): string {
-  return text
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .replaceAll('ø', 'o')
-    .replaceAll('Ø', 'o')
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim()
+function wordsIn(phrase: string): number {
+  return phrase.split(' ').length
 }

@@ -3,7 +3,8 @@ import type { Day } from '../../calendar/day.js'
 import { CATEGORY_DEFAULTS } from '../../item/category-defaults.js'
 import { matchCategory } from './category-match.js'
 import { meaningsOf } from './columns.js'
-import { readSheet, type SheetOptions } from './read-sheet.js'
+import { readSheet } from './read-sheet.js'
+import type { SheetOptions } from './sheet-item.js'
 
 const OPTIONS: SheetOptions = {
   today: '2026-11-24' as Day,
@@ -12,7 +13,7 @@ const OPTIONS: SheetOptions = {
   fallbackOrder: 'month-first',
 }
 const read = (records: string[][], options: Partial<SheetOptions> = {}) => {
-  const outcome = readSheet(records, { ...OPTIONS, ...options })
+  const outcome = readSheet([{ name: '', records }], { ...OPTIONS, ...options })
   if (!outcome.ok) throw new Error(outcome.failure.code)
   return outcome.value
 }
@@ -55,9 +56,9 @@ describe('rows', () => {
     ])
     expect(items[0]).toMatchObject({ opened: null, uses: null, content: null })
     expect(problems.map((each) => [each.row, each.column, each.value, each.failure.code])).toEqual([
-      [1, 'Size', '12', 'amount-no-unit'],
       [1, 'Opened', 'yesterdayish', 'date-unreadable'],
       [1, 'Uses', '-4', 'uses-negative'],
+      [1, 'Size', '12', 'amount-no-unit'],
     ])
     expect(items[0]?.kept).toContainEqual({ column: 'Opened', text: 'yesterdayish' })
   })
@@ -112,12 +113,20 @@ describe('rows', () => {
 })
 
 test('a sheet without rows, or without a name or maker column, is refused', () => {
-  expect(readSheet([['Name']], OPTIONS)).toMatchObject({ ok: false, failure: { code: 'no-rows' } })
+  expect(readSheet([{ name: '', records: [['Name']] }], OPTIONS)).toMatchObject({
+    ok: false,
+    failure: { code: 'no-rows' },
+  })
   expect(
     readSheet(
       [
-        ['x', 'y'],
-        ['1', '2'],
+        {
+          name: '',
+          records: [
+            ['x', 'y'],
+            ['1', '2'],
+          ],
+        },
       ],
       OPTIONS,
     ),

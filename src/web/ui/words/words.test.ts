@@ -157,6 +157,7 @@ describe('the gauge in words', () => {
       rowSpan: 1,
       colSpan: 1,
       shape: 'square' as const,
+      form: null,
       uses: 0,
       finishedOn: null,
       reading: { kind: 'stage' as const, value: null, stage, day: TODAY },

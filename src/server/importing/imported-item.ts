@@ -1,0 +1,43 @@
+import { plainWords } from '#core/formats/sheet/plain-words'
+import type { SheetItem } from '#core/formats/sheet/sheet-item'
+import type { PreviewRow } from '#contract/importing'
+import { BLANK_FIELDS, type ItemFields } from '#contract/item'
+
+/** A row of the sheet beside what she will see of it. */
+export interface PreparedRow {
+  readonly item: SheetItem
+  readonly row: PreviewRow
+}
+
+/** The item's fields as the form would send them. */
+export function fieldsOf(item: SheetItem, row: PreviewRow): ItemFields {
+  return {
+    ...BLANK_FIELDS,
+    maker: item.maker.slice(0, 120),
+    name: item.name.slice(0, 200),
+    shade: item.shade.slice(0, 120),
+    categoryId: row.categoryId ?? '',
+    form: row.form ?? 'pressed',
+    colour: item.colour,
+    finish: item.finish,
+    format: item.format,
+    content: item.content === null ? null : { amount: item.content.amount, unit: item.content.unit },
+    priceMinor: row.priceMinor,
+    source: row.gift ? 'gift' : null,
+    acquired: item.acquired,
+    opened:
+      item.opened !== null
+        ? { kind: 'range', ...item.opened, said: item.openedSaid.slice(0, 80) }
+        : { kind: item.openedAs === 'unopened' && item.ended?.kind !== 'finished' ? 'unopened' : 'unknown' },
+    paoMonths: item.paoMonths,
+    expiry: item.expiry,
+    sunProtection: row.categoryId === 'sunscreen',
+    usesBefore: item.uses ?? 0,
+    notes: item.notes.slice(0, 4000),
+  }
+}
+
+/** Maker, name, shade and which of the alike rows it is, normalised. */
+export function identityOf(item: SheetItem): string {
+  return [item.maker, item.name, item.shade].map(plainWords).join('|') + `|${item.occurrence}`
+}
