@@ -42,6 +42,11 @@ switch (command) {
     build()
     run('npx', ['tsx', 'scripts/screenshots.ts', ...rest])
     break
+  case 'bench':
+    needChromium()
+    build()
+    run('npx', ['tsx', 'bench/bench.ts', ...rest])
+    break
   case 'evaluate':
     // From the sources, without a build; only the JSON goes to standard output.
     run('npx', ['tsx', '--conditions=source', 'scripts/evaluate.ts', ...rest])

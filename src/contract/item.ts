@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { GOAL_KINDS } from '#core/goal/progress'
 import { FORMS, PAN_STAGES } from '#core/item/form'
 import {
   AVAILABILITIES,
@@ -182,7 +183,12 @@ export const GoalView = z.object({
   stayId: Id,
   projectId: Id,
   projectName: z.string(),
-  kind: z.enum(['finish', 'uses']),
+  kind: z.enum(GOAL_KINDS),
+  /** The shade it is for; null for the whole item. */
+  partId: Id.nullable(),
+  partName: z.string().nullable(),
+  /** It goes along without a goal of its own. */
+  beside: z.boolean(),
   target: z.number().nullable(),
   headStart: z.int(),
   wearsInStay: z.int(),

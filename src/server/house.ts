@@ -25,7 +25,9 @@ export function furnish(db: Db, now: () => Date, backUp: House['backUp'] = () =>
   const store = new SettingsStore(db)
   const settings = (): Settings => store.read().settings
   const today = (): Day => dayNow(now(), settings().rollOverHour)
-  return { db, journal, undo: new Undo(db, journal), stock: new Stock(db, settings), settings, now, today, backUp }
+  const stock = new Stock(db, settings)
+  journal.listen((touched) => stock.forget(touched))
+  return { db, journal, undo: new Undo(db, journal), stock, settings, now, today, backUp }
 }
 
 /** The local calendar day of an instant under her roll-over hour. */

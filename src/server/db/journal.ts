@@ -24,6 +24,13 @@ export interface ChangeNote {
 
 export type Applied<A> = A & { readonly change: ChangeNote }
 
+/** A row that a change touched, as it was before (when it went) or is now. */
+export interface TouchedRow {
+  readonly tbl: string
+  readonly row_id: string
+  readonly image: string
+}
+
 interface ChangeRow {
   command: string
   body: string
@@ -44,6 +51,7 @@ class RolledBack extends Error {
 export class Journal {
   readonly #db: Db
   readonly #now: () => Date
+  readonly #listeners: ((touched: readonly TouchedRow[]) => void)[] = []
   readonly #statements
 
   constructor(db: Db, now: () => Date) {
@@ -54,11 +62,19 @@ export class Journal {
       open: db.prepare<[string]>('INSERT INTO temp.open_change (id) VALUES (?)'),
       close: db.prepare('DELETE FROM temp.open_change'),
       touched: db.prepare<[string], { n: number }>('SELECT count(*) AS n FROM change_row WHERE change_id = ?'),
+      rows: db.prepare<[string], TouchedRow>(
+        'SELECT tbl, row_id, coalesce(after, before) AS image FROM change_row WHERE change_id = ?',
+      ),
       store: db.prepare(
         `INSERT INTO change (id, command, body, words, made_at, answer, changed, is_undo)
          VALUES (@id, @command, @body, @words, @madeAt, @answer, @changed, @isUndo)`,
       ),
     }
+  }
+
+  /** Tells of the rows of every change once it is on the disk: for what is kept in memory. */
+  listen(listener: (touched: readonly TouchedRow[]) => void): void {
+    this.#listeners.push(listener)
   }
 
   run<A extends object>(
@@ -67,6 +83,7 @@ export class Journal {
     options: { isUndo?: boolean } = {},
   ): Outcome<Applied<A>> {
     const body = JSON.stringify(request.body)
+    let fresh = false
     try {
       const applied = this.#db
         .transaction((): Applied<A> => {
@@ -80,6 +97,7 @@ export class Journal {
           const outcome = act()
           if (!outcome.ok) throw new RolledBack(outcome.failure)
           this.#statements.close.run()
+          fresh = true
           const changed = (this.#statements.touched.get(request.changeId)?.n ?? 0) > 0
           const { words, answer } = outcome.value
           const full: Applied<A> = { ...answer, change: { id: request.changeId, words, changed } }
@@ -96,10 +114,17 @@ export class Journal {
           return full
         })
         .immediate()
+      if (fresh && applied.change.changed) this.#tell(request.changeId)
       return ok(applied)
     } catch (error) {
       if (error instanceof RolledBack) return fail(error.failure.code, error.failure.data)
       throw error
     }
+  }
+
+  #tell(changeId: string): void {
+    if (this.#listeners.length === 0) return
+    const touched = this.#statements.rows.all(changeId)
+    for (const listener of this.#listeners) listener(touched)
   }
 }

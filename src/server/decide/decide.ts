@@ -34,8 +34,7 @@ export class Decide {
     const today = this.#house.today()
     const running = this.#queries.running.all()
     const verdicts = this.#queries.verdicts.all()
-    const ids = [...running, ...verdicts].map((row) => row.item_id)
-    const items = new Map(this.#house.stock.summaries(ids, today).map((item) => [item.id, item]))
+    const items = new Map(this.#items([...running, ...verdicts]).map((item) => [item.id, item]))
     return {
       today,
       trials: running.flatMap((row) => {
@@ -54,8 +53,21 @@ export class Decide {
 
   /** How many trials ask for a decision now, and how many run. */
   counts(): { due: number; running: number } {
-    const trials = this.all().trials
+    const running = this.#queries.running.all()
+    const items = new Map(this.#items(running).map((item) => [item.id, item]))
+    const today = this.#house.today()
+    const trials = running.flatMap((row) => {
+      const item = items.get(row.item_id)
+      return item ? [this.#trialView(row, item, today)] : []
+    })
     return { due: trials.filter((trial) => trial.decisionDue).length, running: trials.length }
+  }
+
+  #items(rows: readonly { item_id: string }[]): ItemSummary[] {
+    return this.#house.stock.summaries(
+      rows.map((row) => row.item_id),
+      this.#house.today(),
+    )
   }
 
   startTrial(body: z.output<typeof StartTrial>): Outcome<Done<{ id: string }>> {

@@ -2,7 +2,7 @@ import type { Day } from '#core/calendar/day'
 import type { PlannedWeek } from '#core/calendar/planned-week'
 import type { DayRange } from '#core/calendar/when'
 import { paceOf, recentPace, sharePaceOf } from '#core/goal/pace'
-import { progressOf } from '#core/goal/progress'
+import { isCounted, progressOf } from '#core/goal/progress'
 import { wearsDuring } from '#core/wear/tally'
 import type { GoalView } from '#contract/item'
 import type { StayRow } from './rows.js'
@@ -14,7 +14,11 @@ export interface GoalContext {
   /** Days on which the item was worn, each once, ascending. */
   readonly days: readonly Day[]
   readonly left: number | null
+  /** Bare share of the pan, 0..1, by its last stage. */
+  readonly bare: number | null
   readonly finished: boolean
+  /** The shade the goal is for; null for the whole item. */
+  readonly partName: string | null
 }
 
 /** A stay's goal with its progress and standing, computed from the log. */
@@ -28,34 +32,47 @@ export function goalViewOf(stay: StayRow, context: GoalContext): GoalView {
     wearsInStay,
     leftAtStart: stay.baseline_left,
     leftNow: context.left,
+    bareAtStart: stay.baseline_bare,
+    bareNow: context.bare,
     finished: context.finished,
   })
-  const by = stay.by_kind === 'own' ? stay.by_day : stay.by_kind === 'project' ? stay.project_by : null
+  // What merely goes along, or is kept in use, has nothing to be late for.
+  const by =
+    stay.goal_kind === 'keep using' || stay.beside === 1
+      ? null
+      : stay.by_kind === 'own'
+        ? stay.by_day
+        : stay.by_kind === 'project'
+          ? stay.project_by
+          : null
   const wornToday = days.at(-1) === today
   const target = stay.goal_target ?? 0
-  const pace =
-    stay.goal_kind === 'uses'
-      ? paceOf({
-          today,
-          rolledIn: stay.rolled_in,
-          by,
-          target,
-          headStart: stay.head_start,
-          uses: progress.uses,
-          wornToday,
-          week,
-          away,
-        })
-      : {
-          ...sharePaceOf({ today, rolledIn: stay.rolled_in, by, done: progress.done, met: progress.met, week, away }),
-          difference: null,
-          rescue: null,
-        }
-  const notchShare = pace.notch === null || stay.goal_kind === 'finish' ? pace.notch : Math.min(1, pace.notch / target)
+  const counted = isCounted(stay.goal_kind)
+  const pace = counted
+    ? paceOf({
+        today,
+        rolledIn: stay.rolled_in,
+        by,
+        target,
+        headStart: stay.head_start,
+        uses: progress.uses,
+        wornToday,
+        week,
+        away,
+      })
+    : {
+        ...sharePaceOf({ today, rolledIn: stay.rolled_in, by, done: progress.done, met: progress.met, week, away }),
+        difference: null,
+        rescue: null,
+      }
+  const notchShare = pace.notch === null || !counted ? pace.notch : Math.min(1, pace.notch / target)
   return {
     stayId: stay.id,
     projectId: stay.project_id,
     projectName: stay.project_name,
+    partId: stay.part_id,
+    partName: context.partName,
+    beside: stay.beside === 1,
     kind: stay.goal_kind,
     target: stay.goal_target,
     headStart: stay.head_start,

@@ -2,13 +2,24 @@ import type { Day } from '#core/calendar/day'
 import type { DayRange } from '#core/calendar/when'
 import type { Db } from '../db/open-database.js'
 import { preparing } from '../db/query.js'
-import type { DayOfItemRow, ItemRow, PartRow, PlacementRow, ReadingRow, StayRow, WearSpanRow } from './rows.js'
+import type {
+  DayOfItemRow,
+  DayOfPartRow,
+  ItemRow,
+  PartRow,
+  PlacementRow,
+  ReadingRow,
+  StayRow,
+  WearSpanRow,
+} from './rows.js'
 
 /** Reads of items that every place shares. Lists of ids are bound as one JSON array. */
 export function stockQueries(db: Db) {
   const sql = preparing(db)
   return {
     presentIds: sql<[], { id: string }>("SELECT id FROM item WHERE lifecycle IN ('unopened', 'open')"),
+    // The unary plus keeps the planner on the index of products: without statistics it takes that of lifecycles, and reads
+    // every open item once for each.
     items: sql<[string], ItemRow>(`
       SELECT i.id, i.version, p.maker, p.name, p.shade, i.product_id, i.category_id,
              c.name AS category, w.position AS face_order, w.makeup, max(c.eye, w.eye) AS eye, max(c.lip, w.lip) AS lip, w.name AS worn_as, w.id AS worn_as_id, w.zone_id AS home_zone_id,
@@ -17,8 +28,8 @@ export function stockQueries(db: Db) {
              i.opened_kind, i.opened_earliest, i.opened_latest, i.opened_said, i.pao_months, i.expiry,
              i.sun_protection, i.sign_day, i.sign_words, i.uses_before, i.liking, i.notes, i.structure, i.used_as, i.format,
              i.undertone, i.depth, i.seasons, i.availability, i.spf, i.package_states, i.brushes, i.kit, i.location_until,
-             (SELECT count(*) FROM item b WHERE b.product_id = i.product_id AND b.id <> i.id AND b.lifecycle = 'unopened') AS backups,
-             (SELECT count(*) FROM item o WHERE o.product_id = i.product_id AND o.id <> i.id AND o.lifecycle = 'open') AS open_siblings,
+             (SELECT count(*) FROM item b WHERE b.product_id = i.product_id AND b.id <> i.id AND +b.lifecycle = 'unopened') AS backups,
+             (SELECT count(*) FROM item o WHERE o.product_id = i.product_id AND o.id <> i.id AND +o.lifecycle = 'open') AS open_siblings,
              (SELECT count(*) FROM trial t WHERE t.item_id = i.id AND t.closed_on IS NULL) AS on_trial
         FROM json_each(?) j
         JOIN item i ON i.id = j.value
@@ -26,6 +37,7 @@ export function stockQueries(db: Db) {
         JOIN category c ON c.id = i.category_id
         JOIN category w ON w.id = coalesce(i.used_as, i.category_id)
        ORDER BY w.position, p.maker, p.name, p.shade, i.id`),
+    itemOfPart: sql<[string], { item_id: string }>('SELECT item_id FROM part WHERE id = ?'),
     wearSpans: sql<[string], WearSpanRow>(`
       SELECT w.item_id, count(*) AS wears, min(w.day) AS first_worn, max(w.day) AS last_worn
         FROM json_each(?) j JOIN wear w ON w.item_id = j.value
@@ -52,15 +64,18 @@ export function stockQueries(db: Db) {
       SELECT pl.item_id, pl.zone_id, pl.from_day, pl.position, pl.beside
         FROM json_each(?) j JOIN placement pl ON pl.item_id = j.value AND pl.to_day IS NULL`),
     stays: sql<[string], StayRow>(`
-      SELECT s.id, s.project_id, pr.name AS project_name, pr.by_day AS project_by, s.item_id, s.rolled_in, s.rolled_out,
-             s.out_reason, s.goal_kind, s.goal_target, s.baseline_left, s.head_start, s.by_kind, s.by_day, s.pinned
+      SELECT s.id, s.project_id, pr.name AS project_name, pr.by_day AS project_by, s.item_id, s.part_id, s.rolled_in, s.rolled_out,
+             s.out_reason, s.goal_kind, s.goal_target, s.baseline_left, s.head_start, s.by_kind, s.by_day, s.pinned,
+             s.beside, s.baseline_bare, s.carried_from
         FROM json_each(?) j
         JOIN stay s ON s.item_id = j.value
         JOIN project pr ON pr.id = s.project_id
-       WHERE s.goal_kind IN ('finish', 'uses')
        ORDER BY s.rolled_in, s.rowid`),
     wearDays: sql<[string], DayOfItemRow>(`
       SELECT w.item_id, w.day FROM json_each(?) j JOIN wear w ON w.item_id = j.value ORDER BY w.item_id, w.day`),
+    partDays: sql<[string], DayOfPartRow>(`
+      SELECT wp.part_id, w.day FROM json_each(?) j JOIN wear_part wp ON wp.part_id = j.value JOIN wear w ON w.id = wp.wear_id
+       ORDER BY wp.part_id, w.day`),
     makeupDaysSince: sql<[Day], { day: Day }>(`
       SELECT DISTINCT w.day
         FROM wear w JOIN item i ON i.id = w.item_id

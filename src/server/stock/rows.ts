@@ -112,6 +112,7 @@ export interface StayRow {
   project_name: string
   project_by: Day | null
   item_id: string
+  part_id: string | null
   rolled_in: Day
   rolled_out: Day | null
   out_reason: string | null
@@ -122,6 +123,14 @@ export interface StayRow {
   by_kind: 'own' | 'project' | 'none'
   by_day: Day | null
   pinned: 0 | 1
+  beside: 0 | 1
+  baseline_bare: number | null
+  carried_from: string | null
+}
+
+export interface DayOfPartRow {
+  part_id: string
+  day: Day
 }
 
 export interface DayOfItemRow {

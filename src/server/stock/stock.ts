@@ -2,25 +2,36 @@ import { addDays, type Day } from '#core/calendar/day'
 import { LEARN_FROM_WEEKS, learnedWeek, type PlannedWeek } from '#core/calendar/planned-week'
 import type { DayRange } from '#core/calendar/when'
 import type { Opened } from '#core/item/opened'
-import { leftByReading } from '#core/item/what-is-left'
+import { bareAtStage, leftByReading } from '#core/item/what-is-left'
 import { defaultPaoMonths } from '#core/shelf-life/default-pao'
 import { shelfLifeOf } from '#core/shelf-life/last-good-day'
 import { lifetimeUses } from '#core/wear/tally'
 import type { GoalView, ItemSummary, PartSummary, Reading } from '#contract/item'
 import type { Settings } from '#contract/settings'
 import type { Db } from '../db/open-database.js'
+import type { TouchedRow } from '../db/journal.js'
 import { goalViewOf, shownGoal } from './goal-view.js'
 import { stockQueries } from './queries.js'
+import { Remembered } from './remembered.js'
 import type { ItemRow, PartRow, ReadingRow, StayRow } from './rows.js'
 
 /** Reads items as every place shows them: facts from the tables, figures from the core. */
 export class Stock {
   readonly #queries
   readonly #settings: () => Settings
+  readonly #db: Db
+  readonly #remembered: Remembered
 
   constructor(db: Db, settings: () => Settings) {
+    this.#db = db
     this.#queries = stockQueries(db)
     this.#settings = settings
+    this.#remembered = new Remembered((partId) => this.#queries.itemOfPart.get(partId)?.item_id ?? null)
+  }
+
+  /** Drops what is kept in memory of the items that a change touched. */
+  forget(touched: readonly TouchedRow[]): void {
+    this.#remembered.forget(touched)
   }
 
   /** Ids of the items that are there, unopened or open. */
@@ -49,18 +60,32 @@ export class Stock {
   /** Every goal of these items, those of ended stays included, by item. */
   goals(ids: readonly string[], today: Day): Map<string, { goal: GoalView; stay: StayRow }[]> {
     const list = JSON.stringify(ids)
-    return this.#goals(list, today, this.#queries.items.all(list), this.#leftByItem(list))
+    const readings = byKey(this.#queries.latestReadings.all(list), (row) => row.item_id)
+    return this.#goals(list, today, this.#queries.items.all(list), this.#parts(list), readings)
   }
 
   /** The items of these ids in the order of a face; ids that are not there are left out. */
   summaries(ids: readonly string[], today: Day): ItemSummary[] {
+    // Within a change rows are as they are only if it succeeds: nothing of that is kept.
+    if (this.#db.inTransaction) return this.#read(ids, today).map(({ summary }) => summary)
+    const wanted = [...new Set(ids)]
+    const { known, unknown } = this.#remembered.recall(wanted, today)
+    if (unknown.length > 0) {
+      const read = this.#read(unknown, today)
+      this.#remembered.keep(read, today)
+      known.push(...read.map(({ summary }) => summary))
+    }
+    return this.#remembered.inOrder(known)
+  }
+
+  #read(ids: readonly string[], today: Day): { summary: ItemSummary; productId: string }[] {
     const list = JSON.stringify(ids)
     const rows = this.#queries.items.all(list)
     const spans = byKey(this.#queries.wearSpans.all(list), (row) => row.item_id)
     const readings = byKey(this.#queries.latestReadings.all(list), (row) => row.item_id)
     const placements = byKey(this.#queries.placements.all(list), (row) => row.item_id)
     const parts = this.#parts(list)
-    const goals = this.#goals(list, today, rows, this.#leftByItem(list, parts))
+    const goals = this.#goals(list, today, rows, parts, readings)
     return rows.map((row) => {
       const span = spans.get(row.id)
       const placement = placements.get(row.id)
@@ -68,7 +93,7 @@ export class Stock {
       const reading = readings.get(row.id)
       const wears = span?.wears ?? 0
       const active = (goals.get(row.id) ?? []).filter(({ stay }) => stay.rolled_out === null)
-      return {
+      const summary: ItemSummary = {
         id: row.id,
         version: row.version,
         maker: row.maker,
@@ -147,6 +172,7 @@ export class Stock {
         goal: shownGoal(active.map(({ goal, stay }) => ({ goal, pinned: stay.pinned === 1 }))),
         onTrial: row.on_trial > 0,
       }
+      return { summary, productId: row.product_id }
     })
   }
 
@@ -154,35 +180,42 @@ export class Stock {
     list: string,
     today: Day,
     rows: readonly ItemRow[],
-    left: ReadonlyMap<string, number | null>,
+    parts: ReadonlyMap<string, PartSummary[]>,
+    readings: ReadonlyMap<string, ReadingRow>,
   ): Map<string, { goal: GoalView; stay: StayRow }[]> {
     const stays = this.#queries.stays.all(list)
     if (stays.length === 0) return new Map()
     const days = new Map<string, Day[]>()
     const inStays = JSON.stringify([...new Set(stays.map((stay) => stay.item_id))])
     for (const row of this.#queries.wearDays.all(inStays)) push(days, row.item_id, row.day)
+    const partIds = stays.flatMap((stay) => stay.part_id ?? [])
+    if (partIds.length > 0)
+      for (const row of this.#queries.partDays.all(JSON.stringify(partIds))) push(days, row.part_id, row.day)
     const items = byKey(rows, (row) => row.id)
     const week = this.week(today).week
     const away = this.away()
     const found = new Map<string, { goal: GoalView; stay: StayRow }[]>()
     for (const stay of stays) {
+      const own = parts.get(stay.item_id) ?? []
+      const part = own.find((each) => each.id === stay.part_id)
+      const reading = part ? part.reading : readingOrNull(readings.get(stay.item_id))
       const goal = goalViewOf(stay, {
         today,
         week,
         away,
-        days: days.get(stay.item_id) ?? [],
-        left: left.get(stay.item_id) ?? null,
-        finished: items.get(stay.item_id)?.lifecycle === 'finished',
+        days: days.get(stay.part_id ?? stay.item_id) ?? [],
+        left: part
+          ? reading === null
+            ? null
+            : leftByReading(asCore(reading))
+          : leftOf(readings.get(stay.item_id), own),
+        bare: bareOf(reading),
+        finished: items.get(stay.item_id)?.lifecycle === 'finished' || (part?.finishedOn ?? null) !== null,
+        partName: part?.name ?? null,
       })
       push(found, stay.item_id, { goal, stay })
     }
     return found
-  }
-
-  #leftByItem(list: string, parts = this.#parts(list)): Map<string, number | null> {
-    const readings = byKey(this.#queries.latestReadings.all(list), (row) => row.item_id)
-    const ids = new Set([...readings.keys(), ...parts.keys()])
-    return new Map([...ids].map((id) => [id, leftOf(readings.get(id), parts.get(id) ?? [])]))
   }
 
   #parts(list: string): Map<string, PartSummary[]> {
@@ -215,6 +248,15 @@ function partOf(row: PartRow, reading: ReadingRow | undefined): PartSummary {
 
 export function readingOf(row: Omit<ReadingRow, 'item_id' | 'part_id'>): Reading {
   return { kind: row.kind, value: row.kind === 'stage' ? null : row.value, stage: row.stage, day: row.day }
+}
+
+function readingOrNull(row: ReadingRow | undefined): Reading | null {
+  return row === undefined ? null : readingOf(row)
+}
+
+/** Bare share of a pan by its last stage; null where no stage was seen. */
+export function bareOf(reading: Reading | null): number | null {
+  return reading?.stage == null ? null : bareAtStage(reading.stage)
 }
 
 /** What is left of an item by its last reading; of a palette, the mean over its shades read so far. */

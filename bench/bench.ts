@@ -1,0 +1,122 @@
+// Measures a collection of 2,000 items, ten years and 100,000 tallies, built through the real code.
+// usage: npm run bench [-- --json] [-- --keep]   (--json: one JSON object; --keep: write bench/baseline.json)
+import { copyFileSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { createHash } from 'node:crypto'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import type { Day } from '#core/calendar/day'
+import { readMigrations } from '#server/db/migrate'
+import { browse } from './browser.js'
+import { buildLarge, ITEMS, TALLIES, YEARS } from './large-collection.js'
+import { readsOf, talliesOf, type PlaceFigure } from './places.js'
+import { startServer } from './server-process.js'
+
+const TODAY = '2026-11-24' as Day
+const NOW = new Date(`${TODAY}T12:00:00`)
+const BASELINE = 'bench/baseline.json'
+/** A ratio may grow by this much before it counts as a regression; machines and runs scatter. */
+const TOLERATED = 1.5
+const LIMITS = {
+  readP95Ms: 60,
+  tallyP95Ms: 10,
+  coldStartMs: 1500,
+  todayUsableMs: 1200,
+  longestScrollTaskMs: 100,
+  firstLoadJsKb: 230,
+  firstLoadCssKb: 60,
+  memoryMb: 200,
+}
+
+const asJson = process.argv.includes('--json')
+const say = (words: string): void => {
+  if (!asJson) console.log(words)
+}
+
+const made = largeCollection()
+const folder = mkdtempSync(join(tmpdir(), 'seligo-bench-'))
+const file = join(folder, 'collection.db')
+copyFileSync(made, file)
+say('Reading every place …')
+const reads = await readsOf(file, NOW, 60)
+say('Ticking …')
+const tally = await talliesOf(file, NOW, 200)
+say('Starting the server, opening the pages …')
+const server = await startServer(folder, NOW)
+const pages = await browse(server.url)
+for (let n = 0; n < 20; n += 1) await (await fetch(`${server.url}/api/collection`)).arrayBuffer()
+const memoryMb = server.memoryMb()
+await server.stop()
+rmSync(folder, { recursive: true, force: true })
+
+const result = {
+  items: ITEMS,
+  tallies: TALLIES,
+  years: YEARS,
+  reads,
+  tally,
+  coldStartMs: server.coldStartMs,
+  memoryMb,
+  ...pages,
+}
+const over = overLimits()
+const slower = slowerThanBaseline()
+if (asJson) console.log(JSON.stringify({ ...result, over, slower }))
+else {
+  console.table(reads)
+  console.table({ tally })
+  console.table({ coldStartMs: server.coldStartMs, memoryMb, ...pages })
+  for (const words of [...over, ...slower]) console.log(words)
+}
+if (process.argv.includes('--keep')) writeFileSync(BASELINE, `${JSON.stringify(baselineOf(), null, 2)}\n`)
+if (over.length > 0 || slower.length > 0) process.exitCode = 1
+
+/** Built once for a schema and a way of building; kept with the other things that can be made again. */
+function largeCollection(): string {
+  const cache = join('node_modules', '.cache', 'seligo')
+  mkdirSync(cache, { recursive: true })
+  const hash = createHash('sha256')
+  for (const { hash: migration } of readMigrations()) hash.update(migration)
+  hash.update(readFileSync('bench/large-collection.ts'))
+  const path = join(cache, `bench-${hash.digest('hex').slice(0, 12)}.db`)
+  if (existsSync(path)) return path
+  say('Building the large collection, about two minutes …')
+  rmSync(`${path}.part`, { force: true })
+  buildLarge(`${path}.part`, TODAY, say).close()
+  copyFileSync(`${path}.part`, path)
+  rmSync(`${path}.part`, { force: true })
+  return path
+}
+
+function overLimits(): string[] {
+  const found: string[] = []
+  const check = (name: string, value: number, limit: number): void => {
+    if (value > limit) found.push(`over its limit: ${name} ${value} (at most ${limit})`)
+  }
+  for (const [name, figure] of Object.entries(reads)) check(`${name} p95 ms`, figure.p95, LIMITS.readP95Ms)
+  check('tally p95 ms', tally.p95, LIMITS.tallyP95Ms)
+  check('cold start ms', server.coldStartMs, LIMITS.coldStartMs)
+  check('Today usable ms', pages.todayUsableMs, LIMITS.todayUsableMs)
+  check('longest task while scrolling ms', pages.longestScrollTaskMs, LIMITS.longestScrollTaskMs)
+  check('first load JavaScript kB gzip', pages.firstLoadJsKb, LIMITS.firstLoadJsKb)
+  check('first load CSS kB gzip', pages.firstLoadCssKb, LIMITS.firstLoadCssKb)
+  check('memory MB', memoryMb, LIMITS.memoryMb)
+  return found
+}
+
+function baselineOf(): Record<string, number> {
+  return Object.fromEntries(
+    Object.entries({ ...reads, tally }).map(([name, figure]: [string, PlaceFigure]) => [name, figure.ratio]),
+  )
+}
+
+/** Compared by ratio to bare SQL, since machines differ. */
+function slowerThanBaseline(): string[] {
+  if (!existsSync(BASELINE)) return []
+  const baseline = JSON.parse(readFileSync(BASELINE, 'utf8')) as Record<string, number>
+  return Object.entries(baselineOf()).flatMap(([name, ratio]) => {
+    const before = baseline[name]
+    return before !== undefined && ratio > before * TOLERATED && ratio - before > 1
+      ? [`slower than the baseline: ${name} takes ${ratio} times its bare SQL, was ${before}`]
+      : []
+  })
+}

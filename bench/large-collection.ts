@@ -1,0 +1,155 @@
+import { addDays, type Day } from '#core/calendar/day'
+import { CATEGORY_DEFAULTS } from '#core/item/category-defaults'
+import type { Outcome } from '#core/failure'
+import { eyeMeasureOf, PAN_STAGES } from '#core/item/form'
+import { BLANK_FIELDS } from '#contract/item'
+import { Random } from '#demo/random'
+import { CollectionCommands } from '#server/collection/commands'
+import type { Done } from '#server/db/journal'
+import { openDatabase, type Db } from '#server/db/open-database'
+import { Drawer } from '#server/drawer/drawer'
+import { furnish } from '#server/house'
+import { Projects } from '#server/projects/projects'
+import { Wearing } from '#server/today/wearing'
+
+export const ITEMS = 2000
+export const TALLIES = 100_000
+export const YEARS = 10
+/** Items a face is chosen from at any time. */
+const IN_USE = 60
+
+/**
+ * Fills a database with a collection far larger than most, through the server's own commands: every tally is journalled
+ * like one of hers. The same seed gives the same collection.
+ */
+export function buildLarge(file: string, today: Day, say: (words: string) => void): Db {
+  const db = openDatabase(file, { appliedAt: `${today}T12:00:00Z` })
+  // The file is made in one go; afterwards every write is durable again.
+  db.pragma('synchronous = OFF')
+  const random = new Random(2000)
+  const first = addDays(today, -Math.round(YEARS * 365.25))
+  let day = first
+  const house = furnish(db, () => new Date(`${day}T12:00:00`))
+  let changes = 0
+  const act = <A extends object>(command: string, run: (changeId: string) => Outcome<Done<A>>): boolean => {
+    changes += 1
+    const changeId = `bench-${changes}`
+    return house.journal.run({ changeId, command, body: {} }, () => run(changeId)).ok
+  }
+  const collection = new CollectionCommands(house)
+  const ids = Array.from({ length: ITEMS }, (_, n) => {
+    const category = CATEGORY_DEFAULTS[n % CATEGORY_DEFAULTS.length]
+    if (!category) throw new Error('no category')
+    const id = `thing-${n}`
+    const opened = addDays(first, random.whole(-400, 0))
+    const isPalette = category.id === 'eyeshadow-palette'
+    act('add-item', (changeId) =>
+      collection.add({
+        changeId,
+        id,
+        reading: null,
+        fields: {
+          ...BLANK_FIELDS,
+          maker: `Maker ${n % 37}`,
+          name: `${category.name} ${n}`,
+          shade: `Shade ${n}`,
+          categoryId: category.id,
+          form: category.form,
+          colour: '#b4706f',
+          content: { amount: 5, unit: 'g' },
+          priceMinor: 1200,
+          opened: { kind: 'range', earliest: opened, latest: opened, said: opened },
+          paoMonths: 36,
+          slots: isPalette ? 2 : 1,
+          structure: isPalette ? 'palette' : 'single',
+          parts: isPalette
+            ? Array.from({ length: 8 }, (_each, at) => ({
+                id: `${id}-${at}`,
+                name: `Pan ${at + 1}`,
+                colour: '#8a6b55',
+                finish: 'matte' as const,
+                row: Math.floor(at / 4) + 1,
+                col: (at % 4) + 1,
+                rowSpan: 1,
+                colSpan: 1,
+                shape: 'square' as const,
+                form: null,
+              }))
+            : [],
+        },
+      }),
+    )
+    return id
+  })
+  say(`${ITEMS} items`)
+  layAndPlan()
+  look()
+  const wearing = new Wearing(house)
+  const days = Math.round(YEARS * 365.25)
+  let tallies = 0
+  for (let n = 0; n < days; n += 1, day = addDays(first, n)) {
+    const wanted = Math.round(((n + 1) / days) * TALLIES) - tallies
+    const from = Math.floor((n / days) * (ITEMS - IN_USE))
+    const face = new Set<string>()
+    while (face.size < Math.min(wanted, IN_USE)) face.add(ids[from + random.whole(0, IN_USE - 1)] ?? '')
+    act('set-face', () => wearing.setFace(day, [...face], `a face of ${face.size}`))
+    tallies += face.size
+    if (n % 365 === 0) say(`${tallies} tallies`)
+  }
+  db.pragma('synchronous = FULL')
+  db.pragma('wal_checkpoint(TRUNCATE)')
+  return db
+
+  /** How much is left, by eye, of most things, some of them twice. */
+  function look(): void {
+    ids.forEach((itemId, n) => {
+      const category = CATEGORY_DEFAULTS[n % CATEGORY_DEFAULTS.length]
+      const measure = category ? eyeMeasureOf(category.form, false) : 'none'
+      if (measure === 'none' || category?.id === 'eyeshadow-palette') return
+      for (let time = 0; time < 1 + (n % 3); time += 1)
+        act('add-reading', (changeId) =>
+          collection.addReading(itemId, {
+            changeId,
+            id: `m-${changeId}`,
+            partId: null,
+            reading:
+              measure === 'pan'
+                ? { kind: 'stage', stage: PAN_STAGES[(n + time) % 6] ?? 'dip', day }
+                : { kind: measure, value: 0.9 - time / 4, day },
+          }),
+        )
+    })
+  }
+
+  function layAndPlan(): void {
+    const drawer = new Drawer(house)
+    const recent = ids.slice(-IN_USE)
+    for (const itemId of recent)
+      act('place', (changeId) => {
+        const zone = drawer.zones().find((each) => each.taken < each.slots)
+        return drawer.place(`pl-${changeId}`, itemId, zone?.id ?? 'extras')
+      })
+    const projects = new Projects(house)
+    act('add-project', (changeId) =>
+      projects.add({
+        changeId,
+        id: 'bench',
+        name: 'Twelve of many',
+        startedOn: day,
+        by: null,
+        finishesWanted: 12,
+        rules: '',
+      }),
+    )
+    for (const itemId of recent.slice(0, 12))
+      act('roll-in', (changeId) =>
+        projects.rollIn('bench', {
+          changeId,
+          stayId: `stay-${changeId}`,
+          itemId,
+          day,
+          goal: { kind: 'uses', target: 50, headStart: 0, by: { kind: 'none' } },
+        }),
+      )
+  }
+}
