@@ -116,7 +116,7 @@ CREATE TABLE laying_choice (
 
 ALTER TABLE project ADD COLUMN at_least INTEGER CHECK (at_least BETWEEN 1 AND 1000);
 ALTER TABLE project ADD COLUMN most_items INTEGER CHECK (most_items BETWEEN 1 AND 1000);
-ALTER TABLE project ADD COLUMN replacing TEXT NOT NULL DEFAULT 'like for like'
+ALTER TABLE project ADD COLUMN replacing TEXT NOT NULL DEFAULT 'as I feel'
   CHECK (replacing IN ('like for like', 'any category', 'as I feel', 'none'));
 ALTER TABLE project ADD COLUMN break_days INTEGER CHECK (break_days BETWEEN 1 AND 366);
 ALTER TABLE project ADD COLUMN leaving_allowed INTEGER NOT NULL DEFAULT 1 CHECK (leaving_allowed IN (0, 1));

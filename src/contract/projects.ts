@@ -1,5 +1,7 @@
 import { z } from 'zod'
-import { GOAL_KINDS } from '#core/goal/progress'
+import { GOAL_KINDS, isCounted } from '#core/goal/progress'
+import { PROJECT_SHAPES, REPLACING, THEMES } from '#core/goal/project-rules'
+import { SEASONS } from '#core/item/traits'
 import { ChangeId, DayText, Id, Line } from './basic.js'
 import { GoalView, ItemSummary } from './item.js'
 
@@ -12,17 +14,37 @@ const By = z.discriminatedUnion('kind', [
 export const GoalBody = z
   .strictObject({
     kind: z.enum(GOAL_KINDS),
-    target: z.int().min(1, 'Aim for at least 1 use.').max(5000).nullable(),
+    /** Uses for a counted goal; the share bare or left to reach (0..1) for *expand pan* and *level*; else none. */
+    target: z.number().positive('Aim for at least 1 use.').max(5000).nullable(),
     headStart: z.int().min(0).max(5000),
     by: By,
   })
-  .refine((goal) => (goal.kind === 'uses') === (goal.target !== null), {
-    path: ['target'],
-    message: 'A goal in uses needs their number; finishing has none.',
+  .superRefine((goal, context) => {
+    const issue = (message: string): void => context.addIssue({ code: 'custom', path: ['target'], message })
+    const { kind, target } = goal
+    if (isCounted(kind)) {
+      if (target === null || !Number.isInteger(target)) issue('A goal in uses needs their number, a whole one.')
+    } else if (kind === 'expand pan' || kind === 'level') {
+      if (target === null || target > 1) issue('Say how much of it, between 1 and 100 %.')
+    } else if (target !== null) issue('This goal has no number.')
   })
 export type GoalBody = z.infer<typeof GoalBody>
 
-export const AddProject = z.strictObject({
+/** Her rules for a project; what is not said is not a rule. */
+const Rules = {
+  shape: z.enum(PROJECT_SHAPES).default('rolling'),
+  atLeast: z.int().min(1).max(1000).nullable().default(null),
+  mostItems: z.int().min(1).max(1000).nullable().default(null),
+  replacing: z.enum(REPLACING).default('as I feel'),
+  breakDays: z.int().min(1).max(366).nullable().default(null),
+  leavingAllowed: z.boolean().default(true),
+  theme: z.enum(THEMES).nullable().default(null),
+  categoryId: Id.nullable().default(null),
+  usesEach: z.int().min(1).max(1000).nullable().default(null),
+  atOnce: z.int().min(1).max(100).nullable().default(null),
+  paletteId: Id.nullable().default(null),
+}
+const ProjectFields = z.strictObject({
   changeId: ChangeId,
   id: Id,
   name: Line(120).min(1, 'Give the project a name.'),
@@ -30,9 +52,31 @@ export const AddProject = z.strictObject({
   by: DayText.nullable(),
   finishesWanted: z.int().min(1).max(1000).nullable(),
   rules: Line(2000),
+  ...Rules,
 })
-export const EditProject = AddProject.omit({ id: true }).extend({ version: z.int() })
-export const RollIn = z.strictObject({ changeId: ChangeId, stayId: Id, itemId: Id, day: DayText, goal: GoalBody })
+
+export const AddProject = ProjectFields
+export const EditProject = ProjectFields.omit({ id: true }).extend({ version: z.int() })
+export const RollIn = z.strictObject({
+  changeId: ChangeId,
+  stayId: Id,
+  itemId: Id,
+  partId: Id.nullable().default(null),
+  /** It goes along without a goal: a mixing partner. */
+  beside: z.boolean().default(false),
+  day: DayText,
+  goal: GoalBody,
+})
+/** A whole set at once, each with the same goal. */
+export const RollInMany = z.strictObject({
+  changeId: ChangeId,
+  day: DayText,
+  goal: GoalBody,
+  stays: z
+    .array(z.strictObject({ stayId: Id, itemId: Id, partId: Id.nullable().default(null) }))
+    .min(1, 'Choose at least one item.')
+    .max(300),
+})
 export const EditGoal = z.strictObject({ changeId: ChangeId, goal: GoalBody })
 export const RollOut = z.strictObject({
   changeId: ChangeId,
@@ -40,6 +84,17 @@ export const RollOut = z.strictObject({
   reason: z.enum(['met', 'finished', 'left unfinished', 'let go']),
   words: Line(500),
 })
+/** Into another project in one step, with what was counted as its head start. */
+export const CarryOver = z.strictObject({ changeId: ChangeId, stayId: Id, projectId: Id, day: DayText })
+export const CloseProject = z.strictObject({ changeId: ChangeId, version: z.int(), lessons: Line(4000) })
+export const PutOnShortList = z.strictObject({
+  changeId: ChangeId,
+  id: Id,
+  itemId: Id,
+  season: z.enum(SEASONS).nullable(),
+  words: Line(300),
+})
+export const TakeOffShortList = z.strictObject({ changeId: ChangeId })
 
 export const RollInReasonView = z.discriminatedUnion('code', [
   z.object({ code: z.literal('spoils-soon'), day: DayText }),
@@ -47,6 +102,8 @@ export const RollInReasonView = z.discriminatedUnion('code', [
   z.object({ code: z.literal('liked-but-neglected'), days: z.int() }),
   z.object({ code: z.literal('open-long'), days: z.int() }),
   z.object({ code: z.literal('crowded'), count: z.int() }),
+  z.object({ code: z.literal('short-listed'), words: z.string() }),
+  z.object({ code: z.literal('next-in-sweep'), uses: z.int() }),
 ])
 export type RollInReasonView = z.infer<typeof RollInReasonView>
 
@@ -56,8 +113,19 @@ export const StayView = z.object({
   goal: GoalView,
   rolledOut: DayText.nullable(),
   outReason: z.string().nullable(),
+  outWords: z.string(),
+  carried: z.boolean(),
 })
 export type StayView = z.infer<typeof StayView>
+
+export const OverloadView = z.object({
+  categoryId: Id,
+  category: z.string(),
+  items: z.int(),
+  needed: z.number(),
+  wearDays: z.number(),
+  by: DayText,
+})
 
 export const ProjectView = z.object({
   id: Id,
@@ -67,14 +135,43 @@ export const ProjectView = z.object({
   by: DayText.nullable(),
   finishesWanted: z.int().nullable(),
   rules: z.string(),
+  shape: z.enum(PROJECT_SHAPES),
+  atLeast: z.int().nullable(),
+  mostItems: z.int().nullable(),
+  replacing: z.enum(REPLACING),
+  breakDays: z.int().nullable(),
+  leavingAllowed: z.boolean(),
+  theme: z.enum(THEMES).nullable(),
+  categoryId: Id.nullable(),
+  category: z.string().nullable(),
+  usesEach: z.int().nullable(),
+  atOnce: z.int().nullable(),
+  paletteId: Id.nullable(),
+  closedOn: DayText.nullable(),
+  lessons: z.string(),
   stays: z.array(StayView),
   reached: z.int(),
+  /** Categories whose goals cannot all be met together. */
+  overloads: z.array(OverloadView),
+  /** Evenness of uses over the items, 0..1; null where there is nothing to compare. */
+  evenness: z.number().nullable(),
 })
 export type ProjectView = z.infer<typeof ProjectView>
+
+export const ShortListed = z.object({
+  id: Id,
+  item: ItemSummary,
+  season: z.enum(SEASONS).nullable(),
+  words: z.string(),
+  addedOn: DayText,
+})
+export type ShortListed = z.infer<typeof ShortListed>
 
 export const ProjectsAnswer = z.object({
   today: DayText,
   projects: z.array(ProjectView),
+  closed: z.array(ProjectView),
+  shortList: z.array(ShortListed),
   week: z.array(z.number()),
   weekLearned: z.boolean(),
 })

@@ -68,6 +68,8 @@ export class DemoHouse {
         changeId,
         stayId: `stay-${item.id}-${this.day}`,
         itemId: item.id,
+        partId: null,
+        beside: false,
         day: this.day,
         goal: { ...goal, by: { kind: dated ? 'project' : 'none' } },
       }),

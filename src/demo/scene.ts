@@ -8,6 +8,20 @@ export const PROJECT_ID = 'centenary'
 /** The centenary party is this many days ahead. */
 const PARTY_IN_DAYS = 26
 
+/** Her rules for it: rolling, one for one as it comes, leaving allowed. */
+const ROLLING = {
+  shape: 'rolling',
+  atLeast: null,
+  mostItems: null,
+  replacing: 'as I feel',
+  breakDays: null,
+  leavingAllowed: true,
+  theme: null,
+  categoryId: null,
+  usesEach: null,
+  atOnce: null,
+  paletteId: null,
+} as const
 const CHOSEN = [
   'foundation',
   'concealer',
@@ -33,6 +47,7 @@ export function startProject(demo: DemoHouse, today: Day): void {
       startedOn: demo.day,
       by: addDays(today, PARTY_IN_DAYS),
       finishesWanted: 10,
+      ...ROLLING,
       rules: 'No buying until the centenary party. One out, one in, like for like where I can. Sundays are free.',
     }),
   )

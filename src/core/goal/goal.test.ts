@@ -15,6 +15,8 @@ const GOAL: GoalFacts = {
   wearsInStay: 9,
   leftAtStart: null,
   leftNow: null,
+  bareAtStart: null,
+  bareNow: null,
   finished: false,
 }
 
@@ -32,6 +34,34 @@ describe('progress', () => {
     expect(progressOf({ ...finish, leftNow: 0 }).met).toBe(false)
     expect(progressOf({ ...finish, leftNow: null })).toMatchObject({ met: false, done: null })
     expect(progressOf({ ...finish, finished: true })).toMatchObject({ met: true, done: 1 })
+  })
+})
+
+describe('the other goals read their own measure', () => {
+  const of = (facts: Partial<GoalFacts>) => progressOf({ ...GOAL, target: null, ...facts })
+  test('hit pan: by the level towards first pan, met by the first bare spot', () => {
+    expect(of({ kind: 'hit pan', leftAtStart: 1, leftNow: 0.715 }).done).toBeCloseTo(0.5, 10)
+    expect(of({ kind: 'hit pan', leftAtStart: 1, leftNow: 0.43, bareNow: 0.06 })).toMatchObject({ met: true, done: 1 })
+    expect(of({ kind: 'hit pan' })).toMatchObject({ met: false, done: null })
+  })
+  test('expand pan: from the bare area it had to the one aimed for', () => {
+    const pan: Partial<GoalFacts> = { kind: 'expand pan', target: 0.5, bareAtStart: 0.1 }
+    expect(of({ ...pan, bareNow: 0.3 }).done).toBeCloseTo(0.5, 10)
+    expect(of({ ...pan, bareNow: 0.5 }).met).toBe(true)
+  })
+  test('a level: from what was left to what is aimed for', () => {
+    const level: Partial<GoalFacts> = { kind: 'level', target: 0.4, leftAtStart: 0.8 }
+    expect(of({ ...level, leftNow: 0.6 }).done).toBeCloseTo(0.5, 10)
+    expect(of({ ...level, leftNow: 0.4 }).met).toBe(true)
+    expect(of({ ...level, leftAtStart: 0.4, leftNow: 0.9 }).done).toBeNull()
+  })
+  test('keep using is never met; find a use is counted; finishing meets the rest', () => {
+    expect(of({ kind: 'keep using', finished: true })).toMatchObject({ met: false, done: null, usesLeft: null })
+    expect(of({ kind: 'find a use', target: 3, headStart: 0, wearsInStay: 3 })).toMatchObject({
+      met: true,
+      usesLeft: 0,
+    })
+    expect(of({ kind: 'hit pan', finished: true })).toMatchObject({ met: true, done: 1 })
   })
 })
 

@@ -35,6 +35,7 @@ export interface ProjectRules {
 export interface RuledStay {
   readonly itemId: string
   readonly categoryId: string
+  readonly rolledIn: Day
   readonly rolledOut: Day | null
   /** Rolled out because its goal was met or the item is finished. */
   readonly reached: boolean
@@ -55,7 +56,8 @@ export type RuleBreach =
   | { readonly code: 'full'; readonly most: number }
   | { readonly code: 'fixed-set'; readonly since: Day }
   | { readonly code: 'category-rests'; readonly until: Day }
-  | { readonly code: 'like-for-like'; readonly made: number }
+  | { readonly code: 'like-for-like' }
+  | { readonly code: 'one-for-one' }
   | { readonly code: 'not-in-theme'; readonly theme: Theme }
   | { readonly code: 'other-category' }
   | { readonly code: 'other-palette' }
@@ -80,11 +82,14 @@ export function breachBy(
   const most = rules.shape === 'sweep' ? (rules.atOnce ?? rules.mostItems) : rules.mostItems
   if (most !== null && inside.length >= most) return { code: 'full', most }
   const settled = daysBetween(rules.startedOn, day) > SETTLING_DAYS
-  if (settled && rules.replacing === 'none' && rules.shape !== 'sweep') return { code: 'fixed-set', since: rules.startedOn }
+  if (settled && rules.replacing === 'none' && rules.shape !== 'sweep')
+    return { code: 'fixed-set', since: rules.startedOn }
   const rests = breakOf(rules, stays, newcomer.categoryId, day)
   if (rests !== null) return { code: 'category-rests', until: rests }
-  if (settled && rules.replacing === 'like for like') return likeForLike(stays, newcomer)
-  return null
+  if (!settled || rules.replacing === 'as I feel' || rules.replacing === 'none') return null
+  const like = rules.replacing === 'like for like'
+  const owed = placesOwed(rules, like ? stays.filter((stay) => stay.categoryId === newcomer.categoryId) : stays)
+  return owed > 0 ? null : { code: like ? 'like-for-like' : 'one-for-one' }
 }
 
 /** The last day of a category's break, counted from the latest goal met in it; null when it does not rest. */
@@ -100,14 +105,12 @@ function breakOf(rules: ProjectRules, stays: readonly RuledStay[], categoryId: s
   return until > day ? until : null
 }
 
-/** One out, one in, of one category: an item may come in where more of its category left than came back. */
-function likeForLike(stays: readonly RuledStay[], newcomer: Newcomer): RuleBreach | null {
-  const left = stays.filter((stay) => stay.rolledOut !== null && !stay.beside)
-  if (left.length === 0) return null
-  // Those that came in to replace are told by their number: all stays but the ones that were there to begin with.
-  const owed = left.filter((stay) => stay.categoryId === newcomer.categoryId).length
-  const inside = stays.filter((stay) => stay.rolledOut === null && stay.categoryId === newcomer.categoryId).length
-  return owed > 0 || inside === 0 ? null : { code: 'like-for-like', made: inside }
+/** One out, one in: how many rolled out that nothing has rolled in for yet. What came while the set was made replaces nothing. */
+function placesOwed(rules: ProjectRules, stays: readonly RuledStay[]): number {
+  const counted = stays.filter((stay) => !stay.beside)
+  const out = counted.filter((stay) => stay.rolledOut !== null).length
+  const since = counted.filter((stay) => daysBetween(rules.startedOn, stay.rolledIn) > SETTLING_DAYS).length
+  return out - since
 }
 
 function fitsTheme(theme: Theme, newcomer: Newcomer): boolean {

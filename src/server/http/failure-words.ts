@@ -88,6 +88,35 @@ const WORDS: Readonly<Record<string, Writer>> = {
     conflict('It is in this project already.', `${name} is already being worked on here.`),
   'already-rolled-out': () => conflict('It has rolled out before.', 'Load the page again to see where it stands.'),
   'goal-not-met': () => refused('The goal is not met yet. Choose "left unfinished", or carry on.', 'reason'),
+  'project-closed': ({ name }) =>
+    conflict(
+      'The project is closed.',
+      `${name} has had its finale. Take the closing back, or carry it over to another.`,
+    ),
+  'leaving-not-allowed': ({ project }) =>
+    refused(`Your rules for ${project} let nothing leave unfinished. Carry on, or change that rule first.`, 'reason'),
+  'sweep-incomplete': () => refused('A sweep needs its category and the uses each item is to get.', 'usesEach'),
+  'palette-missing': () => refused('Choose a palette whose shades are recorded.', 'paletteId'),
+  'at-least-too-many': ({ most }) => refused(`At least that many do not fit: the project holds ${most}.`, 'atLeast'),
+  'rule-full': ({ project, most }) =>
+    conflict(`${project} is full.`, `Your rule: at most ${most} at a time. Roll something out, or change that rule.`),
+  'rule-fixed-set': ({ project }) =>
+    conflict('The set is fixed.', `Your rule for ${project}: nothing is replaced. Change that rule to add to it.`),
+  'rule-category-rests': ({ until }) =>
+    conflict('This category has a break.', `Your rule: a break after each one reached. It ends on ${until}.`),
+  'rule-like-for-like': ({ project, name }) =>
+    conflict(
+      'Nothing of its kind has left.',
+      `Your rule for ${project}: like for like. Nothing of the category of ${name} has rolled out that is not replaced.`,
+    ),
+  'rule-one-for-one': ({ project }) =>
+    conflict('Nothing has left.', `Your rule for ${project}: one in for one out. Roll something out first.`),
+  'rule-not-in-theme': ({ project, theme }) =>
+    conflict('It is not of this theme.', `${project} takes ${theme} only. Change the theme, or choose something else.`),
+  'rule-other-category': ({ project }) =>
+    conflict('It is of another category.', `${project} sweeps one category. Choose something of that.`),
+  'rule-other-palette': ({ project }) =>
+    conflict('It is not that palette.', `${project} works on the shades of one palette. Choose one of those.`),
   'already-on-trial': ({ name }) =>
     conflict('A trial is running.', `${name} is on trial already; decide that one first.`),
   'due-in-past': ({ value }) => refused(`${value} has passed; choose a day ahead.`, 'dueOn'),

@@ -96,6 +96,8 @@ export function goalViewOf(stay: StayRow, context: GoalContext): GoalView {
 export function shownGoal(goals: readonly { goal: GoalView; pinned: boolean }[]): GoalView | null {
   const sorted = [...goals].sort(
     (a, b) =>
+      // A shade's goal stands for its palette only where the palette has none of its own.
+      Number(a.goal.partId !== null) - Number(b.goal.partId !== null) ||
       Number(b.pinned) - Number(a.pinned) ||
       (a.goal.by ?? '9999').localeCompare(b.goal.by ?? '9999') ||
       a.goal.rolledIn.localeCompare(b.goal.rolledIn),

@@ -169,7 +169,9 @@ export class Stock {
             }
           : null,
         restingUntil: row.location_until,
-        goal: shownGoal(active.map(({ goal, stay }) => ({ goal, pinned: stay.pinned === 1 }))),
+        goal: shownGoal(
+          active.filter(({ stay }) => stay.beside === 0).map(({ goal, stay }) => ({ goal, pinned: stay.pinned === 1 })),
+        ),
         onTrial: row.on_trial > 0,
       }
       return { summary, productId: row.product_id }

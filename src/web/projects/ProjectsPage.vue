@@ -2,10 +2,12 @@
 import { ref, watch } from 'vue'
 import type { ItemSummary } from '#contract/item'
 import type { ProjectsAnswer, ProjectView } from '#contract/projects'
-import { get } from '#web/api/client'
+import { get, newId } from '#web/api/client'
 import { useChanges } from '#web/shell/changes'
 import RollInDialog from '#web/ui/dialogs/RollInDialog.vue'
 import ItemPicker from '#web/ui/ItemPicker.vue'
+import ClosedProject from './ClosedProject.vue'
+import LaterList from './LaterList.vue'
 import ProjectDialog from './ProjectDialog.vue'
 import ProjectSection from './ProjectSection.vue'
 import ShortListDialog from './ShortListDialog.vue'
@@ -18,6 +20,7 @@ const room = ref<{ project: ProjectView; replacing: ItemSummary | null } | null>
 const rolling = ref<{ project: ProjectView; item: ItemSummary } | null>(null)
 const picking = ref<ProjectView | null>(null)
 const pickerOpen = ref(false)
+const keeping = ref(false)
 
 watch(
   () => changes.count,
@@ -26,6 +29,18 @@ watch(
 )
 
 function choose(item: ItemSummary): void {
+  if (keeping.value) {
+    keeping.value = false
+    pickerOpen.value = false
+    void changes.run('POST', '/short-list', {
+      changeId: newId(),
+      id: newId(),
+      itemId: item.id,
+      season: null,
+      words: '',
+    })
+    return
+  }
   const project = room.value?.project ?? picking.value
   room.value = null
   picking.value = null
@@ -50,21 +65,27 @@ function search(): void {
     <section v-if="answer.projects.length === 0" class="inset empty">
       <h2>No project yet</h2>
       <p>
-        A project is a chosen set of things to work on, with a goal for each, under your own rules. A rolling one
-        replaces what is done, one by one. About ten items is the usual size; two or three sure finishes keep it
-        cheerful.
+        A project is a chosen set of things to work on, with a goal for each, under your own rules: rolling, for a
+        season, for a year, a sweep through a category, or the shades of one palette. About ten items is the usual size;
+        two or three sure finishes keep it cheerful.
       </p>
     </section>
     <ProjectSection
       v-for="project in answer.projects"
       :key="project.id"
       :project="project"
+      :others="answer.projects.filter((each) => each.id !== project.id)"
       :today="answer.today"
       :week="answer.week"
       :week-learned="answer.weekLearned"
       @edit="editing = project"
       @room="(replacing) => (room = { project, replacing })"
     />
+    <LaterList :items="answer.shortList" @add="((keeping = true), (pickerOpen = true))" />
+    <section v-if="answer.closed.length > 0" aria-label="Closed projects">
+      <h2>Closed</h2>
+      <ClosedProject v-for="project in answer.closed" :key="project.id" :project="project" />
+    </section>
     <ProjectDialog
       v-if="editing"
       :project="editing === 'new' ? null : editing"
@@ -91,7 +112,7 @@ function search(): void {
     />
     <ItemPicker
       v-model="pickerOpen"
-      title="Roll in"
+      :title="keeping ? 'Short list for later' : 'Roll in'"
       action="Choose"
       :exclude="picking?.stays.filter((stay) => stay.rolledOut === null).map((stay) => stay.item.id) ?? []"
       @pick="choose"

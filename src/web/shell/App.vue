@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { useEventListener, usePreferredDark, useStorage } from '@vueuse/core'
-import { computed, onMounted, provide, ref } from 'vue'
+import { computed, defineAsyncComponent, onMounted, provide, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import ChestOfDrawers from './ChestOfDrawers.vue'
-import JumpBox from './JumpBox.vue'
 import PhoneBar from './PhoneBar.vue'
-import ShortcutSheet from './ShortcutSheet.vue'
 import TroubleBar from './TroubleBar.vue'
 import UndoBar from './UndoBar.vue'
 import { useChanges } from './changes'
 import { themeChoiceKey } from './theme-choice'
+
+// Dialogs come when they are first wanted: the first page need not wait for what they are made of.
+const JumpBox = defineAsyncComponent(() => import('./JumpBox.vue'))
+const ShortcutSheet = defineAsyncComponent(() => import('./ShortcutSheet.vue'))
 
 const changes = useChanges()
 const route = useRoute()
@@ -18,6 +20,9 @@ const choice = useStorage<'system' | 'day' | 'night'>('seligo-theme', 'system')
 const theme = computed(() => (choice.value === 'system' ? (prefersDark.value ? 'night' : 'day') : choice.value))
 const jumping = ref(false)
 const helping = ref(false)
+const wanted = ref({ jumpBox: false, shortcuts: false })
+watch(jumping, (open) => open && (wanted.value.jumpBox = true))
+watch(helping, (open) => open && (wanted.value.shortcuts = true))
 provide(themeChoiceKey, choice)
 
 onMounted(() => void changes.loadFronts())
@@ -46,8 +51,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       </main>
     </div>
     <PhoneBar class="phone" @jump="jumping = true" />
-    <JumpBox v-model="jumping" />
-    <ShortcutSheet v-model="helping" />
+    <JumpBox v-if="wanted.jumpBox" v-model="jumping" />
+    <ShortcutSheet v-if="wanted.shortcuts" v-model="helping" />
     <div class="visually-hidden" role="status" aria-live="polite">{{ changes.announcement }}</div>
   </v-app>
 </template>

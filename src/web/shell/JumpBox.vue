@@ -19,14 +19,18 @@ const found = computed(() =>
   text.value.trim() === '' ? [] : stock.items.filter((item) => matchesWords(item, text.value)).slice(0, SHOWN),
 )
 
-watch(open, async (isOpen) => {
-  if (!isOpen) return
-  text.value = ''
-  at.value = 0
-  void stock.load()
-  await nextTick()
-  field.value?.focus()
-})
+watch(
+  open,
+  async (isOpen) => {
+    if (!isOpen) return
+    text.value = ''
+    at.value = 0
+    void stock.load()
+    await nextTick()
+    field.value?.focus()
+  },
+  { immediate: true },
+)
 const chosen = computed(() => found.value[at.value])
 watch(text, () => (at.value = 0))
 

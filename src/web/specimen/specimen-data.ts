@@ -94,6 +94,9 @@ const GOAL: GoalView = {
   stayId: 's',
   projectId: 'p',
   projectName: '',
+  partId: null,
+  partName: null,
+  beside: false,
   kind: 'uses',
   target: 20,
   headStart: 0,
@@ -119,7 +122,14 @@ const behind: Partial<GoalView> = {}
 const ahead: Partial<GoalView> = { done: 0.7, notch: 0.5, uses: 14, standing: 'ahead', difference: 4 }
 const undated: Partial<GoalView> = { done: 0.5, notch: null, uses: 10, by: null, standing: 'no date' }
 const met: Partial<GoalView> = { done: 1, notch: 0.6, uses: 20, met: true, standing: 'met' }
-const unread: Partial<GoalView> = { kind: 'finish', target: null, done: null, notch: 0.4, standing: 'not known' }
+const unread: Partial<GoalView> = {
+  kind: 'finish',
+  target: null,
+  usesLeft: null,
+  done: null,
+  notch: 0.4,
+  standing: 'not known',
+}
 
 const SHADES: readonly (readonly [string, ItemSummary['finish'], number | null])[] = [
   ['#6b4a3c', 'matte', 3],

@@ -1,18 +1,19 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { addDays, parseDay, type Day } from '#core/calendar/day'
 import type { ItemSummary } from '#contract/item'
 import { useChanges } from '#web/shell/changes'
-import ItemPicker from '#web/ui/ItemPicker.vue'
 import DayHeader from './DayHeader.vue'
 import EmptyHouse from './EmptyHouse.vue'
 import FaceLine from './FaceLine.vue'
 import ReachForLip from './ReachForLip.vue'
-import ShadeSheet from './ShadeSheet.vue'
 import ZoneCompartment from './ZoneCompartment.vue'
 import { useToday } from './today-store'
+
+const ItemPicker = defineAsyncComponent(() => import('#web/ui/ItemPicker.vue'))
+const ShadeSheet = defineAsyncComponent(() => import('./ShadeSheet.vue'))
 
 const route = useRoute()
 const router = useRouter()
@@ -99,6 +100,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       @set="(isWorn, partIds) => shadesOf && today.setWorn(shadesOf, isWorn, partIds)"
     />
     <ItemPicker
+      v-if="picking"
       v-model="picking"
       title="Worn from outside the drawer"
       action="Tick"

@@ -17,11 +17,15 @@ const open = defineModel<boolean>({ required: true })
 const SHOWN = 40
 const stock = useStock()
 const text = ref('')
-watch(open, (isOpen) => {
-  if (!isOpen) return
-  text.value = ''
-  void stock.load()
-})
+watch(
+  open,
+  (isOpen) => {
+    if (!isOpen) return
+    text.value = ''
+    void stock.load()
+  },
+  { immediate: true },
+)
 const found = computed(() => {
   const rows = stock.items.filter(
     (item) => !(props.exclude ?? []).includes(item.id) && (text.value.trim() === '' || matchesWords(item, text.value)),

@@ -1,23 +1,49 @@
 <script setup lang="ts">
+import { computed, watch } from 'vue'
 import type { Day } from '#core/calendar/day'
+import { isCounted, type GoalKind } from '#core/goal/progress'
 import ChoiceRow from '#web/ui/ChoiceRow.vue'
 import DayField from '#web/ui/DayField.vue'
 import { shortDay } from '#web/ui/words/when-words'
-import type { GoalDraft } from './goal-draft'
+import { usualTarget, type GoalDraft } from './goal-draft'
 
 /** A goal as it is set or changed: kind, number, head start, date. */
 const goal = defineModel<GoalDraft>({ required: true })
-defineProps<{ today: Day; projectBy: Day | null; on: (field: string) => string[]; usesSoFar: number }>()
+const props = defineProps<{
+  today: Day
+  projectBy: Day | null
+  on: (field: string) => string[]
+  usesSoFar: number
+  /** It is a pan: bare metal can show. */
+  pan: boolean
+}>()
+
+const kinds = computed<GoalKind[]>(() =>
+  props.pan
+    ? ['finish', 'uses', 'hit pan', 'expand pan', 'keep using', 'find a use']
+    : ['finish', 'uses', 'level', 'keep using', 'find a use'],
+)
+const counted = computed(() => goal.value.kind !== null && isCounted(goal.value.kind))
+const WORDS: Readonly<Record<GoalKind, string>> = {
+  finish: 'Finish it',
+  uses: 'A number of uses',
+  'hit pan': 'Hit pan',
+  'expand pan': 'Expand the pan',
+  level: 'Reach a level',
+  'keep using': 'Just keep using it',
+  'find a use': 'Find a way to use it',
+}
+watch(
+  () => goal.value.kind,
+  (kind, before) => {
+    if (kind !== null && kind !== before) goal.value = { ...goal.value, target: usualTarget(kind) }
+  },
+)
 </script>
 
 <template>
-  <ChoiceRow
-    v-model="goal.kind"
-    label="Goal"
-    :options="['finish', 'uses']"
-    :words="{ finish: 'Finish it', uses: 'A number of uses' }"
-  />
-  <div v-if="goal.kind === 'uses'" class="pair">
+  <ChoiceRow v-model="goal.kind" label="Goal" :options="kinds" :words="WORDS" />
+  <div v-if="counted" class="pair">
     <v-text-field v-model="goal.target" type="number" min="1" label="Uses wanted" :error-messages="on('goal.target')" />
     <v-text-field
       v-model="goal.headStart"
@@ -29,7 +55,17 @@ defineProps<{ today: Day; projectBy: Day | null; on: (field: string) => string[]
       :error-messages="on('goal.headStart')"
     />
   </div>
+  <v-text-field
+    v-else-if="goal.kind === 'expand pan' || goal.kind === 'level'"
+    v-model="goal.target"
+    type="number"
+    min="1"
+    max="99"
+    :label="goal.kind === 'level' ? 'Down to how much left, %' : 'Until how much of the pan is bare, %'"
+    :error-messages="on('goal.target')"
+  />
   <ChoiceRow
+    v-if="goal.kind !== 'keep using'"
     v-model="goal.by"
     label="By when?"
     :options="projectBy ? ['none', 'project', 'own'] : ['none', 'own']"

@@ -63,8 +63,8 @@ export function contentOf(reading: Reading | null): Content {
 }
 
 export function railOf(goal: GoalView | null): GaugeRail | null {
-  if (goal === null) return null
-  const steps = goal.kind === 'uses' && goal.target !== null && goal.target <= MOST_STEPS ? goal.target : null
+  if (goal === null || goal.kind === 'keep using') return null
+  const steps = goal.usesLeft !== null && goal.target !== null && goal.target <= MOST_STEPS ? goal.target : null
   return { done: goal.done, notch: goal.notch, steps }
 }
 

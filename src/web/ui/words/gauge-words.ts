@@ -1,4 +1,4 @@
-import type { ItemSummary, Reading } from '#contract/item'
+import type { GoalView, ItemSummary, Reading } from '#contract/item'
 import { bareAtStage } from '#core/item/what-is-left'
 import { usesWords } from './item-words'
 import { shortStanding } from './goal-words'
@@ -7,7 +7,11 @@ import { shortStanding } from './goal-words'
 export function gaugeWords(item: ItemSummary, worn: boolean, wornParts: readonly string[]): string {
   const said = [`${item.shade || item.name} ${item.category}`, leftWords(item)]
   if (item.goal) {
-    said.push(item.goal.target === null ? 'to finish' : `${item.goal.uses} of ${usesWords(item.goal.target)}`)
+    said.push(
+      item.goal.usesLeft === null || item.goal.target === null
+        ? goalAim(item.goal.kind)
+        : `${item.goal.uses} of ${usesWords(item.goal.target)}`,
+    )
     const standing = shortStanding(item.goal)
     if (standing) said.push(standing)
   }
@@ -15,6 +19,11 @@ export function gaugeWords(item: ItemSummary, worn: boolean, wornParts: readonly
   if (item.shelfLife.state !== 'in date' && item.shelfLife.state !== 'unknown') said.push(stateWords(item))
   if (worn) said.push(wornParts.length > 0 ? `worn: ${partNames(item, wornParts)}` : 'worn')
   return said.join(', ')
+}
+
+function goalAim(kind: GoalView['kind']): string {
+  if (kind === 'finish') return 'to finish'
+  return kind === 'keep using' ? 'to keep using' : `to ${kind === 'level' ? 'reach a level' : kind}`
 }
 
 /** What is left, as read by eye; honest about nothing being recorded. */

@@ -23,15 +23,24 @@ export function shortStanding(goal: GoalView): string {
   }
 }
 
+/** What a share done is a share of. */
+const AIM: Partial<Record<GoalView['kind'], string>> = {
+  finish: 'of what was left is gone',
+  'hit pan': 'of the way to pan',
+  'expand pan': 'of the way to the bare area aimed for',
+  level: 'of the way to the level aimed for',
+}
+
 /** "12 of 20 uses, 3 of them a head start". */
 export function progressWords(goal: GoalView): string {
-  if (goal.kind === 'finish') {
+  if (goal.usesLeft === null) {
     const uses =
       goal.wearsInStay === 0 ? 'not worn since it rolled in' : `${usesWords(goal.wearsInStay)} since it rolled in`
+    if (goal.kind === 'keep using') return uses
     if (goal.done === 0) return `No difference to be seen yet; ${uses}`
     return goal.done === null
       ? `${uses}; how much went is not read yet`
-      : `${Math.round(goal.done * 100)} % of what was left is gone; ${uses}`
+      : `${Math.round(goal.done * 100)} % ${AIM[goal.kind] ?? 'of the way'}; ${uses}`
   }
   const base = `${goal.uses} of ${usesWords(goal.target ?? 0)}`
   return goal.headStart > 0 ? `${base}, ${goal.headStart} of them a head start` : base

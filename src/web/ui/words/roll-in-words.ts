@@ -1,6 +1,7 @@
 import type { Day } from '#core/calendar/day'
 import type { ItemSummary } from '#contract/item'
 import type { RollInReasonView } from '#contract/projects'
+import { usesWords } from './item-words'
 import { shortDay, spanWords } from './when-words'
 
 /** Why an item would do for a project, in a sentence. */
@@ -16,5 +17,9 @@ export function rollInWords(reason: RollInReasonView, item: ItemSummary, today: 
       return `Open for ${spanWords(reason.days)} already.`
     case 'crowded':
       return `One of ${reason.count} open in ${item.category}.`
+    case 'short-listed':
+      return reason.words === '' ? 'On your short list.' : `On your short list: ${reason.words}`
+    case 'next-in-sweep':
+      return `Next in the category: ${usesWords(reason.uses)} so far.`
   }
 }

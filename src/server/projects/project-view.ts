@@ -1,0 +1,112 @@
+import type { Day } from '#core/calendar/day'
+import { evennessOf } from '#core/goal/evenness'
+import { overloads } from '#core/goal/overload'
+import type { ItemSummary } from '#contract/item'
+import type { OverloadView, ProjectView, ProjectsAnswer, StayView } from '#contract/projects'
+import type { z } from 'zod'
+import type { House } from '../house.js'
+import type { ProjectQueries, ProjectRow } from './queries.js'
+
+/** Projects as the place shows them: their stays with goal and pace, what cannot be met, how even it goes. */
+export class ProjectViews {
+  readonly #house: House
+  readonly #queries: ProjectQueries
+
+  constructor(house: House, queries: ProjectQueries) {
+    this.#house = house
+    this.#queries = queries
+  }
+
+  all(): ProjectsAnswer {
+    const today = this.#house.today()
+    const { week, learned } = this.#house.stock.week(today)
+    return {
+      today,
+      projects: this.#queries.open.all().map((row) => this.one(row, today)),
+      closed: this.#queries.closed.all().map((row) => this.one(row, today)),
+      shortList: this.#shortList(today),
+      week: [...week],
+      weekLearned: learned,
+    }
+  }
+
+  one(row: ProjectRow, today: Day): ProjectView {
+    const stays = this.#stays(row.id, today)
+    return {
+      id: row.id,
+      version: row.version,
+      name: row.name,
+      startedOn: row.started_on,
+      by: row.by_day,
+      finishesWanted: row.finishes_wanted,
+      rules: row.rules,
+      shape: row.shape,
+      atLeast: row.at_least,
+      mostItems: row.most_items,
+      replacing: row.replacing,
+      breakDays: row.break_days,
+      leavingAllowed: row.leaving_allowed === 1,
+      theme: row.theme,
+      categoryId: row.category_id,
+      category: row.category_id === null ? null : (this.#queries.category.get(row.category_id)?.name ?? null),
+      usesEach: row.uses_each,
+      atOnce: row.at_once,
+      paletteId: row.palette_id,
+      closedOn: row.closed_on,
+      lessons: row.lessons,
+      stays,
+      reached: stays.filter((stay) => stay.outReason === 'met' || stay.outReason === 'finished').length,
+      overloads: overloadsOf(stays),
+      evenness: evennessOf(stays.filter((stay) => !stay.goal.beside).map((stay) => stay.goal.wearsInStay)),
+    }
+  }
+
+  #stays(projectId: string, today: Day): StayView[] {
+    const heads = this.#queries.stays.all(projectId)
+    const ids = [...new Set(heads.map((head) => head.item_id))]
+    const items = new Map(this.#house.stock.summaries(ids, today).map((item) => [item.id, item]))
+    const goals = this.#house.stock.goals(ids, today)
+    return heads.flatMap((head): StayView[] => {
+      const item = items.get(head.item_id)
+      const found = goals.get(head.item_id)?.find(({ stay }) => stay.id === head.id)
+      if (!item || !found) return []
+      return [
+        {
+          stayId: head.id,
+          item,
+          goal: found.goal,
+          rolledOut: head.rolled_out,
+          outReason: head.out_reason,
+          outWords: head.out_words,
+          carried: head.carried_from !== null,
+        },
+      ]
+    })
+  }
+
+  #shortList(today: Day): ProjectsAnswer['shortList'] {
+    const rows = this.#queries.shortList.all()
+    const items = new Map<string, ItemSummary>(
+      this.#house.stock
+        .summaries(
+          rows.map((row) => row.item_id),
+          today,
+        )
+        .map((item) => [item.id, item]),
+    )
+    return rows.flatMap(({ id, item_id, season, words, added_on: addedOn }) => {
+      const item = items.get(item_id)
+      return item && item.endedOn === null ? [{ id, item, season, words, addedOn }] : []
+    })
+  }
+}
+
+function overloadsOf(stays: readonly StayView[]): z.infer<typeof OverloadView>[] {
+  const needs = stays.flatMap(({ item, goal, rolledOut }) =>
+    rolledOut === null && goal.usesLeft !== null && goal.usesLeft > 0 && goal.by !== null && goal.wearDaysLeft !== null
+      ? [{ categoryId: item.wornAsId, usesLeft: goal.usesLeft, by: goal.by, wearDaysLeft: goal.wearDaysLeft }]
+      : [],
+  )
+  const names = new Map(stays.map(({ item }) => [item.wornAsId, item.wornAs]))
+  return overloads(needs).map((each) => ({ ...each, category: names.get(each.categoryId) ?? '' }))
+}

@@ -1,0 +1,87 @@
+import { rollInShortList, type RollInCandidate } from '#core/plan/roll-in'
+import type { ItemSummary } from '#contract/item'
+import type { RollInReasonView, ShortListAnswer } from '#contract/projects'
+import type { House } from '../house.js'
+import type { ProjectQueries, ProjectRow, StayHeadRow } from './queries.js'
+
+type Listed = { item: ItemSummary; sameCategory: boolean; reason: RollInReasonView }
+
+/** As many of a sweep's next ones as are looked at in one go. Assumption. */
+const SWEEP_SHOWN = 8
+
+/** What could roll into a project, each with its reason; nothing that her rules would refuse. */
+export class RollInList {
+  readonly #house: House
+  readonly #queries: ProjectQueries
+
+  constructor(house: House, queries: ProjectQueries) {
+    this.#house = house
+    this.#queries = queries
+  }
+
+  of(
+    project: ProjectRow,
+    stays: readonly StayHeadRow[],
+    replacing: string | null,
+    allowed: (item: ItemSummary) => boolean,
+  ): ShortListAnswer {
+    const today = this.#house.today()
+    const inside = new Set(stays.filter((stay) => stay.rolled_out === null).map((stay) => stay.item_id))
+    const all = this.#house.stock.summaries(this.#house.stock.presentIds(), today)
+    const candidates = all.filter((item) => !inside.has(item.id) && item.lifecycle === 'open' && allowed(item))
+    if (project.shape === 'sweep') return { items: this.#nextInSweep(stays, candidates) }
+    const out = replacing === null ? null : this.#house.stock.one(replacing, today)
+    const kept = this.#keptForLater(candidates)
+    const chosen = rollInShortList(
+      this.#facts(all, candidates),
+      out === null ? null : { categoryId: out.categoryId },
+      today,
+    )
+    const byId = new Map(all.map((item) => [item.id, item]))
+    const reasoned = chosen.flatMap(({ itemId, sameCategory, reason }: RollInCandidate): Listed[] => {
+      const item = byId.get(itemId)
+      return item && !kept.some((each) => each.item.id === itemId) ? [{ item, sameCategory, reason }] : []
+    })
+    return { items: [...kept, ...reasoned] }
+  }
+
+  /** The next of the category: those it has not had yet, the least used first, so that the whole stays even. */
+  #nextInSweep(stays: readonly StayHeadRow[], candidates: readonly ItemSummary[]): Listed[] {
+    const had = new Set(stays.map((stay) => stay.item_id))
+    return candidates
+      .filter((item) => !had.has(item.id))
+      .sort((a, b) => a.uses - b.uses || (a.id < b.id ? -1 : 1))
+      .slice(0, SWEEP_SHOWN)
+      .map((item) => ({ item, sameCategory: true, reason: { code: 'next-in-sweep', uses: item.uses } }))
+  }
+
+  /** What she put on the short list for later comes first. */
+  #keptForLater(candidates: readonly ItemSummary[]): Listed[] {
+    const listed = new Map(this.#queries.shortList.all().map((row) => [row.item_id, row.words]))
+    return candidates.flatMap((item): Listed[] => {
+      const words = listed.get(item.id)
+      return words === undefined ? [] : [{ item, sameCategory: false, reason: { code: 'short-listed', words } }]
+    })
+  }
+
+  #facts(all: readonly ItemSummary[], candidates: readonly ItemSummary[]) {
+    const since = new Map(this.#queries.openedSince.all().map((row) => [row.id, row.opened ?? row.first_worn]))
+    const openIn = new Map<string, number>()
+    for (const item of all)
+      if (item.lifecycle === 'open') openIn.set(item.categoryId, (openIn.get(item.categoryId) ?? 0) + 1)
+    return candidates
+      .filter((item) => item.makeup)
+      .map((item) => ({
+        itemId: item.id,
+        categoryId: item.categoryId,
+        shelfLife: item.shelfLife,
+        opened: true,
+        openedSince: since.get(item.id) ?? null,
+        left: item.left,
+        liking: item.liking,
+        lastWorn: item.lastWorn,
+        openInCategory: openIn.get(item.categoryId) ?? 0,
+        inDrawer: item.placement !== null,
+      }))
+  }
+}

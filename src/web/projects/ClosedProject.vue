@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import type { ProjectView } from '#contract/projects'
+import { shortName } from '#web/ui/words/item-words'
+import { reachedWords, SHAPE_NAMES } from '#web/ui/words/project-words'
+import { dateWords } from '#web/ui/words/when-words'
+
+/** A project after its finale: what was reached, what was learned. */
+defineProps<{ project: ProjectView }>()
+</script>
+
+<template>
+  <details class="sheet closed">
+    <summary>
+      <strong>{{ project.name }}</strong>
+      <span class="quiet figures"
+        >{{ SHAPE_NAMES[project.shape] }}, {{ reachedWords(project) }}, closed
+        {{ project.closedOn ? dateWords(project.closedOn) : '' }}</span
+      >
+    </summary>
+    <p v-if="project.lessons" class="lessons">{{ project.lessons }}</p>
+    <ul>
+      <li v-for="stay in project.stays.filter((each) => !each.goal.beside)" :key="stay.stayId" class="figures">
+        <RouterLink :to="`/items/${stay.item.id}`">{{ stay.goal.partName ?? shortName(stay.item) }}</RouterLink>,
+        {{ stay.outReason }}, {{ stay.goal.uses }} uses
+      </li>
+    </ul>
+  </details>
+</template>
+
+<style scoped>
+.closed {
+  padding: 4px 16px;
+  margin-bottom: 7px;
+}
+
+summary {
+  min-height: 44px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 12px;
+  align-items: center;
+  cursor: pointer;
+}
+
+.lessons {
+  margin: 4px 0;
+  max-width: 80ch;
+  white-space: pre-line;
+}
+</style>

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { daysBetween, type Day } from '#core/calendar/day'
+import type { ProjectView } from '#contract/projects'
+import { evennessWords, overloadWords, reachedWords, ruleSentences, SHAPE_NAMES } from '#web/ui/words/project-words'
+import { dateWords, spanWords } from '#web/ui/words/when-words'
+
+/** What a project is, by its rules, and whether it adds up. */
+const props = defineProps<{
+  project: ProjectView
+  today: Day
+  week: readonly number[]
+  weekLearned: boolean
+  onTheGo: number
+}>()
+const emit = defineEmits<{ edit: []; rollIn: []; choose: []; finale: [] }>()
+const perWeek = computed(() => Math.round(props.week.reduce((sum, share) => sum + share, 0) * 10) / 10)
+const rules = computed(() => [...ruleSentences(props.project), props.project.rules].filter(Boolean).join(' '))
+const even = computed(() =>
+  props.project.evenness !== null && (props.project.shape === 'sweep' || props.project.shape === 'palette')
+    ? `So far ${evennessWords(props.project.evenness)}.`
+    : '',
+)
+</script>
+
+<template>
+  <header>
+    <h2>{{ project.name }}</h2>
+    <span class="figures">{{ reachedWords(project) }}, {{ onTheGo }} on the go</span>
+    <span v-if="project.by" class="quiet"
+      >until {{ dateWords(project.by) }},
+      {{ daysBetween(today, project.by) >= 0 ? `${spanWords(daysBetween(today, project.by))} left` : 'over' }}</span
+    >
+    <span class="grow"></span>
+    <v-btn variant="text" @click="emit('edit')">Change</v-btn>
+    <v-btn variant="text" @click="emit('finale')">Finale</v-btn>
+    <v-btn variant="outlined" color="primary" @click="emit('choose')">Choose a set</v-btn>
+    <v-btn variant="outlined" color="primary" @click="emit('rollIn')">Roll something in</v-btn>
+  </header>
+  <p class="rules">
+    <strong>{{ SHAPE_NAMES[project.shape] }}.</strong> {{ rules }} {{ even }}
+  </p>
+  <p class="quiet reckon figures">
+    Reckoned with {{ perWeek }} wear days a week,
+    {{ weekLearned ? 'as learned from your last twelve weeks' : 'as you planned them in Settings' }}.
+  </p>
+  <p v-for="overload in project.overloads" :key="overload.categoryId" class="overload figures">
+    {{ overloadWords(overload, today) }}
+  </p>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 6px 12px;
+}
+
+.grow {
+  flex: 1;
+}
+
+.rules {
+  margin: 2px 0;
+  max-width: 92ch;
+}
+
+.reckon {
+  font-size: 13px;
+  margin: 0 0 8px;
+}
+
+.overload {
+  margin: 0 0 8px;
+  padding: 6px 12px;
+  border-left: 5px solid var(--attention);
+  max-width: 92ch;
+}
+</style>
