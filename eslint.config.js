@@ -45,7 +45,7 @@ export default typescript.config(
     rules: {
       eqeqeq: 'error',
       'max-lines': ['error', { max: 400, skipBlankLines: true }],
-      'no-console': ['error', { allow: ['error', 'log'] }],
+      'no-console': ['error', { allow: ['error', 'log', 'table'] }],
       '@typescript-eslint/no-non-null-assertion': 'error',
       '@typescript-eslint/consistent-type-imports': 'error',
     },

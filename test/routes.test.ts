@@ -86,8 +86,8 @@ describe('a day', () => {
       words: '',
       packageGoes: null,
     })
-    const last = (await house.get('/today')).body.lastFace
-    expect(last).toEqual({ day: addDays(TODAY, -3), itemIds: [a], gone: 1 })
+    const [last] = (await house.get('/today')).body.earlierFaces
+    expect(last).toEqual({ like: 'last', day: addDays(TODAY, -3), itemIds: [a], gone: 1 })
     const same = await house.post('/face', { day: TODAY, itemIds: [a, b] })
     expect(same.body.worn.map((each: { itemId: string }) => each.itemId)).toEqual([a])
     await house.post(`/changes/${same.body.change.id}/take-back`, {})

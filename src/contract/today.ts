@@ -1,6 +1,15 @@
 import { z } from 'zod'
-import { ChangeId, DayText, Id } from './basic.js'
+import { FACE_STEPS } from '#core/plan/face-step'
+import { SEASONS } from '#core/item/traits'
+import { ChangeId, DayText, Id, Line } from './basic.js'
 import { ItemSummary } from './item.js'
+
+export const AMOUNT_UNITS = ['pumps', 'drops', 'sprays', 'sharpenings'] as const
+/** What can be said of a day; each may stay unsaid. */
+export const SKINS = ['dry', 'oily', 'normal', 'flaring'] as const
+export const TONES = ['warm', 'cool', 'neutral'] as const
+export const HANDS = ['sore', 'fine'] as const
+export const WEATHERS = ['hot', 'mild', 'cold', 'wet'] as const
 
 export const SetWorn = z.strictObject({
   changeId: ChangeId,
@@ -9,24 +18,99 @@ export const SetWorn = z.strictObject({
   worn: z.boolean(),
   /** The shades worn; empty = some shade. Only for an item that has shades. */
   partIds: z.array(Id).max(80).default([]),
+  /** Asked and answered: also before it came, or after it left. */
+  despite: z.boolean().default(false),
 })
 
-/** Everything worn on a day, as one act: *same as last*. */
+/** Everything worn on a day, as one act: *same as last*, or a saved face. */
 export const SetFace = z.strictObject({
   changeId: ChangeId,
   day: DayText,
   itemIds: z.array(Id).max(200),
+  words: Line(120).default(''),
 })
 
 export const SetNoMakeup = z.strictObject({ changeId: ChangeId, day: DayText, noMakeup: z.boolean() })
 
-export const Worn = z.object({ itemId: Id, partIds: z.array(Id) })
+/** How one thing was worn that day. */
+export const SetWearDetails = z
+  .strictObject({
+    changeId: ChangeId,
+    itemId: Id,
+    day: DayText,
+    usedAs: Id.nullable(),
+    amount: z.number().positive('An amount is above 0.').max(100).nullable(),
+    amountUnit: z.enum(AMOUNT_UNITS).nullable(),
+    felt: Line(300),
+  })
+  .refine((body) => (body.amount === null) === (body.amountUnit === null), {
+    path: ['amount'],
+    message: 'Say the amount with its unit, or neither.',
+  })
+/** Two things mixed that day, with their ratio as she says it. */
+export const SetMix = z.strictObject({
+  changeId: ChangeId,
+  mixId: Id,
+  day: DayText,
+  itemIds: z.array(Id).min(2, 'A mix has at least two things.').max(6),
+  ratio: Line(60).min(1, 'Say the ratio, for instance 2 to 1.'),
+})
+export const SetDay = z.strictObject({
+  changeId: ChangeId,
+  day: DayText,
+  skin: z.enum(SKINS).nullable(),
+  clothes: z.enum(TONES).nullable(),
+  minutes: z.int().min(1).max(600).nullable(),
+  occasion: Line(60).nullable(),
+  hands: z.enum(HANDS).nullable(),
+  weather: z.enum(WEATHERS).nullable(),
+  note: Line(2000).nullable(),
+})
+export const SetPutBack = z.strictObject({ changeId: ChangeId, itemId: Id, day: DayText, putBack: z.boolean() })
+export const SetNotToday = z.strictObject({ changeId: ChangeId, itemId: Id, day: DayText, notToday: z.boolean() })
+export const SaveFace = z.strictObject({
+  changeId: ChangeId,
+  id: Id,
+  name: Line(80).min(1, 'Give the face a name.'),
+  occasion: Line(60),
+  itemIds: z.array(Id).min(1, 'A face has at least one thing on it.').max(100),
+})
+export const DropFace = z.strictObject({ changeId: ChangeId })
+/** A paper sheet typed in: for each item the days of a stretch on which it was worn. What is there already stays. */
+export const TypeInSheet = z.strictObject({
+  changeId: ChangeId,
+  rows: z
+    .array(z.strictObject({ itemId: Id, days: z.array(DayText).max(400) }))
+    .min(1, 'Nothing is ticked yet.')
+    .max(700),
+  despite: z.boolean().default(false),
+})
 
-export const SuggestionView = z.discriminatedUnion('reason', [
-  z.object({ itemId: Id, reason: z.literal('spoils-soonest'), day: DayText, daysLeft: z.int() }),
-  z.object({ itemId: Id, reason: z.literal('nearly-done'), usesLeft: z.int().nullable(), left: z.number().nullable() }),
-  z.object({ itemId: Id, reason: z.literal('unworn-longest'), days: z.int(), everWorn: z.boolean() }),
+export const Worn = z.object({
+  itemId: Id,
+  partIds: z.array(Id),
+  usedAs: Id.nullable(),
+  amount: z.number().nullable(),
+  amountUnit: z.enum(AMOUNT_UNITS).nullable(),
+  felt: z.string().nullable(),
+  mix: z.object({ id: Id, ratio: z.string(), itemIds: z.array(Id) }).nullable(),
+})
+export type Worn = z.infer<typeof Worn>
+
+const ReachReasonView = z.discriminatedUnion('code', [
+  z.object({ code: z.literal('behind'), uses: z.int(), project: z.string() }),
+  z.object({ code: z.literal('spoils-soonest'), day: DayText, daysLeft: z.int() }),
+  z.object({ code: z.literal('nearly-done'), usesLeft: z.int().nullable(), left: z.number().nullable() }),
+  z.object({ code: z.literal('in-project'), usesLeft: z.int().nullable(), project: z.string() }),
+  z.object({ code: z.literal('unworn-longest'), days: z.int(), everWorn: z.boolean() }),
+  z.object({ code: z.literal('less-far-along'), thanItemId: Id }),
+  z.object({ code: z.literal('like-your-clothes'), tone: z.string() }),
+  z.object({ code: z.literal('for-the-season'), season: z.enum(SEASONS) }),
+  z.object({ code: z.literal('for-the-occasion'), occasion: z.string() }),
+  z.object({ code: z.literal('goes-with'), withItemId: Id }),
+  z.object({ code: z.literal('in-date-sunscreen') }),
 ])
+export const SuggestionView = z.object({ itemId: Id, step: z.enum(FACE_STEPS), reason: ReachReasonView })
 export type SuggestionView = z.infer<typeof SuggestionView>
 
 export const DrawerZone = z.object({
@@ -38,6 +122,21 @@ export const DrawerZone = z.object({
 })
 export type DrawerZone = z.infer<typeof DrawerZone>
 
+/** A face of an earlier day that can be put on again, without what has left since. */
+export const EarlierFace = z.object({
+  like: z.enum(['last', 'weekday', 'occasion']),
+  day: DayText,
+  itemIds: z.array(Id),
+  gone: z.int(),
+})
+export type EarlierFace = z.infer<typeof EarlierFace>
+
+export const DayView = SetDay.omit({ changeId: true, day: true })
+export type DayView = z.infer<typeof DayView>
+
+export const SavedFace = z.object({ id: Id, name: z.string(), occasion: z.string(), itemIds: z.array(Id) })
+export type SavedFace = z.infer<typeof SavedFace>
+
 export const TodayAnswer = z.object({
   today: DayText,
   day: DayText,
@@ -46,14 +145,28 @@ export const TodayAnswer = z.object({
   items: z.array(ItemSummary),
   worn: z.array(Worn),
   noMakeup: z.boolean(),
+  conditions: DayView,
+  /** Occasions she has told before, the most frequent first. */
+  occasions: z.array(z.string()),
+  putBack: z.array(Id),
+  notToday: z.array(Id),
   reachFor: z.array(SuggestionView),
-  /** The last day before this one with a face; null when there was none. */
-  lastFace: z.object({ day: DayText, itemIds: z.array(Id), gone: z.int() }).nullable(),
+  /** Said when no sunscreen in date lies in the drawer and none is worn: where one is, or null for nowhere. */
+  sunscreen: z.object({ elsewhere: ItemSummary.nullable() }).nullable(),
+  earlierFaces: z.array(EarlierFace),
+  savedFaces: z.array(SavedFace),
   collectionIsEmpty: z.boolean(),
 })
 export type TodayAnswer = z.infer<typeof TodayAnswer>
 
-export const Place = z.strictObject({ changeId: ChangeId, placementId: Id, itemId: Id, zoneId: Id })
+export const Place = z.strictObject({
+  changeId: ChangeId,
+  placementId: Id,
+  itemId: Id,
+  zoneId: Id,
+  /** It stands beside the drawer: in reach, in no slot. */
+  beside: z.boolean().default(false),
+})
 export const TakeOut = z.strictObject({ changeId: ChangeId, itemId: Id })
 export const Reorder = z.strictObject({ changeId: ChangeId, zoneId: Id, itemIds: z.array(Id).max(200) })
 export const EditZone = z.strictObject({

@@ -1,7 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { addDays, type Day } from '../calendar/day.js'
 import type { ShelfLife } from '../shelf-life/last-good-day.js'
-import { reachFor, type WithinReach } from './reach-for.js'
 import { rollInShortList, SHORT_LIST, type RollInFacts } from './roll-in.js'
 
 const TODAY = '2026-11-24' as Day
@@ -12,53 +11,6 @@ const life = (daysLeft: number | null, sunLapsed = false): ShelfLife => ({
   daysLeft,
   reason: { code: 'purchase-unknown' },
   sun: sunLapsed ? { lastDay: addDays(TODAY, -1), lapsed: true } : null,
-})
-
-describe('reach for', () => {
-  const item = (itemId: string, over: Partial<WithinReach> = {}): WithinReach => ({
-    itemId,
-    faceOrder: 5,
-    shelfLife: life(null),
-    usesLeft: null,
-    left: null,
-    lastWorn: addDays(TODAY, -1),
-    placedOn: addDays(TODAY, -300),
-    wornToday: false,
-    ...over,
-  })
-  const DRAWER = [
-    item('late', { shelfLife: life(100), faceOrder: 9 }),
-    item('soon', { shelfLife: life(20), faceOrder: 2 }),
-    item('few', { usesLeft: 2, faceOrder: 7 }),
-    item('some', { usesLeft: 6 }),
-    item('idle', { lastWorn: addDays(TODAY, -40), faceOrder: 1 }),
-    item('never', { lastWorn: null, placedOn: addDays(TODAY, -12) }),
-  ]
-  test('gives one item for each reason, in the order of a face', () => {
-    expect(reachFor(DRAWER, TODAY).map((each) => [each.itemId, each.reason])).toEqual([
-      ['idle', 'unworn-longest'],
-      ['soon', 'spoils-soonest'],
-      ['few', 'nearly-done'],
-    ])
-  })
-  test('never says the same item twice, and takes the next for the other reason', () => {
-    const both = item('both', { shelfLife: life(5), usesLeft: 1 })
-    const found = reachFor([both, ...DRAWER], TODAY)
-    expect(found.filter((each) => each.itemId === 'both')).toHaveLength(1)
-    expect(found.find((each) => each.reason === 'nearly-done')?.itemId).toBe('few')
-  })
-  test('leaves out what is worn today, past its date, spoiled or a lapsed sunscreen', () => {
-    const bad = [
-      item('worn', { shelfLife: life(1), wornToday: true }),
-      item('past', { shelfLife: life(-1), usesLeft: 1 }),
-      item('spoiled', { shelfLife: { ...life(1), state: 'sign seen' }, usesLeft: 1 }),
-      item('lapsed', { shelfLife: life(1, true), lastWorn: addDays(TODAY, -90) }),
-    ]
-    expect(reachFor(bad, TODAY)).toEqual([])
-  })
-  test('does not depend on the order in which items are given', () => {
-    expect(reachFor([...DRAWER].reverse(), TODAY)).toEqual(reachFor(DRAWER, TODAY))
-  })
 })
 
 describe('what could roll in', () => {

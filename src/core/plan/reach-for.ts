@@ -1,135 +1,226 @@
-import { daysBetween, type Day } from '../calendar/day.js'
+import { daysBetween, fieldsOf, type Day } from '../calendar/day.js'
+import type { Standing } from '../goal/pace.js'
+import type { Form } from '../item/form.js'
+import { seasonOfMonth, type Season, type Undertone } from '../item/traits.js'
 import type { ShelfLife } from '../shelf-life/last-good-day.js'
+import { FACE_STEPS, type FaceStep } from './face-step.js'
 
-/** What a suggestion may say about one item in the drawer. */
+/** The day as she told it; null = not told. */
+export interface DayConditions {
+  readonly skin: string | null
+  readonly clothes: string | null
+  readonly minutes: number | null
+  readonly occasion: string | null
+  readonly hands: string | null
+}
+
+/** What a suggestion may say about one item. */
 export interface WithinReach {
   readonly itemId: string
-  /** Position of its step in the order of a face. */
-  readonly faceOrder: number
+  readonly step: FaceStep
+  readonly categoryId: string
+  readonly form: Form
+  readonly undertone: Undertone | null
+  readonly seasons: readonly Season[]
+  readonly awkward: boolean
   readonly shelfLife: ShelfLife
-  /** Uses left to its nearest goal; null without one. */
-  readonly usesLeft: number | null
+  readonly goal: {
+    readonly standing: Standing
+    readonly usesLeft: number | null
+    readonly difference: number | null
+    readonly done: number | null
+    readonly project: string
+  } | null
   /** Share of the content left by the last reading; null when never read. */
   readonly left: number | null
   readonly lastWorn: Day | null
   /** When it was put in the drawer. */
   readonly placedOn: Day
   readonly wornToday: boolean
+  /** Sent away until tomorrow. */
+  readonly notToday: boolean
+  /** Times it was held up and put back of late, without being worn since. */
+  readonly putBack: number
+  /** Share of the days of today's occasion on which it was worn; null when too few are known. */
+  readonly occasionShare: number | null
+  /** Items it fights with. */
+  readonly fights: readonly string[]
+  /** Items it goes well with. */
+  readonly works: readonly string[]
 }
 
-export type Suggestion =
-  | {
-      readonly itemId: string
-      readonly faceOrder: number
-      readonly reason: 'spoils-soonest'
-      readonly day: Day
-      readonly daysLeft: number
-    }
-  | {
-      readonly itemId: string
-      readonly faceOrder: number
-      readonly reason: 'nearly-done'
-      readonly usesLeft: number | null
-      readonly left: number | null
-    }
-  | {
-      readonly itemId: string
-      readonly faceOrder: number
-      readonly reason: 'unworn-longest'
-      readonly days: number
-      readonly everWorn: boolean
-    }
+export type ReachReason =
+  | { readonly code: 'behind'; readonly uses: number; readonly project: string }
+  | { readonly code: 'spoils-soonest'; readonly day: Day; readonly daysLeft: number }
+  | { readonly code: 'nearly-done'; readonly usesLeft: number | null; readonly left: number | null }
+  | { readonly code: 'in-project'; readonly usesLeft: number | null; readonly project: string }
+  | { readonly code: 'unworn-longest'; readonly days: number; readonly everWorn: boolean }
+  | { readonly code: 'less-far-along'; readonly thanItemId: string }
+  | { readonly code: 'like-your-clothes'; readonly tone: string }
+  | { readonly code: 'for-the-season'; readonly season: Season }
+  | { readonly code: 'for-the-occasion'; readonly occasion: string }
+  | { readonly code: 'goes-with'; readonly withItemId: string }
+  | { readonly code: 'in-date-sunscreen' }
 
-/** Sooner than this is worth a word. Assumption. */
-const SPOILS_WITHIN_DAYS = 180
-/** "Nearly done": few uses to go, or little left. Assumption. */
-const FEW_USES = 8
-const LITTLE_LEFT = 0.25
+export interface Suggestion {
+  readonly itemId: string
+  readonly step: FaceStep
+  readonly reason: ReachReason
+}
+
+/** As many as can be read at a glance along the drawer's lip. Assumption. */
+export const MOST_SUGGESTED = 6
+/** A second one of a step must press at least this much. Assumption. */
+const SECOND_FROM = 50
+/** Steps of a face that is done in five minutes. Common practice, no source. */
+const QUICK_STEPS: readonly FaceStep[] = [
+  'sunscreen',
+  'base',
+  'concealer',
+  'cheeks',
+  'brows',
+  'mascara',
+  'lip balm',
+  'lips',
+]
+const QUICK_MINUTES = 5
+const POWDERS: readonly Form[] = ['pressed', 'baked', 'loose']
+const FIDDLY: readonly Form[] = ['loose', 'dropper', 'wooden pencil']
 /** Less is not neglect. Assumption. */
 const UNWORN_DAYS = 7
+const FEW_USES = 8
+const LITTLE_LEFT = 0.25
+
+interface Scored {
+  readonly item: WithinReach
+  readonly score: number
+  readonly reason: ReachReason
+}
 
 /**
- * A first list of what to reach for: at most one item for each of three plain reasons, in the
- * order of a face, none twice, none already worn today, nothing past its date, with a lapsed
- * filter or with a sign of spoiling. Ties go to the order of a face, then to the id, so that the
- * same drawer always gives the same list.
+ * What to reach for, in the order of a face: one or two per step, each with the reason that weighs most; the rules and
+ * weights are told in docs/reach-for.md. Nothing worn, sent away, past its date, out of season or at odds with the face so
+ * far. The same drawer, day and face always give the same list: ties go to the id.
  */
-export function reachFor(drawer: readonly WithinReach[], today: Day): Suggestion[] {
-  const free = drawer.filter((item) => !item.wornToday && isFit(item))
-  const taken = new Set<string>()
-  const found: Suggestion[] = []
-  const take = (suggestion: Suggestion | null): void => {
-    if (suggestion === null) return
-    taken.add(suggestion.itemId)
-    found.push(suggestion)
+export function reachFor(drawer: readonly WithinReach[], conditions: DayConditions, today: Day): Suggestion[] {
+  const season = seasonOfMonth(fieldsOf(today).month)
+  const worn = new Set(drawer.filter((item) => item.wornToday).map((item) => item.itemId))
+  const doneSteps = new Set(drawer.filter((item) => item.wornToday).map((item) => item.step))
+  const free = drawer.filter((item) => isOpen(item, conditions, season, worn) && !doneSteps.has(item.step))
+  const scored = free.flatMap((item) => scoreOf(item, free, { conditions, season, today, worn }) ?? [])
+  const chosen: Scored[] = []
+  for (const step of FACE_STEPS) {
+    const own = scored.filter(({ item }) => item.step === step).sort(byScore)
+    for (const candidate of own) {
+      const taken = chosen.filter(({ item }) => item.step === step)
+      if (taken.length >= 2 || (taken.length === 1 && candidate.score < SECOND_FROM)) break
+      if (taken.some(({ item }) => item.categoryId === candidate.item.categoryId)) continue
+      if (chosen.some(({ item }) => quarrel(item, candidate.item))) continue
+      chosen.push(candidate)
+    }
   }
-  const rest = (): WithinReach[] => free.filter((item) => !taken.has(item.itemId))
-  take(spoilsSoonest(rest()))
-  take(nearlyDone(rest()))
-  take(unwornLongest(rest(), today))
-  return found.sort((a, b) => a.faceOrder - b.faceOrder || compareText(a.itemId, b.itemId))
+  const kept = new Set([...chosen].sort(byScore).slice(0, MOST_SUGGESTED))
+  return chosen
+    .filter((each) => kept.has(each))
+    .map(({ item, reason }) => ({ itemId: item.itemId, step: item.step, reason }))
 }
 
-function isFit(item: WithinReach): boolean {
+/** May it be suggested at all? */
+function isOpen(item: WithinReach, conditions: DayConditions, season: Season, worn: ReadonlySet<string>): boolean {
   const { state, sun } = item.shelfLife
-  return state !== 'past' && state !== 'sign seen' && sun?.lapsed !== true
+  if (item.wornToday || item.notToday) return false
+  if (state === 'past' || state === 'sign seen' || sun?.lapsed === true) return false
+  if (item.seasons.length > 0 && !item.seasons.includes(season)) return false
+  if (item.fights.some((id) => worn.has(id))) return false
+  if (conditions.minutes !== null && conditions.minutes <= QUICK_MINUTES && !QUICK_STEPS.includes(item.step))
+    return false
+  if (conditions.hands === 'sore' && (item.awkward || FIDDLY.includes(item.form))) return false
+  // Irritated skin is no day for something it has not met yet.
+  if (conditions.skin === 'flaring' && item.lastWorn === null && item.step !== 'sunscreen') return false
+  return true
 }
 
-function spoilsSoonest(items: readonly WithinReach[]): Suggestion | null {
-  const first = best(items, (item) => {
-    const days = item.shelfLife.daysLeft
-    return days === null || days > SPOILS_WITHIN_DAYS ? null : days
-  })
-  if (first === null) return null
-  const { actOn, daysLeft } = first.shelfLife
-  if (actOn === null || daysLeft === null) return null
-  return { itemId: first.itemId, faceOrder: first.faceOrder, reason: 'spoils-soonest', day: actOn, daysLeft }
+interface Context {
+  readonly conditions: DayConditions
+  readonly season: Season
+  readonly today: Day
+  readonly worn: ReadonlySet<string>
 }
 
-function nearlyDone(items: readonly WithinReach[]): Suggestion | null {
-  const first = best(items, (item) => {
-    if (item.usesLeft !== null && item.usesLeft > 0 && item.usesLeft <= FEW_USES) return item.usesLeft
-    // A share is compared with uses as if a whole item were a few dozen uses; only the order matters.
-    return item.left !== null && item.left <= LITTLE_LEFT ? item.left * 32 : null
-  })
-  if (first === null) return null
-  const byUses = first.usesLeft !== null && first.usesLeft > 0 && first.usesLeft <= FEW_USES
-  return {
-    itemId: first.itemId,
-    faceOrder: first.faceOrder,
-    reason: 'nearly-done',
-    usesLeft: byUses ? first.usesLeft : null,
-    left: byUses ? null : first.left,
+/** The sum of what speaks for it, and the reason that speaks loudest; null where nothing does. */
+function scoreOf(item: WithinReach, free: readonly WithinReach[], context: Context): Scored | null {
+  const found = reasonsFor(item, free, context).sort((a, b) => b.weight - a.weight)
+  const [first] = found
+  if (!first) return null
+  const sum = found.reduce((total, each, at) => total + each.weight / (at + 1), 0)
+  return { item, score: sum + bySkin(item, context.conditions) - 15 * Math.min(2, item.putBack), reason: first.reason }
+}
+
+function reasonsFor(
+  item: WithinReach,
+  free: readonly WithinReach[],
+  { conditions, season, today, worn }: Context,
+): { weight: number; reason: ReachReason }[] {
+  const found: { weight: number; reason: ReachReason }[] = []
+  const add = (weight: number, reason: ReachReason): void => {
+    found.push({ weight, reason })
   }
+  const { goal, shelfLife } = item
+  if (item.step === 'sunscreen') add(70, { code: 'in-date-sunscreen' })
+  if (goal !== null && goal.standing !== 'met') {
+    const short = goal.difference === null ? 0 : -goal.difference
+    if (goal.standing === 'behind' || goal.standing === 'out of reach')
+      add(60 + Math.min(25, short * 3), { code: 'behind', uses: Math.round(short), project: goal.project })
+    if (goal.usesLeft !== null && goal.usesLeft <= FEW_USES)
+      add(65 - goal.usesLeft, { code: 'nearly-done', usesLeft: goal.usesLeft, left: null })
+    else add(30, { code: 'in-project', usesLeft: goal.usesLeft, project: goal.project })
+    const ahead = rivalAhead(item, free)
+    if (ahead !== null) add(34, { code: 'less-far-along', thanItemId: ahead })
+  } else if (item.left !== null && item.left <= LITTLE_LEFT)
+    add(48, { code: 'nearly-done', usesLeft: null, left: item.left })
+  const { daysLeft, actOn } = shelfLife
+  if (daysLeft !== null && actOn !== null && daysLeft <= 180)
+    add(daysLeft <= 90 ? 50 + (90 - daysLeft) / 3 : 25, { code: 'spoils-soonest', day: actOn, daysLeft })
+  const unworn = daysBetween(item.lastWorn ?? item.placedOn, today)
+  if (unworn >= UNWORN_DAYS)
+    add(10 + Math.min(28, unworn / 5), { code: 'unworn-longest', days: unworn, everWorn: item.lastWorn !== null })
+  const { clothes, occasion } = conditions
+  if (clothes !== null && item.undertone === clothes) add(26, { code: 'like-your-clothes', tone: clothes })
+  if (occasion !== null && (item.occasionShare ?? 0) >= 0.4) add(22, { code: 'for-the-occasion', occasion })
+  if (item.seasons.includes(season)) add(16, { code: 'for-the-season', season })
+  const partner = [...item.works].sort().find((id) => worn.has(id))
+  if (partner !== undefined) add(29, { code: 'goes-with', withItemId: partner })
+  return found
 }
 
-function unwornLongest(items: readonly WithinReach[], today: Day): Suggestion | null {
-  const unworn = (item: WithinReach): number => daysBetween(item.lastWorn ?? item.placedOn, today)
-  const first = best(items, (item) => (unworn(item) >= UNWORN_DAYS ? -unworn(item) : null))
-  if (first === null) return null
-  return {
-    itemId: first.itemId,
-    faceOrder: first.faceOrder,
-    reason: 'unworn-longest',
-    days: unworn(first),
-    everWorn: first.lastWorn !== null,
-  }
+/** Of two of a kind, the one less far along: the other one's id, when that is further. */
+function rivalAhead(item: WithinReach, free: readonly WithinReach[]): string | null {
+  const done = item.goal?.done ?? null
+  if (done === null) return null
+  const rivals = free.filter(
+    (other) => other.itemId !== item.itemId && other.categoryId === item.categoryId && (other.goal?.done ?? -1) > done,
+  )
+  return (
+    rivals.sort((a, b) => (b.goal?.done ?? 0) - (a.goal?.done ?? 0) || compareText(a.itemId, b.itemId))[0]?.itemId ??
+    null
+  )
 }
 
-/** The item with the smallest score; those scored null are left out. */
-function best(items: readonly WithinReach[], score: (item: WithinReach) => number | null): WithinReach | null {
-  let winner: { item: WithinReach; score: number } | null = null
-  for (const item of items) {
-    const value = score(item)
-    if (value === null) continue
-    if (winner === null || value < winner.score || (value === winner.score && comesBefore(item, winner.item)))
-      winner = { item, score: value }
-  }
-  return winner?.item ?? null
+/** Powder sits badly on dry and flaring skin and well on oily skin; cream the other way round. Common practice, no source. */
+function bySkin(item: WithinReach, { skin }: DayConditions): number {
+  const onFace: readonly FaceStep[] = ['base', 'powder', 'bronzer', 'cheeks', 'highlighter']
+  if (skin === null || !onFace.includes(item.step)) return 0
+  const powder = POWDERS.includes(item.form)
+  if (skin === 'oily') return powder ? 10 : -10
+  return skin === 'dry' || skin === 'flaring' ? (powder ? -14 : 8) : 0
 }
 
-function comesBefore(a: WithinReach, b: WithinReach): boolean {
-  return a.faceOrder < b.faceOrder || (a.faceOrder === b.faceOrder && compareText(a.itemId, b.itemId) < 0)
+function quarrel(a: WithinReach, b: WithinReach): boolean {
+  return a.fights.includes(b.itemId) || b.fights.includes(a.itemId)
+}
+
+function byScore(a: Scored, b: Scored): number {
+  return b.score - a.score || compareText(a.item.itemId, b.item.itemId)
 }
 
 function compareText(a: string, b: string): number {

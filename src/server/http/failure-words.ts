@@ -62,9 +62,16 @@ const WORDS: Readonly<Record<string, Writer>> = {
     refused(`${value} has not come yet; when you got it cannot lie ahead.`, 'acquired'),
   'item-gone': ({ name, day }) =>
     refused(
-      `${name} left the collection on ${day}; a later use cannot be ticked. Choose that day or an earlier one.`,
+      `${name} left the collection on ${day}. Tick it anyway, and it left on the day of that use; or choose an earlier day.`,
       'day',
     ),
+  'worn-before-it-came': ({ name, day }) =>
+    refused(
+      `${name} came on ${day}. Tick it anyway, and it came on the day of that use; or choose a later day.`,
+      'day',
+    ),
+  'not-worn': () => refused('It is not ticked for that day; tick it first.', 'itemId'),
+  'unknown-face': () => missing('saved face'),
   'finished-before-last-wear': ({ day }) =>
     refused(`It was last worn on ${day}; choose that day or a later one, or take the tick back first.`, 'day'),
   'item-ended': ({ name }) =>

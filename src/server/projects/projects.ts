@@ -3,7 +3,7 @@ import { fail, ok, type Failure, type Outcome } from '#core/failure'
 import type { Day } from '#core/calendar/day'
 import { breachBy, type RuleBreach } from '#core/goal/project-rules'
 import { isCounted } from '#core/goal/progress'
-import { bareAtStage, leftByReading } from '#core/item/what-is-left'
+import { leftByReading } from '#core/item/what-is-left'
 import type {
   AddProject,
   CarryOver,
@@ -19,6 +19,7 @@ import type {
 import type { GoalView, ItemSummary } from '#contract/item'
 import type { Done } from '../db/journal.js'
 import type { House } from '../house.js'
+import { bareOf } from '../stock/stock.js'
 import { ProjectViews } from './project-view.js'
 import { projectQueries, type ProjectRow, type StayHeadRow } from './queries.js'
 import { RollInList } from './roll-in-list.js'
@@ -116,7 +117,7 @@ export class Projects {
       partId: body.partId,
       day: body.day,
       left: part ? leftOfPart(part.reading) : item.left,
-      bare: reading?.stage == null ? null : bareAtStage(reading.stage),
+      bare: bareOf(reading),
       beside: body.beside ? 1 : 0,
       carriedFrom,
       ...goalBindings(body.goal),
@@ -319,8 +320,7 @@ function leftOfPart(reading: ItemSummary['reading']): number | null {
 }
 
 function bindings(body: Omit<AddBody, 'id'>, id: string): Record<string, unknown> {
-  const { changeId: _act, leavingAllowed, ...rest } = body
-  return { ...rest, id, leavingAllowed: leavingAllowed ? 1 : 0 }
+  return { ...body, id, leavingAllowed: body.leavingAllowed ? 1 : 0 }
 }
 
 function goalBindings(goal: GoalBody): Record<string, unknown> {

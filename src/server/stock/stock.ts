@@ -258,7 +258,8 @@ function readingOrNull(row: ReadingRow | undefined): Reading | null {
 
 /** Bare share of a pan by its last stage; null where no stage was seen. */
 export function bareOf(reading: Reading | null): number | null {
-  return reading?.stage == null ? null : bareAtStage(reading.stage)
+  const stage = reading?.stage ?? null
+  return stage === null ? null : bareAtStage(stage)
 }
 
 /** What is left of an item by its last reading; of a palette, the mean over its shades read so far. */

@@ -1,12 +1,41 @@
 import type { Day } from '#core/calendar/day'
+import type { ModelType } from '#core/item/model-type'
+import type { DayView, Worn } from '#contract/today'
 import type { Db } from '../db/open-database.js'
 import { preparing } from '../db/query.js'
+
+export interface WearRow {
+  id: string
+  item_id: string
+  parts: string
+  used_as: string | null
+  amount: number | null
+  amount_unit: Worn['amountUnit']
+  felt: string | null
+  mix_id: string | null
+}
+
+export interface DayRow {
+  no_makeup: 0 | 1
+  skin: DayView['skin']
+  clothes: DayView['clothes']
+  minutes: number | null
+  occasion: string | null
+  hands: DayView['hands']
+  weather: DayView['weather']
+  note: string | null
+}
+
+/** Days on which any makeup was worn: sunscreen, skin care and fragrance make none. */
+const MAKEUP_DAY = `FROM wear w JOIN item i ON i.id = w.item_id
+        JOIN category c ON c.id = coalesce(w.used_as, i.used_as, i.category_id)`
 
 export function todayQueries(db: Db) {
   const sql = preparing(db)
   return {
-    wornOn: sql<[Day], { id: string; item_id: string; parts: string }>(`
-      SELECT w.id, w.item_id, (SELECT json_group_array(wp.part_id) FROM wear_part wp WHERE wp.wear_id = w.id) AS parts
+    wornOn: sql<[Day], WearRow>(`
+      SELECT w.id, w.item_id, (SELECT json_group_array(wp.part_id) FROM wear_part wp WHERE wp.wear_id = w.id) AS parts,
+             w.used_as, w.amount, w.amount_unit, w.felt, w.mix_id
         FROM wear w WHERE w.day = ? ORDER BY w.rowid`),
     wear: sql<[{ itemId: string; day: Day }], { id: string }>(
       'SELECT id FROM wear WHERE item_id = @itemId AND day = @day',
@@ -15,6 +44,13 @@ export function todayQueries(db: Db) {
       'INSERT INTO wear (id, item_id, day) VALUES (@id, @itemId, @day)',
     ),
     dropWear: sql<[string]>('DELETE FROM wear WHERE id = ?'),
+    setDetails: sql(`
+      UPDATE wear SET used_as = @usedAs, amount = @amount, amount_unit = @amountUnit, felt = @felt WHERE id = @id`),
+    category: sql<[string], { id: string }>('SELECT id FROM category WHERE id = ?'),
+    addMix: sql<[{ id: string; day: Day; ratio: string }]>(`
+      INSERT INTO mix (id, day, ratio) VALUES (@id, @day, @ratio) ON CONFLICT (id) DO UPDATE SET ratio = @ratio`),
+    setMix: sql<[{ wearId: string; mixId: string | null }]>('UPDATE wear SET mix_id = @mixId WHERE id = @wearId'),
+    mixesOn: sql<[Day], { id: string; ratio: string }>('SELECT id, ratio FROM mix WHERE day = ?'),
     wornParts: sql<[string], { part_id: string }>('SELECT part_id FROM wear_part WHERE wear_id = ?'),
     addPart: sql<[{ id: string; wearId: string; partId: string }]>(
       'INSERT INTO wear_part (id, wear_id, part_id) VALUES (@id, @wearId, @partId)',
@@ -27,18 +63,72 @@ export function todayQueries(db: Db) {
       UPDATE item SET opened_kind = 'range', opened_earliest = @day, opened_latest = @day, opened_said = @day,
              lifecycle = 'open', version = version + 1
        WHERE id = @id AND lifecycle = 'unopened'`),
-    makeupWornOn: sql<[Day], { n: number }>(`
-      SELECT count(*) AS n FROM wear w JOIN item i ON i.id = w.item_id
-        JOIN category c ON c.id = coalesce(w.used_as, i.used_as, i.category_id)
-       WHERE w.day = ? AND c.makeup = 1`),
-    lastFaceDay: sql<[Day], { day: Day }>(`
-      SELECT w.day FROM wear w JOIN item i ON i.id = w.item_id
-        JOIN category c ON c.id = coalesce(w.used_as, i.used_as, i.category_id)
-       WHERE w.day < ? AND c.makeup = 1 ORDER BY w.day DESC LIMIT 1`),
-    noMakeup: sql<[Day], { no_makeup: 0 | 1 }>('SELECT no_makeup FROM day_record WHERE id = ?'),
+    cameBy: sql<[{ id: string; day: Day }]>(`
+      UPDATE item SET acquired_earliest = @day, version = version + 1 WHERE id = @id AND acquired_earliest > @day`),
+    endedBy: sql<[{ id: string; day: Day }]>(`
+      UPDATE item SET ended_on = @day, version = version + 1 WHERE id = @id AND ended_on < @day`),
+    makeupWornOn: sql<[Day], { n: number }>(`SELECT count(*) AS n ${MAKEUP_DAY} WHERE w.day = ? AND c.makeup = 1`),
+    lastFaceDay: sql<[Day], { day: Day }>(
+      `SELECT w.day ${MAKEUP_DAY} WHERE w.day < ? AND c.makeup = 1 ORDER BY w.day DESC LIMIT 1`,
+    ),
+    lastFaceOnWeekday: sql<[{ day: Day }], { day: Day }>(`
+      SELECT w.day ${MAKEUP_DAY}
+       WHERE w.day < @day AND c.makeup = 1 AND strftime('%w', w.day) = strftime('%w', @day) ORDER BY w.day DESC LIMIT 1`),
+    lastFaceOnOccasion: sql<[{ day: Day; occasion: string }], { day: Day }>(`
+      SELECT d.id AS day FROM day_record d
+       WHERE d.id < @day AND d.occasion = @occasion AND EXISTS (SELECT 1 FROM wear w WHERE w.day = d.id)
+       ORDER BY d.id DESC LIMIT 1`),
+    dayRecord: sql<[Day], DayRow>(
+      'SELECT no_makeup, skin, clothes, minutes, occasion, hands, weather, note FROM day_record WHERE id = ?',
+    ),
     setNoMakeup: sql<[{ day: Day; noMakeup: 0 | 1 }]>(`
       INSERT INTO day_record (id, no_makeup) VALUES (@day, @noMakeup)
       ON CONFLICT (id) DO UPDATE SET no_makeup = @noMakeup, version = version + 1 WHERE no_makeup <> @noMakeup`),
+    setDay: sql(`
+      INSERT INTO day_record (id, skin, clothes, minutes, occasion, hands, weather, note)
+      VALUES (@day, @skin, @clothes, @minutes, @occasion, @hands, @weather, @note)
+      ON CONFLICT (id) DO UPDATE SET skin = @skin, clothes = @clothes, minutes = @minutes, occasion = @occasion,
+                  hands = @hands, weather = @weather, note = @note, version = version + 1`),
+    occasions: sql<[], { occasion: string }>(`
+      SELECT occasion FROM day_record WHERE occasion IS NOT NULL GROUP BY occasion ORDER BY count(*) DESC, occasion LIMIT 12`),
+    /** On how many of the last days of an occasion each item was worn. */
+    occasionWears: sql<[{ day: Day; occasion: string }], { item_id: string; n: number; days: number }>(`
+      WITH days AS (SELECT id FROM day_record WHERE occasion = @occasion AND id < @day ORDER BY id DESC LIMIT 20)
+      SELECT w.item_id, count(*) AS n, (SELECT count(*) FROM days) AS days FROM wear w JOIN days d ON d.id = w.day GROUP BY w.item_id`),
+    putBackOn: sql<[Day], { item_id: string }>('SELECT item_id FROM put_back WHERE day = ?'),
+    addPutBack: sql<[{ id: string; itemId: string; day: Day }]>(
+      'INSERT INTO put_back (id, item_id, day) VALUES (@id, @itemId, @day) ON CONFLICT (item_id, day) DO NOTHING',
+    ),
+    dropPutBack: sql<[{ itemId: string; day: Day }]>('DELETE FROM put_back WHERE item_id = @itemId AND day = @day'),
+    /** Times put back since it was last worn, within a stretch. */
+    putBackSince: sql<[Day], { item_id: string; n: number }>(`
+      SELECT p.item_id, count(*) AS n FROM put_back p
+       WHERE p.day >= ? AND p.day > coalesce((SELECT max(w.day) FROM wear w WHERE w.item_id = p.item_id), '')
+       GROUP BY p.item_id`),
+    notTodayOn: sql<[Day], { item_id: string }>('SELECT item_id FROM not_today WHERE day = ?'),
+    addNotToday: sql<[{ id: string; itemId: string; day: Day }]>(
+      'INSERT INTO not_today (id, item_id, day) VALUES (@id, @itemId, @day) ON CONFLICT (item_id, day) DO NOTHING',
+    ),
+    dropNotToday: sql<[{ itemId: string; day: Day }]>('DELETE FROM not_today WHERE item_id = @itemId AND day = @day'),
+    pairs: sql<[], { item_id: string; other_item_id: string; verdict: 'works' | 'fights' }>(
+      'SELECT item_id, other_item_id, verdict FROM pair',
+    ),
+    modelTypes: sql<[], { id: string; model_type: ModelType }>('SELECT id, model_type FROM category'),
+    savedFaces: sql<[], { id: string; name: string; occasion: string; items: string }>(`
+      SELECT f.id, f.name, f.occasion,
+             (SELECT json_group_array(fi.item_id) FROM saved_face_item fi JOIN item i ON i.id = fi.item_id
+               WHERE fi.saved_face_id = f.id AND i.lifecycle IN ('unopened', 'open')) AS items
+        FROM saved_face f ORDER BY f.name, f.id`),
+    addFace: sql<[{ id: string; name: string; occasion: string }]>(
+      'INSERT INTO saved_face (id, name, occasion) VALUES (@id, @name, @occasion)',
+    ),
+    addFaceItem: sql<[{ id: string; faceId: string; itemId: string }]>(
+      'INSERT INTO saved_face_item (id, saved_face_id, item_id) VALUES (@id, @faceId, @itemId)',
+    ),
+    dropFaceItems: sql<[string]>('DELETE FROM saved_face_item WHERE saved_face_id = ?'),
+    dropFace: sql<[string]>('DELETE FROM saved_face WHERE id = ?'),
+    face: sql<[string], { name: string }>('SELECT name FROM saved_face WHERE id = ?'),
     itemCount: sql<[], { n: number }>('SELECT count(*) AS n FROM item'),
   }
 }
+export type TodayQueries = ReturnType<typeof todayQueries>

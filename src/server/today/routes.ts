@@ -1,19 +1,36 @@
 import { Router } from 'express'
 import { fail, ok } from '#core/failure'
 import type { Day } from '#core/calendar/day'
-import { reachFor } from '#core/plan/reach-for'
-import { SetFace, SetNoMakeup, SetWorn, type TodayAnswer } from '#contract/today'
+import {
+  DropFace,
+  SaveFace,
+  SetDay,
+  SetFace,
+  SetMix,
+  SetNoMakeup,
+  SetNotToday,
+  SetPutBack,
+  SetWearDetails,
+  SetWorn,
+  TypeInSheet,
+  type EarlierFace,
+  type TodayAnswer,
+} from '#contract/today'
 import { Drawer } from '../drawer/drawer.js'
 import type { House } from '../house.js'
 import { dayParam } from '../http/day-param.js'
 import { command, read } from '../http/routes.js'
+import { DayFacts } from './day-facts.js'
 import { todayQueries } from './queries.js'
+import { Reaching } from './reaching.js'
 import { Wearing } from './wearing.js'
 
 export function todayRoutes(house: House): Router {
   const queries = todayQueries(house.db)
   const drawer = new Drawer(house)
   const wearing = new Wearing(house)
+  const facts = new DayFacts(house)
+  const reaching = new Reaching(house, queries)
   const routes = Router()
 
   read(routes, '/today', (request) => {
@@ -24,11 +41,23 @@ export function todayRoutes(house: House): Router {
   })
   command(house, routes, 'post', '/wear', SetWorn, 'set-worn', (body) => wearing.setWorn(body))
   command(house, routes, 'post', '/face', SetFace, 'set-face', (body) =>
-    wearing.setFace(body.day, body.itemIds, `the same ${body.itemIds.length} as last time`),
+    wearing.setFace(body.day, body.itemIds, body.words || `the same ${body.itemIds.length} as last time`),
   )
+  command(house, routes, 'post', '/wear-details', SetWearDetails, 'wear-details', (body) => wearing.setDetails(body))
+  command(house, routes, 'post', '/mix', SetMix, 'mix', (body) => wearing.setMix(body))
+  command(house, routes, 'post', '/tally-sheet', TypeInSheet, 'type-in', (body) => wearing.typeIn(body))
   command(house, routes, 'post', '/no-makeup', SetNoMakeup, 'no-makeup', (body) =>
     wearing.setNoMakeup(body.day, body.noMakeup),
   )
+  command(house, routes, 'post', '/day', SetDay, 'set-day', (body) => facts.setDay(body))
+  command(house, routes, 'post', '/put-back', SetPutBack, 'put-back', (body) =>
+    facts.setPutBack(body.itemId, body.day, body.putBack),
+  )
+  command(house, routes, 'post', '/not-today', SetNotToday, 'not-today', (body) =>
+    facts.setNotToday(body.itemId, body.day, body.notToday),
+  )
+  command(house, routes, 'post', '/saved-faces', SaveFace, 'save-face', (body) => facts.saveFace(body))
+  command(house, routes, 'post', '/saved-faces/:id/drop', DropFace, 'drop-face', (_, { id = '' }) => facts.dropFace(id))
   return routes
 
   function today(day: Day): TodayAnswer {
@@ -36,47 +65,45 @@ export function todayRoutes(house: House): Router {
     const zones = drawer.zones()
     const worn = wearing.wornOn(day)
     const drawerIds = zones.flatMap((zone) => zone.itemIds)
-    const lastFace = faceBefore(day)
     const ids = [...new Set([...drawerIds, ...worn.map((each) => each.itemId)])]
     const items = house.stock.summaries(ids, now)
     const wornIds = new Set(worn.map((each) => each.itemId))
-    const suggestions = reachFor(
-      items
-        .filter((item) => item.placement !== null)
-        .map((item) => ({
-          itemId: item.id,
-          faceOrder: item.faceOrder,
-          shelfLife: item.shelfLife,
-          usesLeft: item.goal?.usesLeft ?? null,
-          left: item.left,
-          lastWorn: item.lastWorn,
-          placedOn: item.placement?.since ?? now,
-          wornToday: wornIds.has(item.id),
-        })),
-      now,
-    )
+    const conditions = facts.conditions(day)
+    const isNow = day === now
     return {
       today: now,
       day,
       zones,
       items,
       worn,
-      noMakeup: queries.noMakeup.get(day)?.no_makeup === 1,
-      reachFor: day === now ? suggestions : [],
-      lastFace,
+      noMakeup: queries.dayRecord.get(day)?.no_makeup === 1,
+      conditions,
+      occasions: queries.occasions.all().map((row) => row.occasion),
+      putBack: queries.putBackOn.all(day).map((row) => row.item_id),
+      notToday: queries.notTodayOn.all(day).map((row) => row.item_id),
+      reachFor: isNow ? reaching.suggestions(items, wornIds, day, conditions) : [],
+      sunscreen: isNow ? reaching.sunscreen(items, wornIds, day) : null,
+      earlierFaces: earlierFaces(day, conditions.occasion),
+      savedFaces: facts.savedFaces(),
       collectionIsEmpty: (queries.itemCount.get()?.n ?? 0) === 0,
     }
   }
 
-  /** The last face before a day, without what has left since. */
-  function faceBefore(day: Day): TodayAnswer['lastFace'] {
-    const last = queries.lastFaceDay.get(day)?.day
-    if (last === undefined) return null
-    const worn = wearing.wornOn(last).map((each) => each.itemId)
-    const still = house.stock
-      .summaries(worn, house.today())
-      .filter((item) => item.endedOn === null || item.endedOn >= day)
-      .map((item) => item.id)
-    return { day: last, itemIds: worn.filter((id) => still.includes(id)), gone: worn.length - still.length }
+  /** Faces that can be put on again: the last, the last of this weekday, the last of this occasion; each day once. */
+  function earlierFaces(day: Day, occasion: string | null): EarlierFace[] {
+    const found: EarlierFace[] = []
+    const add = (like: EarlierFace['like'], on: Day | undefined): void => {
+      if (on === undefined || found.some((face) => face.day === on)) return
+      const worn = wearing.wornOn(on).map((each) => each.itemId)
+      const still = house.stock
+        .summaries(worn, house.today())
+        .filter((item) => item.endedOn === null || item.endedOn >= day)
+        .map((item) => item.id)
+      found.push({ like, day: on, itemIds: worn.filter((id) => still.includes(id)), gone: worn.length - still.length })
+    }
+    add('last', queries.lastFaceDay.get(day)?.day)
+    add('weekday', queries.lastFaceOnWeekday.get({ day })?.day)
+    if (occasion !== null) add('occasion', queries.lastFaceOnOccasion.get({ day, occasion })?.day)
+    return found
   }
 }

@@ -1,5 +1,7 @@
-import { fail, ok, type Outcome } from '#core/failure'
+import type { z } from 'zod'
+import { fail, ok, type Failure, type Outcome } from '#core/failure'
 import type { Day } from '#core/calendar/day'
+import type { SetMix, SetWearDetails, TypeInSheet, Worn } from '#contract/today'
 import type { ItemSummary } from '#contract/item'
 import type { Done } from '../db/journal.js'
 import type { House } from '../house.js'
@@ -10,9 +12,12 @@ export interface WornState {
   readonly day: Day
   readonly worn: boolean
   readonly partIds: readonly string[]
+  /** Asked and answered: also before it came, or after it left. */
+  readonly despite?: boolean
 }
 
-type Answer = Outcome<Done<{ worn: { itemId: string; partIds: string[] }[] }>>
+type Refusal = { readonly ok: false; readonly failure: Failure }
+type Answer = Outcome<Done<{ worn: Worn[] }>>
 
 /** Ticking what was worn. Every command sets a state, so that saying it twice is saying it once. */
 export class Wearing {
@@ -28,7 +33,7 @@ export class Wearing {
   setWorn(state: WornState): Answer {
     const item = this.#house.stock.one(state.itemId, this.#house.today())
     if (!item) return fail('unknown-item', { value: state.itemId })
-    const wrong = this.#refusal(item, state.day)
+    const wrong = state.worn ? this.#refusal(item, state.day, state.despite ?? false) : this.#future(state.day)
     if (wrong) return wrong
     if (state.partIds.some((id) => !item.parts.some((part) => part.id === id)))
       return fail('unknown-part', { value: state.partIds.join(', ') })
@@ -41,14 +46,52 @@ export class Wearing {
     })
   }
 
-  /** Ticks all of these on top of what is ticked: *same as last*. What has left since is passed over. */
+  /** Ticks all of these on top of what is ticked: *same as last*, a saved face. What has left since is passed over. */
   setFace(day: Day, itemIds: readonly string[], words: string): Answer {
     if (day > this.#house.today()) return fail('day-in-future', { value: day })
     const items = this.#house.stock.summaries(itemIds, this.#house.today())
     const missing = itemIds.find((id) => !items.some((item) => item.id === id))
     if (missing !== undefined) return fail('unknown-item', { value: missing })
-    for (const item of items) if (this.#refusal(item, day) === null) this.#put(item, day, null)
+    for (const item of items) if (this.#refusal(item, day, false) === null) this.#put(item, day, null)
     return ok({ words, answer: { worn: this.wornOn(day) } })
+  }
+
+  /** A paper sheet at once: every ticked day of every item, on top of what is there. */
+  typeIn(body: z.output<typeof TypeInSheet>): Outcome<Done<{ added: number }>> {
+    const ids = body.rows.map((row) => row.itemId)
+    const items = new Map(this.#house.stock.summaries(ids, this.#house.today()).map((item) => [item.id, item]))
+    let added = 0
+    for (const { itemId, days } of body.rows) {
+      const item = items.get(itemId)
+      if (!item) return fail('unknown-item', { value: itemId })
+      for (const day of [...new Set(days)].sort()) {
+        const wrong = this.#refusal(item, day, body.despite)
+        if (wrong) return wrong
+        if (this.#queries.wear.get({ itemId, day })) continue
+        this.#put(item, day, null)
+        added += 1
+      }
+    }
+    return ok({ words: `Typed in a sheet: ${added} uses`, answer: { added } })
+  }
+
+  /** How it was worn: as what, how much, how it felt. */
+  setDetails(body: z.output<typeof SetWearDetails>): Answer {
+    const wear = this.#queries.wear.get({ itemId: body.itemId, day: body.day })
+    if (!wear) return fail('not-worn', { value: body.itemId })
+    if (body.usedAs !== null && !this.#queries.category.get(body.usedAs))
+      return fail('unknown-category', { value: body.usedAs })
+    const { usedAs, amount, amountUnit, felt } = body
+    this.#queries.setDetails.run({ id: wear.id, usedAs, amount, amountUnit, felt: felt === '' ? null : felt })
+    return ok({ words: 'Recorded how it was worn', answer: { worn: this.wornOn(body.day) } })
+  }
+
+  setMix(body: z.output<typeof SetMix>): Answer {
+    const wears = body.itemIds.map((itemId) => this.#queries.wear.get({ itemId, day: body.day }))
+    if (wears.some((wear) => wear === undefined)) return fail('not-worn', { value: body.itemIds.join(', ') })
+    this.#queries.addMix.run({ id: body.mixId, day: body.day, ratio: body.ratio })
+    for (const wear of wears) if (wear) this.#queries.setMix.run({ wearId: wear.id, mixId: body.mixId })
+    return ok({ words: `Mixed ${body.ratio}`, answer: { worn: this.wornOn(body.day) } })
   }
 
   setNoMakeup(day: Day, noMakeup: boolean): Outcome<Done<{ noMakeup: boolean }>> {
@@ -59,16 +102,41 @@ export class Wearing {
     return ok({ words: noMakeup ? 'No makeup' : 'No makeup taken off', answer: { noMakeup } })
   }
 
-  wornOn(day: Day): { itemId: string; partIds: string[] }[] {
-    return this.#queries.wornOn
-      .all(day)
-      .map((row) => ({ itemId: row.item_id, partIds: JSON.parse(row.parts) as string[] }))
+  wornOn(day: Day): Worn[] {
+    const rows = this.#queries.wornOn.all(day)
+    const mixes = new Map(
+      rows.some((row) => row.mix_id !== null) ? this.#queries.mixesOn.all(day).map((mix) => [mix.id, mix.ratio]) : [],
+    )
+    return rows.map((row) => ({
+      itemId: row.item_id,
+      partIds: JSON.parse(row.parts) as string[],
+      usedAs: row.used_as,
+      amount: row.amount,
+      amountUnit: row.amount_unit,
+      felt: row.felt,
+      mix:
+        row.mix_id === null
+          ? null
+          : {
+              id: row.mix_id,
+              ratio: mixes.get(row.mix_id) ?? '',
+              itemIds: rows.filter((other) => other.mix_id === row.mix_id).map((other) => other.item_id),
+            },
+    }))
   }
 
-  #refusal(item: ItemSummary, day: Day) {
-    if (day > this.#house.today()) return fail('day-in-future', { value: day })
-    if (item.endedOn !== null && day > item.endedOn)
-      return fail('item-gone', { value: day, name: item.name, day: item.endedOn })
+  #future(day: Day): Refusal | null {
+    return day > this.#house.today() ? fail('day-in-future', { value: day }) : null
+  }
+
+  /** Before it came or after it left is asked about; with `despite` her tick stands, and the record gives way. */
+  #refusal(item: ItemSummary, day: Day, despite: boolean): Refusal | null {
+    const future = this.#future(day)
+    if (future || despite) return future
+    const name = item.shade || item.name
+    if (item.endedOn !== null && day > item.endedOn) return fail('item-gone', { value: day, name, day: item.endedOn })
+    if (item.acquired !== null && day < item.acquired.earliest)
+      return fail('worn-before-it-came', { value: day, name, day: item.acquired.earliest })
     return null
   }
 
@@ -80,8 +148,10 @@ export class Wearing {
     if (!there) this.#queries.addWear.run({ id: wearId, itemId: item.id, day })
     if (partIds !== null) this.#setParts(wearId, partIds)
     if (item.lifecycle === 'unopened') this.#queries.openItem.run({ id: item.id, day })
+    if (item.acquired !== null && day < item.acquired.earliest) this.#queries.cameBy.run({ id: item.id, day })
+    if (item.endedOn !== null && day > item.endedOn) this.#queries.endedBy.run({ id: item.id, day })
     // "No makeup" and a ticked lipstick contradict each other; the later word holds.
-    if (item.makeup && (this.#queries.noMakeup.get(day)?.no_makeup ?? 0) === 1)
+    if (item.makeup && (this.#queries.dayRecord.get(day)?.no_makeup ?? 0) === 1)
       this.#queries.setNoMakeup.run({ day, noMakeup: 0 })
   }
 

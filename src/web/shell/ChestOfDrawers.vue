@@ -8,7 +8,10 @@ const changes = useChanges()
 const route = useRoute()
 
 function isOpen(to: string): boolean {
-  if (to === '/') return route.path === '/' || route.path.startsWith('/day') || route.path === '/drawer'
+  if (to === '/')
+    return (
+      route.path === '/' || route.path.startsWith('/day') || route.path === '/drawer' || route.path === '/tally-sheet'
+    )
   if (to === '/collection') return route.path.startsWith('/collection') || route.path.startsWith('/items')
   return route.path.startsWith(to)
 }

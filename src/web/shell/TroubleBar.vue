@@ -13,6 +13,9 @@ const changes = useChanges()
     <v-btn v-if="changes.trouble.takeBackAll" color="error" @click="changes.takeBack(changes.trouble.takeBackAll, true)"
       >Take all back</v-btn
     >
+    <v-btn v-if="changes.trouble.anyway" variant="outlined" color="primary" @click="changes.trouble.anyway()"
+      >Tick it anyway</v-btn
+    >
     <v-btn variant="text" @click="changes.trouble = null">Close</v-btn>
   </div>
 </template>

@@ -4,10 +4,22 @@ import type { ChangeNote } from '#contract/basic'
 import type { Fronts } from '#contract/today'
 import { get, newId, OutOfReach, Refused, send, type CommandBody } from '#web/api/client'
 
+/** What went wrong, with what can be done about it. */
+interface Trouble {
+  readonly title: string
+  readonly detail: string
+  readonly takeBackAll: string | null
+  /** Doubted, not forbidden: do it all the same. */
+  readonly anyway: (() => void) | null
+}
+
+/** Refusals that are questions: she may be right, and the record wrong. */
+const DOUBTS = ['worn-before-it-came', 'item-gone']
+
 /** What was last done, how to take it back, and what the fronts show. Shared by the whole house. */
 export const useChanges = defineStore('changes', () => {
   const last = ref<ChangeNote | null>(null)
-  const trouble = ref<{ title: string; detail: string; takeBackAll: string | null } | null>(null)
+  const trouble = ref<Trouble | null>(null)
   const announcement = ref('')
   const fronts = ref<Fronts | null>(null)
   /** Raised with every change: places that show lists reload by it. */
@@ -36,6 +48,12 @@ export const useChanges = defineStore('changes', () => {
       return answer
     } catch (error) {
       show(error)
+      const doubted = error instanceof Refused && DOUBTS.includes(error.problem.code)
+      if (doubted && trouble.value)
+        trouble.value = {
+          ...trouble.value,
+          anyway: () => void run(method, path, { ...body, changeId: newId(), despite: true }),
+        }
       return null
     }
   }
@@ -50,9 +68,9 @@ export const useChanges = defineStore('changes', () => {
   function show(error: unknown): void {
     if (error instanceof Refused) {
       const { title, detail } = error.problem
-      trouble.value = { title, detail, takeBackAll: null }
+      trouble.value = { title, detail, takeBackAll: null, anyway: null }
     } else if (error instanceof OutOfReach)
-      trouble.value = { title: 'No answer.', detail: error.message, takeBackAll: null }
+      trouble.value = { title: 'No answer.', detail: error.message, takeBackAll: null, anyway: null }
     else throw error
     say(`${trouble.value.title} ${trouble.value.detail}`)
   }

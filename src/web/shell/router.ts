@@ -8,6 +8,12 @@ export const router = createRouter({
     { path: '/', name: 'today', component: TodayPage, meta: { title: 'Today' } },
     { path: '/day/:day', name: 'day', component: TodayPage, meta: { title: 'A day' } },
     {
+      path: '/tally-sheet',
+      name: 'tally-sheet',
+      component: () => import('#web/today/TallySheetPage.vue'),
+      meta: { title: 'Type in a sheet' },
+    },
+    {
       path: '/drawer',
       name: 'drawer',
       component: () => import('#web/drawer/DrawerPage.vue'),

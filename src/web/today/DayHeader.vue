@@ -39,9 +39,10 @@ function pick(event: Event): void {
       @click="emit('go', addDays(day, 1))"
     />
     <v-btn v-if="!isToday" variant="text" @click="emit('go', today)">Back to today</v-btn>
-    <p class="quiet">
+    <p class="quiet question">
       {{ isToday ? 'What do I put on, and is it ticked off?' : `What was worn ${fromNow(day, today)}?` }}
     </p>
+    <slot />
     <RouterLink class="lay" to="/drawer">Lay the drawer</RouterLink>
   </header>
 </template>

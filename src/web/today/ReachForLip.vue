@@ -1,14 +1,21 @@
 <script setup lang="ts">
+import { mdiClose } from '@mdi/js'
 import type { Day } from '#core/calendar/day'
 import type { ItemSummary } from '#contract/item'
-import type { SuggestionView } from '#contract/today'
+import type { SuggestionView, TodayAnswer } from '#contract/today'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { shortName } from '#web/ui/words/item-words'
+import { locationWords } from '#web/ui/words/location-words'
 import { suggestionWords } from '#web/ui/words/suggestion-words'
 
-/** The drawer's front lip: what to reach for, in the order of a face, a reason each. */
-defineProps<{ suggestions: readonly SuggestionView[]; items: ReadonlyMap<string, ItemSummary>; today: Day }>()
-const emit = defineEmits<{ tap: [item: ItemSummary] }>()
+/** The drawer's front lip: what to reach for, in the order of a face, a reason each; *not today* sends one away. */
+defineProps<{
+  suggestions: readonly SuggestionView[]
+  sunscreen: TodayAnswer['sunscreen']
+  items: ReadonlyMap<string, ItemSummary>
+  today: Day
+}>()
+const emit = defineEmits<{ tap: [item: ItemSummary]; notToday: [itemId: string] }>()
 </script>
 
 <template>
@@ -17,21 +24,38 @@ const emit = defineEmits<{ tap: [item: ItemSummary] }>()
       <h2>Reach for</h2>
       <span class="quiet">in the order of a face</span>
     </div>
-    <template v-for="suggestion in suggestions" :key="suggestion.itemId">
-      <button
-        v-if="items.get(suggestion.itemId)"
-        type="button"
-        class="hint"
-        @click="emit('tap', items.get(suggestion.itemId)!)"
+    <p v-if="sunscreen" class="sun">
+      <strong>A sunscreen</strong>
+      <span v-if="sunscreen.elsewhere"
+        >None in date in the drawer.
+        <RouterLink :to="`/items/${sunscreen.elsewhere.id}`">{{ shortName(sunscreen.elsewhere) }}</RouterLink>
+        {{ locationWords(sunscreen.elsewhere) }} is in date.</span
       >
-        <ItemGauge :item="items.get(suggestion.itemId)!" size="small" />
-        <span class="words">
-          <strong>{{ shortName(items.get(suggestion.itemId)!) }}</strong>
-          <span>{{ suggestionWords(suggestion, today) }}</span>
-        </span>
-      </button>
-    </template>
-    <p v-if="suggestions.length === 0" class="none quiet">Nothing presses today. Take what you like.</p>
+      <span v-else>None in date in the whole collection.</span>
+    </p>
+    <div v-for="suggestion in suggestions" :key="suggestion.itemId" class="hint">
+      <template v-if="items.get(suggestion.itemId)">
+        <button type="button" class="take" @click="emit('tap', items.get(suggestion.itemId)!)">
+          <ItemGauge :item="items.get(suggestion.itemId)!" size="small" />
+          <span class="words">
+            <strong>{{ shortName(items.get(suggestion.itemId)!) }}</strong>
+            <span>{{ suggestionWords(suggestion, items, today) }}</span>
+          </span>
+        </button>
+        <button
+          type="button"
+          class="away"
+          :aria-label="`${shortName(items.get(suggestion.itemId)!)}: not today`"
+          title="Not today"
+          @click="emit('notToday', suggestion.itemId)"
+        >
+          <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true">
+            <path :d="mdiClose" fill="currentColor" />
+          </svg>
+        </button>
+      </template>
+    </div>
+    <p v-if="suggestions.length === 0 && !sunscreen" class="none quiet">Nothing presses today. Take what you like.</p>
   </section>
 </template>
 
@@ -40,44 +64,79 @@ const emit = defineEmits<{ tap: [item: ItemSummary] }>()
   display: flex;
   background: var(--raised);
   border-top: 1px solid var(--line);
-  min-height: 74px;
+  min-height: 78px;
 }
 
 .label {
-  flex: 0 0 108px;
+  flex: 0 0 92px;
   display: grid;
   align-content: center;
-  padding: 0 12px;
+  padding: 0 6px 0 12px;
   font-size: 12.5px;
+  line-height: 1.25;
 }
 
 h2 {
   font-size: 15px;
 }
 
-.hint {
+.hint,
+.sun {
+  flex: 1;
+  position: relative;
+  display: flex;
+  border-left: 1px solid var(--hair);
+  min-width: 0;
+  margin: 0;
+}
+
+.sun {
+  display: grid;
+  align-content: center;
+  padding: 4px 10px;
+  font-size: 12.5px;
+  line-height: 1.3;
+  color: var(--alarm);
+}
+
+.take {
   flex: 1;
   display: flex;
   align-items: center;
-  gap: 10px;
-  padding: 6px 12px;
+  gap: 7px;
+  padding: 6px 22px 6px 8px;
   text-align: left;
-  border-left: 1px solid var(--hair);
   min-width: 0;
 }
 
-.hint:hover {
+.take:hover {
   background: var(--inset);
 }
 
 .words {
   display: grid;
-  font-size: 13px;
-  line-height: 1.35;
+  font-size: 12.5px;
+  line-height: 1.28;
+  min-width: 0;
 }
 
 .words strong {
-  font-size: 14px;
+  font-size: 13.5px;
+}
+
+.away {
+  position: absolute;
+  right: 0;
+  top: 0;
+  width: 30px;
+  height: 44px;
+  display: grid;
+  place-items: center;
+  color: var(--quiet);
+}
+
+.away:hover {
+  color: var(--ink);
 }
 
 .none {
@@ -98,10 +157,20 @@ h2 {
     padding: 8px 12px 2px;
   }
 
-  .hint {
+  .hint,
+  .sun {
     border-left: 0;
     border-top: 1px solid var(--hair);
     min-height: 56px;
+  }
+
+  .take {
+    padding: 4px 52px 4px 12px;
+  }
+
+  .away {
+    width: 48px;
+    height: 56px;
   }
 }
 </style>

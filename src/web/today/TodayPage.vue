@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { addDays, parseDay, type Day } from '#core/calendar/day'
 import type { ItemSummary } from '#contract/item'
 import { useChanges } from '#web/shell/changes'
+import DayConditions from './DayConditions.vue'
 import DayHeader from './DayHeader.vue'
 import EmptyHouse from './EmptyHouse.vue'
 import FaceLine from './FaceLine.vue'
@@ -14,13 +15,22 @@ import { useToday } from './today-store'
 
 const ItemPicker = defineAsyncComponent(() => import('#web/ui/ItemPicker.vue'))
 const ShadeSheet = defineAsyncComponent(() => import('./ShadeSheet.vue'))
+const SavedFaces = defineAsyncComponent(() => import('./SavedFaces.vue'))
+const WearDetails = defineAsyncComponent(() => import('./WearDetails.vue'))
 
 const route = useRoute()
 const router = useRouter()
 const changes = useChanges()
 const today = useToday()
 const shadesOf = ref<ItemSummary | null>(null)
-const picking = ref(false)
+/** What is open above the drawer. */
+const open = ref<'elsewhere' | 'put-back' | 'faces' | 'details' | null>(null)
+const picking = computed({
+  get: () => open.value === 'elsewhere' || open.value === 'put-back',
+  set: (wanted) => {
+    if (!wanted) open.value = null
+  },
+})
 const asked = computed<Day | null>(() => parseDay(String(route.params['day'] ?? '')))
 const shown = computed(() => today.answer)
 
@@ -41,7 +51,12 @@ function tap(item: ItemSummary): void {
 }
 
 function wearElsewhere(item: ItemSummary): void {
-  picking.value = false
+  const putBack = open.value === 'put-back'
+  open.value = null
+  if (putBack) {
+    void today.say('/put-back', { itemId: item.id, putBack: true })
+    return
+  }
   if (item.parts.length > 0) shadesOf.value = item
   else today.setWorn(item, true)
 }
@@ -56,7 +71,15 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 
 <template>
   <div v-if="shown" class="today">
-    <DayHeader :day="shown.day" :today="shown.today" @go="go" />
+    <DayHeader :day="shown.day" :today="shown.today" @go="go">
+      <DayConditions
+        v-if="!shown.collectionIsEmpty"
+        :conditions="shown.conditions"
+        :occasions="shown.occasions"
+        :is-today="shown.day === shown.today"
+        @set="(conditions) => today.say('/day', conditions)"
+      />
+    </DayHeader>
     <EmptyHouse v-if="shown.collectionIsEmpty" />
     <template v-else>
       <section class="drawer" aria-label="The active drawer">
@@ -73,23 +96,26 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <ReachForLip
           v-if="shown.day === shown.today"
           :suggestions="shown.reachFor"
+          :sunscreen="shown.sunscreen"
           :items="today.items"
           :today="shown.today"
           @tap="tap"
+          @not-today="(itemId) => today.say('/not-today', { itemId, notToday: true })"
         />
       </section>
       <FaceLine
         :face="today.face"
-        :outside="today.outside"
+        :worn="today.wears"
         :no-makeup="shown.noMakeup"
-        :last-face="shown.lastFace"
+        :earlier="shown.earlierFaces"
+        :occasion="shown.conditions.occasion"
         :day="shown.day"
         :today="shown.today"
         :saving="today.waiting > 0"
         @tap="tap"
-        @same="today.sameAsLast()"
+        @same="(face, words) => today.putOn(face.itemIds, words)"
         @no-makeup="today.setNoMakeup(!shown.noMakeup)"
-        @elsewhere="picking = true"
+        @act="(act) => (open = act)"
       />
     </template>
     <ShadeSheet
@@ -102,10 +128,26 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     <ItemPicker
       v-if="picking"
       v-model="picking"
-      title="Worn from outside the drawer"
-      action="Tick"
+      :title="open === 'put-back' ? 'Held up, looked at and put back' : 'Worn from outside the drawer'"
+      :action="open === 'put-back' ? 'Put back' : 'Tick'"
       :exclude="[...today.worn.keys()]"
       @pick="wearElsewhere"
+    />
+    <SavedFaces
+      v-if="open === 'faces'"
+      :faces="shown.savedFaces"
+      :face="today.face"
+      :occasion="shown.conditions.occasion"
+      @close="open = null"
+      @wear="(face) => (today.putOn(face.itemIds, `the face ${face.name}`), (open = null))"
+    />
+    <WearDetails
+      v-if="open === 'details'"
+      :face="today.face"
+      :worn="shown.worn"
+      @close="open = null"
+      @details="(body) => today.say('/wear-details', body)"
+      @mix="(body) => today.say('/mix', body)"
     />
   </div>
 </template>

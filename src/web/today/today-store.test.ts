@@ -60,13 +60,27 @@ class FakeServer {
       worn: this.#list(),
       noMakeup: false,
       reachFor: [],
-      lastFace: { day: '2026-11-21' as Day, itemIds: ['blush', 'gloss'], gone: 0 },
+      earlierFaces: [{ like: 'last', day: '2026-11-21' as Day, itemIds: ['blush', 'gloss'], gone: 0 }],
+      conditions: { skin: null, clothes: null, minutes: null, occasion: null, hands: null, weather: null, note: null },
+      occasions: [],
+      putBack: [],
+      notToday: [],
+      sunscreen: null,
+      savedFaces: [],
       collectionIsEmpty: false,
     }
   }
 
   #list(): TodayAnswer['worn'] {
-    return this.worn.map((itemId) => ({ itemId, partIds: [] }))
+    return this.worn.map((itemId) => ({
+      itemId,
+      partIds: [],
+      usedAs: null,
+      amount: null,
+      amountUnit: null,
+      felt: null,
+      mix: null,
+    }))
   }
 
   #json(body: unknown, status = 200): Response {
@@ -143,7 +157,7 @@ test('a server that stays silent is reported, and the tick is taken off', async 
 test('the same as last ticks what is missing, as one change', async () => {
   const today = useToday()
   today.setWorn(gloss, true)
-  today.sameAsLast()
+  today.putOn(['blush', 'gloss'], 'the same as last')
   expect([...today.worn.keys()].sort()).toEqual(['blush', 'gloss'])
   await settled()
   expect(server.worn.sort()).toEqual(['blush', 'gloss'])

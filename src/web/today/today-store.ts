@@ -17,9 +17,9 @@ export const useToday = defineStore('today', () => {
 
   const items = computed(() => new Map((answer.value?.items ?? []).map((item) => [item.id, item])))
   const worn = computed(() => new Map((answer.value?.worn ?? []).map((each) => [each.itemId, each.partIds])))
+  const wears = computed(() => new Map((answer.value?.worn ?? []).map((each) => [each.itemId, each])))
   /** What was worn, in the order of a face. */
   const face = computed(() => (answer.value?.items ?? []).filter((item) => worn.value.has(item.id)))
-  const outside = computed(() => face.value.filter((item) => item.placement === null))
 
   async function load(day: Day | null): Promise<void> {
     answer.value = await get<TodayAnswer>(day === null ? '/today' : `/today?day=${day}`)
@@ -37,10 +37,7 @@ export const useToday = defineStore('today', () => {
     const shown = answer.value
     if (!shown) return
     const before = shown.worn
-    shown.worn = [
-      ...before.filter((each) => each.itemId !== item.id),
-      ...(isWorn ? [{ itemId: item.id, partIds: [...partIds] }] : []),
-    ]
+    shown.worn = [...before.filter((each) => each.itemId !== item.id), ...(isWorn ? [plainWear(item.id, partIds)] : [])]
     if (!shown.items.some((each) => each.id === item.id)) shown.items.push(item)
     if (isWorn && item.makeup) shown.noMakeup = false
     const { day } = shown
@@ -55,22 +52,27 @@ export const useToday = defineStore('today', () => {
     )
   }
 
-  function sameAsLast(): void {
+  /** Puts a whole face on, on top of what is ticked. */
+  function putOn(itemIds: readonly string[], words: string): void {
     const shown = answer.value
-    const last = shown?.lastFace
-    if (!shown || !last) return
+    if (!shown) return
     const before = shown.worn
-    const missing = last.itemIds.filter((id) => !worn.value.has(id))
-    shown.worn = [...before, ...missing.map((itemId) => ({ itemId, partIds: [] }))]
+    const missing = itemIds.filter((id) => !worn.value.has(id))
+    shown.worn = [...before, ...missing.map((itemId) => plainWear(itemId, []))]
     const { day } = shown
-    enqueue(before, () => changes.run<WornAnswer>('POST', '/face', { changeId: newId(), day, itemIds: last.itemIds }))
+    enqueue(before, () => changes.run<WornAnswer>('POST', '/face', { changeId: newId(), day, itemIds, words }))
+  }
+
+  async function say(path: string, body: Readonly<Record<string, unknown>>): Promise<boolean> {
+    const shown = answer.value
+    if (!shown) return false
+    const done = await changes.run('POST', path, { changeId: newId(), day: shown.day, ...body })
+    if (done) await refresh()
+    return done !== null
   }
 
   async function setNoMakeup(noMakeup: boolean): Promise<void> {
-    const shown = answer.value
-    if (!shown) return
-    const done = await changes.run('POST', '/no-makeup', { changeId: newId(), day: shown.day, noMakeup })
-    if (done) await refresh()
+    await say('/no-makeup', { noMakeup })
   }
 
   /** Ticks go out one after the other, so that the last word on an item is the one that stands. */
@@ -84,5 +86,10 @@ export const useToday = defineStore('today', () => {
     })
   }
 
-  return { answer, items, worn, face, outside, waiting, load, refresh, setWorn, sameAsLast, setNoMakeup }
+  return { answer, items, worn, wears, face, waiting, load, refresh, setWorn, putOn, say, setNoMakeup }
 })
+
+/** A wear of which nothing is said but its shades. */
+function plainWear(itemId: string, partIds: readonly string[]): TodayAnswer['worn'][number] {
+  return { itemId, partIds: [...partIds], usedAs: null, amount: null, amountUnit: null, felt: null, mix: null }
+}

@@ -1,20 +1,49 @@
 import type { Day } from '#core/calendar/day'
+import type { ItemSummary } from '#contract/item'
 import type { SuggestionView } from '#contract/today'
 import { shortDay, spanWords } from './when-words'
-import { usesWords } from './item-words'
+import { shortName, usesWords } from './item-words'
 
-/** Why to reach for it, in one short sentence. */
-export function suggestionWords(suggestion: SuggestionView, today: Day): string {
-  switch (suggestion.reason) {
+/** Why to reach for it, in one short sentence. `items` names the others it speaks of. */
+export function suggestionWords(
+  { reason }: SuggestionView,
+  items: ReadonlyMap<string, ItemSummary>,
+  today: Day,
+): string {
+  const other = (id: string): string => {
+    const item = items.get(id)
+    return item ? shortName(item) : 'the other one'
+  }
+  switch (reason.code) {
+    case 'behind':
+      return reason.uses > 0
+        ? `${usesWords(reason.uses)} behind for ${reason.project}.`
+        : `Behind for ${reason.project}.`
     case 'spoils-soonest':
-      return `First here to spoil: good to ${shortDay(suggestion.day, today)}.`
+      return `First to spoil: good to ${shortDay(reason.day, today)}.`
     case 'nearly-done':
-      return suggestion.usesLeft !== null
-        ? `Nearly done: ${usesWords(suggestion.usesLeft)} to its goal.`
-        : `Nearly done: about ${Math.round((suggestion.left ?? 0) * 100)} % left.`
+      return reason.usesLeft !== null
+        ? `Nearly done: ${usesWords(reason.usesLeft)} to its goal.`
+        : `Nearly done: about ${Math.round((reason.left ?? 0) * 100)} % left.`
+    case 'in-project':
+      return reason.usesLeft === null
+        ? `For ${reason.project}.`
+        : `${usesWords(reason.usesLeft)} to go for ${reason.project}.`
     case 'unworn-longest':
-      return suggestion.everWorn
-        ? `Unworn the longest: ${spanWords(suggestion.days)}.`
-        : `In the drawer for ${spanWords(suggestion.days)}, not worn yet.`
+      return reason.everWorn
+        ? `Unworn for ${spanWords(reason.days)}.`
+        : `In the drawer for ${spanWords(reason.days)}, not worn yet.`
+    case 'less-far-along':
+      return `Less far along than ${other(reason.thanItemId)}.`
+    case 'like-your-clothes':
+      return `${reason.tone === 'warm' ? 'Warm' : reason.tone === 'cool' ? 'Cool' : 'Neutral'}, like your clothes.`
+    case 'for-the-season':
+      return `A shade for ${reason.season}.`
+    case 'for-the-occasion':
+      return `You often wear it for ${reason.occasion}.`
+    case 'goes-with':
+      return `Goes with ${other(reason.withItemId)}.`
+    case 'in-date-sunscreen':
+      return 'Sunscreen first; this one is in date.'
   }
 }

@@ -7,6 +7,9 @@ import { paceWords, progressWords, shortStanding } from './goal-words'
 import { contentWords, fullName, matchesWords, shortName, usesWords } from './item-words'
 import { rollInWords } from './roll-in-words'
 import { goodTo, reasonWords, sunWords } from './shelf-life-words'
+import type { ProjectView } from '#contract/projects'
+import type { SuggestionView } from '#contract/today'
+import { overloadWords, ruleSentences } from './project-words'
 import { suggestionWords } from './suggestion-words'
 import { fromNow, longDay, openedWords, rangeWords, shortDay, spanWords } from './when-words'
 
@@ -235,21 +238,72 @@ describe('shelf life in words', () => {
   })
 })
 
-test('a suggestion has one short reason', () => {
-  expect(suggestionWords({ itemId: 'x', reason: 'spoils-soonest', day: d('2026-12-01'), daysLeft: 7 }, TODAY)).toBe(
-    'First here to spoil: good to 1 Dec.',
-  )
-  expect(suggestionWords({ itemId: 'x', reason: 'nearly-done', usesLeft: 1, left: null }, TODAY)).toBe(
-    'Nearly done: 1 use to its goal.',
-  )
-  expect(suggestionWords({ itemId: 'x', reason: 'nearly-done', usesLeft: null, left: 0.15 }, TODAY)).toBe(
-    'Nearly done: about 15 % left.',
-  )
-  expect(suggestionWords({ itemId: 'x', reason: 'unworn-longest', days: 30, everWorn: true }, TODAY)).toBe(
-    'Unworn the longest: 4 weeks.',
-  )
-  expect(suggestionWords({ itemId: 'x', reason: 'unworn-longest', days: 30, everWorn: false }, TODAY)).toBe(
-    'In the drawer for 4 weeks, not worn yet.',
+const NO_RULES: ProjectView = {
+  id: 'p',
+  version: 1,
+  name: 'Autumn',
+  startedOn: TODAY,
+  by: null,
+  finishesWanted: null,
+  rules: '',
+  shape: 'rolling',
+  atLeast: null,
+  mostItems: null,
+  replacing: 'as I feel',
+  breakDays: null,
+  leavingAllowed: true,
+  theme: null,
+  categoryId: null,
+  category: null,
+  usesEach: null,
+  atOnce: null,
+  paletteId: null,
+  closedOn: null,
+  lessons: '',
+  stays: [],
+  reached: 0,
+  overloads: [],
+  evenness: null,
+}
+
+test.each<[SuggestionView['reason'], string]>([
+  [{ code: 'behind', uses: 3, project: 'Autumn' }, '3 uses behind for Autumn.'],
+  [{ code: 'behind', uses: 0, project: 'Autumn' }, 'Behind for Autumn.'],
+  [{ code: 'spoils-soonest', day: d('2026-12-01'), daysLeft: 7 }, 'First to spoil: good to 1 Dec.'],
+  [{ code: 'nearly-done', usesLeft: 1, left: null }, 'Nearly done: 1 use to its goal.'],
+  [{ code: 'nearly-done', usesLeft: null, left: 0.15 }, 'Nearly done: about 15 % left.'],
+  [{ code: 'in-project', usesLeft: 12, project: 'Autumn' }, '12 uses to go for Autumn.'],
+  [{ code: 'unworn-longest', days: 30, everWorn: true }, 'Unworn for 4 weeks.'],
+  [{ code: 'unworn-longest', days: 30, everWorn: false }, 'In the drawer for 4 weeks, not worn yet.'],
+  [{ code: 'less-far-along', thanItemId: 'quay' }, 'Less far along than Quay.'],
+  [{ code: 'like-your-clothes', tone: 'warm' }, 'Warm, like your clothes.'],
+  [{ code: 'for-the-season', season: 'winter' }, 'A shade for winter.'],
+  [{ code: 'for-the-occasion', occasion: 'gig' }, 'You often wear it for gig.'],
+  [{ code: 'goes-with', withItemId: 'unknown' }, 'Goes with the other one.'],
+])('a suggestion has one short reason: %o', (reason, words) => {
+  const quay = { ...specimen({ shade: 'Quay', form: 'wand', colour: null }), id: 'quay' }
+  expect(suggestionWords({ itemId: 'x', step: 'lips', reason }, new Map([['quay', quay]]), TODAY)).toBe(words)
+})
+
+test.each<[Partial<ProjectView>, string[]]>([
+  [{ shape: 'sweep', category: 'lipstick', usesEach: 10, atOnce: 3 }, ['Every lipstick gets 10 uses, 3 at a time.']],
+  [
+    { shape: 'season', mostItems: 15, atLeast: 10, replacing: 'none' },
+    ['At most 15 at a time.', '10 of them are enough.', 'Nothing is replaced.'],
+  ],
+  [
+    { breakDays: 7, leavingAllowed: false, theme: 'powders' },
+    ['Only powders.', 'A category rests 7 days after one of it is reached.', 'Nothing leaves unfinished.'],
+  ],
+  [{ replacing: 'like for like' }, ['What rolls out is replaced one for one, of the same category.']],
+])('the rules that are held to, in sentences: %o', (rules, sentences) => {
+  expect(ruleSentences({ ...NO_RULES, ...rules })).toEqual(sentences)
+})
+
+test('what cannot be met together is told with its sum', () => {
+  const overload = { categoryId: 'l', category: 'lipstick', items: 2, needed: 120, wearDays: 61.4, by: d('2027-01-23') }
+  expect(overloadWords(overload, TODAY)).toContain(
+    '2 of lipstick need 120 uses by 23 Jan 2027 between them; 61 wear days are left',
   )
 })
 

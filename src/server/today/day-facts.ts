@@ -1,0 +1,85 @@
+import type { z } from 'zod'
+import { fail, ok, type Outcome } from '#core/failure'
+import type { Day } from '#core/calendar/day'
+import type { DayView, SaveFace, SavedFace, SetDay } from '#contract/today'
+import type { Done } from '../db/journal.js'
+import type { House } from '../house.js'
+import { todayQueries } from './queries.js'
+
+type Answer = Outcome<Done<{ id: string }>>
+
+/** What she says of a day beyond its ticks, and the faces she keeps. */
+export class DayFacts {
+  readonly #house: House
+  readonly #queries
+
+  constructor(house: House) {
+    this.#house = house
+    this.#queries = todayQueries(house.db)
+  }
+
+  conditions(day: Day): DayView {
+    const row = this.#queries.dayRecord.get(day)
+    return {
+      skin: row?.skin ?? null,
+      clothes: row?.clothes ?? null,
+      minutes: row?.minutes ?? null,
+      occasion: row?.occasion ?? null,
+      hands: row?.hands ?? null,
+      weather: row?.weather ?? null,
+      note: row?.note ?? null,
+    }
+  }
+
+  setDay(body: z.output<typeof SetDay>): Outcome<Done<{ conditions: DayView }>> {
+    if (body.day > this.#house.today()) return fail('day-in-future', { value: body.day })
+    const blank = (text: string | null): string | null => (text === null || text.trim() === '' ? null : text)
+    this.#queries.setDay.run({ ...body, occasion: blank(body.occasion), note: blank(body.note) })
+    return ok({ words: 'Said how the day is', answer: { conditions: this.conditions(body.day) } })
+  }
+
+  /** Held up, looked at and put back: a fact of its own, not a wear. */
+  setPutBack(itemId: string, day: Day, putBack: boolean): Answer {
+    const item = this.#house.stock.one(itemId, this.#house.today())
+    if (!item) return fail('unknown-item', { value: itemId })
+    if (day > this.#house.today()) return fail('day-in-future', { value: day })
+    if (putBack) this.#queries.addPutBack.run({ id: `${itemId}.back.${day}`, itemId, day })
+    else this.#queries.dropPutBack.run({ itemId, day })
+    const name = item.shade || item.name
+    return ok({ words: putBack ? `${name} put back unused` : `${name} not put back`, answer: { id: itemId } })
+  }
+
+  setNotToday(itemId: string, day: Day, notToday: boolean): Answer {
+    const item = this.#house.stock.one(itemId, this.#house.today())
+    if (!item) return fail('unknown-item', { value: itemId })
+    if (notToday) this.#queries.addNotToday.run({ id: `${itemId}.not.${day}`, itemId, day })
+    else this.#queries.dropNotToday.run({ itemId, day })
+    return ok({ words: `${item.shade || item.name}: not today`, answer: { id: itemId } })
+  }
+
+  savedFaces(): SavedFace[] {
+    return this.#queries.savedFaces
+      .all()
+      .map(({ id, name, occasion, items }) => ({ id, name, occasion, itemIds: JSON.parse(items) as string[] }))
+  }
+
+  saveFace(body: z.output<typeof SaveFace>): Answer {
+    if (this.#queries.face.get(body.id)) return fail('id-taken', { value: body.id })
+    const known = this.#house.stock.summaries(body.itemIds, this.#house.today()).map((item) => item.id)
+    const missing = body.itemIds.find((id) => !known.includes(id))
+    if (missing !== undefined) return fail('unknown-item', { value: missing })
+    const { id, name, occasion } = body
+    this.#queries.addFace.run({ id, name, occasion })
+    for (const itemId of new Set(body.itemIds))
+      this.#queries.addFaceItem.run({ id: `${id}.${itemId}`, faceId: id, itemId })
+    return ok({ words: `Kept the face ${name}`, answer: { id } })
+  }
+
+  dropFace(id: string): Answer {
+    const face = this.#queries.face.get(id)
+    if (!face) return fail('unknown-face', { value: id })
+    this.#queries.dropFaceItems.run(id)
+    this.#queries.dropFace.run(id)
+    return ok({ words: `Dropped the face ${face.name}`, answer: { id } })
+  }
+}
