@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { MODEL_TYPES } from '#core/item/model-type'
 import { GOAL_KINDS } from '#core/goal/progress'
 import { FORMS, PAN_STAGES } from '#core/item/form'
 import {
@@ -14,6 +15,7 @@ import {
   UNDERTONES,
 } from '#core/item/traits'
 import { ChangeId, DayText, Hex, Id, Line } from './basic.js'
+import { PairView, PhotoView } from './beside-item.js'
 
 const Range = z.object({ earliest: DayText, latest: DayText })
 
@@ -274,6 +276,7 @@ export const CategoryView = z.object({
   usualForm: z.enum(FORMS),
   eye: z.boolean(),
   lip: z.boolean(),
+  modelType: z.enum(MODEL_TYPES),
 })
 export type CategoryView = z.infer<typeof CategoryView>
 
@@ -310,6 +313,8 @@ export const ItemAnswer = z.object({
   currency: z.string(),
   item: ItemSummary,
   keptText: z.array(z.object({ column: z.string(), text: z.string() })),
+  pairs: z.array(PairView),
+  photos: z.array(PhotoView),
   wearDays: z.array(DayText),
   readings: z.array(Reading),
   goals: z.array(GoalView),

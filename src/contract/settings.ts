@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { ChangeId } from './basic.js'
+import { parseDay } from '#core/calendar/day'
+import { ChangeId, DayText, Id, Line } from './basic.js'
 
 export const Settings = z.strictObject({
   currency: z.string().regex(/^[A-Z]{3}$/, 'A currency is three capital letters, for instance EUR.'),
@@ -18,5 +19,33 @@ export const DEFAULT_SETTINGS: Settings = {
 }
 
 export const SaveSettings = z.strictObject({ changeId: ChangeId, settings: Settings, version: z.int() })
+
+export const AddAway = z
+  .strictObject({ changeId: ChangeId, id: Id, earliest: DayText, latest: DayText, words: Line(120) })
+  .refine((away) => away.earliest <= away.latest, {
+    path: ['latest'],
+    message: 'The last day must not be before the first.',
+  })
+const MonthDay = z
+  .string()
+  .refine((text) => parseDay(`2024-${text}`) !== null, 'Write it as month and day, for instance 05-15.')
+/** A stretch of every year with less makeup, at a share of the usual wear days. */
+export const AddLowSeason = z.strictObject({
+  changeId: ChangeId,
+  id: Id,
+  from: MonthDay,
+  to: MonthDay,
+  factor: z.number().min(0).max(1),
+  words: Line(120),
+})
+export const DropStretch = z.strictObject({ changeId: ChangeId })
+export const StretchesAnswer = z.object({
+  away: z.array(z.object({ id: Id, earliest: DayText, latest: DayText, words: z.string() })),
+  lowSeasons: z.array(z.object({ id: Id, from: z.string(), to: z.string(), factor: z.number(), words: z.string() })),
+})
+export type StretchesAnswer = z.infer<typeof StretchesAnswer>
+
+/** Back to the moment before a change. */
+export const GoBackBody = z.strictObject({ changeId: ChangeId })
 
 export const UndoBody = z.strictObject({ changeId: ChangeId, withLater: z.boolean().default(false) })

@@ -8,6 +8,7 @@ import { eyesOffLimits, faceKindOf, type FaceKind } from './faces.js'
 import { Random } from './random.js'
 import { finish, oldVerdicts, rollWhatIsMet, setTheScene, startProject, startTrials } from './scene.js'
 import { STASH } from './stash-data.js'
+import { closeSpring, setTheRhythm, SPRING_DAYS, startSpring, tellTheDay, tellTheRest } from './telling.js'
 import { stashOf, type DemoItem } from './stash.js'
 
 /** Months of wear in the demo's log. */
@@ -56,16 +57,20 @@ class DemoBuilder {
     const moved = this.#movingDay()
     for (const item of demo.stash) if (!item.hatBox) this.#addItem(item)
     this.#layDrawer()
+    setTheRhythm(demo, this.#today)
     for (; demo.day < this.#today; demo.day = addDays(demo.day, 1)) {
       if (demo.day === moved) for (const item of demo.stash) if (item.hatBox) this.#addItem(item)
       if (fieldsOf(demo.day).date === 1 && fieldsOf(demo.day).month % 3 === 0) this.#switchSeason()
       if (demo.day === addDays(this.#today, -150)) oldVerdicts(demo)
       if (demo.day === addDays(this.#today, -PROJECT_DAYS)) startProject(demo, this.#today)
       if (demo.day === addDays(this.#today, -24)) startTrials(demo, this.#today)
+      if (demo.day === addDays(this.#today, -SPRING_DAYS)) startSpring(demo)
+      if (demo.day === addDays(this.#today, -SPRING_DAYS + 90)) closeSpring(demo)
       this.#liveDay()
       if (daysBetween(demo.day, this.#today) % READ_EVERY_DAYS === 3) this.#readLevels()
     }
     setTheScene(demo, this.#today)
+    tellTheRest(demo, this.#today)
   }
 
   #saveSettings(): void {
@@ -156,6 +161,7 @@ class DemoBuilder {
     const ids = worn.map((item) => item.id)
     demo.act('set-face', () => demo.wearing.setFace(demo.day, ids, `a ${kind} face of ${worn.length}`))
     demo.faceDays.push(demo.day)
+    tellTheDay(demo, kind)
     for (const item of worn) {
       item.uses += 1
       if (item.fields.parts.length > 0) this.#wearShades(item)

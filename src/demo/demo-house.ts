@@ -1,5 +1,6 @@
 import { fieldsOf, type Day } from '#core/calendar/day'
 import type { Outcome } from '#core/failure'
+import { Care } from '#server/collection/care'
 import { CollectionCommands } from '#server/collection/commands'
 import type { Done } from '#server/db/journal'
 import type { Db } from '#server/db/open-database'
@@ -8,6 +9,8 @@ import { Drawer } from '#server/drawer/drawer'
 import { Empties } from '#server/empties/empties'
 import { furnish, type House } from '#server/house'
 import { Projects } from '#server/projects/projects'
+import { Stretches } from '#server/settings/stretches'
+import { DayFacts } from '#server/today/day-facts'
 import { Wearing } from '#server/today/wearing'
 import type { DemoItem } from './stash.js'
 
@@ -20,6 +23,9 @@ export class DemoHouse {
   readonly projects: Projects
   readonly empties: Empties
   readonly decide: Decide
+  readonly facts: DayFacts
+  readonly care: Care
+  readonly stretches: Stretches
   readonly inProject = new Set<string>()
   /** Days on which a face was put on, the earliest first. */
   readonly faceDays: Day[] = []
@@ -36,6 +42,9 @@ export class DemoHouse {
     this.projects = new Projects(this.house)
     this.empties = new Empties(this.house)
     this.decide = new Decide(this.house)
+    this.facts = new DayFacts(this.house)
+    this.care = new Care(this.house)
+    this.stretches = new Stretches(this.house)
   }
 
   /** Runs one command as one change; a refusal is a fault of the generator. */

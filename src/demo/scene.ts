@@ -9,7 +9,7 @@ export const PROJECT_ID = 'centenary'
 const PARTY_IN_DAYS = 26
 
 /** Her rules for it: rolling, one for one as it comes, leaving allowed. */
-const ROLLING = {
+export const ROLLING = {
   shape: 'rolling',
   atLeast: null,
   mostItems: null,
@@ -65,7 +65,9 @@ export function startProject(demo: DemoHouse, today: Day): void {
 /** Goals that are met roll out, and the first of the short list comes in. */
 export function rollWhatIsMet(demo: DemoHouse, layIn: (item: DemoItem) => void): void {
   if (demo.inProject.size === 0) return
-  for (const stay of demo.projects.all().projects.flatMap((project) => project.stays)) {
+  for (const stay of demo.projects
+    .all()
+    .projects.flatMap((project) => (project.id === PROJECT_ID ? project.stays : []))) {
     if (stay.rolledOut !== null || !stay.goal.met) continue
     demo.act('roll-out', (changeId) =>
       demo.projects.rollOut(stay.stayId, { changeId, day: demo.day, reason: 'met', words: '' }),

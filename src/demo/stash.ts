@@ -79,6 +79,7 @@ function itemOf(kind: StashCategory, index: number, random: Random, start: Day):
       usesBefore,
       liking: random.chance(0.6) ? random.whole(2, 5) : null,
       notes: hatBox ? 'From the hat-box the move turned up.' : '',
+      ...traitsOf(kind.categoryId, index),
       structure: isPalette ? 'palette' : 'single',
       parts: isPalette ? partsOf(index, random) : [],
     },
@@ -88,6 +89,43 @@ function itemOf(kind: StashCategory, index: number, random: Random, start: Day):
     hatBox,
     inDrawer: false,
     ended: false,
+  }
+}
+
+/** What suits what: by the place in its category, so that the same stash comes out whatever the seed. */
+function traitsOf(categoryId: string, index: number): Partial<ItemFields> {
+  const tone = (['warm', 'cool', 'neutral'] as const)[index % 3] ?? null
+  switch (categoryId) {
+    case 'sunscreen':
+      return { spf: index % 2 === 0 ? 50 : 30 }
+    case 'foundation':
+      return {
+        undertone: tone,
+        depth: (['match', 'too light', 'summer shade', 'winter shade'] as const)[index % 4] ?? null,
+      }
+    case 'blush':
+    case 'bronzer':
+    case 'eyeliner':
+      return { undertone: tone, ...(index % 8 === 5 ? { availability: 'limited edition' as const } : {}) }
+    case 'lipstick':
+      return {
+        undertone: tone,
+        ...(index % 6 === 4 ? { seasons: ['autumn', 'winter'] as const satisfies ItemFields['seasons'] } : {}),
+        ...(index % 6 === 5 ? { seasons: ['spring', 'summer'] as const satisfies ItemFields['seasons'] } : {}),
+        ...(index % 9 === 7 ? { availability: 'discontinued' as const } : {}),
+      }
+    case 'highlighter':
+      return index % 4 === 3
+        ? { seasons: ['summer'], depth: 'too dark' }
+        : { usedAs: index % 5 === 2 ? 'eyeshadow' : null }
+    case 'setting-spray':
+      return index % 3 === 2 ? { packageStates: ['mister clogging'] } : {}
+    case 'primer':
+      return index % 5 === 1 ? { format: 'mini' } : {}
+    case 'setting-powder':
+      return { brushes: index % 2 === 0 ? 'the big soft brush' : '' }
+    default:
+      return {}
   }
 }
 

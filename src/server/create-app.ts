@@ -11,6 +11,7 @@ import { emptiesRoutes } from './empties/routes.js'
 import { exportRoutes } from './export/routes.js'
 import { frontRoutes } from './fronts/routes.js'
 import type { House } from './house.js'
+import { layingRoutes } from './laying/routes.js'
 import { ownPagesOnly } from './http/guard.js'
 import { problemOf, sendProblem } from './http/problem.js'
 import { importingRoutes } from './importing/routes.js'
@@ -23,6 +24,7 @@ const PLACES = [
   frontRoutes,
   todayRoutes,
   drawerRoutes,
+  layingRoutes,
   collectionRoutes,
   importingRoutes,
   projectRoutes,
@@ -63,7 +65,11 @@ export function createApp(house: House): Express {
     }),
   )
   app.use('/api/import', express.json({ limit: IMPORT_LIMIT }))
-  app.use('/api', express.json({ limit: BODY_LIMIT }))
+  // A collection file brings its own, larger limit at its route.
+  const json = express.json({ limit: BODY_LIMIT })
+  app.use('/api', (request, response, next) =>
+    request.path === '/collection-file' ? next() : json(request, response, next),
+  )
   for (const routes of PLACES) app.use('/api', routes(house))
   app.use('/api', (_request, response) => {
     sendProblem(response, problemOf({ code: 'no-such-place', data: {} }))
@@ -93,6 +99,10 @@ function onError(error: unknown, _request: Request, response: Response, next: Ne
   if (type === 'entity.too.large')
     return sendProblem(response, problemOf({ code: 'too-large', data: { most: '1 MB' } }))
   console.error(error)
+  // SQLite's words for a disk that takes no more: the change was rolled back whole.
+  const code = String((error as { code?: unknown }).code ?? '')
+  if (/^SQLITE_(FULL|READONLY|IOERR|CANTOPEN)|^ENOSPC$|^EROFS$|^EACCES$/.test(code))
+    return sendProblem(response, problemOf({ code: 'disk-full', data: {} }))
   sendProblem(response, {
     type: 'about:blank',
     title: 'Seligo made a mistake.',

@@ -1,3 +1,4 @@
+import { dirname } from 'node:path'
 import { dayAt, type Day } from '#core/calendar/day'
 import type { Settings } from '#contract/settings'
 import { Journal } from './db/journal.js'
@@ -16,18 +17,21 @@ export interface House {
   readonly now: () => Date
   /** Her day now: local time and her roll-over hour. */
   readonly today: () => Day
+  /** The data folder: where pictures lie beside the database. */
+  readonly folder: string
   /** Makes a dated copy of the database before something large. */
   readonly backUp: (why: 'import' | 'migration') => void
 }
 
 export function furnish(db: Db, now: () => Date, backUp: House['backUp'] = () => undefined): House {
+  const folder = dirname(db.name)
   const journal = new Journal(db, now)
   const store = new SettingsStore(db)
   const settings = (): Settings => store.read().settings
   const today = (): Day => dayNow(now(), settings().rollOverHour)
   const stock = new Stock(db, settings)
   journal.listen((touched) => stock.forget(touched))
-  return { db, journal, undo: new Undo(db, journal), stock, settings, now, today, backUp }
+  return { db, journal, undo: new Undo(db, journal), stock, settings, now, today, folder, backUp }
 }
 
 /** The local calendar day of an instant under her roll-over hour. */

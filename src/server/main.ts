@@ -1,5 +1,6 @@
 import { join } from 'node:path'
 import type { Server } from 'node:http'
+import { Photos } from './collection/photos.js'
 import { createApp } from './create-app.js'
 import { copyDatabase, dataFolder } from './db/data-folder.js'
 import { openDatabase, type Db } from './db/open-database.js'
@@ -13,9 +14,21 @@ const PORTS_TRIED = 50
 const clock = clockFrom(process.env['SELIGO_NOW'])
 const folder = dataFolder(process.env)
 const db = openOrSayWhy(join(folder, 'collection.db'))
-copyDatabase(db, folder, clock().toISOString(), 'day')
+copyForTheDay()
 const house = furnish(db, clock, (why) => copyDatabase(db, folder, clock().toISOString(), why))
+new Photos(house).tidy(clock())
 listen(createApp(house), Number(process.env['SELIGO_PORT'] ?? FIRST_PORT), PORTS_TRIED)
+
+/** Without room for a copy the collection can still be looked at; it is said, not hidden. */
+function copyForTheDay(): void {
+  try {
+    copyDatabase(db, folder, clock().toISOString(), 'day')
+  } catch (error) {
+    console.error(
+      `No copy of the collection could be made today: ${error instanceof Error ? error.message : String(error)}`,
+    )
+  }
+}
 
 /** A collection that cannot be opened is said in words, and left as it is. */
 function openOrSayWhy(file: string): Db {

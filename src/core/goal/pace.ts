@@ -1,6 +1,5 @@
 import { addDays, daysBetween, later, type Day } from '../calendar/day.js'
-import { wearDaysBetween, wearShareOf, type PlannedWeek } from '../calendar/planned-week.js'
-import type { DayRange } from '../calendar/when.js'
+import { wearDaysBetween, wearShareOf, type CalmStretch, type PlannedWeek } from '../calendar/planned-week.js'
 
 /** A recent pace is read over this many days … */
 export const PACE_DAYS = 28
@@ -21,7 +20,7 @@ export interface PaceFacts {
   readonly uses: number
   readonly wornToday: boolean
   readonly week: PlannedWeek
-  readonly away: readonly DayRange[]
+  readonly away: readonly CalmStretch[]
 }
 
 export type Standing = 'met' | 'ahead' | 'on pace' | 'behind' | 'out of reach' | 'no date' | 'not known'
@@ -91,7 +90,7 @@ export function sharePaceOf(facts: {
   readonly done: number | null
   readonly met: boolean
   readonly week: PlannedWeek
-  readonly away: readonly DayRange[]
+  readonly away: readonly CalmStretch[]
 }): { standing: Standing; notch: number | null; wearDaysLeft: number | null } {
   const { by, done } = facts
   if (by === null) return { standing: facts.met ? 'met' : 'no date', notch: null, wearDaysLeft: null }
@@ -118,7 +117,7 @@ export function recentPace(
   return { perWeek: (uses / days) * 7, days, uses }
 }
 
-function dateThatFits(left: number, from: Day, week: PlannedWeek, away: readonly DayRange[]): Day | null {
+function dateThatFits(left: number, from: Day, week: PlannedWeek, away: readonly CalmStretch[]): Day | null {
   let sum = 0
   for (let day = from, i = 0; i < LOOK_AHEAD_DAYS; day = addDays(day, 1), i += 1) {
     sum += wearShareOf(day, week, away)

@@ -1,16 +1,28 @@
 import { Router, type Request, type Response } from 'express'
 import { ok } from '#core/failure'
-import { UndoBody } from '#contract/settings'
+import { GoBackBody, UndoBody } from '#contract/settings'
 import type { House } from '../house.js'
 import { problemOf, problemOfInput, sendProblem } from '../http/problem.js'
 import { read } from '../http/routes.js'
 
-/** How many changes the list shows. */
-const RECENT = 60
+/** How many changes a page of the journal shows. */
+const PAGE = 60
 
 export function changeRoutes(house: House): Router {
   const routes = Router()
-  read(routes, '/changes', () => ok({ changes: house.undo.recent(RECENT) }))
+  read(routes, '/changes', (request) => {
+    const before = Number(request.query['before'])
+    return ok(house.undo.page(Number.isInteger(before) && before > 0 ? before : null, PAGE))
+  })
+  routes.post('/changes/:id/go-back', (request: Request, response: Response) => {
+    const parsed = GoBackBody.safeParse(request.body)
+    if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.body))
+    const target = String(request.params['id'])
+    const { changeId } = parsed.data
+    const outcome = house.undo.takeBackSince({ changeId, command: 'go-back', body: { target } }, target)
+    if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
+    response.json(outcome.value)
+  })
   routes.post('/changes/:id/take-back', (request: Request, response: Response) => {
     const parsed = UndoBody.safeParse(request.body)
     if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.body))

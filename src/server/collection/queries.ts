@@ -1,5 +1,6 @@
 import type { Day } from '#core/calendar/day'
 import type { Form } from '#core/item/form'
+import type { ModelType } from '#core/item/model-type'
 import type { Db } from '../db/open-database.js'
 import { preparing } from '../db/query.js'
 import type { ReadingRow } from '../stock/rows.js'
@@ -12,13 +13,14 @@ export interface CategoryRow {
   usual_form: Form
   eye: 0 | 1
   lip: 0 | 1
+  model_type: ModelType
 }
 
 export function collectionQueries(db: Db) {
   const sql = preparing(db)
   return {
     categories: sql<[], CategoryRow>(
-      'SELECT id, name, makeup, zone_id, usual_form, eye, lip FROM category ORDER BY position, id',
+      'SELECT id, name, makeup, zone_id, usual_form, eye, lip, model_type FROM category ORDER BY position, id',
     ),
     zones: sql<[], { id: string; name: string; slots: number }>(
       'SELECT id, name, slots FROM zone ORDER BY position, id',

@@ -1,4 +1,4 @@
-import { Router } from 'express'
+import express, { Router, type Request, type Response } from 'express'
 import { fail, ok } from '#core/failure'
 import { destinationsFor } from '#core/decide/verdict'
 import {
@@ -11,15 +11,37 @@ import {
   type ItemAnswer,
   type LifeEvent,
 } from '#contract/item'
+import {
+  AddCategory,
+  DropPair,
+  DropPhoto,
+  EditCategory,
+  EditMany,
+  MergeItems,
+  PutPair,
+  PutSomewhere,
+  SetOpenings,
+} from '#contract/collection'
+import { ChangeId, DayText, Id } from '#contract/basic'
+import { z } from 'zod'
+import { problemOf, problemOfInput, sendProblem } from '../http/problem.js'
+import { Care } from './care.js'
+import { Merging } from './merging.js'
+import { Photos, shrink } from './photos.js'
 import type { House } from '../house.js'
 import { command, read } from '../http/routes.js'
 import { readingOf } from '../stock/stock.js'
 import { CollectionCommands } from './commands.js'
 import { collectionQueries } from './queries.js'
 
+const PhotoAddress = z.strictObject({ changeId: ChangeId, photoId: Id, day: DayText })
+
 export function collectionRoutes(house: House): Router {
   const queries = collectionQueries(house.db)
   const commands = new CollectionCommands(house)
+  const care = new Care(house)
+  const merging = new Merging(house)
+  const photos = new Photos(house)
   const routes = Router()
 
   read(routes, '/collection', () => ok(collection()))
@@ -36,7 +58,46 @@ export function collectionRoutes(house: House): Router {
   command(house, routes, 'post', '/items/:id/open', OpenItem, 'open-item', (body, { id = '' }) =>
     commands.open(id, body.day),
   )
+  command(house, routes, 'post', '/items/:id/pairs', PutPair, 'put-pair', (body, { id = '' }) => care.putPair(id, body))
+  command(house, routes, 'post', '/pairs/:id/drop', DropPair, 'drop-pair', (_, { id = '' }) => care.dropPair(id))
+  command(house, routes, 'post', '/items/:id/put', PutSomewhere, 'put-somewhere', (body, { id = '' }) =>
+    care.putSomewhere(id, body),
+  )
+  command(house, routes, 'post', '/edit-many', EditMany, 'edit-many', (body) => care.editMany(body))
+  command(house, routes, 'post', '/openings', SetOpenings, 'set-openings', (body) => care.setOpenings(body))
+  command(house, routes, 'post', '/merge', MergeItems, 'merge', (body) => merging.merge(body))
+  command(house, routes, 'post', '/categories', AddCategory, 'add-category', (body) => care.addCategory(body))
+  command(house, routes, 'put', '/categories/:id', EditCategory, 'edit-category', (body, { id = '' }) =>
+    care.editCategory(id, body),
+  )
+  command(house, routes, 'post', '/photos/:id/drop', DropPhoto, 'drop-photo', (_, { id = '' }) => photos.drop(id))
+  routes.get('/photos/:id', (request, response) => {
+    const jpeg = photos.read(String(request.params['id']))
+    if (jpeg === null) return sendProblem(response, problemOf({ code: 'unknown-photo', data: {} }))
+    response.setHeader('Cache-Control', 'private, max-age=31536000, immutable')
+    response.type('image/jpeg').send(jpeg)
+  })
+  // The picture is the body; what it belongs to stands in the address.
+  routes.post(
+    '/items/:id/photos',
+    express.raw({ type: ['image/*', 'application/octet-stream'], limit: '40mb' }),
+    addPhoto,
+  )
   return routes
+
+  async function addPhoto(request: Request, response: Response): Promise<void> {
+    const parsed = PhotoAddress.safeParse(request.query)
+    if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.query))
+    const { changeId, photoId, day } = parsed.data
+    const shrunk = await shrink(Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0))
+    if (!shrunk.ok) return sendProblem(response, problemOf(shrunk.failure))
+    const itemId = String(request.params['id'])
+    const outcome = house.journal.run({ changeId, command: 'add-photo', body: { itemId, photoId, day } }, () =>
+      photos.add(photoId, itemId, day, shrunk.value),
+    )
+    if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
+    response.json(outcome.value)
+  }
 
   function collection(): CollectionAnswer {
     const today = house.today()
@@ -52,6 +113,7 @@ export function collectionRoutes(house: House): Router {
       usualForm: row.usual_form,
       eye: row.eye === 1,
       lip: row.lip === 1,
+      modelType: row.model_type,
     }))
   }
 
@@ -67,6 +129,8 @@ export function collectionRoutes(house: House): Router {
       item: found,
       keptText: JSON.parse(head.kept_text) as ItemAnswer['keptText'],
       wearDays: queries.wearDays.all(id).map((row) => row.day),
+      pairs: care.pairsOf(id),
+      photos: photos.of(id),
       readings: queries.readings.all(id).map(readingOf),
       goals: (house.stock.goals([id], today).get(id) ?? []).map(({ goal }) => goal),
       events: queries.events.all({ id }) as LifeEvent[],

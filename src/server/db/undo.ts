@@ -62,9 +62,6 @@ export class Undo {
     )
     this.#statements = {
       find: db.prepare<[string], ChangeListRow>(`SELECT ${LIST_COLUMNS} FROM change WHERE id = ?`),
-      recent: db.prepare<[number], ChangeListRow>(
-        `SELECT ${LIST_COLUMNS} FROM change WHERE changed = 1 AND is_undo = 0 ORDER BY seq DESC LIMIT ?`,
-      ),
       images: db.prepare<[string], ImageRow>(
         'SELECT tbl, row_id, before, after FROM change_row WHERE change_id = ? ORDER BY seq DESC',
       ),
@@ -86,15 +83,44 @@ export class Undo {
             AND json_extract(later.after, @path) IN
                 (SELECT row_id FROM change_row WHERE change_id = @id AND tbl = @parent AND before IS NULL)`,
       ),
+      madeIn: db.prepare<[string], { tbl: string }>(
+        'SELECT DISTINCT tbl FROM change_row WHERE change_id = ? AND before IS NULL',
+      ),
+      since: db.prepare<[number], ChangeListRow>(
+        `SELECT ${LIST_COLUMNS} FROM change WHERE seq >= ? AND changed = 1 AND is_undo = 0 AND undone_by IS NULL ORDER BY seq DESC`,
+      ),
+      page: db.prepare<[{ before: number; limit: number }], ChangeListRow>(
+        `SELECT ${LIST_COLUMNS} FROM change WHERE changed = 1 AND is_undo = 0 AND seq < @before ORDER BY seq DESC LIMIT @limit`,
+      ),
       targets: db.prepare<[string], { change_id: string }>('SELECT change_id FROM change_undoes WHERE undo_id = ?'),
       addTarget: db.prepare<[string, string]>('INSERT INTO change_undoes (undo_id, change_id) VALUES (?, ?)'),
       mark: db.prepare<[string | null, string]>('UPDATE change SET undone_by = ? WHERE id = ?'),
     }
   }
 
-  /** The latest changes, the newest first; acts that changed nothing are left out. */
-  recent(limit: number): ListedChange[] {
-    return this.#statements.recent.all(limit).map(listed)
+  /** A page of the journal, the newest first, from below a sequence number (null = the top), and where the next one begins. */
+  page(before: number | null, limit: number): { changes: ListedChange[]; next: number | null } {
+    const rows = this.#statements.page.all({ before: before ?? Number.MAX_SAFE_INTEGER, limit })
+    return { changes: rows.map(listed), next: rows.length < limit ? null : (rows.at(-1)?.seq ?? null) }
+  }
+
+  /** Takes back everything from a change on, so that all is as it was before it; one change, the newest first. */
+  takeBackSince(request: ChangeRequest, targetId: string): Outcome<Applied<UndoAnswer>> {
+    return this.#journal.run(
+      request,
+      () => {
+        const target = this.#statements.find.get(targetId)
+        if (!target) return fail('unknown-change', { changeId: targetId })
+        const all = this.#statements.since.all(target.seq)
+        if (all.length === 0) return fail('already-undone', { words: target.words })
+        this.#takeAll(all, request.changeId)
+        return ok({
+          words: `Went back to before: ${target.words}`,
+          answer: { takenBack: all.map((row) => ({ ...listed(row), undone: true })) },
+        })
+      },
+      { isUndo: true },
+    )
   }
 
   /**
@@ -118,17 +144,21 @@ export class Undo {
               .map((row) => row.words)
               .join('\n'),
           })
-        this.#db.pragma('defer_foreign_keys = ON')
-        for (const row of all) this.#restore(row.id)
-        for (const row of all) {
-          this.#statements.addTarget.run(request.changeId, row.id)
-          this.#setUndone(row.id, request.changeId)
-        }
+        this.#takeAll(all, request.changeId)
         const words = all.length === 1 ? `Took back: ${target.words}` : `Took back ${all.length} changes`
         return ok({ words, answer: { takenBack: all.map((row) => ({ ...listed(row), undone: true })) } })
       },
       { isUndo: true },
     )
+  }
+
+  #takeAll(all: readonly ChangeListRow[], undoId: string): void {
+    this.#db.pragma('defer_foreign_keys = ON')
+    for (const row of all) this.#restore(row.id)
+    for (const row of all) {
+      this.#statements.addTarget.run(undoId, row.id)
+      this.#setUndone(row.id, undoId)
+    }
   }
 
   /** The change and all that stands on it, the newest first. */
@@ -137,7 +167,8 @@ export class Undo {
     const queue = [target]
     for (let row = queue.pop(); row !== undefined; row = queue.pop()) {
       const ids = new Set(this.#statements.onSameRows.all({ id: row.id, seq: row.seq }).map((each) => each.id))
-      for (const { child, column, parent } of this.#references)
+      const madeIn = new Set(this.#statements.madeIn.all(row.id).map((each) => each.tbl))
+      for (const { child, column, parent } of this.#references.filter((each) => madeIn.has(each.parent)))
         for (const each of this.#statements.onMadeRows.all({
           id: row.id,
           seq: row.seq,

@@ -22,14 +22,14 @@ export class Drawer {
       const within = placed.filter((row) => row.zone_id === zone.id)
       return {
         ...zone,
-        taken: within.reduce((sum, row) => sum + row.slots, 0),
+        taken: within.reduce((sum, row) => sum + (row.beside === 1 ? 0 : row.slots), 0),
         itemIds: within.map((row) => row.item_id),
       }
     })
   }
 
   /** Lays an item into a zone, from wherever it was. `zone-full` when its slots do not suffice. */
-  place(placementId: string, itemId: string, zoneId: string): Outcome<Done<{ id: string }>> {
+  place(placementId: string, itemId: string, zoneId: string, beside = false): Outcome<Done<{ id: string }>> {
     const today = this.#house.today()
     const item = this.#house.stock.one(itemId, today)
     if (!item) return fail('unknown-item', { value: itemId })
@@ -38,12 +38,18 @@ export class Drawer {
     if (!zone) return fail('unknown-zone', { value: zoneId })
     if (item.placement?.zoneId === zoneId)
       return ok({ words: `${item.shade || item.name} is in ${zone.name}`, answer: { id: placementId } })
-    if (zone.taken + item.slots > zone.slots) return fail('zone-full', { zone: zone.name, slots: zone.slots })
+    if (!beside && item.packageStates.includes('too tall for the drawer'))
+      return fail('too-tall', { name: item.shade || item.name })
+    if (!beside && zone.taken + item.slots > zone.slots)
+      return fail('zone-full', { zone: zone.name, slots: zone.slots })
     if ((this.#queries.taken.get(placementId)?.n ?? 0) > 0) return fail('id-taken', { value: placementId })
     this.#queries.takeOut.run({ itemId, day: today })
-    this.#queries.place.run({ id: placementId, itemId, zoneId, day: today })
+    this.#queries.place.run({ id: placementId, itemId, zoneId, day: today, beside: beside ? 1 : 0 })
     this.#queries.setLocation.run({ itemId, location: 'zone', until: null })
-    return ok({ words: `Laid ${item.shade || item.name} into ${zone.name}`, answer: { id: placementId } })
+    return ok({
+      words: `Laid ${item.shade || item.name} ${beside ? 'beside the drawer' : `into ${zone.name}`}`,
+      answer: { id: placementId },
+    })
   }
 
   /** Takes an item out; it rests from then on. */

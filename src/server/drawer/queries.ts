@@ -12,6 +12,7 @@ export interface PlacedRow {
   item_id: string
   zone_id: string
   slots: number
+  beside: 0 | 1
 }
 
 export function drawerQueries(db: Db) {
@@ -19,12 +20,12 @@ export function drawerQueries(db: Db) {
   return {
     zones: sql<[], ZoneRow>('SELECT id, name, slots FROM zone ORDER BY position, id'),
     placed: sql<[], PlacedRow>(`
-      SELECT pl.item_id, pl.zone_id, i.slots
+      SELECT pl.item_id, pl.zone_id, i.slots, pl.beside
         FROM placement pl JOIN item i ON i.id = pl.item_id
        WHERE pl.to_day IS NULL ORDER BY pl.zone_id, pl.position, pl.rowid`),
     place: sql(`
-      INSERT INTO placement (id, item_id, zone_id, from_day, position)
-      VALUES (@id, @itemId, @zoneId, @day,
+      INSERT INTO placement (id, item_id, zone_id, from_day, beside, position)
+      VALUES (@id, @itemId, @zoneId, @day, @beside,
               (SELECT coalesce(max(position), 0) + 1 FROM placement WHERE zone_id = @zoneId AND to_day IS NULL))`),
     taken: sql<[string], { n: number }>('SELECT count(*) AS n FROM placement WHERE id = ?'),
     takeOut: sql<[{ itemId: string; day: Day }]>(

@@ -13,7 +13,7 @@ export function drawerRoutes(house: House): Router {
     return ok({ today, zones: drawer.zones(), items: house.stock.summaries(house.stock.presentIds(), today) })
   })
   command(house, routes, 'post', '/drawer/place', Place, 'place', (body) =>
-    drawer.place(body.placementId, body.itemId, body.zoneId),
+    drawer.place(body.placementId, body.itemId, body.zoneId, body.beside),
   )
   command(house, routes, 'post', '/drawer/take-out', TakeOut, 'take-out', (body) =>
     drawer.takeOut(body.itemId, house.today()),

@@ -1,27 +1,53 @@
-import { Router } from 'express'
-import { watchedTables } from '../db/journal-triggers.js'
+import express, { Router, type Request, type Response } from 'express'
+import { CollectionFile, collectionFileSchema, PutCollection } from '#contract/collection-file'
 import type { House } from '../house.js'
+import { problemOf, problemOfInput, sendProblem } from '../http/problem.js'
+import { CollectionFiles } from './collection-file.js'
+import { collectionCsv } from './csv.js'
 
-/** The shape of the export; raised when its meaning changes. */
-export const EXPORT_VERSION = 1
+/** A collection of ten years with its pictures travels as one JSON file. */
+const COLLECTION_LIMIT = '300mb'
 
 export function exportRoutes(house: House): Router {
+  const files = new CollectionFiles(house)
   const routes = Router()
   routes.get('/export', (_request, response) => {
-    const name = `seligo-${house.today()}.json`
-    response.setHeader('Content-Disposition', `attachment; filename="${name}"`)
-    response.json(everything(house))
+    attach(response, `seligo-${house.today()}.json`).json(files.everything())
   })
+  routes.get('/export.csv', (_request, response) => {
+    attach(response, `seligo-${house.today()}.csv`).type('text/csv; charset=utf-8').send(collectionCsv(house))
+  })
+  routes.get('/export/schema', (_request, response) => {
+    response.type('application/schema+json').send(JSON.stringify(collectionFileSchema()))
+  })
+  routes.post('/collection-file', express.json({ limit: COLLECTION_LIMIT }), takeIn)
   return routes
+
+  /** What a file holds is checked whole before anything is touched. */
+  function takeIn(request: Request, response: Response): void {
+    const parsed = PutCollection.safeParse(request.body)
+    if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.body))
+    const { changeId, replace, collection } = parsed.data
+    const file = CollectionFile.safeParse(collection)
+    if (!file.success) {
+      const [first] = file.error.issues
+      const where = first?.path.join('.') ?? ''
+      return sendProblem(
+        response,
+        problemOf({ code: 'not-a-collection', data: { value: where, where, why: first?.message ?? '' } }),
+      )
+    }
+    house.backUp('import')
+    const { exportedAt } = file.data
+    const outcome = house.journal.run({ changeId, command: 'put-collection', body: { replace, exportedAt } }, () =>
+      files.put(file.data, replace),
+    )
+    if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
+    response.json(outcome.value)
+  }
 }
 
-/** Everything she has recorded, table by table, ids included; rows in the order of their ids. */
-export function everything(house: House) {
-  const tables = Object.fromEntries(
-    watchedTables(house.db).map(({ name, columns }) => [
-      name,
-      house.db.prepare(`SELECT ${columns.map((column) => `"${column}"`).join(', ')} FROM "${name}" ORDER BY id`).all(),
-    ]),
-  )
-  return { format: 'seligo collection', version: EXPORT_VERSION, exportedAt: house.now().toISOString(), tables }
+function attach(response: Response, name: string): Response {
+  response.setHeader('Content-Disposition', `attachment; filename="${name}"`)
+  return response
 }

@@ -78,6 +78,17 @@ const WORDS: Readonly<Record<string, Writer>> = {
     conflict('It is no longer in use.', `${name} is finished or has left. Take that back first.`),
   'reading-does-not-fit': ({ form, kind }) =>
     refused(`A ${form} package is not read by ${kind}. Choose the measure its form shows.`, 'reading.kind'),
+  'pair-needs-another': () => refused('A pair needs another item; choose one from the collection.', 'otherItemId'),
+  'category-name-taken': ({ value }) =>
+    refused(`There is a category called ${value} already; choose another name.`, 'name'),
+  'merge-with-shades': () =>
+    conflict(
+      'Palettes cannot be made one.',
+      'Their shades would get mixed up. Remove the one that is too many by deciding on it.',
+    ),
+  'not-a-picture': () =>
+    refused('That file is no picture that can be read. Choose a JPEG, PNG, WebP or HEIC.', 'photo'),
+  'unknown-photo': () => missing('picture'),
   'category-in-use': () => conflict('It is in use.', 'Items belong to this category.'),
   'makeup-worn': ({ count }) =>
     conflict(
@@ -86,6 +97,10 @@ const WORDS: Readonly<Record<string, Writer>> = {
     ),
   'zone-full': ({ zone, slots }) =>
     conflict(`${zone} is full.`, `${zone} holds ${slots}. Take something out, or give the zone more slots.`),
+  'laying-open': () => conflict('A laying is under way.', 'Go on with it, or close it first.'),
+  'no-laying': () => conflict('No laying is under way.', 'It was closed in another window; load the page again.'),
+  'too-tall': ({ name }) =>
+    conflict('It does not fit under the lid.', `${name} is too tall for the drawer. Let it stand beside it.`),
   'not-in-drawer': () => conflict('It is not in the drawer.', 'It was taken out before; load the page again.'),
   'by-before-start': ({ value }) => refused(`${value} is before the start; choose a later day or none.`, 'by'),
   'no-project-date': () => refused('The project has no date of its own; give the goal a date or none.', 'goal.by'),
@@ -154,6 +169,24 @@ const WORDS: Readonly<Record<string, Writer>> = {
     ),
   'unreadable-table': ({ reason }) => refused(`The table cannot be read: ${reason}. Nothing was stored.`, 'file'),
   'nothing-to-store': () => refused('No row is left to store; every row is skipped or has no category.', 'file'),
+  'not-a-collection': ({ where, why }) =>
+    refused(
+      `That file is no collection of Seligo: ${String(where) || 'the file'}: ${why}. Nothing was changed.`,
+      'file',
+    ),
+  'collection-not-empty': () =>
+    conflict(
+      'Something is in the collection.',
+      'A file takes the place of what is there. Say so, and it can be taken back as one change.',
+    ),
+  'collection-inconsistent': () =>
+    refused('Rows of that file refer to others that it does not hold. Nothing was changed.', 'file'),
+  'disk-full': () => ({
+    status: 507,
+    title: 'It could not be stored.',
+    detail:
+      'The disk is full or the data folder cannot be written. Nothing was stored by this act; make room and try again.',
+  }),
   'malformed-json': () => ({
     status: 400,
     title: 'The request is not JSON.',

@@ -1,12 +1,14 @@
 import { Router } from 'express'
 import { fail, ok } from '#core/failure'
-import { SaveSettings } from '#contract/settings'
+import { AddAway, AddLowSeason, DropStretch, SaveSettings } from '#contract/settings'
 import type { House } from '../house.js'
 import { command, read } from '../http/routes.js'
+import { Stretches } from './stretches.js'
 import { SettingsStore } from './settings-store.js'
 
 export function settingsRoutes(house: House): Router {
   const store = new SettingsStore(house.db)
+  const stretches = new Stretches(house)
   const routes = Router()
   read(routes, '/settings', () => ok(store.read()))
   command(house, routes, 'put', '/settings', SaveSettings, 'save-settings', (body) => {
@@ -15,5 +17,12 @@ export function settingsRoutes(house: House): Router {
     store.save(body.settings)
     return ok({ words: 'Changed the settings', answer: store.read() })
   })
+  read(routes, '/stretches', () => ok(stretches.all()))
+  command(house, routes, 'post', '/away', AddAway, 'add-away', (body) => stretches.addAway(body))
+  command(house, routes, 'post', '/away/:id/drop', DropStretch, 'drop-away', (_, { id = '' }) => stretches.dropAway(id))
+  command(house, routes, 'post', '/low-seasons', AddLowSeason, 'add-low-season', (body) => stretches.addLowSeason(body))
+  command(house, routes, 'post', '/low-seasons/:id/drop', DropStretch, 'drop-low-season', (_, { id = '' }) =>
+    stretches.dropLowSeason(id),
+  )
   return routes
 }

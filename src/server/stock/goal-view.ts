@@ -1,6 +1,5 @@
 import type { Day } from '#core/calendar/day'
-import type { PlannedWeek } from '#core/calendar/planned-week'
-import type { DayRange } from '#core/calendar/when'
+import type { CalmStretch, PlannedWeek } from '#core/calendar/planned-week'
 import { paceOf, recentPace, sharePaceOf } from '#core/goal/pace'
 import { isCounted, progressOf } from '#core/goal/progress'
 import { wearsDuring } from '#core/wear/tally'
@@ -10,7 +9,7 @@ import type { StayRow } from './rows.js'
 export interface GoalContext {
   readonly today: Day
   readonly week: PlannedWeek
-  readonly away: readonly DayRange[]
+  readonly away: readonly CalmStretch[]
   /** Days on which the item was worn, each once, ascending. */
   readonly days: readonly Day[]
   readonly left: number | null

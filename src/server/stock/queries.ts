@@ -82,6 +82,9 @@ export function stockQueries(db: Db) {
         JOIN category c ON c.id = coalesce(w.used_as, i.used_as, i.category_id)
        WHERE w.day >= ? AND c.makeup = 1`),
     loggedSince: sql<[], { day: Day | null }>('SELECT min(day) AS day FROM wear'),
+    lowSeasons: sql<[], { from_day: string; to_day: string; factor: number }>(
+      'SELECT from_day, to_day, factor FROM low_season ORDER BY from_day, id',
+    ),
     away: sql<[], DayRange>('SELECT earliest, latest FROM away ORDER BY earliest'),
   }
 }

@@ -1,5 +1,11 @@
-import { addDays, type Day } from '#core/calendar/day'
-import { LEARN_FROM_WEEKS, learnedWeek, type PlannedWeek } from '#core/calendar/planned-week'
+import { addDays, fieldsOf, type Day } from '#core/calendar/day'
+import {
+  LEARN_FROM_WEEKS,
+  learnedWeek,
+  yearlyStretches,
+  type CalmStretch,
+  type PlannedWeek,
+} from '#core/calendar/planned-week'
 import type { DayRange } from '#core/calendar/when'
 import type { Opened } from '#core/item/opened'
 import { bareAtStage, leftByReading } from '#core/item/what-is-left'
@@ -14,6 +20,10 @@ import { goalViewOf, shownGoal } from './goal-view.js'
 import { stockQueries } from './queries.js'
 import { Remembered } from './remembered.js'
 import type { ItemRow, PartRow, ReadingRow, StayRow } from './rows.js'
+
+/** Low seasons are reckoned for stays this far back and dates this far ahead. */
+const YEARS_BACK = 10
+const YEARS_AHEAD = 6
 
 /** Reads items as every place shows them: facts from the tables, figures from the core. */
 export class Stock {
@@ -48,8 +58,15 @@ export class Stock {
     return learnedWeek(ticked, days, this.#queries.loggedSince.get()?.day ?? null, until)
   }
 
-  away(): DayRange[] {
-    return this.#queries.away.all()
+  /** Days away, and the low seasons of the years around today. */
+  calm(today: Day): CalmStretch[] {
+    const { year } = fieldsOf(today)
+    const seasons = this.#queries.lowSeasons
+      .all()
+      .flatMap(({ from_day: from, to_day: to, factor }) =>
+        yearlyStretches({ from, to, factor }, year - YEARS_BACK, year + YEARS_AHEAD),
+      )
+    return [...this.#queries.away.all(), ...seasons]
   }
 
   /** One item, or null when there is none under this id. */
@@ -195,7 +212,7 @@ export class Stock {
       for (const row of this.#queries.partDays.all(JSON.stringify(partIds))) push(days, row.part_id, row.day)
     const items = byKey(rows, (row) => row.id)
     const week = this.week(today).week
-    const away = this.away()
+    const away = this.calm(today)
     const found = new Map<string, { goal: GoalView; stay: StayRow }[]>()
     for (const stay of stays) {
       const own = parts.get(stay.item_id) ?? []

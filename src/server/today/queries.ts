@@ -37,6 +37,9 @@ export function todayQueries(db: Db) {
       SELECT w.id, w.item_id, (SELECT json_group_array(wp.part_id) FROM wear_part wp WHERE wp.wear_id = w.id) AS parts,
              w.used_as, w.amount, w.amount_unit, w.felt, w.mix_id
         FROM wear w WHERE w.day = ? ORDER BY w.rowid`),
+    wornBetween: sql<[{ from: Day; to: Day }], { item_id: string; day: Day }>(
+      'SELECT item_id, day FROM wear WHERE day BETWEEN @from AND @to ORDER BY item_id, day',
+    ),
     wear: sql<[{ itemId: string; day: Day }], { id: string }>(
       'SELECT id FROM wear WHERE item_id = @itemId AND day = @day',
     ),

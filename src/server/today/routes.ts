@@ -39,6 +39,11 @@ export function todayRoutes(house: House): Router {
     if (day === null || day > house.today()) return fail('day-in-future', { value: String(asked) })
     return ok(today(day))
   })
+  read(routes, '/worn-days', (request) => {
+    const [from, to] = [dayParam(request.query['from']), dayParam(request.query['to'])]
+    if (from === null || to === null) return fail('day-in-future', { value: String(request.query['to']) })
+    return ok({ worn: queries.wornBetween.all({ from, to }).map((row) => ({ itemId: row.item_id, day: row.day })) })
+  })
   command(house, routes, 'post', '/wear', SetWorn, 'set-worn', (body) => wearing.setWorn(body))
   command(house, routes, 'post', '/face', SetFace, 'set-face', (body) =>
     wearing.setFace(body.day, body.itemIds, body.words || `the same ${body.itemIds.length} as last time`),

@@ -2,6 +2,7 @@
 import { useStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useStock } from '#web/ui/stock'
+import BulkBar from './BulkBar.vue'
 import CollectionRow from './CollectionRow.vue'
 import { choose, countsOf, FILTERS, ORDERS, type Order } from './filters'
 import GaugeWall from './GaugeWall.vue'
@@ -28,6 +29,14 @@ function toggle(id: string): void {
   filters.value = filters.value.includes(id) ? filters.value.filter((each) => each !== id) : [...filters.value, id]
 }
 
+const chosen = ref<string[] | null>(null)
+const unknown = computed(() => stock.items.filter((item) => item.opened.kind === 'unknown').length)
+
+function pick(id: string): void {
+  if (chosen.value === null) return
+  chosen.value = chosen.value.includes(id) ? chosen.value.filter((each) => each !== id) : [...chosen.value, id]
+}
+
 function clear(): void {
   filters.value = []
   categoryId.value = null
@@ -39,6 +48,10 @@ function clear(): void {
   <div class="place-head">
     <h1>Collection</h1>
     <span class="quiet">What do I own, and is it more than a face can use?</span>
+    <v-btn v-if="unknown > 0" variant="text" to="/collection/openings">When opened? ({{ unknown }})</v-btn>
+    <v-btn variant="text" :aria-pressed="chosen !== null" @click="chosen = chosen === null ? [] : null">{{
+      chosen === null ? 'Choose several' : 'Choose none'
+    }}</v-btn>
     <v-btn variant="outlined" color="primary" to="/collection/import">Import a sheet</v-btn>
     <v-btn color="primary" to="/collection/add">Add an item</v-btn>
   </div>
@@ -100,12 +113,26 @@ function clear(): void {
         </button>
       </div>
       <p class="quiet figures summary" role="status">{{ summary }}</p>
+      <BulkBar
+        v-if="chosen !== null"
+        :chosen="chosen"
+        :items="stock.items"
+        :categories="stock.categories"
+        @all="chosen = shown.map((item) => item.id)"
+        @done="chosen = []"
+      />
       <p v-if="stock.loaded && shown.length === 0" class="inset none">
         Nothing fits all of that. <v-btn variant="text" @click="clear">Show everything</v-btn>
       </p>
       <GaugeWall v-else-if="view === 'gauges'" :items="shown" />
       <v-virtual-scroll v-else-if="stock.today" class="list" :items="shown" :item-height="58" item-key="id">
-        <template #default="{ item }"><CollectionRow :item="item" :today="stock.today" /></template>
+        <template #default="{ item }"
+          ><CollectionRow
+            :item="item"
+            :today="stock.today"
+            :chosen="chosen === null ? null : chosen.includes(item.id)"
+            @choose="pick(item.id)"
+        /></template>
       </v-virtual-scroll>
     </section>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { RouterLink } from 'vue-router'
 import type { Day } from '#core/calendar/day'
 import type { ItemSummary } from '#contract/item'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
@@ -8,11 +9,21 @@ import { fullName, usesWords } from '#web/ui/words/item-words'
 import { goodTo } from '#web/ui/words/shelf-life-words'
 import { fromNow, openedWords } from '#web/ui/words/when-words'
 
-defineProps<{ item: ItemSummary; today: Day }>()
+/** `chosen` null = a link to the item; else a thing that can be chosen. */
+defineProps<{ item: ItemSummary; today: Day; chosen: boolean | null }>()
+defineEmits<{ choose: [] }>()
 </script>
 
 <template>
-  <RouterLink class="row" :to="`/items/${item.id}`">
+  <component
+    :is="chosen === null ? RouterLink : 'button'"
+    class="row"
+    :class="{ chosen }"
+    :type="chosen === null ? undefined : 'button'"
+    :aria-pressed="chosen ?? undefined"
+    :to="chosen === null ? `/items/${item.id}` : undefined"
+    @click="chosen !== null && $emit('choose')"
+  >
     <ItemGauge :item="item" size="small" />
     <span class="name">
       <strong>{{ fullName(item) }}</strong>
@@ -44,7 +55,7 @@ defineProps<{ item: ItemSummary; today: Day }>()
             : 'not worn in the log'
       }}</span>
     </span>
-  </RouterLink>
+  </component>
 </template>
 
 <style scoped>
@@ -59,6 +70,16 @@ defineProps<{ item: ItemSummary; today: Day }>()
   color: var(--ink);
   text-decoration: none;
   font-size: 13.5px;
+}
+
+button.row {
+  width: 100%;
+  text-align: left;
+}
+
+.row.chosen {
+  background: var(--inset);
+  box-shadow: inset 6px 0 0 var(--primary);
 }
 
 .row:hover {

@@ -49,6 +49,7 @@ async function edit(zone: DrawerZone, name: string, slots: number): Promise<void
   <div class="place-head">
     <h1>Lay the drawer</h1>
     <span class="quiet">What lies within reach, and where? What is in it gets used, what is not does not.</span>
+    <v-btn variant="outlined" color="primary" to="/drawer/laying">Lay for a season</v-btn>
     <v-btn color="primary" to="/">Done</v-btn>
   </div>
   <div v-if="answer" class="zones">

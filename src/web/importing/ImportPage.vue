@@ -248,18 +248,6 @@ async function base64Of(file: Blob, name: string): Promise<string> {
   font-weight: 400;
 }
 
-.file input::file-selector-button {
-  height: 44px;
-  padding: 0 16px;
-  margin-right: 12px;
-  border: 1px solid var(--primary);
-  border-radius: 8px;
-  background: none;
-  color: var(--primary);
-  font: 600 15px var(--text);
-  cursor: pointer;
-}
-
 .paste summary {
   min-height: 44px;
   display: flex;

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { ItemAnswer } from '#contract/item'
 import { paceWords } from '#web/ui/words/goal-words'
+import { locationWords } from '#web/ui/words/location-words'
 import { contentWords, moneyWords, usesWords } from '#web/ui/words/item-words'
 import { goodTo, reasonWords, sunWords } from '#web/ui/words/shelf-life-words'
 import { fromNow, openedWords, rangeWords } from '#web/ui/words/when-words'
@@ -15,6 +16,22 @@ const uses = computed(() => {
   const { usesBefore, wears, lastWorn } = item.value
   const made = usesBefore > 0 ? `${usesBefore} before the log and ${wears} in it` : `${wears} in the log`
   return `${made}${lastWorn ? `; last worn ${fromNow(lastWorn, props.answer.today)}` : ''}.`
+})
+const traits = computed(() => {
+  const { usedAs, wornAs, format, undertone, depth, seasons, availability, spf, packageStates, kit } = item.value
+  return [
+    usedAs === null ? '' : `worn as ${wornAs}`,
+    format ?? '',
+    undertone ?? '',
+    depth ?? '',
+    seasons.length === 0 ? '' : `for ${seasons.join(', ')}`,
+    availability ?? '',
+    spf === null ? '' : `SPF ${spf}`,
+    packageStates.join(', '),
+    kit === '' ? '' : `of the kit ${kit}`,
+  ]
+    .filter(Boolean)
+    .join('; ')
 })
 const cost = computed(() => {
   const { priceMinor, source } = item.value
@@ -75,6 +92,17 @@ const cost = computed(() => {
         <span v-for="part in item.parts" :key="part.id" class="shade"
           >{{ part.name }} <span class="quiet figures">{{ part.uses }}</span></span
         >
+      </dd>
+    </div>
+    <div v-if="traits">
+      <dt>Of its kind</dt>
+      <dd>{{ traits }}</dd>
+    </div>
+    <div v-if="item.endedOn === null">
+      <dt>Lies</dt>
+      <dd>
+        {{ locationWords(item) }}<template v-if="item.brushes">, with {{ item.brushes }}</template
+        >.
       </dd>
     </div>
     <div v-if="item.notes">

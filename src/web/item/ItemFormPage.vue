@@ -2,7 +2,7 @@
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { eyeMeasureOf, FORMS } from '#core/item/form'
-import { FINISHES, SOURCES } from '#core/item/traits'
+import { FINISHES, SOURCES, STRUCTURES } from '#core/item/traits'
 import type { ItemAnswer } from '#contract/item'
 import { get, newId } from '#web/api/client'
 import ChoiceRow from '#web/ui/ChoiceRow.vue'
@@ -12,12 +12,20 @@ import { useForm } from '#web/ui/use-form'
 import { draftOf, EMPTY_DRAFT, fieldsOf, type DraftErrors, type ItemDraft } from './item-draft'
 import ShadesEditor from './ShadesEditor.vue'
 import StaleEdit from './StaleEdit.vue'
+import TraitFields from './TraitFields.vue'
 
 /** Adds an item or changes one. The short form first; the rest is folded. */
 const route = useRoute()
 const router = useRouter()
 const stock = useStock()
 const form = useForm()
+const STRUCTURE_WORDS = {
+  single: 'a single',
+  duo: 'a duo with two sides',
+  palette: 'a palette',
+  'dual-ended': 'dual-ended',
+  kit: 'a kit of singles',
+}
 const id = computed(() => (route.params['id'] === undefined ? null : String(route.params['id'])))
 const draft = ref<ItemDraft>({ ...EMPTY_DRAFT })
 const before = ref<ItemAnswer | null>(null)
@@ -220,7 +228,15 @@ const problem = (field: keyof ItemDraft, server: string): string[] =>
         <v-checkbox v-model="draft.sunProtection" label="Sunscreen or SPF claim" />
       </div>
       <v-textarea v-model="draft.notes" label="Notes" rows="2" :error-messages="problem('notes', 'notes')" />
-      <ShadesEditor v-model:parts="draft.parts" v-model:columns="draft.columns" :on="form.on" />
+      <TraitFields v-model="draft" :categories="stock.categories" :errors="errors" />
+      <ChoiceRow v-model="draft.structure" label="It is" :options="STRUCTURES" :words="STRUCTURE_WORDS" />
+      <ShadesEditor
+        v-if="draft.parts.length > 0 || (draft.structure !== 'single' && draft.structure !== 'kit')"
+        v-model:parts="draft.parts"
+        v-model:columns="draft.columns"
+        :structure="draft.structure"
+        :on="form.on"
+      />
     </template>
     <StaleEdit
       v-if="form.refused.value?.problem.code === 'stale'"

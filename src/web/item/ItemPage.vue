@@ -16,6 +16,9 @@ import { leftWords } from '#web/ui/words/gauge-words'
 import { fullName } from '#web/ui/words/item-words'
 import { dateWords } from '#web/ui/words/when-words'
 import ItemFacts from './ItemFacts.vue'
+import ItemPairs from './ItemPairs.vue'
+import ItemPhotos from './ItemPhotos.vue'
+import PutDialog from './PutDialog.vue'
 import LifeLine from './LifeLine.vue'
 
 const route = useRoute()
@@ -24,7 +27,7 @@ const changes = useChanges()
 const answer = ref<ItemAnswer | null>(null)
 const missing = ref('')
 const projects = ref<ProjectsAnswer | null>(null)
-const dialog = ref<'reading' | 'finish' | 'sign' | 'trial' | 'verdict' | 'roll-in' | null>(null)
+const dialog = ref<'reading' | 'finish' | 'sign' | 'trial' | 'verdict' | 'roll-in' | 'put' | null>(null)
 const offerBackup = ref(false)
 const id = computed(() => String(route.params['id']))
 const item = computed(() => answer.value?.item ?? null)
@@ -106,6 +109,7 @@ function finished(backups: number): void {
             >Lay into the drawer</v-btn
           >
           <v-btn v-else variant="outlined" color="primary" @click="outOfDrawer">Take out of the drawer</v-btn>
+          <v-btn variant="outlined" color="primary" @click="dialog = 'put'">Put it somewhere</v-btn>
           <v-btn variant="outlined" color="primary" @click="rollIn">Roll into a project</v-btn>
           <v-btn v-if="!item.onTrial" variant="outlined" color="primary" @click="dialog = 'trial'">Put on trial</v-btn>
           <v-btn variant="outlined" color="primary" @click="dialog = 'verdict'">Decide</v-btn>
@@ -118,7 +122,18 @@ function finished(backups: number): void {
         </p>
       </div>
     </div>
+    <div class="beside">
+      <ItemPairs :item="item" :pairs="answer.pairs" />
+      <ItemPhotos :item="item" :photos="answer.photos" :today="answer.today" />
+    </div>
     <LifeLine :answer="answer" />
+    <PutDialog
+      v-if="dialog === 'put'"
+      :item="item"
+      :today="answer.today"
+      @close="dialog = null"
+      @done="dialog = null"
+    />
     <ReadingDialog
       v-if="dialog === 'reading'"
       :item="item"
@@ -196,6 +211,13 @@ function finished(backups: number): void {
 
 .plate .quiet {
   color: #4a525b;
+}
+
+.beside {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(320px, 1fr));
+  gap: 14px;
+  margin-top: 16px;
 }
 
 .acts {

@@ -22,7 +22,7 @@ const span = computed(() => {
       .flatMap((day) => day ?? [])
       .sort()[0] ?? props.answer.today
   const to =
-    [endedOn ?? props.answer.today, shelfLife.lastGood?.latest ?? null]
+    [props.answer.today, endedOn, shelfLife.lastGood?.latest ?? null]
       .flatMap((day) => day ?? [])
       .sort()
       .at(-1) ?? props.answer.today

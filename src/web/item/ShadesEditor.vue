@@ -1,78 +1,169 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
+import { ref } from 'vue'
+import { FORMS } from '#core/item/form'
+import { FINISHES } from '#core/item/traits'
 import { newId } from '#web/api/client'
 import type { ItemDraft } from './item-draft'
 
-/** The shades of a palette or duo, row by row as they lie. */
+/** The shades of a palette, the sides of a duo, the ends of a pencil: each where it really lies. */
 const parts = defineModel<ItemDraft['parts']>('parts', { required: true })
 const columns = defineModel<string>('columns', { required: true })
-defineProps<{ on: (field: string) => string[] }>()
+const props = defineProps<{ structure: ItemDraft['structure']; on: (field: string) => string[] }>()
+const each = ref<string | null>(null)
+const PART_NAME = { single: 'Shade', palette: 'Shade', duo: 'Side', 'dual-ended': 'End', kit: 'Piece' } as const
 
 function add(): void {
+  const across = Math.max(1, Number(columns.value) || 4)
+  const n = parts.value.length
   parts.value = [
     ...parts.value,
-    { id: newId(), name: `Shade ${parts.value.length + 1}`, colour: '#b08a78', finish: null, shape: 'square' },
+    {
+      id: newId(),
+      name: `${PART_NAME[props.structure]} ${n + 1}`,
+      colour: '#b08a78',
+      finish: null,
+      shape: 'square',
+      row: Math.floor(n / across) + 1,
+      col: (n % across) + 1,
+      rowSpan: 1,
+      colSpan: 1,
+      form: null,
+    },
   ]
+}
+
+/** All of them row by row, so many in a row; spans go. */
+function layOut(): void {
+  const across = Math.max(1, Math.min(30, Number(columns.value) || 4))
+  parts.value = parts.value.map((part, n) => ({
+    ...part,
+    row: Math.floor(n / across) + 1,
+    col: (n % across) + 1,
+    rowSpan: 1,
+    colSpan: 1,
+  }))
 }
 
 function remove(id: string): void {
   parts.value = parts.value.filter((part) => part.id !== id)
 }
+
+function place(index: number, key: 'row' | 'col' | 'rowSpan' | 'colSpan', value: string): void {
+  parts.value = parts.value.map((part, n) =>
+    n === index ? { ...part, [key]: Math.max(1, Math.min(30, Number(value) || 1)) } : part,
+  )
+}
 </script>
 
 <template>
   <fieldset>
-    <legend>Shades, if it is a palette or a duo</legend>
-    <div v-if="parts.length > 0" class="rows">
-      <v-text-field v-model="columns" class="columns" type="number" min="1" max="30" label="Pans in a row" />
-      <div v-for="(part, n) in parts" :key="part.id" class="shade">
-        <input v-model="part.colour" type="color" :aria-label="`Colour of ${part.name}`" />
+    <legend>{{ PART_NAME[structure] }}s, as they lie</legend>
+    <div v-if="parts.length > 0" class="top">
+      <v-text-field v-model="columns" class="columns" type="number" min="1" max="30" label="In a row" />
+      <v-btn variant="text" @click="layOut">Lay them out row by row</v-btn>
+    </div>
+    <div v-for="(part, n) in parts" :key="part.id" class="shade">
+      <input v-model="part.colour" type="color" :aria-label="`Colour of ${part.name}`" />
+      <v-text-field
+        v-model="part.name"
+        :label="`${PART_NAME[structure]} ${n + 1}`"
+        density="compact"
+        :error-messages="on(`fields.parts.${n}`)"
+      />
+      <v-select v-model="part.finish" class="finish" density="compact" label="Finish" clearable :items="FINISHES" />
+      <v-btn variant="text" :aria-expanded="each === part.id" @click="each = each === part.id ? null : part.id"
+        >Where</v-btn
+      >
+      <v-btn variant="text" :icon="mdiClose" size="44" :aria-label="`Remove ${part.name}`" @click="remove(part.id)" />
+      <div v-if="each === part.id" class="where">
         <v-text-field
-          v-model="part.name"
-          :label="`Shade ${n + 1}`"
+          v-for="[key, label] in [
+            ['row', 'Row'],
+            ['col', 'Column'],
+            ['rowSpan', 'Rows high'],
+            ['colSpan', 'Columns wide'],
+          ] as const"
+          :key="key"
+          type="number"
+          min="1"
+          max="30"
           density="compact"
-          :error-messages="on(`fields.parts.${n}`)"
+          :label="label"
+          :model-value="part[key]"
+          @update:model-value="(value: string) => place(n, key, value)"
         />
-        <v-btn variant="text" :icon="mdiClose" size="44" :aria-label="`Remove ${part.name}`" @click="remove(part.id)" />
+        <v-select v-model="part.shape" density="compact" label="Shape" :items="['square', 'round']" />
+        <v-select
+          v-if="structure === 'dual-ended'"
+          v-model="part.form"
+          density="compact"
+          label="Form"
+          clearable
+          :items="FORMS"
+        />
       </div>
     </div>
-    <v-btn variant="outlined" color="primary" @click="add">Add a shade</v-btn>
+    <v-btn variant="outlined" color="primary" @click="add">Add a {{ PART_NAME[structure].toLowerCase() }}</v-btn>
   </fieldset>
 </template>
 
 <style scoped>
 fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
+  border: 1px solid var(--hair);
+  border-radius: 8px;
+  padding: 10px 14px 14px;
+  display: grid;
+  gap: 8px;
+  justify-items: start;
 }
 
 legend {
   font-weight: 600;
   font-size: 13.5px;
-  margin-bottom: 6px;
+  padding: 0 6px;
 }
 
-.rows {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(240px, 1fr));
-  gap: 8px 14px;
-  margin-bottom: 10px;
+.top {
+  display: flex;
+  gap: 10px;
+  align-items: center;
 }
 
 .columns {
-  grid-column: 1 / -1;
-  max-width: 160px;
+  width: 120px;
 }
 
 .shade {
-  display: flex;
+  width: 100%;
+  display: grid;
+  grid-template-columns: 48px minmax(120px, 1fr) minmax(110px, 170px) auto auto;
+  gap: 8px;
   align-items: center;
-  gap: 6px;
 }
 
-.shade input[type='color'] {
-  width: 44px;
-  height: 44px;
+.where {
+  grid-column: 1 / -1;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(110px, 1fr));
+  gap: 8px;
+  padding: 4px 0 10px 56px;
+}
+
+input[type='color'] {
+  width: 48px;
+  height: 40px;
+  border: 1px solid var(--line);
+  border-radius: 7px;
+}
+
+@media (max-width: 600px) {
+  .shade {
+    grid-template-columns: 48px minmax(0, 1fr) auto;
+  }
+
+  .finish {
+    display: none;
+  }
 }
 </style>

@@ -108,20 +108,18 @@ test('an item opened in the form and stored again unchanged stays as it is', () 
   expect(fields?.content?.amount).toBeCloseTo(14.7868, 4)
 })
 
-test('shades are laid out row by row as many to a row as she says', () => {
-  const parts = ['Moss', 'Bark', 'Dusk', 'Straw', 'Robin'].map((name, n) => ({
+test('shades keep the place she gave them, spans and forms included', () => {
+  const wide = { row: 2, col: 1, rowSpan: 1, colSpan: 2, form: 'wand' as const }
+  const parts = ['Moss', 'Bark'].map((name, n) => ({
     id: `s${n}`,
     name,
     colour: '#888888',
     finish: null,
     shape: 'square' as const,
-    form: null,
+    ...(n === 1 ? wide : { row: 1, col: 1, rowSpan: 1, colSpan: 1, form: null }),
   }))
-  expect(read({ parts, columns: '2' }).fields?.parts.map((part) => [part.row, part.col])).toEqual([
-    [1, 1],
-    [1, 2],
-    [2, 1],
-    [2, 2],
-    [3, 1],
-  ])
+  const { fields } = read({ parts })
+  expect(fields?.parts).toEqual(parts)
+  // What has shades and was called a single is a palette.
+  expect(fields?.structure).toBe('palette')
 })

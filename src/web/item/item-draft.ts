@@ -4,7 +4,7 @@ import type { Form } from '#core/item/form'
 import { parseLabelAmount } from '#core/quantity/label-amount'
 import { minorDigits, parsePrice } from '#core/quantity/money'
 import { parseExpiry, parsePao } from '#core/shelf-life/printed-expiry'
-import { BLANK_FIELDS, type ItemFields, type ItemSummary, type PartSummary } from '#contract/item'
+import { BLANK_FIELDS, type ItemFields, type ItemSummary } from '#contract/item'
 import { failureSentence } from '#web/ui/words/failure-sentences'
 
 /** An item as it is typed: every field keeps its letters, also the wrong ones. */
@@ -32,7 +32,29 @@ export interface ItemDraft {
   liking: string
   notes: string
   columns: string
-  parts: { id: string; name: string; colour: string; finish: ItemFields['finish']; shape: 'square' | 'round' }[]
+  parts: {
+    id: string
+    name: string
+    colour: string
+    finish: ItemFields['finish']
+    shape: 'square' | 'round'
+    row: number
+    col: number
+    rowSpan: number
+    colSpan: number
+    form: Form | null
+  }[]
+  structure: ItemFields['structure']
+  usedAs: string | null
+  format: ItemFields['format']
+  undertone: ItemFields['undertone']
+  depth: ItemFields['depth']
+  seasons: ItemFields['seasons']
+  availability: ItemFields['availability']
+  spf: string
+  packageStates: ItemFields['packageStates']
+  brushes: string
+  kit: string
 }
 
 export const EMPTY_DRAFT: ItemDraft = {
@@ -60,6 +82,17 @@ export const EMPTY_DRAFT: ItemDraft = {
   notes: '',
   columns: '4',
   parts: [],
+  structure: 'single',
+  usedAs: null,
+  format: null,
+  undertone: null,
+  depth: null,
+  seasons: [],
+  availability: null,
+  spf: '',
+  packageStates: [],
+  brushes: '',
+  kit: '',
 }
 
 /** Month first where the browser's locale writes dates that way. */
@@ -100,13 +133,29 @@ export function draftOf(item: ItemSummary, currency: string): ItemDraft {
     liking: item.liking === null ? '' : String(item.liking),
     notes: item.notes,
     columns: String(Math.max(1, ...item.parts.map((part) => part.col))),
-    parts: item.parts.map(({ id, name, colour, finish, shape }) => ({
+    parts: item.parts.map(({ id, name, colour, finish, shape, row, col, rowSpan, colSpan, form }) => ({
       id,
       name,
       colour: colour ?? '#999999',
       finish,
       shape,
+      row,
+      col,
+      rowSpan,
+      colSpan,
+      form,
     })),
+    structure: item.structure,
+    usedAs: item.usedAs,
+    format: item.format,
+    undertone: item.undertone,
+    depth: item.depth,
+    seasons: [...item.seasons],
+    availability: item.availability,
+    spf: item.spf === null ? '' : String(item.spf),
+    packageStates: [...item.packageStates],
+    brushes: item.brushes,
+    kit: item.kit,
   }
 }
 
@@ -149,7 +198,7 @@ export function fieldsOf(
   }
   const acquired = past(
     'acquired',
-    read('acquired', draft.acquired, (text) => parseWhen(text, order)),
+    read('acquired', draft.acquired, (text) => parseWhen(text, order, context.today)),
   )
   const opened = openedOf()
   const content = read('size', draft.size, parseLabelAmount)
@@ -161,6 +210,7 @@ export function fieldsOf(
   if (draft.form === null) errors.form = 'Choose how it is packed.'
   const usesBefore = whole('usesBefore', 0, 100_000)
   const slots = whole('slots', 1, 12)
+  const spf = draft.spf.trim() === '' ? null : whole('spf', 1, 150)
   const liking = draft.liking === '' ? null : whole('liking', 1, 5)
   if (Object.keys(errors).length > 0 || draft.categoryId === null || draft.form === null || opened === null)
     return { fields: null, errors }
@@ -184,11 +234,22 @@ export function fieldsOf(
       opened,
       paoMonths,
       expiry,
-      sunProtection: draft.sunProtection,
+      sunProtection: draft.sunProtection || spf !== null,
       usesBefore,
       liking,
       notes: draft.notes,
-      parts: laidOut(),
+      parts: draft.parts.map((part) => ({ ...part })),
+      structure: draft.parts.length > 0 && draft.structure === 'single' ? 'palette' : draft.structure,
+      usedAs: draft.usedAs === draft.categoryId ? null : draft.usedAs,
+      format: draft.format,
+      undertone: draft.undertone,
+      depth: draft.depth,
+      seasons: draft.seasons,
+      availability: draft.availability,
+      spf,
+      packageStates: draft.packageStates,
+      brushes: draft.brushes.trim(),
+      kit: draft.kit.trim(),
     },
   }
 
@@ -202,31 +263,15 @@ export function fieldsOf(
     }
     const range = past(
       'opened',
-      read('opened', draft.opened, (text) => parseWhen(text, order)),
+      read('opened', draft.opened, (text) => parseWhen(text, order, context.today)),
     )
     return range === null ? null : { kind: 'range', ...range, said: draft.opened.trim() }
   }
 
-  function whole(field: 'usesBefore' | 'slots' | 'liking', low: number, high: number): number {
+  function whole(field: 'usesBefore' | 'slots' | 'liking' | 'spf', low: number, high: number): number {
     const value = Number(draft[field])
     if (Number.isInteger(value) && value >= low && value <= high && draft[field] !== '') return value
     errors[field] = `A whole number from ${low} to ${high}.`
     return low
-  }
-
-  function laidOut(): ItemFields['parts'] {
-    const columns = Math.max(1, Number(draft.columns) || 1)
-    const there = new Map<string, PartSummary>((context.before?.parts ?? []).map((part) => [part.id, part]))
-    return draft.parts.map((part, n) => {
-      const old = there.get(part.id)
-      return {
-        ...part,
-        row: Math.floor(n / columns) + 1,
-        col: (n % columns) + 1,
-        rowSpan: old?.rowSpan ?? 1,
-        colSpan: old?.colSpan ?? 1,
-        form: old?.form ?? null,
-      }
-    })
   }
 }

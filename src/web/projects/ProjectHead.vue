@@ -32,13 +32,13 @@ const even = computed(() =>
       {{ daysBetween(today, project.by) >= 0 ? `${spanWords(daysBetween(today, project.by))} left` : 'over' }}</span
     >
     <span class="grow"></span>
-    <v-btn variant="text" @click="emit('edit')">Change</v-btn>
-    <v-btn variant="text" @click="emit('finale')">Finale</v-btn>
     <v-btn variant="outlined" color="primary" @click="emit('choose')">Choose a set</v-btn>
     <v-btn variant="outlined" color="primary" @click="emit('rollIn')">Roll something in</v-btn>
   </header>
   <p class="rules">
     <strong>{{ SHAPE_NAMES[project.shape] }}.</strong> {{ rules }} {{ even }}
+    <button type="button" class="link" @click="emit('edit')">Change the rules</button>
+    <button type="button" class="link" @click="emit('finale')">Finale</button>
   </p>
   <p class="quiet reckon figures">
     Reckoned with {{ perWeek }} wear days a week,
@@ -64,6 +64,14 @@ header {
 .rules {
   margin: 2px 0;
   max-width: 92ch;
+}
+
+.link {
+  color: var(--primary);
+  text-decoration: underline;
+  font-weight: 600;
+  min-height: 28px;
+  margin-left: 8px;
 }
 
 .reckon {

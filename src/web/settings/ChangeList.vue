@@ -10,13 +10,14 @@ interface Listed {
   readonly undone: boolean
 }
 
-/** The latest changes, each of which can be taken back. */
+/** The latest few changes, each of which can be taken back; all of them stand in the journal. */
+const SHOWN = 8
 const changes = useChanges()
 const list = ref<Listed[]>([])
 const when = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 watch(
   () => changes.count,
-  async () => (list.value = (await get<{ changes: Listed[] }>('/changes')).changes),
+  async () => (list.value = (await get<{ changes: Listed[] }>('/changes')).changes.slice(0, SHOWN)),
   { immediate: true },
 )
 </script>
@@ -24,6 +25,7 @@ watch(
 <template>
   <section class="sheet list" aria-label="Latest changes">
     <h2>Latest changes</h2>
+    <RouterLink to="/journal">The whole journal, and back to a moment</RouterLink>
     <ol>
       <li v-for="change in list" :key="change.id" :class="{ undone: change.undone }">
         <span class="quiet figures">{{ when.format(new Date(change.madeAt)) }}</span>

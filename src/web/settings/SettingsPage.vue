@@ -7,7 +7,10 @@ import { useChanges } from '#web/shell/changes'
 import ChoiceRow from '#web/ui/ChoiceRow.vue'
 import FormTrouble from '#web/ui/FormTrouble.vue'
 import { useForm } from '#web/ui/use-form'
+import CategoriesPart from './CategoriesPart.vue'
 import ChangeList from './ChangeList.vue'
+import DataPart from './DataPart.vue'
+import StretchesPart from './StretchesPart.vue'
 
 const changes = useChanges()
 const form = useForm()
@@ -83,16 +86,14 @@ async function save(): Promise<void> {
         :options="['system', 'day', 'night']"
         :words="{ system: 'as the machine is set', day: 'day', night: 'night' }"
       />
-      <h2>My data</h2>
-      <p>Everything you have recorded, as one JSON file with its ids.</p>
-      <v-btn variant="outlined" color="primary" href="/api/export" download>Export everything</v-btn>
-      <p class="quiet">
-        A dated copy of the database is made each day Seligo starts and before every import, in the folder “copies”
-        beside it; the newest fourteen are kept.
-      </p>
       <p><RouterLink to="/drawer">Zones and slots are changed where the drawer is laid.</RouterLink></p>
     </section>
   </div>
+  <div class="columns second">
+    <DataPart />
+    <StretchesPart />
+  </div>
+  <CategoriesPart />
   <ChangeList />
 </template>
 
@@ -102,6 +103,10 @@ async function save(): Promise<void> {
   grid-template-columns: repeat(auto-fit, minmax(340px, 1fr));
   gap: 14px;
   align-items: start;
+}
+
+.second {
+  margin-top: 14px;
 }
 
 .part {

@@ -10,7 +10,10 @@ const route = useRoute()
 function isOpen(to: string): boolean {
   if (to === '/')
     return (
-      route.path === '/' || route.path.startsWith('/day') || route.path === '/drawer' || route.path === '/tally-sheet'
+      route.path === '/' ||
+      route.path.startsWith('/day') ||
+      route.path.startsWith('/drawer') ||
+      route.path === '/tally-sheet'
     )
   if (to === '/collection') return route.path.startsWith('/collection') || route.path.startsWith('/items')
   return route.path.startsWith(to)

@@ -32,6 +32,18 @@ export const router = createRouter({
       meta: { title: 'Add an item' },
     },
     {
+      path: '/collection/openings',
+      name: 'openings',
+      component: () => import('#web/collection/OpeningsPage.vue'),
+      meta: { title: 'When was it opened?' },
+    },
+    {
+      path: '/drawer/laying',
+      name: 'laying',
+      component: () => import('#web/drawer/LayingPage.vue'),
+      meta: { title: 'Lay for a season' },
+    },
+    {
       path: '/collection/import',
       name: 'import',
       component: () => import('#web/importing/ImportPage.vue'),
@@ -73,6 +85,12 @@ export const router = createRouter({
       name: 'settings',
       component: () => import('#web/settings/SettingsPage.vue'),
       meta: { title: 'Settings' },
+    },
+    {
+      path: '/journal',
+      name: 'journal',
+      component: () => import('#web/journal/JournalPage.vue'),
+      meta: { title: 'Journal of changes' },
     },
     {
       path: '/specimen',

@@ -48,53 +48,55 @@ function choose<K extends keyof DayView>(key: K, value: DayView[K] | null): void
     <span v-else class="part">How is the day?</span>
     <span v-if="conditions.note" class="lead">, with a note</span>
   </button>
-  <v-dialog v-model="open" max-width="560" aria-label="How the day is">
+  <v-dialog v-model="open" max-width="640" aria-label="How the day is">
     <form class="sheet dialog" @submit.prevent="save">
       <h2>How is the day?</h2>
       <p class="quiet">All of it may stay open. What is told changes what is suggested.</p>
-      <ChoiceRow
-        :model-value="draft.skin"
-        label="Skin"
-        :options="SKINS"
-        @update:model-value="(value) => choose('skin', value)"
-      />
-      <ChoiceRow
-        :model-value="draft.clothes"
-        label="Clothes"
-        :options="TONES"
-        @update:model-value="(value) => choose('clothes', value)"
-      />
-      <ChoiceRow
-        :model-value="MINUTES.includes(minutes) ? minutes : null"
-        label="Time, in minutes"
-        :options="MINUTES"
-        @update:model-value="(value) => (minutes = minutes === value ? '' : (value ?? ''))"
-      />
-      <ChoiceRow
-        v-if="occasions.length > 0"
-        :model-value="draft.occasion"
-        label="Occasion"
-        :options="occasions"
-        @update:model-value="(value) => choose('occasion', value)"
-      />
-      <v-text-field
-        :model-value="draft.occasion ?? ''"
-        :label="occasions.length > 0 ? 'Another occasion' : 'Occasion'"
-        placeholder="work, gig, walk"
-        @update:model-value="(value: string) => (draft = { ...draft, occasion: value || null })"
-      />
-      <ChoiceRow
-        :model-value="draft.hands"
-        label="Hands"
-        :options="HANDS"
-        @update:model-value="(value) => choose('hands', value)"
-      />
-      <ChoiceRow
-        :model-value="draft.weather"
-        label="Weather"
-        :options="WEATHERS"
-        @update:model-value="(value) => choose('weather', value)"
-      />
+      <div class="pairs">
+        <ChoiceRow
+          :model-value="draft.skin"
+          label="Skin"
+          :options="SKINS"
+          @update:model-value="(value) => choose('skin', value)"
+        />
+        <ChoiceRow
+          :model-value="draft.clothes"
+          label="Clothes"
+          :options="TONES"
+          @update:model-value="(value) => choose('clothes', value)"
+        />
+        <ChoiceRow
+          :model-value="MINUTES.includes(minutes) ? minutes : null"
+          label="Time, in minutes"
+          :options="MINUTES"
+          @update:model-value="(value) => (minutes = minutes === value ? '' : (value ?? ''))"
+        />
+        <ChoiceRow
+          v-if="occasions.length > 0"
+          :model-value="draft.occasion"
+          label="Occasion"
+          :options="occasions"
+          @update:model-value="(value) => choose('occasion', value)"
+        />
+        <v-text-field
+          :model-value="draft.occasion !== null && occasions.includes(draft.occasion) ? '' : (draft.occasion ?? '')"
+          :label="occasions.length > 0 ? 'Another occasion' : 'Occasion'"
+          placeholder="work, gig, walk"
+          @update:model-value="(value: string) => (draft = { ...draft, occasion: value || null })"
+        />
+        <ChoiceRow
+          :model-value="draft.hands"
+          label="Hands"
+          :options="HANDS"
+          @update:model-value="(value) => choose('hands', value)"
+        />
+        <ChoiceRow
+          :model-value="draft.weather"
+          label="Weather"
+          :options="WEATHERS"
+          @update:model-value="(value) => choose('weather', value)"
+        />
+      </div>
       <v-textarea
         :model-value="draft.note ?? ''"
         label="A note on the day"
@@ -114,6 +116,23 @@ function choose<K extends keyof DayView>(key: K, value: DayView[K] | null): void
   min-height: 44px;
   font-size: 13.5px;
   text-align: right;
+}
+
+.pairs {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+  align-items: start;
+}
+
+@media (max-width: 520px) {
+  .pairs {
+    grid-template-columns: 1fr;
+  }
+
+  .said {
+    text-align: left;
+  }
 }
 
 .lead {

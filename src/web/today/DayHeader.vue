@@ -23,13 +23,18 @@ function pick(event: Event): void {
       aria-label="The day before"
       @click="emit('go', addDays(day, -1))"
     />
-    <h1>
-      {{ longDay(day) }}
-      <label class="any">
-        <span class="visually-hidden">Go to any day</span>
-        <input type="date" :value="day" :max="today" @change="pick" />
-      </label>
-    </h1>
+    <div class="title">
+      <h1>
+        {{ longDay(day) }}
+        <label class="any">
+          <span class="visually-hidden">Go to any day</span>
+          <input type="date" :value="day" :max="today" @change="pick" />
+        </label>
+      </h1>
+      <p class="quiet question">
+        {{ isToday ? 'What do I put on, and is it ticked off?' : `What was worn ${fromNow(day, today)}?` }}
+      </p>
+    </div>
     <v-btn
       variant="outlined"
       :icon="mdiChevronRight"
@@ -39,9 +44,7 @@ function pick(event: Event): void {
       @click="emit('go', addDays(day, 1))"
     />
     <v-btn v-if="!isToday" variant="text" @click="emit('go', today)">Back to today</v-btn>
-    <p class="quiet question">
-      {{ isToday ? 'What do I put on, and is it ticked off?' : `What was worn ${fromNow(day, today)}?` }}
-    </p>
+    <span class="grow"></span>
     <slot />
     <RouterLink class="lay" to="/drawer">Lay the drawer</RouterLink>
   </header>
@@ -62,10 +65,18 @@ h1 {
   gap: 6px;
 }
 
-p {
-  margin: 0 0 0 6px;
+.title {
+  display: grid;
+}
+
+.grow {
   flex: 1;
-  font-size: 13.5px;
+}
+
+p {
+  margin: -8px 0 0;
+  font-size: 12.5px;
+  line-height: 1.2;
 }
 
 .lay {
@@ -95,9 +106,16 @@ p {
     gap: 6px;
   }
 
+  .title {
+    flex: 1;
+  }
+
+  .grow {
+    display: none;
+  }
+
   h1 {
     font-size: 18px;
-    flex: 1;
     justify-content: center;
   }
 

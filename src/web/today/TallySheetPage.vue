@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { addDays, dayOf, daysInMonth, fieldsOf, weekdayOf, type Day } from '#core/calendar/day'
 import type { ItemSummary } from '#contract/item'
-import { newId } from '#web/api/client'
+import { get, newId } from '#web/api/client'
 import FormTrouble from '#web/ui/FormTrouble.vue'
 import ItemPicker from '#web/ui/ItemPicker.vue'
 import { useStock } from '#web/ui/stock'
@@ -30,9 +30,30 @@ const days = computed<Day[]>(() => {
   return all.filter((day): day is Day => day !== null && (stock.today === null || day <= stock.today))
 })
 const count = computed(() => Object.values(ticks.value).reduce((sum, each) => sum + each.length, 0))
+/** What the log holds of this month already: on the sheet in another ink. */
+const there = ref(new Set<string>())
+
 watch(month, () => (ticks.value = {}))
+watch(days, look)
+
+async function look(): Promise<void> {
+  const [from, to] = [days.value[0], days.value.at(-1)]
+  if (from === undefined || to === undefined) return
+  const { worn } = await get<{ worn: { itemId: string; day: Day }[] }>(`/worn-days?from=${from}&to=${to}`)
+  there.value = new Set(worn.map((each) => `${each.itemId} ${each.day}`))
+}
+
+function isThere(itemId: string, day: Day): boolean {
+  return there.value.has(`${itemId} ${day}`)
+}
+
+function sum(itemId: string): number {
+  const before = days.value.filter((day) => isThere(itemId, day)).length
+  return before + (ticks.value[itemId] ?? []).length
+}
 
 function toggle(itemId: string, day: Day): void {
+  if (isThere(itemId, day)) return
   const now = ticks.value[itemId] ?? []
   ticks.value = { ...ticks.value, [itemId]: now.includes(day) ? now.filter((each) => each !== day) : [...now, day] }
 }
@@ -60,6 +81,7 @@ async function save(): Promise<void> {
   if (!answer) return
   stored.value = `${usesWords(answer.added)} stored${answer.added < count.value ? `, ${count.value - answer.added} were there already` : ''}.`
   ticks.value = {}
+  await look()
 }
 
 function add(item: ItemSummary): void {
@@ -100,16 +122,21 @@ function add(item: ItemSummary): void {
               type="button"
               :tabindex="column === 0 ? 0 : -1"
               :aria-pressed="(ticks[item.id] ?? []).includes(day)"
-              :aria-label="`${shortName(item)}, ${day}`"
+              :aria-label="`${shortName(item)}, ${day}${isThere(item.id, day) ? ', in the log already' : ''}`"
               @click="toggle(item.id, day)"
               @keydown="move($event, row, column)"
             >
-              <svg v-if="(ticks[item.id] ?? []).includes(day)" viewBox="0 0 20 24" aria-hidden="true">
+              <svg
+                v-if="isThere(item.id, day) || (ticks[item.id] ?? []).includes(day)"
+                :class="{ before: isThere(item.id, day) }"
+                viewBox="0 0 20 24"
+                aria-hidden="true"
+              >
                 <path d="M13 3 7 21" />
               </svg>
             </button>
           </td>
-          <td class="sum figures">{{ (ticks[item.id] ?? []).length }}</td>
+          <td class="sum figures">{{ sum(item.id) }}</td>
         </tr>
       </tbody>
     </table>
@@ -161,12 +188,13 @@ th[scope='col'] {
   font-size: 12px;
   font-weight: 600;
   color: var(--quiet);
-  min-width: 30px;
+  min-width: 28px;
 }
 
 td {
   padding: 0;
   border-bottom: 1px solid var(--hair);
+  border-left: 1px solid var(--hair);
 }
 
 /* Weekends are ruled a little darker, as on squared paper. */
@@ -175,7 +203,7 @@ td {
 }
 
 td button {
-  width: 30px;
+  width: 28px;
   height: 44px;
   display: grid;
   place-items: center;
@@ -194,6 +222,10 @@ path {
   stroke: var(--ink);
   stroke-width: 2.6;
   stroke-linecap: round;
+}
+
+.before path {
+  stroke: var(--line);
 }
 
 .sum {

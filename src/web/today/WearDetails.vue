@@ -27,7 +27,7 @@ function draftOf() {
   const now = props.worn.find((each) => each.itemId === at.value)
   return {
     usedAs: now?.usedAs ?? null,
-    amount: now?.amount == null ? '' : String(now.amount),
+    amount: (now?.amount ?? null) === null ? '' : String(now?.amount),
     amountUnit: now?.amountUnit ?? null,
     felt: now?.felt ?? '',
   }

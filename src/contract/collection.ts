@@ -1,0 +1,78 @@
+import { z } from 'zod'
+import { FORMS } from '#core/item/form'
+import { MODEL_TYPES } from '#core/item/model-type'
+import { AVAILABILITIES, FORMATS, LOCATIONS, SEASONS } from '#core/item/traits'
+import { ChangeId, DayText, Id, Line } from './basic.js'
+import { OpenedBody } from './item.js'
+
+/** Places an item can be put to by hand; its zone is its placement. */
+export const PUT_LOCATIONS = LOCATIONS.filter((location) => location !== 'zone')
+
+export const PutPair = z
+  .strictObject({
+    changeId: ChangeId,
+    id: Id,
+    otherItemId: Id,
+    verdict: z.enum(['works', 'fights']),
+    itemAmount: z.number().positive().max(100).nullable(),
+    otherAmount: z.number().positive().max(100).nullable(),
+    amountUnit: z.enum(['pumps', 'drops']).nullable(),
+    words: Line(300),
+  })
+  .refine(
+    (pair) => new Set([pair.itemAmount, pair.otherAmount, pair.amountUnit].map((each) => each === null)).size === 1,
+    {
+      path: ['itemAmount'],
+      message: 'A ratio needs both amounts and their unit, or none of them.',
+    },
+  )
+export const DropPair = z.strictObject({ changeId: ChangeId })
+
+/** One change to many items; what is not named stays as it is. */
+export const EditMany = z.strictObject({
+  changeId: ChangeId,
+  itemIds: z.array(Id).min(1, 'Choose at least one item.').max(2000),
+  set: z
+    .strictObject({
+      categoryId: Id.optional(),
+      usedAs: Id.nullable().optional(),
+      form: z.enum(FORMS).optional(),
+      format: z.enum(FORMATS).nullable().optional(),
+      seasons: z.array(z.enum(SEASONS)).optional(),
+      availability: z.enum(AVAILABILITIES).nullable().optional(),
+      liking: z.int().min(1).max(5).nullable().optional(),
+      paoMonths: z.int().min(1).max(120).nullable().optional(),
+      kit: Line(120).optional(),
+    })
+    .refine((set) => Object.keys(set).length > 0, 'Say what to change.'),
+})
+export const SetOpenings = z.strictObject({
+  changeId: ChangeId,
+  answers: z
+    .array(z.strictObject({ itemId: Id, opened: OpenedBody }))
+    .min(1)
+    .max(2000),
+})
+export const MergeItems = z.strictObject({
+  changeId: ChangeId,
+  keepId: Id,
+  dropIds: z.array(Id).min(1, 'Choose what is the same thing.').max(20),
+})
+export const PutSomewhere = z.strictObject({
+  changeId: ChangeId,
+  location: z.enum(PUT_LOCATIONS as [(typeof PUT_LOCATIONS)[number], ...(typeof PUT_LOCATIONS)[number][]]),
+  until: DayText.nullable(),
+})
+const CategoryFields = {
+  name: Line(60).min(1, 'A category needs a name.'),
+  makeup: z.boolean(),
+  zoneId: Id,
+  usualForm: z.enum(FORMS),
+  modelType: z.enum(MODEL_TYPES),
+  eye: z.boolean(),
+  lip: z.boolean(),
+}
+export const AddCategory = z.strictObject({ changeId: ChangeId, id: Id, ...CategoryFields })
+export const EditCategory = z.strictObject({ changeId: ChangeId, ...CategoryFields })
+
+export const DropPhoto = z.strictObject({ changeId: ChangeId })

@@ -1,0 +1,53 @@
+import { z } from 'zod'
+import { SEASONS } from '#core/item/traits'
+import { ChangeId, DayText, Id } from './basic.js'
+import { ItemSummary } from './item.js'
+
+export const LAYING_CHOICES = ['stays', 'comes in', 'put away', 'rests', 'doubtful'] as const
+
+export const StartLaying = z.strictObject({ changeId: ChangeId, id: Id, season: z.enum(SEASONS) })
+export const ChooseInLaying = z
+  .strictObject({
+    changeId: ChangeId,
+    itemId: Id,
+    /** Null takes the choice back. */
+    choice: z.enum(LAYING_CHOICES).nullable(),
+    until: DayText.nullable(),
+  })
+  .refine((body) => (body.choice === 'put away') === (body.until !== null), {
+    path: ['until'],
+    message: 'Say until when it is put away; the other choices have no date.',
+  })
+export const CloseLaying = z.strictObject({ changeId: ChangeId })
+
+export const LayingCandidate = z.object({
+  item: ItemSummary,
+  /** Why it is looked at. */
+  why: z.enum(['in the drawer', 'asks to come back', 'on the short list', 'of the season']),
+  choice: z.enum(LAYING_CHOICES).nullable(),
+  until: DayText.nullable(),
+})
+export type LayingCandidate = z.infer<typeof LayingCandidate>
+
+export const LayoutChange = z.object({
+  day: DayText,
+  lay: z.array(ItemSummary),
+  /** In it then and not now, and the other way round. */
+  went: z.array(Id),
+  came: z.array(Id),
+})
+export type LayoutChange = z.infer<typeof LayoutChange>
+
+export const LayingAnswer = z.object({
+  today: DayText,
+  season: z.enum(SEASONS),
+  laying: z.object({ id: Id, season: z.enum(SEASONS), startedOn: DayText }).nullable(),
+  candidates: z.array(LayingCandidate),
+  /** What was put away and whose date has come. */
+  comeBack: z.array(ItemSummary),
+  rivalries: z.array(z.object({ categoryId: Id, category: z.string(), items: z.int(), usesEach: z.number() })),
+  perWeek: z.number(),
+  /** Days on which the drawer was laid anew, the latest first. */
+  layouts: z.array(DayText),
+})
+export type LayingAnswer = z.infer<typeof LayingAnswer>

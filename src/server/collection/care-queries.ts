@@ -1,0 +1,69 @@
+import type { Day } from '#core/calendar/day'
+import type { Location } from '#core/item/traits'
+import type { PairView } from '#contract/beside-item'
+import type { Db } from '../db/open-database.js'
+import { preparing } from '../db/query.js'
+
+export interface PairRow {
+  id: string
+  item_id: string
+  other_item_id: string
+  verdict: PairView['verdict']
+  item_amount: number | null
+  other_amount: number | null
+  amount_unit: PairView['amountUnit']
+  words: string
+}
+
+export interface PhotoRow {
+  id: string
+  item_id: string
+  day: Day
+  width: number
+  height: number
+  words: string
+}
+
+/** Statements for what is done to items that are there: pairs, many at once, merging, places, pictures, categories. */
+export function careQueries(db: Db) {
+  const sql = preparing(db)
+  return {
+    pairsOf: sql<[{ id: string }], PairRow>(`
+      SELECT id, item_id, other_item_id, verdict, item_amount, other_amount, amount_unit, words FROM pair
+       WHERE item_id = @id OR other_item_id = @id ORDER BY verdict, rowid`),
+    dropPairBetween: sql<[{ a: string; b: string }]>(
+      'DELETE FROM pair WHERE (item_id = @a AND other_item_id = @b) OR (item_id = @b AND other_item_id = @a)',
+    ),
+    addPair: sql(`
+      INSERT INTO pair (id, item_id, other_item_id, verdict, item_amount, other_amount, amount_unit, words)
+      VALUES (@id, @itemId, @otherItemId, @verdict, @itemAmount, @otherAmount, @amountUnit, @words)`),
+    dropPair: sql<[string]>('DELETE FROM pair WHERE id = ?'),
+    setOpened: sql(`
+      UPDATE item SET opened_kind = @kind, opened_earliest = @earliest, opened_latest = @latest, opened_said = @said,
+             lifecycle = CASE WHEN lifecycle NOT IN ('unopened', 'open') THEN lifecycle
+                              WHEN @kind = 'unopened' THEN 'unopened' ELSE 'open' END,
+             version = version + 1
+       WHERE id = @id`),
+    setLocation: sql<[{ id: string; location: Location; until: Day | null }]>(
+      'UPDATE item SET location = @location, location_until = @until, version = version + 1 WHERE id = @id',
+    ),
+    addPhoto: sql<[{ id: string; itemId: string; day: Day; width: number; height: number; words: string }]>(`
+      INSERT INTO photo (id, item_id, day, width, height, words) VALUES (@id, @itemId, @day, @width, @height, @words)`),
+    photosOf: sql<[string], PhotoRow>(
+      'SELECT id, item_id, day, width, height, words FROM photo WHERE item_id = ? ORDER BY day DESC, rowid DESC',
+    ),
+    photo: sql<[string], PhotoRow>('SELECT id, item_id, day, width, height, words FROM photo WHERE id = ?'),
+    photoIds: sql<[], { id: string }>('SELECT id FROM photo'),
+    dropPhoto: sql<[string]>('DELETE FROM photo WHERE id = ?'),
+    categoryByName: sql<[string], { id: string }>('SELECT id FROM category WHERE name = ? COLLATE NOCASE'),
+    category: sql<[string], { id: string }>('SELECT id FROM category WHERE id = ?'),
+    zone: sql<[string], { id: string }>('SELECT id FROM zone WHERE id = ?'),
+    addCategory: sql(`
+      INSERT INTO category (id, name, position, makeup, zone_id, usual_form, model_type, eye, lip)
+      VALUES (@id, @name, (SELECT max(position) + 1 FROM category), @makeup, @zoneId, @usualForm, @modelType, @eye, @lip)`),
+    editCategory: sql(`
+      UPDATE category SET name = @name, makeup = @makeup, zone_id = @zoneId, usual_form = @usualForm,
+             model_type = @modelType, eye = @eye, lip = @lip, version = version + 1
+       WHERE id = @id`),
+  }
+}

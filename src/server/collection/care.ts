@@ -1,0 +1,172 @@
+import type { z } from 'zod'
+import { fail, ok, type Failure, type Outcome } from '#core/failure'
+import type { AddCategory, EditCategory, EditMany, PutPair, PutSomewhere, SetOpenings } from '#contract/collection'
+import type { PairView } from '#contract/beside-item'
+import type { Done } from '../db/journal.js'
+import { Drawer } from '../drawer/drawer.js'
+import type { House } from '../house.js'
+import { careQueries } from './care-queries.js'
+
+type Answer = Outcome<Done<{ id: string }>>
+type Refusal = { readonly ok: false; readonly failure: Failure }
+type CategoryBody = Omit<z.output<typeof EditCategory>, 'changeId'>
+
+/** What is set for many at once, by its column. */
+const COLUMNS: Readonly<Record<string, string>> = {
+  categoryId: 'category_id',
+  usedAs: 'used_as',
+  form: 'form',
+  format: 'format',
+  seasons: 'seasons',
+  availability: 'availability',
+  liking: 'liking',
+  paoMonths: 'pao_months',
+  kit: 'kit',
+}
+
+/** What is done to items that are there: pairs, many at once, opening dates, places, categories of her own. */
+export class Care {
+  readonly #house: House
+  readonly #queries
+  readonly #drawer: Drawer
+
+  constructor(house: House) {
+    this.#house = house
+    this.#queries = careQueries(house.db)
+    this.#drawer = new Drawer(house)
+  }
+
+  pairsOf(id: string): PairView[] {
+    return this.#queries.pairsOf.all({ id }).flatMap((row) => {
+      const mine = row.item_id === id
+      const otherItemId = mine ? row.other_item_id : row.item_id
+      const other = this.#house.stock.one(otherItemId, this.#house.today())
+      if (!other) return []
+      return [
+        {
+          id: row.id,
+          otherItemId,
+          other: other.shade || other.name,
+          verdict: row.verdict,
+          itemAmount: mine ? row.item_amount : row.other_amount,
+          otherAmount: mine ? row.other_amount : row.item_amount,
+          amountUnit: row.amount_unit,
+          words: row.words,
+        },
+      ]
+    })
+  }
+
+  /** Two things that work together or fight; one pair for two items, the later word holds. */
+  putPair(itemId: string, body: z.output<typeof PutPair>): Answer {
+    const today = this.#house.today()
+    const [item, other] = [itemId, body.otherItemId].map((id) => this.#house.stock.one(id, today))
+    if (!item) return fail('unknown-item', { value: itemId })
+    if (!other || body.otherItemId === itemId) return fail('pair-needs-another', { value: body.otherItemId })
+    this.#queries.dropPairBetween.run({ a: itemId, b: body.otherItemId })
+    this.#queries.addPair.run({ ...body, itemId })
+    const names = `${item.shade || item.name} and ${other.shade || other.name}`
+    return ok({ words: body.verdict === 'works' ? `${names} go together` : `${names} fight`, answer: { id: body.id } })
+  }
+
+  dropPair(id: string): Answer {
+    this.#queries.dropPair.run(id)
+    return ok({ words: 'Dropped a pair', answer: { id } })
+  }
+
+  editMany(body: z.output<typeof EditMany>): Outcome<Done<{ count: number }>> {
+    const { itemIds, set } = body
+    for (const id of [set.categoryId, set.usedAs])
+      if (id !== undefined && id !== null && !this.#queries.category.get(id))
+        return fail('unknown-category', { value: id })
+    const missing = this.#missing(itemIds)
+    if (missing) return missing
+    const values = Object.entries(set).filter(([, value]) => value !== undefined)
+    const columns = values.map(([key]) => `${COLUMNS[key] ?? ''} = @${key}`).join(', ')
+    const update = this.#house.db.prepare(`UPDATE item SET ${columns}, version = version + 1 WHERE id = @id`)
+    const bound = Object.fromEntries(
+      values.map(([key, value]) => [key, Array.isArray(value) ? JSON.stringify(value) : value]),
+    )
+    for (const id of new Set(itemIds)) update.run({ ...bound, id })
+    return ok({ words: `Changed ${new Set(itemIds).size} items`, answer: { count: itemIds.length } })
+  }
+
+  /** The answers of the opening-date quiz, as one change. */
+  setOpenings(body: z.output<typeof SetOpenings>): Outcome<Done<{ count: number }>> {
+    const missing = this.#missing(body.answers.map((answer) => answer.itemId))
+    if (missing) return missing
+    for (const { itemId, opened } of body.answers) {
+      const range = opened.kind === 'range' ? opened : null
+      if (range !== null && range.earliest > this.#house.today())
+        return fail('opened-in-future', { value: range.earliest })
+      this.#queries.setOpened.run({
+        id: itemId,
+        kind: opened.kind,
+        earliest: range?.earliest ?? null,
+        latest: range?.latest ?? null,
+        said: range?.said ?? null,
+      })
+    }
+    const { length } = body.answers
+    return ok({
+      words: `Said when ${length === 1 ? 'one item was' : `${length} items were`} opened`,
+      answer: { count: length },
+    })
+  }
+
+  putSomewhere(id: string, body: z.output<typeof PutSomewhere>): Answer {
+    const today = this.#house.today()
+    const item = this.#house.stock.one(id, today)
+    if (!item) return fail('unknown-item', { value: id })
+    if (item.endedOn !== null) return fail('item-ended', { name: item.shade || item.name })
+    if (body.until !== null && body.until <= today) return fail('until-in-past', { value: body.until })
+    if (item.placement !== null) this.#drawer.takeOut(id, today)
+    this.#queries.setLocation.run({ id, location: body.location, until: body.until })
+    return ok({
+      words: `Put ${item.shade || item.name} ${body.location === 'resting' ? 'to rest' : `in the ${body.location}`}`,
+      answer: { id },
+    })
+  }
+
+  addCategory(body: z.output<typeof AddCategory>): Answer {
+    if (this.#queries.category.get(body.id)) return fail('id-taken', { value: body.id })
+    const wrong = this.#wrongCategory(body.id, body)
+    if (wrong) return wrong
+    this.#queries.addCategory.run(bindings(body.id, body))
+    return ok({ words: `Added the category ${body.name}`, answer: { id: body.id } })
+  }
+
+  editCategory(id: string, body: z.output<typeof EditCategory>): Answer {
+    if (!this.#queries.category.get(id)) return fail('unknown-category', { value: id })
+    const wrong = this.#wrongCategory(id, body)
+    if (wrong) return wrong
+    this.#queries.editCategory.run(bindings(id, body))
+    return ok({ words: `Changed the category ${body.name}`, answer: { id } })
+  }
+
+  #wrongCategory(id: string, body: CategoryBody): Refusal | null {
+    const named = this.#queries.categoryByName.get(body.name)
+    if (named && named.id !== id) return fail('category-name-taken', { value: body.name })
+    return this.#queries.zone.get(body.zoneId) ? null : fail('unknown-zone', { value: body.zoneId })
+  }
+
+  #missing(ids: readonly string[]): Refusal | null {
+    const known = new Set(this.#house.stock.summaries(ids, this.#house.today()).map((item) => item.id))
+    const missing = ids.find((id) => !known.has(id))
+    return missing === undefined ? null : fail('unknown-item', { value: missing })
+  }
+}
+
+function bindings(id: string, body: CategoryBody): Record<string, unknown> {
+  const { name, zoneId, usualForm, modelType } = body
+  return {
+    id,
+    name,
+    zoneId,
+    usualForm,
+    modelType,
+    makeup: Number(body.makeup),
+    eye: Number(body.eye),
+    lip: Number(body.lip),
+  }
+}

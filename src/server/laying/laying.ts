@@ -1,0 +1,179 @@
+import type { z } from 'zod'
+import { fail, ok, type Outcome } from '#core/failure'
+import { addDays, fieldsOf, type Day } from '#core/calendar/day'
+import { seasonOfMonth, type Season } from '#core/item/traits'
+import { rivalries } from '#core/plan/rivals'
+import type { ItemSummary } from '#contract/item'
+import type { ChooseInLaying, LayingAnswer, LayingCandidate, LayoutChange } from '#contract/laying'
+import type { Done } from '../db/journal.js'
+import { Decide } from '../decide/decide.js'
+import { Drawer } from '../drawer/drawer.js'
+import type { House } from '../house.js'
+import { layingQueries } from './queries.js'
+
+/** A doubtful thing is worn this often within this long, and then decided on. Assumption. */
+const TRIAL_WEARS = 5
+const TRIAL_DAYS = 42
+
+/** The drawer is laid for the season that has begun in this many days. Assumption. */
+const AHEAD_DAYS = 14
+
+type Answer = Outcome<Done<{ id: string }>>
+
+/** A guided pass for a new season over the drawer and the season's candidates; it can be stopped and resumed at will. */
+export class Laying {
+  readonly #house: House
+  readonly #queries
+  readonly #drawer: Drawer
+  readonly #decide: Decide
+
+  constructor(house: House) {
+    this.#house = house
+    this.#queries = layingQueries(house.db)
+    this.#drawer = new Drawer(house)
+    this.#decide = new Decide(house)
+  }
+
+  all(): LayingAnswer {
+    const today = this.#house.today()
+    const laying = this.#queries.open.get()
+    const season = laying?.season ?? seasonOfMonth(fieldsOf(addDays(today, AHEAD_DAYS)).month)
+    const present = this.#present()
+    const perWeek = this.#house.stock.week(today).week.reduce((sum, share) => sum + share, 0)
+    return {
+      today,
+      season,
+      laying: laying ? { id: laying.id, season: laying.season, startedOn: laying.started_on } : null,
+      candidates: laying ? this.#candidates(laying.id, season, present, today) : [],
+      comeBack: present.filter((item) => asksBack(item, today)),
+      rivalries: rivalries(inReach(present), perWeek),
+      perWeek,
+      layouts: this.#queries.layouts.all().map((row) => row.day),
+    }
+  }
+
+  /** The drawer as it was on a day, and what changed since. */
+  layout(day: Day): LayoutChange {
+    const then = this.#queries.placedOn.all({ day }).map((row) => row.item_id)
+    const now = new Set(this.#drawer.zones().flatMap((zone) => zone.itemIds))
+    const lay = this.#house.stock.summaries([...new Set([...then, ...now])], this.#house.today())
+    return {
+      day,
+      lay,
+      went: then.filter((id) => !now.has(id)),
+      came: [...now].filter((id) => !then.includes(id)),
+    }
+  }
+
+  start(id: string, season: Season): Answer {
+    if (this.#queries.open.get()) return fail('laying-open')
+    if ((this.#queries.taken.get(id)?.n ?? 0) > 0) return fail('id-taken', { value: id })
+    this.#queries.start.run({ id, season, day: this.#house.today() })
+    return ok({ words: `Began to lay the drawer for ${season}`, answer: { id } })
+  }
+
+  choose(layingId: string, body: z.output<typeof ChooseInLaying>): Answer {
+    const laying = this.#queries.open.get()
+    if (laying?.id !== layingId) return fail('no-laying')
+    const today = this.#house.today()
+    const item = this.#house.stock.one(body.itemId, today)
+    if (!item) return fail('unknown-item', { value: body.itemId })
+    if (body.until !== null && body.until <= today) return fail('until-in-past', { value: body.until })
+    const { itemId, choice, until } = body
+    if (choice === null) this.#queries.unchoose.run({ layingId, itemId })
+    else this.#queries.choose.run({ id: `${layingId}.${itemId}`, layingId, itemId, choice, until })
+    return ok({ words: `${item.shade || item.name}: ${choice ?? 'not chosen'}`, answer: { id: itemId } })
+  }
+
+  /** All choices take effect at once: first what leaves, then what comes in. What finds no slot is named and stays out. */
+  close(layingId: string): Outcome<Done<{ id: string; noRoom: string[]; brushes: { out: string[]; in: string[] } }>> {
+    const laying = this.#queries.open.get()
+    if (laying?.id !== layingId) return fail('no-laying')
+    const today = this.#house.today()
+    const choices = this.#queries.choices.all(layingId)
+    const items = new Map(
+      this.#house.stock
+        .summaries(
+          choices.map((row) => row.item_id),
+          today,
+        )
+        .map((item) => [item.id, item]),
+    )
+    const noRoom: string[] = []
+    const brushes = { out: [] as string[], in: [] as string[] }
+    for (const { item_id: id, choice, until_day: until } of choices) {
+      const item = items.get(id)
+      if (!item || item.endedOn !== null || (choice !== 'put away' && choice !== 'rests')) continue
+      if (item.placement !== null) this.#drawer.takeOut(id, today)
+      if (until !== null) this.#queries.setSeasonBox.run({ id, until })
+      if (item.brushes !== '') brushes.out.push(item.brushes)
+    }
+    for (const { item_id: id, choice } of choices) {
+      const item = items.get(id)
+      if (!item || item.endedOn !== null || (choice !== 'comes in' && choice !== 'doubtful')) continue
+      if (item.placement === null) {
+        const placed = this.#drawer.place(`${layingId}.p.${id}`, id, item.homeZoneId, tooTall(item))
+        if (!placed.ok) noRoom.push(item.shade || item.name)
+        else if (item.brushes !== '') brushes.in.push(item.brushes)
+      }
+      if (choice === 'doubtful' && !item.onTrial)
+        this.#decide.startTrial({
+          changeId: '',
+          trialId: `${layingId}.t.${id}`,
+          itemId: id,
+          wearsWanted: TRIAL_WEARS,
+          dueOn: addDays(today, TRIAL_DAYS),
+          question: `Doubted when the drawer was laid for ${laying.season}.`,
+        })
+    }
+    this.#queries.close.run({ id: layingId, day: today })
+    return ok({ words: `Laid the drawer for ${laying.season}`, answer: { id: layingId, noRoom, brushes } })
+  }
+
+  #present(): ItemSummary[] {
+    return this.#house.stock.summaries(this.#house.stock.presentIds(), this.#house.today())
+  }
+
+  /** The drawer first, then what asks to come back, is on the short list or suits the season; in the order of a face. */
+  #candidates(layingId: string, season: Season, present: readonly ItemSummary[], today: Day): LayingCandidate[] {
+    const chosen = new Map(this.#queries.choices.all(layingId).map((row) => [row.item_id, row]))
+    const listed = new Set(this.#queries.shortListed.all({ season }).map((row) => row.item_id))
+    return present.flatMap((item): LayingCandidate[] => {
+      const why = whyLookedAt(item, season, listed, today)
+      if (why === null) return []
+      const row = chosen.get(item.id)
+      return [{ item, why, choice: row?.choice ?? null, until: row?.until_day ?? null }]
+    })
+  }
+}
+
+function whyLookedAt(
+  item: ItemSummary,
+  season: Season,
+  listed: ReadonlySet<string>,
+  today: Day,
+): LayingCandidate['why'] | null {
+  if (item.placement !== null) return 'in the drawer'
+  if (asksBack(item, today)) return 'asks to come back'
+  if (listed.has(item.id)) return 'on the short list'
+  return item.lifecycle === 'open' && item.seasons.includes(season) ? 'of the season' : null
+}
+
+function asksBack(item: ItemSummary, today: Day): boolean {
+  return item.placement === null && item.restingUntil !== null && item.restingUntil <= today
+}
+
+/** What does not fit under the lid stands beside the drawer. */
+function tooTall(item: ItemSummary): boolean {
+  return item.packageStates.includes('too tall for the drawer')
+}
+
+function inReach(present: readonly ItemSummary[]) {
+  const counts = new Map<string, { categoryId: string; category: string; items: number }>()
+  for (const item of present) {
+    if (item.placement === null || !item.makeup) continue
+    const row = counts.get(item.wornAsId) ?? { categoryId: item.wornAsId, category: item.wornAs, items: 0 }
+    counts.set(item.wornAsId, { ...row, items: row.items + 1 })
+  }
+  return [...counts.values()]
+}

@@ -1,0 +1,43 @@
+import type { Day } from '#core/calendar/day'
+import type { Season } from '#core/item/traits'
+import type { LayingCandidate } from '#contract/laying'
+import type { Db } from '../db/open-database.js'
+import { preparing } from '../db/query.js'
+
+export interface LayingRow {
+  id: string
+  season: Season
+  started_on: Day
+}
+
+export function layingQueries(db: Db) {
+  const sql = preparing(db)
+  return {
+    open: sql<[], LayingRow>('SELECT id, season, started_on FROM laying WHERE closed_on IS NULL'),
+    taken: sql<[string], { n: number }>('SELECT count(*) AS n FROM laying WHERE id = ?'),
+    start: sql<[{ id: string; season: Season; day: Day }]>(
+      'INSERT INTO laying (id, season, started_on) VALUES (@id, @season, @day)',
+    ),
+    close: sql<[{ id: string; day: Day }]>('UPDATE laying SET closed_on = @day, version = version + 1 WHERE id = @id'),
+    choices: sql<[string], { item_id: string; choice: NonNullable<LayingCandidate['choice']>; until_day: Day | null }>(
+      'SELECT item_id, choice, until_day FROM laying_choice WHERE laying_id = ? ORDER BY rowid',
+    ),
+    choose: sql(`
+      INSERT INTO laying_choice (id, laying_id, item_id, choice, until_day) VALUES (@id, @layingId, @itemId, @choice, @until)
+      ON CONFLICT (laying_id, item_id) DO UPDATE SET choice = @choice, until_day = @until`),
+    unchoose: sql<[{ layingId: string; itemId: string }]>(
+      'DELETE FROM laying_choice WHERE laying_id = @layingId AND item_id = @itemId',
+    ),
+    shortListed: sql<[{ season: Season }], { item_id: string }>(
+      'SELECT item_id FROM short_list WHERE season IS NULL OR season = @season',
+    ),
+    /** Days on which much moved at once: a drawer laid anew, not a single thing put in. */
+    layouts: sql<[], { day: Day }>(`
+      SELECT day FROM (SELECT from_day AS day FROM placement UNION ALL SELECT to_day FROM placement WHERE to_day IS NOT NULL)
+       GROUP BY day HAVING count(*) >= 4 ORDER BY day DESC LIMIT 24`),
+    placedOn: sql<[{ day: Day }], { item_id: string }>(`
+      SELECT item_id FROM placement WHERE from_day <= @day AND (to_day IS NULL OR to_day > @day) ORDER BY zone_id, position`),
+    setSeasonBox: sql<[{ id: string; until: Day }]>(`
+      UPDATE item SET location = 'season box', location_until = @until, version = version + 1 WHERE id = @id`),
+  }
+}

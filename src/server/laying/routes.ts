@@ -1,0 +1,23 @@
+import { Router } from 'express'
+import { fail, ok } from '#core/failure'
+import { ChooseInLaying, CloseLaying, StartLaying } from '#contract/laying'
+import type { House } from '../house.js'
+import { dayParam } from '../http/day-param.js'
+import { command, read } from '../http/routes.js'
+import { Laying } from './laying.js'
+
+export function layingRoutes(house: House): Router {
+  const laying = new Laying(house)
+  const routes = Router()
+  read(routes, '/laying', () => ok(laying.all()))
+  read(routes, '/layouts/:day', (_, { day = '' }) => {
+    const asked = dayParam(day)
+    return asked === null || asked > house.today() ? fail('day-in-future', { value: day }) : ok(laying.layout(asked))
+  })
+  command(house, routes, 'post', '/laying', StartLaying, 'start-laying', (body) => laying.start(body.id, body.season))
+  command(house, routes, 'post', '/laying/:id/choose', ChooseInLaying, 'choose-in-laying', (body, { id = '' }) =>
+    laying.choose(id, body),
+  )
+  command(house, routes, 'post', '/laying/:id/close', CloseLaying, 'close-laying', (_, { id = '' }) => laying.close(id))
+  return routes
+}

@@ -1,0 +1,65 @@
+import type { z } from 'zod'
+import { ok, type Outcome } from '#core/failure'
+import type { Day } from '#core/calendar/day'
+import type { AddAway, AddLowSeason, StretchesAnswer } from '#contract/settings'
+import { preparing } from '../db/query.js'
+import type { Db } from '../db/open-database.js'
+import type { Done } from '../db/journal.js'
+import type { House } from '../house.js'
+
+type Answer = Outcome<Done<{ id: string }>>
+
+/** Days away and low seasons: when less makeup is worn than the week says. */
+export class Stretches {
+  readonly #queries
+
+  constructor(house: House) {
+    this.#queries = stretchQueries(house.db)
+  }
+
+  all(): StretchesAnswer {
+    return { away: this.#queries.away.all(), lowSeasons: this.#queries.lowSeasons.all() }
+  }
+
+  addAway(body: z.output<typeof AddAway>): Answer {
+    this.#queries.addAway.run({ ...body })
+    return ok({ words: `Away from ${body.earliest} to ${body.latest}`, answer: { id: body.id } })
+  }
+
+  dropAway(id: string): Answer {
+    this.#queries.dropAway.run(id)
+    return ok({ words: 'Not away after all', answer: { id } })
+  }
+
+  addLowSeason(body: z.output<typeof AddLowSeason>): Answer {
+    this.#queries.addLowSeason.run({ ...body })
+    return ok({ words: `A low season from ${body.from} to ${body.to}`, answer: { id: body.id } })
+  }
+
+  dropLowSeason(id: string): Answer {
+    this.#queries.dropLowSeason.run(id)
+    return ok({ words: 'Dropped a low season', answer: { id } })
+  }
+}
+
+export function stretchQueries(db: Db) {
+  const sql = preparing(db)
+  return {
+    away: sql<[], { id: string; earliest: Day; latest: Day; words: string }>(
+      'SELECT id, earliest, latest, words FROM away ORDER BY earliest DESC, id',
+    ),
+    addAway: sql(
+      `INSERT INTO away (id, earliest, latest, words) VALUES (@id, @earliest, @latest, @words)
+       ON CONFLICT (id) DO UPDATE SET earliest = @earliest, latest = @latest, words = @words, version = version + 1`,
+    ),
+    dropAway: sql<[string]>('DELETE FROM away WHERE id = ?'),
+    lowSeasons: sql<[], { id: string; from: string; to: string; factor: number; words: string }>(
+      'SELECT id, from_day AS "from", to_day AS "to", factor, words FROM low_season ORDER BY from_day, id',
+    ),
+    addLowSeason: sql(
+      `INSERT INTO low_season (id, from_day, to_day, factor, words) VALUES (@id, @from, @to, @factor, @words)
+       ON CONFLICT (id) DO UPDATE SET from_day = @from, to_day = @to, factor = @factor, words = @words, version = version + 1`,
+    ),
+    dropLowSeason: sql<[string]>('DELETE FROM low_season WHERE id = ?'),
+  }
+}

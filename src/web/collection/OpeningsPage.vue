@@ -1,0 +1,189 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { addDays, fieldsOf, type Day } from '#core/calendar/day'
+import { parseWhen, type DayRange } from '#core/calendar/when'
+import type { ItemSummary } from '#contract/item'
+import { newId } from '#web/api/client'
+import { useChanges } from '#web/shell/changes'
+import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import { useStock } from '#web/ui/stock'
+import { fullName, usesWords } from '#web/ui/words/item-words'
+import { dateWords, rangeWords } from '#web/ui/words/when-words'
+
+/** One thing after the other whose opening nobody wrote down: a rough answer is worth more than none. */
+const stock = useStock()
+void stock.load()
+const changes = useChanges()
+const landmark = ref({ words: 'the move', day: '' })
+const passed = ref<string[]>([])
+const typed = ref('')
+const wrong = ref('')
+const rest = computed(() =>
+  stock.items.filter((item) => item.opened.kind === 'unknown' && !passed.value.includes(item.id)),
+)
+const item = computed<ItemSummary | null>(() => rest.value[0] ?? null)
+const latest = computed<Day | null>(() => item.value?.firstWorn ?? stock.today)
+
+/** Answers that need no typing, from the years that can be meant. */
+const quick = computed<{ words: string; range: DayRange; said: string }[]>(() => {
+  const { today } = stock
+  if (today === null || latest.value === null) return []
+  const { year } = fieldsOf(today)
+  const years = [year, year - 1, year - 2, year - 3].map((each) => ({
+    words: String(each),
+    said: String(each),
+    range: { earliest: `${each}-01-01` as Day, latest: `${each}-12-31` as Day },
+  }))
+  const { day, words } = landmark.value
+  const beforeAfter =
+    day === ''
+      ? []
+      : [
+          {
+            words: `Before ${words}`,
+            said: `before ${words}`,
+            range: { earliest: addDays(day as Day, -1096), latest: addDays(day as Day, -1) },
+          },
+          { words: `After ${words}`, said: `after ${words}`, range: { earliest: day as Day, latest: latest.value } },
+        ]
+  return [...beforeAfter, ...years].filter(
+    ({ range }) => range.earliest <= (latest.value ?? today) && range.earliest <= range.latest,
+  )
+})
+
+async function answer(opened: Record<string, unknown>): Promise<void> {
+  const { value } = item
+  if (value === null) return
+  const done = await changes.run('POST', '/openings', {
+    changeId: newId(),
+    answers: [{ itemId: value.id, opened }],
+  })
+  if (!done) return
+  passed.value = [...passed.value, value.id]
+  typed.value = ''
+  wrong.value = ''
+}
+
+function say(range: DayRange, said: string): void {
+  void answer({ kind: 'range', ...range, said })
+}
+
+function type(): void {
+  const when = parseWhen(typed.value, 'day-first', stock.today ?? undefined)
+  if (!when.ok || stock.today === null)
+    wrong.value = 'That is no date that can be read. Try 2024, March 2024 or spring 2024.'
+  else if (when.value.earliest > stock.today) wrong.value = 'That has not come yet.'
+  else say(when.value, typed.value)
+}
+</script>
+
+<template>
+  <div class="place-head">
+    <h1>When was it opened?</h1>
+    <span class="quiet figures">{{ rest.length }} to go. About is good enough; stop whenever you like.</span>
+    <v-btn color="primary" to="/collection">Done</v-btn>
+  </div>
+  <section class="sheet landmark" aria-label="Something you remember">
+    <v-text-field v-model="landmark.words" density="compact" label="Something you remember" />
+    <v-text-field
+      v-model="landmark.day"
+      density="compact"
+      type="date"
+      label="When it was"
+      :max="stock.today ?? undefined"
+    />
+    <p class="quiet">With it the question is only: before, or after?</p>
+  </section>
+  <section v-if="item" class="sheet card" :aria-label="fullName(item)">
+    <div class="drawn"><ItemGauge :item="item" size="large" :rail="false" /></div>
+    <div class="ask">
+      <h2>{{ fullName(item) }}</h2>
+      <p class="quiet figures">
+        {{ [item.maker, item.category].filter(Boolean).join(', ') }}; {{ usesWords(item.uses)
+        }}{{ item.firstWorn ? `, first worn in the log on ${dateWords(item.firstWorn)}` : ''
+        }}{{ item.acquired ? `; came ${rangeWords(item.acquired)}` : '' }}
+      </p>
+      <div class="choices">
+        <button
+          v-for="each in quick"
+          :key="each.words"
+          type="button"
+          class="choice"
+          @click="say(each.range, each.said)"
+        >
+          {{ each.words }}
+        </button>
+        <button v-if="item.uses === 0" type="button" class="choice" @click="answer({ kind: 'unopened' })">
+          Not opened yet
+        </button>
+      </div>
+      <form class="typed" @submit.prevent="type">
+        <v-text-field
+          v-model="typed"
+          label="Or as you remember it"
+          placeholder="spring 2024"
+          :error-messages="wrong ? [wrong] : []"
+        />
+        <v-btn type="submit" variant="outlined" color="primary" :disabled="typed.trim() === ''">That is it</v-btn>
+        <v-btn variant="text" @click="passed = [...passed, item.id]">No idea</v-btn>
+      </form>
+    </div>
+  </section>
+  <p v-else-if="stock.loaded" class="inset done">Nothing is left to ask. What was passed over stays unknown.</p>
+</template>
+
+<style scoped>
+.landmark {
+  display: grid;
+  grid-template-columns: 220px 180px 1fr;
+  gap: 12px;
+  align-items: center;
+  padding: 12px 16px;
+  margin-bottom: 12px;
+}
+
+p {
+  margin: 0;
+}
+
+.card {
+  display: grid;
+  grid-template-columns: 240px 1fr;
+  gap: 20px;
+  padding: 20px;
+}
+
+.drawn {
+  display: grid;
+  place-items: center;
+  background: var(--plate);
+  border-radius: 10px;
+  min-height: 250px;
+}
+
+.ask {
+  display: grid;
+  gap: 14px;
+  align-content: center;
+}
+
+.typed {
+  display: grid;
+  grid-template-columns: minmax(160px, 320px) auto auto;
+  gap: 10px;
+  align-items: start;
+  justify-content: start;
+}
+
+.done {
+  padding: 24px;
+}
+
+@media (max-width: 760px) {
+  .landmark,
+  .card,
+  .typed {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { newId } from '#web/api/client'
+import FormTrouble from '#web/ui/FormTrouble.vue'
+import { useForm } from '#web/ui/use-form'
+
+/** Everything out, and in again. */
+const form = useForm()
+const read = ref<{ name: string; collection: unknown } | null>(null)
+const wrong = ref('')
+const stored = ref('')
+
+async function choose(event: Event): Promise<void> {
+  const file = (event.target as HTMLInputElement).files?.[0]
+  stored.value = wrong.value = ''
+  read.value = null
+  if (!file) return
+  try {
+    read.value = { name: file.name, collection: JSON.parse(await file.text()) }
+  } catch {
+    wrong.value = `${file.name} is not JSON. Choose a file that Seligo exported. Nothing was changed.`
+  }
+}
+
+async function take(replace: boolean): Promise<void> {
+  if (!read.value) return
+  const answer = await form.submit<{ items: number; change: { id: string; words: string; changed: boolean } }>(
+    'POST',
+    '/collection-file',
+    { changeId: newId(), replace, collection: read.value.collection },
+  )
+  if (!answer) return
+  stored.value = `${answer.items} items are in the collection now.`
+  read.value = null
+}
+</script>
+
+<template>
+  <section class="sheet part" aria-label="My data">
+    <h2>My data</h2>
+    <p>
+      Everything you have recorded as one JSON file with its ids and pictures (<a
+        href="/api/export/schema"
+        download="seligo-collection.schema.json"
+        >its schema</a
+      >), or the items as a sheet for any spreadsheet.
+    </p>
+    <div class="acts">
+      <v-btn variant="outlined" color="primary" href="/api/export" download>Export everything</v-btn>
+      <v-btn variant="outlined" color="primary" href="/api/export.csv" download>Export the items as CSV</v-btn>
+    </div>
+    <label class="file">
+      <span>Take in an exported file</span>
+      <input type="file" accept=".json,application/json" @change="choose" />
+    </label>
+    <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
+    <div v-if="read" class="acts">
+      <v-btn color="primary" :loading="form.busy.value" @click="take(false)">Take in {{ read.name }}</v-btn>
+      <v-btn
+        v-if="form.refused.value?.problem.code === 'collection-not-empty'"
+        color="error"
+        :loading="form.busy.value"
+        @click="take(true)"
+        >In place of what is here</v-btn
+      >
+    </div>
+    <FormTrouble :refused="form.refused.value" :out-of-reach="form.outOfReach.value" />
+    <p v-if="stored" role="status">{{ stored }} One “take back” brings the former collection again.</p>
+    <p class="quiet">
+      A dated copy of the database is made each day Seligo starts and before every import, in the folder “copies” beside
+      it; the newest fourteen are kept.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.part {
+  padding: 16px 18px;
+  display: grid;
+  gap: 12px;
+}
+
+p {
+  margin: 0;
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+.file {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: center;
+  min-height: 44px;
+  font-weight: 600;
+}
+
+.wrong {
+  color: var(--alarm);
+}
+</style>
