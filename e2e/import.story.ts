@@ -23,14 +23,14 @@ test('a real sheet: looked at before it is stored, stored at once, taken back at
   await expect(primers).toContainText('pump')
 
   await page.getByRole('button', { name: 'Store 150 items' }).click()
-  await expect(page.getByText('150 items are stored.')).toBeVisible()
+  await expect(page.getByText('150 items are stored and 26 backups.')).toBeVisible()
   await goTo(page, 'Collection')
   await expect(
-    page.getByRole('region', { name: 'Items' }).getByRole('status').filter({ hasText: '150 items' }),
+    page.getByRole('region', { name: 'Items' }).getByRole('status').filter({ hasText: '176 items' }),
   ).toBeVisible()
   await page.getByRole('button', { name: /^primer/ }).click()
   await expect(
-    page.getByRole('region', { name: 'Items' }).getByRole('status').filter({ hasText: '14 of 150' }),
+    page.getByRole('region', { name: 'Items' }).getByRole('status').filter({ hasText: '14 of 176' }),
   ).toBeVisible()
 
   await page.getByRole('button', { name: 'Take back' }).click()

@@ -1,0 +1,132 @@
+import { expect, goTo, test, tile } from './support/house'
+
+test('how the day is changes what is suggested; not today sends one away', async ({ page }) => {
+  const lip = page.getByRole('region', { name: 'Reach for' })
+  await expect(lip.locator('.hint').first()).toBeVisible()
+  const hints = await lip.locator('.hint strong').allTextContents()
+  expect(hints.length).toBeGreaterThan(2)
+  await lip.getByRole('button', { name: `${hints[1]}: not today` }).click()
+  await expect(lip.getByRole('button', { name: `${hints[1]}: not today` })).toHaveCount(0)
+
+  await page.locator('button.said').click()
+  const sheet = page.getByRole('dialog', { name: 'How the day is' })
+  await sheet.getByRole('button', { name: '5', exact: true }).click()
+  await sheet.getByRole('button', { name: 'cool' }).click()
+  await sheet.getByLabel('Another occasion').fill('dentist')
+  await sheet.getByLabel('A note on the day').fill('numb lip')
+  await sheet.getByRole('button', { name: 'Save' }).click()
+  await expect(page.locator('button.said')).toContainText('clothes cool')
+  await expect(page.locator('button.said')).toContainText('5 minutes')
+  await expect(page.locator('button.said')).toContainText('dentist')
+  // In five minutes there is no time for a highlighter or a palette.
+  await expect(lip).not.toContainText('Hedgerow')
+})
+
+test('a face is kept, put on another day, mixed and taken back; held up and put back is no wear', async ({ page }) => {
+  const line = page.getByRole('region', { name: "The day's face" })
+  for (const name of ['Lamplight', 'Sawdust', 'Sloe']) await tile(page, name).click()
+  await expect(line).toContainText('On today: 3')
+  await line.getByRole('button', { name: 'More' }).click()
+  await page.getByRole('button', { name: 'How it was worn' }).click()
+  const details = page.getByRole('dialog', { name: 'How it was worn' })
+  await details.getByRole('group', { name: 'Which' }).getByRole('button', { name: 'Lamplight' }).click()
+  await details.getByLabel('How much').fill('2')
+  await details.locator('.v-select').filter({ hasText: 'Mixed with' }).click()
+  await page.getByRole('option', { name: 'Sawdust' }).click()
+  await details.getByLabel('Ratio').fill('2 to 1')
+  await details.getByRole('button', { name: 'Save for Lamplight' }).click()
+  await details.getByRole('button', { name: 'Close' }).click()
+  await expect(line).toContainText('Lamplight (2 pumps, mixed 2 to 1)')
+
+  await line.getByRole('button', { name: 'More' }).click()
+  await page.getByRole('button', { name: 'Saved faces' }).click()
+  const faces = page.getByRole('dialog', { name: 'Saved faces' })
+  await faces.getByLabel('Keep these 3 as').fill('quick one')
+  await faces.getByRole('button', { name: 'Keep', exact: true }).click()
+  await page.getByRole('button', { name: 'The day before' }).click()
+  await expect(page.getByRole('button', { name: 'Back to today' })).toBeVisible()
+  await expect(line.locator('.title')).not.toContainText('On today')
+  const before = (await line.locator('.title').textContent()) ?? ''
+  await line.getByRole('button', { name: 'More' }).click()
+  await page.getByRole('button', { name: 'Saved faces' }).click()
+  await faces.getByRole('button', { name: 'quick one', exact: true }).click()
+  await expect(line).toContainText('Sloe')
+  await line.getByRole('button', { name: /^Take back/ }).click()
+  await expect(line.locator('.title')).toHaveText(before)
+
+  await line.getByRole('button', { name: 'More' }).click()
+  await page.getByRole('button', { name: 'Held up, put back' }).click()
+  const picker = page.getByRole('dialog', { name: 'Held up, looked at and put back' })
+  await picker
+    .getByRole('button', { name: /^Put back/ })
+    .first()
+    .click()
+  await expect(page.getByText(/put back unused/).first()).toBeVisible()
+})
+
+test('a paper sheet for a month is typed in with the arrows, stored at once, taken back at once', async ({
+  page,
+  house,
+}) => {
+  await page.goto(`${house.url}/tally-sheet`)
+  const free = page.locator('td button:not(:has(svg))')
+  await expect(free.first()).toBeVisible()
+  const row = page.getByRole('row').filter({ has: page.getByRole('rowheader', { name: 'Bark' }) })
+  const squares = row.locator('td button')
+  const sum = row.locator('td.sum')
+  const before = Number(await sum.textContent())
+  const open = await row.locator('td button:not(:has(svg))').count()
+  expect(open).toBeGreaterThan(3)
+  await squares.first().focus()
+  let ticked = 0
+  for (let n = 0; n < (await squares.count()) && ticked < 3; n += 1) {
+    if ((await squares.nth(n).locator('svg').count()) === 0) {
+      await page.keyboard.press('Space')
+      ticked += 1
+    }
+    await page.keyboard.press('ArrowRight')
+  }
+  await expect(sum).toHaveText(String(before + 3))
+  await page.getByRole('button', { name: 'Store 3 uses' }).click()
+  await expect(page.getByRole('status').filter({ hasText: '3 uses stored.' })).toBeVisible()
+  await page.getByRole('button', { name: /^Take back/ }).click()
+  await page.reload()
+  await expect(sum).toHaveText(String(before))
+})
+
+test('a tick before it came is asked about, not lost', async ({ page, house }) => {
+  const items = (await (await page.request.get(`${house.url}/api/today`)).json()) as {
+    items: { id: string; shade: string; acquired: { earliest: string } | null; placement: object | null }[]
+  }
+  const item = items.items.find((each) => each.acquired !== null && each.placement !== null)
+  if (!item?.acquired) throw new Error('nothing with a day it came on')
+  const day = new Date(Date.parse(item.acquired.earliest) - 86_400_000).toISOString().slice(0, 10)
+  await page.goto(`${house.url}/day/${day}`)
+  await tile(page, item.shade).first().click()
+  const asked = page.getByRole('alert')
+  await expect(asked).toContainText('Tick it anyway, and it came on the day of that use')
+  await asked.getByRole('button', { name: 'Tick it anyway' }).click()
+  await expect(tile(page, item.shade).first()).toHaveAttribute('aria-pressed', 'true')
+})
+
+test('the drawer is laid for a season: stopped, resumed, and compared with the one before', async ({ page, house }) => {
+  await goTo(page, 'Today')
+  await page.getByRole('link', { name: 'Lay the drawer' }).click()
+  await page.getByRole('link', { name: 'Lay for a season' }).click()
+  await page.getByRole('button', { name: 'Begin' }).click()
+  const status = page.getByRole('status').filter({ hasText: 'chosen' })
+  await expect(status).toContainText('0 of')
+  const card = page.locator('section.one')
+  const rested = (await card.getByRole('heading').textContent()) ?? ''
+  await card.getByRole('button', { name: 'Rests' }).click()
+  await expect(status).toContainText('1 of')
+  await house.restart()
+  await page.reload()
+  await expect(status).toContainText('1 of')
+  await card.getByRole('button', { name: 'Stays' }).click()
+  await expect(status).toContainText('2 of')
+  await page.getByRole('button', { name: /^Lay it so/ }).click()
+  await expect(page.getByRole('status').filter({ hasText: 'The drawer is laid.' })).toBeVisible()
+  await goTo(page, 'Today')
+  await expect(tile(page, rested)).toHaveCount(0)
+})
