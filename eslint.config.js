@@ -62,6 +62,25 @@ export default typescript.config(
       'vuejs-accessibility/no-autofocus': 'off',
     },
   },
+  // The pages take the contract's types only: what checks them on the server need not travel to the browser.
+  {
+    files: ['src/web/**/*.{ts,vue}'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              regex: '^#contract/(?!blank-item$)',
+              allowTypeImports: true,
+              message: 'Types only; values belong in the core.',
+            },
+          ],
+        },
+      ],
+    },
+  },
   // Data tables are as long as their data.
   { files: ['**/*-data.ts'], rules: { 'max-lines': 'off' } },
   { files: ['src/core/**/*.ts'], ignores: ['**/*.test.ts'], rules: PURE },

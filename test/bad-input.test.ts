@@ -121,6 +121,49 @@ describe('bad input is refused by field, with the value, and stores nothing', ()
     expect((await house.get('/nowhere')).status).toBe(404)
   })
 
+  test('a disk that takes no more: clear words, nothing half-written, and it goes on once there is room', async () => {
+    await house.post('/items', { id: 'there', fields: FIELDS, reading: null })
+    const before = house.snapshot()
+    const pages = Number(house.db.pragma('page_count', { simple: true }))
+    house.db.pragma(`max_page_count = ${pages}`)
+    const answers = []
+    for (let n = 0; n < 40; n += 1)
+      answers.push(
+        await house.post('/items', { id: `more-${n}`, fields: { ...FIELDS, notes: 'x'.repeat(4000) }, reading: null }),
+      )
+    const full = answers.find((answer) => answer.status !== 200)
+    expect([full?.status, full?.body.code]).toEqual([507, 'disk-full'])
+    expect(full?.body.detail).toContain('make room')
+    const stored = answers.filter((answer) => answer.status === 200).length
+    house.db.pragma('max_page_count = 1000000')
+    expect((await house.get('/collection')).body.items).toHaveLength(1 + stored)
+    expect(house.db.pragma('integrity_check', { simple: true })).toBe('ok')
+    if (stored === 0) expect(house.snapshot()).toBe(before)
+    expect((await house.post('/items', { id: 'later', fields: FIELDS, reading: null })).status).toBe(200)
+  })
+
+  test('HTML and formulas in names are words like any other', async () => {
+    const name = '<img src=x onerror=alert(1)>'
+    const id = await house.item({ name, shade: '=HYPERLINK("x")', maker: "O'Neill; DROP TABLE item" })
+    expect((await house.get(`/items/${id}`)).body.item).toMatchObject({ name, shade: '=HYPERLINK("x")' })
+  })
+
+  test('a sheet of more than 20 MB or 20,000 rows', async () => {
+    const sheet = (text: string) => ({
+      fileName: 'x.csv',
+      base64: Buffer.from(text).toString('base64'),
+      choices: { meanings: null, rows: [], skip: [] },
+    })
+    const large = await house.request(
+      'POST',
+      '/import/preview',
+      JSON.stringify(sheet(`Name\n${'y'.repeat(20 * 1024 * 1024)}`)),
+    )
+    expect([large.status, large.body.code]).toEqual([413, 'file-too-large'])
+    const long = await house.request('POST', '/import/preview', JSON.stringify(sheet(`Name\n${'x\n'.repeat(20_001)}`)))
+    expect([long.status, long.body.code]).toEqual([422, 'too-many-rows'])
+  })
+
   test('a foreign Host or Origin', async () => {
     const asked = (headers: Record<string, string>): Promise<number> =>
       new Promise((resolve, reject) => {

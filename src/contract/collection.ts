@@ -1,12 +1,9 @@
 import { z } from 'zod'
 import { FORMS } from '#core/item/form'
 import { MODEL_TYPES } from '#core/item/model-type'
-import { AVAILABILITIES, FORMATS, LOCATIONS, SEASONS } from '#core/item/traits'
+import { AVAILABILITIES, FORMATS, PUT_LOCATIONS, SEASONS } from '#core/item/traits'
 import { ChangeId, DayText, Id, Line } from './basic.js'
 import { OpenedBody } from './item.js'
-
-/** Places an item can be put to by hand; its zone is its placement. */
-export const PUT_LOCATIONS = LOCATIONS.filter((location) => location !== 'zone')
 
 export const PutPair = z
   .strictObject({
@@ -60,7 +57,7 @@ export const MergeItems = z.strictObject({
 })
 export const PutSomewhere = z.strictObject({
   changeId: ChangeId,
-  location: z.enum(PUT_LOCATIONS as [(typeof PUT_LOCATIONS)[number], ...(typeof PUT_LOCATIONS)[number][]]),
+  location: z.enum(PUT_LOCATIONS),
   until: DayText.nullable(),
 })
 const CategoryFields = {

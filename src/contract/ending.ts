@@ -1,10 +1,8 @@
 import { z } from 'zod'
+import { BUY_AGAIN, PACKAGE_GOES } from '#core/decide/review-choices'
 import { DESTINATIONS, VERDICTS } from '#core/decide/verdict'
 import { ChangeId, DayText, Id, Line } from './basic.js'
 import { ItemSummary } from './item.js'
-
-export const BUY_AGAIN = ['yes', 'no', 'maybe', 'have a backup', 'discontinued'] as const
-export const PACKAGE_GOES = ['bin', 'recycle', 'return scheme', 'keep the container'] as const
 
 export const FinishItem = z.strictObject({
   changeId: ChangeId,
@@ -18,7 +16,8 @@ export const FinishItem = z.strictObject({
 export const EmptyView = z.object({
   item: ItemSummary,
   day: DayText,
-  wouldBuyAgain: z.enum(BUY_AGAIN),
+  /** Null = not reviewed: it came finished, with an imported sheet. */
+  wouldBuyAgain: z.enum(BUY_AGAIN).nullable(),
   words: z.string(),
   packageGoes: z.enum(PACKAGE_GOES).nullable(),
   /** Days between opening and finishing: both ends when the opening is a range; null when unknown. */
@@ -96,6 +95,8 @@ export const DecideAnswer = z.object({
   trials: z.array(TrialView),
   verdicts: z.array(VerdictView),
   /** Items that a decision may be overdue for, each with why. */
-  doubtful: z.array(z.object({ item: ItemSummary, daysUnworn: z.int().nullable(), everWorn: z.boolean() })),
+  doubtful: z.array(
+    z.object({ item: ItemSummary, daysUnworn: z.int().nullable(), everWorn: z.boolean(), putBack: z.int() }),
+  ),
 })
 export type DecideAnswer = z.infer<typeof DecideAnswer>

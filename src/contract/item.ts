@@ -99,39 +99,6 @@ export const ItemFields = z.strictObject({
 })
 export type ItemFields = z.infer<typeof ItemFields>
 
-/** An item of which nothing is said but what it is called and what kind it is. */
-export const BLANK_FIELDS: Omit<ItemFields, 'name' | 'categoryId' | 'form'> = {
-  maker: '',
-  shade: '',
-  colour: null,
-  finish: null,
-  opaque: false,
-  slots: 1,
-  content: null,
-  priceMinor: null,
-  source: null,
-  acquired: null,
-  opened: { kind: 'unknown' },
-  paoMonths: null,
-  expiry: null,
-  sunProtection: false,
-  usesBefore: 0,
-  liking: null,
-  notes: '',
-  structure: 'single',
-  usedAs: null,
-  format: null,
-  undertone: null,
-  depth: null,
-  seasons: [],
-  availability: null,
-  spf: null,
-  packageStates: [],
-  brushes: '',
-  kit: '',
-  parts: [],
-}
-
 export const AddItem = z.strictObject({
   changeId: ChangeId,
   id: Id,

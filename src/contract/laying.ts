@@ -1,9 +1,8 @@
 import { z } from 'zod'
+import { LAYING_CHOICES } from '#core/plan/laying-choices'
 import { SEASONS } from '#core/item/traits'
 import { ChangeId, DayText, Id } from './basic.js'
 import { ItemSummary } from './item.js'
-
-export const LAYING_CHOICES = ['stays', 'comes in', 'put away', 'rests', 'doubtful'] as const
 
 export const StartLaying = z.strictObject({ changeId: ChangeId, id: Id, season: z.enum(SEASONS) })
 export const ChooseInLaying = z

@@ -1,15 +1,9 @@
 import { z } from 'zod'
 import { FACE_STEPS } from '#core/plan/face-step'
 import { SEASONS } from '#core/item/traits'
+import { AMOUNT_UNITS, HANDS, SKINS, TONES, WEATHERS } from '#core/wear/day-choices'
 import { ChangeId, DayText, Id, Line } from './basic.js'
 import { ItemSummary } from './item.js'
-
-export const AMOUNT_UNITS = ['pumps', 'drops', 'sprays', 'sharpenings'] as const
-/** What can be said of a day; each may stay unsaid. */
-export const SKINS = ['dry', 'oily', 'normal', 'flaring'] as const
-export const TONES = ['warm', 'cool', 'neutral'] as const
-export const HANDS = ['sore', 'fine'] as const
-export const WEATHERS = ['hot', 'mild', 'cold', 'wet'] as const
 
 export const SetWorn = z.strictObject({
   changeId: ChangeId,

@@ -1,5 +1,6 @@
 import { addDays, addMonths, fieldsOf, type Day } from '#core/calendar/day'
-import { BLANK_FIELDS, type ItemFields } from '#contract/item'
+import { BLANK_FIELDS } from '#contract/blank-item'
+import type { ItemFields } from '#contract/item'
 import type { Random } from './random.js'
 import { MAKERS, PALETTE_SHADES, STASH, type StashCategory } from './stash-data.js'
 

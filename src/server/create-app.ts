@@ -44,6 +44,8 @@ const BODY_LIMIT = '1mb'
 export function createApp(house: House): Express {
   const app = express()
   app.disable('x-powered-by')
+  // Answers change with every act, and hashing a whole collection costs more than sending it.
+  app.disable('etag')
   app.use(ownPagesOnly)
   app.use(
     helmet({
@@ -98,11 +100,13 @@ function onError(error: unknown, _request: Request, response: Response, next: Ne
   if (type === 'entity.parse.failed') return sendProblem(response, problemOf({ code: 'malformed-json', data: {} }))
   if (type === 'entity.too.large')
     return sendProblem(response, problemOf({ code: 'too-large', data: { most: '1 MB' } }))
-  console.error(error)
   // SQLite's words for a disk that takes no more: the change was rolled back whole.
   const code = String((error as { code?: unknown }).code ?? '')
-  if (/^SQLITE_(FULL|READONLY|IOERR|CANTOPEN)|^ENOSPC$|^EROFS$|^EACCES$/.test(code))
+  if (/^SQLITE_(FULL|READONLY|IOERR|CANTOPEN)|^ENOSPC$|^EROFS$|^EACCES$/.test(code)) {
+    console.error(`The collection cannot be written: ${code}`)
     return sendProblem(response, problemOf({ code: 'disk-full', data: {} }))
+  }
+  console.error(error)
   sendProblem(response, {
     type: 'about:blank',
     title: 'Seligo made a mistake.',

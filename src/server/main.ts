@@ -2,7 +2,7 @@ import { join } from 'node:path'
 import type { Server } from 'node:http'
 import { Photos } from './collection/photos.js'
 import { createApp } from './create-app.js'
-import { copyDatabase, dataFolder } from './db/data-folder.js'
+import { copyDatabase, copyForTheDay, dataFolder } from './db/data-folder.js'
 import { openDatabase, type Db } from './db/open-database.js'
 import { furnish } from './house.js'
 
@@ -10,24 +10,23 @@ import { furnish } from './house.js'
 const HOST = '127.0.0.1'
 const FIRST_PORT = 4680
 const PORTS_TRIED = 50
+/** The first page is answered before the day's copy is made, which takes a moment in a large collection. */
+const SEEN_FIRST_MS = 5000
 
 const clock = clockFrom(process.env['SELIGO_NOW'])
 const folder = dataFolder(process.env)
 const db = openOrSayWhy(join(folder, 'collection.db'))
-copyForTheDay()
 const house = furnish(db, clock, (why) => copyDatabase(db, folder, clock().toISOString(), why))
-new Photos(house).tidy(clock())
 listen(createApp(house), Number(process.env['SELIGO_PORT'] ?? FIRST_PORT), PORTS_TRIED)
 
-/** Without room for a copy the collection can still be looked at; it is said, not hidden. */
-function copyForTheDay(): void {
-  try {
-    copyDatabase(db, folder, clock().toISOString(), 'day')
-  } catch (error) {
-    console.error(
-      `No copy of the collection could be made today: ${error instanceof Error ? error.message : String(error)}`,
-    )
-  }
+/** What can wait until she sees her drawer. Without room for a copy the collection can still be looked at; it is said. */
+function tidyUp(): void {
+  if (!db.open) return
+  new Photos(house).tidy(clock())
+  copyForTheDay(db, folder, clock().toISOString().slice(0, 10)).catch((error: unknown) => {
+    const why = error instanceof Error ? error.message : String(error)
+    if (db.open) console.error(`No copy of the collection could be made today: ${why}`)
+  })
 }
 
 /** A collection that cannot be opened is said in words, and left as it is. */
@@ -51,6 +50,7 @@ function listen(app: ReturnType<typeof createApp>, port: number, triesLeft: numb
     const at = address !== null && typeof address === 'object' ? address.port : port
     console.log(`Seligo is at http://${HOST}:${at}/  (collection in ${folder}; stop with Ctrl+C)`)
     closeOnSignal(server)
+    setTimeout(tidyUp, SEEN_FIRST_MS).unref()
   })
   server.on('error', (error: NodeJS.ErrnoException) => {
     if (error.code === 'EADDRINUSE' && triesLeft > 0) return listen(app, port + 1, triesLeft - 1)

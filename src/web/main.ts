@@ -1,6 +1,5 @@
 import '@fontsource-variable/bricolage-grotesque'
 import '@fontsource-variable/instrument-sans'
-import './shell/zod-without-eval'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './shell/App.vue'

@@ -1,4 +1,5 @@
-import { BLANK_FIELDS, type ItemFields } from '#contract/item'
+import { BLANK_FIELDS } from '#contract/blank-item'
+import type { ItemFields } from '#contract/item'
 
 /** A blush as the form sends it; tests change what they are about. */
 export const FIELDS: ItemFields = {

@@ -42,7 +42,9 @@ export const PACKAGE_STATES = [
 export type PackageState = (typeof PACKAGE_STATES)[number]
 
 /** Where an item lies. Its zone, while it is in the drawer, is its placement. */
-export const LOCATIONS = ['zone', 'resting', 'season box', 'travel', 'handbag', 'backups box'] as const
+/** Places an item can be put to by hand; its zone is its placement. */
+export const PUT_LOCATIONS = ['resting', 'season box', 'travel', 'handbag', 'backups box'] as const
+export const LOCATIONS = ['zone', ...PUT_LOCATIONS] as const
 export type Location = (typeof LOCATIONS)[number]
 
 /**

@@ -1,6 +1,5 @@
 import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import sharp from 'sharp'
 import { fail, ok, type Outcome } from '#core/failure'
 import type { Day } from '#core/calendar/day'
 import type { PhotoView } from '#contract/beside-item'
@@ -27,6 +26,8 @@ export interface ShrunkPhoto {
  */
 export async function shrink(bytes: Buffer): Promise<Outcome<ShrunkPhoto>> {
   try {
+    // Loaded when the first picture comes: the server starts sooner without it.
+    const { default: sharp } = await import('sharp')
     // sharp leaves metadata out unless it is asked to keep it.
     const { data, info } = await sharp(bytes, { limitInputPixels: 120_000_000 })
       .rotate()

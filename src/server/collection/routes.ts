@@ -1,16 +1,7 @@
 import express, { Router, type Request, type Response } from 'express'
 import { fail, ok } from '#core/failure'
 import { destinationsFor } from '#core/decide/verdict'
-import {
-  AddItem,
-  AddReading,
-  EditItem,
-  OpenItem,
-  RecordSign,
-  type CollectionAnswer,
-  type ItemAnswer,
-  type LifeEvent,
-} from '#contract/item'
+import { AddItem, AddReading, EditItem, OpenItem, RecordSign, type ItemAnswer, type LifeEvent } from '#contract/item'
 import {
   AddCategory,
   DropPair,
@@ -30,6 +21,7 @@ import { Merging } from './merging.js'
 import { Photos, shrink } from './photos.js'
 import type { House } from '../house.js'
 import { command, read } from '../http/routes.js'
+import { sendCollection } from '../stock/send-collection.js'
 import { readingOf } from '../stock/stock.js'
 import { CollectionCommands } from './commands.js'
 import { collectionQueries } from './queries.js'
@@ -44,7 +36,10 @@ export function collectionRoutes(house: House): Router {
   const photos = new Photos(house)
   const routes = Router()
 
-  read(routes, '/collection', () => ok(collection()))
+  routes.get('/collection', (_request, response) => {
+    const today = house.today()
+    sendCollection(house, response, today, house.stock.summaries(house.stock.presentIds(), today))
+  })
   read(routes, '/categories', () => ok({ categories: categories(), zones: queries.zones.all() }))
   read(routes, '/items/:id', (_, { id = '' }) => item(id))
   command(house, routes, 'post', '/items', AddItem, 'add-item', (body) => commands.add(body))
@@ -97,11 +92,6 @@ export function collectionRoutes(house: House): Router {
     )
     if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
     response.json(outcome.value)
-  }
-
-  function collection(): CollectionAnswer {
-    const today = house.today()
-    return { today, currency: house.settings().currency, items: house.stock.summaries(house.stock.presentIds(), today) }
   }
 
   function categories() {

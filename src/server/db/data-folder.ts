@@ -14,19 +14,37 @@ export function dataFolder(environment: Readonly<Record<string, string | undefin
 }
 
 /**
- * Writes a dated copy of the database beside it and keeps the newest fourteen. `why` names what it
- * was made before ("day", "import", "migration"); one copy a day is enough for "day".
+ * The copy of the day, made page by page beside whatever else is asked of the house; none when there is one already. Throws
+ * when the disk takes no more.
  */
-export function copyDatabase(db: Db, folder: string, stamp: string, why: 'day' | 'import' | 'migration'): void {
+export async function copyForTheDay(db: Db, folder: string, day: string): Promise<void> {
+  const copies = join(folder, 'copies')
+  const file = join(copies, `${day}-day.db`)
+  if (existsSync(file)) return
+  mkdirSync(copies, { recursive: true })
+  rmSync(`${file}.part`, { force: true })
+  await db.backup(`${file}.part`)
+  renameSync(`${file}.part`, file)
+  dropOldest(copies)
+}
+
+/**
+ * Writes a dated copy of the database beside it and keeps the newest fourteen, before something large: it is there when this
+ * returns. `why` names what it was made before.
+ */
+export function copyDatabase(db: Db, folder: string, stamp: string, why: 'import' | 'migration'): void {
   const copies = join(folder, 'copies')
   mkdirSync(copies, { recursive: true })
-  const name = why === 'day' ? `${stamp.slice(0, 10)}-day.db` : `${stamp.replaceAll(':', '.')}-before-${why}.db`
-  const file = join(copies, name)
+  const file = join(copies, `${stamp.replaceAll(':', '.')}-before-${why}.db`)
   if (existsSync(file)) return
   rmSync(`${file}.part`, { force: true })
   // VACUUM INTO reads one consistent state, the write-ahead log included.
   db.prepare('VACUUM INTO ?').run(`${file}.part`)
   renameSync(`${file}.part`, file)
+  dropOldest(copies)
+}
+
+function dropOldest(copies: string): void {
   const old = readdirSync(copies)
     .filter((each) => each.endsWith('.db'))
     .sort()

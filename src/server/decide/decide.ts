@@ -13,6 +13,8 @@ import { decideQueries, type TrialRow } from './queries.js'
 
 /** Unworn this long, an open item is one to decide about. Assumption. */
 const DOUBTFUL_DAYS = 180
+/** Held up and put back this often without being worn, it has been decided against already. Assumption. */
+const PUT_BACK_OFTEN = 3
 /** As many as one sitting bears. Assumption. */
 const DOUBTFUL_SHOWN = 12
 
@@ -143,6 +145,7 @@ export class Decide {
   #doubtful(today: Day): DecideAnswer['doubtful'] {
     // In a young log nothing has been worn yet, which says nothing.
     const since = this.#queries.loggedSince.get()?.day ?? today
+    const backs = new Map(this.#queries.putBacks.all().map((row) => [row.item_id, row.n]))
     const logIsLong = daysBetween(since, today) >= DOUBTFUL_DAYS
     return this.#house.stock
       .summaries(this.#house.stock.presentIds(), today)
@@ -154,9 +157,16 @@ export class Decide {
         item,
         daysUnworn: item.lastWorn === null ? null : daysBetween(item.lastWorn, today),
         everWorn: item.lastWorn !== null,
+        putBack: backs.get(item.id) ?? 0,
       }))
-      .filter(({ daysUnworn }) => (daysUnworn === null ? logIsLong : daysUnworn >= DOUBTFUL_DAYS))
-      .sort((a, b) => (b.daysUnworn ?? 0) - (a.daysUnworn ?? 0) || a.item.id.localeCompare(b.item.id))
+      .filter(
+        ({ daysUnworn, putBack }) =>
+          putBack >= PUT_BACK_OFTEN || (daysUnworn === null ? logIsLong : daysUnworn >= DOUBTFUL_DAYS),
+      )
+      .sort(
+        (a, b) =>
+          b.putBack - a.putBack || (b.daysUnworn ?? 0) - (a.daysUnworn ?? 0) || a.item.id.localeCompare(b.item.id),
+      )
       .slice(0, DOUBTFUL_SHOWN)
   }
 }

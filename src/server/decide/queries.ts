@@ -53,6 +53,10 @@ export function decideQueries(db: Db) {
     useAs: sql<[{ id: string; usedAs: string }]>(
       'UPDATE item SET used_as = @usedAs, version = version + 1 WHERE id = @id',
     ),
+    /** Times held up and put back since it was last worn. */
+    putBacks: sql<[], { item_id: string; n: number }>(`
+      SELECT p.item_id, count(*) AS n FROM put_back p
+       WHERE p.day > coalesce((SELECT max(w.day) FROM wear w WHERE w.item_id = p.item_id), '') GROUP BY p.item_id`),
     loggedSince: sql<[], { day: Day | null }>('SELECT min(day) AS day FROM wear'),
     category: sql<[string], { id: string }>('SELECT id FROM category WHERE id = ?'),
     wearDays: sql<[string], { day: Day }>('SELECT day FROM wear WHERE item_id = ? ORDER BY day'),

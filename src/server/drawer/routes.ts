@@ -10,7 +10,9 @@ export function drawerRoutes(house: House): Router {
   const routes = Router()
   read(routes, '/drawer', () => {
     const today = house.today()
-    return ok({ today, zones: drawer.zones(), items: house.stock.summaries(house.stock.presentIds(), today) })
+    const zones = drawer.zones()
+    const placed = zones.flatMap((zone) => zone.itemIds)
+    return ok({ today, zones, items: house.stock.summaries(placed, today) })
   })
   command(house, routes, 'post', '/drawer/place', Place, 'place', (body) =>
     drawer.place(body.placementId, body.itemId, body.zoneId, body.beside),

@@ -23,7 +23,7 @@ export class Empties {
 
   all(): EmptiesAnswer {
     const today = this.#house.today()
-    const reviews = this.#queries.reviews.all()
+    const reviews = this.#queries.finished.all()
     const items = new Map(
       this.#house.stock
         .summaries(

@@ -6,7 +6,7 @@ import { preparing } from '../db/query.js'
 export interface ReviewRow {
   item_id: string
   day: Day
-  would_buy_again: EmptyView['wouldBuyAgain']
+  would_buy_again: EmptyView['wouldBuyAgain'] | null
   words: string
   package_goes: EmptyView['packageGoes']
 }
@@ -14,9 +14,11 @@ export interface ReviewRow {
 export function emptiesQueries(db: Db) {
   const sql = preparing(db)
   return {
-    reviews: sql<[], ReviewRow>(
-      'SELECT item_id, day, would_buy_again, words, package_goes FROM review ORDER BY day DESC, rowid DESC',
-    ),
+    /** Every finished item, with its review where there is one: those of an imported sheet have none. */
+    finished: sql<[], ReviewRow>(`
+      SELECT i.id AS item_id, coalesce(r.day, i.ended_on) AS day, r.would_buy_again, coalesce(r.words, '') AS words, r.package_goes
+        FROM item i LEFT JOIN review r ON r.item_id = i.id
+       WHERE i.lifecycle = 'finished' ORDER BY day DESC, r.rowid DESC, i.rowid DESC`),
     review: sql(`
       INSERT INTO review (id, item_id, day, would_buy_again, words, package_goes)
       VALUES (@id, @itemId, @day, @wouldBuyAgain, @words, @packageGoes)`),

@@ -1,7 +1,8 @@
 import { plainWords } from '#core/formats/sheet/plain-words'
 import type { SheetItem } from '#core/formats/sheet/sheet-item'
 import type { PreviewRow } from '#contract/importing'
-import { BLANK_FIELDS, type ItemFields } from '#contract/item'
+import { BLANK_FIELDS } from '#contract/blank-item'
+import type { ItemFields } from '#contract/item'
 
 /** A row of the sheet beside what she will see of it. */
 export interface PreparedRow {

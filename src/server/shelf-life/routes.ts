@@ -1,20 +1,18 @@
 import { Router } from 'express'
-import { ok } from '#core/failure'
-import type { CollectionAnswer } from '#contract/item'
 import type { House } from '../house.js'
-import { read } from '../http/routes.js'
+import { sendCollection } from '../stock/send-collection.js'
 
 export function shelfLifeRoutes(house: House): Router {
   const routes = Router()
-  read(routes, '/shelf-life', () => ok(everythingByLastGoodDay()))
-  return routes
-
   /** What is there, the soonest to spoil first; what is unknown last. */
-  function everythingByLastGoodDay(): CollectionAnswer {
+  routes.get('/shelf-life', (_request, response) => {
     const today = house.today()
-    const items = house.stock
-      .summaries(house.stock.presentIds(), today)
-      .sort((a, b) => (a.shelfLife.actOn ?? '9999').localeCompare(b.shelfLife.actOn ?? '9999'))
-    return { today, currency: house.settings().currency, items }
-  }
+    const end = (actOn: string | null): string => actOn ?? '9999'
+    const items = house.stock.summaries(house.stock.presentIds(), today).sort((a, b) => {
+      const [first, second] = [end(a.shelfLife.actOn), end(b.shelfLife.actOn)]
+      return first < second ? -1 : first > second ? 1 : 0
+    })
+    sendCollection(house, response, today, items)
+  })
+  return routes
 }

@@ -36,6 +36,8 @@ const MANY = 400
  */
 export class Remembered {
   readonly #byId = new Map<string, { summary: ItemSummary; productId: string }>()
+  /** Each summary as JSON, made when it is first sent. */
+  readonly #json = new WeakMap<ItemSummary, string>()
   readonly #itemOfPart: (partId: string) => string | null
   #day: Day | null = null
   #sorted: ItemSummary[] | null = null
@@ -55,6 +57,18 @@ export class Remembered {
       else unknown.push(id)
     }
     return { known, unknown }
+  }
+
+  /** The summaries as one JSON array; what has been sent before is not written again. */
+  jsonOf(items: readonly ItemSummary[]): string {
+    const parts = items.map((item) => {
+      const known = this.#json.get(item)
+      if (known !== undefined) return known
+      const text = JSON.stringify(item)
+      this.#json.set(item, text)
+      return text
+    })
+    return `[${parts.join(',')}]`
   }
 
   keep(found: readonly { summary: ItemSummary; productId: string }[], day: Day): void {

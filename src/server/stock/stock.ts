@@ -95,6 +95,11 @@ export class Stock {
     return this.#remembered.inOrder(known)
   }
 
+  /** Summaries as a JSON array: thousands of items are not written anew for every reader. */
+  json(items: readonly ItemSummary[]): string {
+    return this.#remembered.jsonOf(items)
+  }
+
   #read(ids: readonly string[], today: Day): { summary: ItemSummary; productId: string }[] {
     const list = JSON.stringify(ids)
     const rows = this.#queries.items.all(list)

@@ -116,6 +116,8 @@ export function todayQueries(db: Db) {
     pairs: sql<[], { item_id: string; other_item_id: string; verdict: 'works' | 'fights' }>(
       'SELECT item_id, other_item_id, verdict FROM pair',
     ),
+    sunscreens: sql<[], { id: string }>(`
+      SELECT id FROM item WHERE lifecycle IN ('unopened', 'open') AND coalesce(used_as, category_id) = 'sunscreen'`),
     modelTypes: sql<[], { id: string; model_type: ModelType }>('SELECT id, model_type FROM category'),
     savedFaces: sql<[], { id: string; name: string; occasion: string; items: string }>(`
       SELECT f.id, f.name, f.occasion,

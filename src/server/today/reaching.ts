@@ -81,9 +81,8 @@ export class Reaching {
 
   /** When no sunscreen in date lies in the drawer and none is worn: the one elsewhere that lasts longest, opened ones first. */
   sunscreen(items: readonly ItemSummary[], worn: ReadonlySet<string>, day: Day): TodayAnswer['sunscreen'] {
-    const all = this.#house.stock
-      .summaries(this.#house.stock.presentIds(), this.#house.today())
-      .filter((item) => item.wornAsId === 'sunscreen')
+    const ids = this.#queries.sunscreens.all().map((row) => row.id)
+    const all = this.#house.stock.summaries(ids, this.#house.today())
     if (all.length === 0 || all.some((item) => worn.has(item.id))) return null
     const good = all.filter(inDate)
     if (good.some((item) => items.some((each) => each.id === item.id && each.placement !== null))) return null

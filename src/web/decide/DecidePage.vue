@@ -72,7 +72,10 @@ async function decided(verdict: Verdict): Promise<void> {
     </section>
     <section v-if="answer.doubtful.length > 0" class="part" aria-label="Unworn the longest">
       <h2>Unworn the longest</h2>
-      <p class="quiet">Open, in no project, not reached for in half a year or more. A fact, not a verdict.</p>
+      <p class="quiet">
+        Open, in no project, not worn for half a year or more, or held up and put back again and again. A fact, not a
+        verdict.
+      </p>
       <div class="doubtful">
         <div v-for="row in answer.doubtful" :key="row.item.id" class="sheet doubt">
           <ItemGauge :item="row.item" size="small" />
@@ -80,7 +83,8 @@ async function decided(verdict: Verdict): Promise<void> {
             <RouterLink :to="`/items/${row.item.id}`">{{ shortName(row.item) }}</RouterLink>
             <span class="quiet"
               >{{ row.item.category }},
-              {{ row.daysUnworn === null ? 'never worn in the log' : `unworn ${spanWords(row.daysUnworn)}` }}</span
+              {{ row.daysUnworn === null ? 'never worn in the log' : `unworn ${spanWords(row.daysUnworn)}`
+              }}{{ row.putBack > 0 ? `, held up and put back ${row.putBack} times since` : '' }}</span
             >
           </span>
           <v-btn

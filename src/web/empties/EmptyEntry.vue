@@ -6,7 +6,7 @@ import { fullName, moneyWords, usesWords } from '#web/ui/words/item-words'
 import { dateWords, spanWords } from '#web/ui/words/when-words'
 
 const props = defineProps<{ empty: EmptyView; currency: string }>()
-const AGAIN: Readonly<Record<EmptyView['wouldBuyAgain'], string>> = {
+const AGAIN: Readonly<Record<NonNullable<EmptyView['wouldBuyAgain']>, string>> = {
   yes: 'would buy again',
   no: 'would not buy again',
   maybe: 'maybe again',
@@ -27,7 +27,8 @@ const facts = computed(() => {
     item.priceMinor === null || item.uses === 0
       ? ''
       : `${moneyWords(item.priceMinor / item.uses, props.currency)} a use`
-  return [dateWords(props.empty.day), usesWords(item.uses), time, cost].filter(Boolean).join(' · ')
+  const on = item.endedRoughly ? `by ${dateWords(props.empty.day)}` : dateWords(props.empty.day)
+  return [on, usesWords(item.uses), time, cost].filter(Boolean).join(' · ')
 })
 </script>
 
@@ -42,8 +43,8 @@ const facts = computed(() => {
       <p class="quiet figures">{{ facts }}</p>
       <p v-if="empty.words" class="words">{{ empty.words }}</p>
     </div>
-    <span class="again" :class="empty.wouldBuyAgain"
-      >{{ AGAIN[empty.wouldBuyAgain]
+    <span class="again" :class="empty.wouldBuyAgain ?? 'none'"
+      >{{ empty.wouldBuyAgain ? AGAIN[empty.wouldBuyAgain] : 'no review'
       }}<template v-if="empty.packageGoes"
         ><br /><span class="quiet">package: {{ empty.packageGoes }}</span></template
       ></span

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { Day } from '#core/calendar/day'
-import { PUT_LOCATIONS } from '#contract/collection'
+import { PUT_LOCATIONS } from '#core/item/traits'
 import type { ItemSummary } from '#contract/item'
 import { newId } from '#web/api/client'
 import ChoiceRow from '#web/ui/ChoiceRow.vue'

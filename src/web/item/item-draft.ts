@@ -4,7 +4,8 @@ import type { Form } from '#core/item/form'
 import { parseLabelAmount } from '#core/quantity/label-amount'
 import { minorDigits, parsePrice } from '#core/quantity/money'
 import { parseExpiry, parsePao } from '#core/shelf-life/printed-expiry'
-import { BLANK_FIELDS, type ItemFields, type ItemSummary } from '#contract/item'
+import { BLANK_FIELDS } from '#contract/blank-item'
+import type { ItemFields, ItemSummary } from '#contract/item'
 import { failureSentence } from '#web/ui/words/failure-sentences'
 
 /** An item as it is typed: every field keeps its letters, also the wrong ones. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { AMOUNT_UNITS, type Worn } from '#contract/today'
+import { AMOUNT_UNITS } from '#core/wear/day-choices'
+import type { Worn } from '#contract/today'
 import type { ItemSummary } from '#contract/item'
 import { newId } from '#web/api/client'
 import { useStock } from '#web/ui/stock'

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
-import { ref, watch } from 'vue'
+import { watchDebounced } from '@vueuse/core'
+import { ref } from 'vue'
 import type { Day } from '#core/calendar/day'
 import type { CategoryView, CollectionAnswer, ItemSummary, ZoneView } from '#contract/item'
 import { get } from '#web/api/client'
@@ -32,11 +33,13 @@ export const useStock = defineStore('stock', () => {
     loaded.value = true
   }
 
-  watch(
+  // Loaded again once a flurry of changes is over: ticks come one upon the other.
+  watchDebounced(
     () => changes.count,
     () => {
       if (loaded.value) void load()
     },
+    { debounce: 150 },
   )
 
   return { items, today, currency, categories, zones, loaded, load }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { Day } from '#core/calendar/day'
-import { BUY_AGAIN, PACKAGE_GOES } from '#contract/ending'
+import { BUY_AGAIN, PACKAGE_GOES } from '#core/decide/review-choices'
 import type { ItemSummary } from '#contract/item'
 import { newId } from '#web/api/client'
 import ChoiceRow from '#web/ui/ChoiceRow.vue'
