@@ -27,6 +27,37 @@ test('by keyboard alone: tally three, take one back, find an item', async ({ pag
   await expect(page.getByRole('heading', { name: 'Rust Bloom blush' })).toBeVisible()
 })
 
+test('by keyboard alone: an item is added and stored, and one is moved to another zone', async ({ page }) => {
+  await expect(page.locator('button.tile').first()).toBeVisible()
+  await page.keyboard.press('n')
+  await expect(page.getByLabel('Maker')).toBeFocused()
+  for (const words of ['Pellwick', 'Night Bus lipstick', 'Night Bus']) {
+    await page.keyboard.type(words)
+    await page.keyboard.press('Tab')
+  }
+  await page.keyboard.type('lipstick')
+  await expect(page.getByRole('option', { name: 'lipstick', exact: true })).toBeVisible()
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('Escape')
+  await page.getByLabel('Size on the label').focus()
+  await page.keyboard.type('3.5 g')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Night Bus lipstick' })).toBeVisible()
+
+  await page.locator('body').press('d')
+  const brows = page.getByRole('region', { name: 'Brows' })
+  await brows.getByRole('button', { name: 'Move Bark elsewhere' }).focus()
+  await page.keyboard.press('Enter')
+  const menu = page.locator('.v-overlay--active .v-list')
+  await expect(menu).toBeVisible()
+  await menu.locator('.v-list-item').filter({ hasText: 'Extras' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('region', { name: 'Extras' }).getByRole('link', { name: 'Bark' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.locator('body').press('u')
+  await expect(brows.getByRole('link', { name: 'Bark' })).toBeVisible()
+})
+
 test('a tick survives a gap in the connection', async ({ page, house }) => {
   let gaps = 2
   await page.route('**/api/wear', (route) => (gaps-- > 0 ? route.abort() : route.continue()))
@@ -52,7 +83,40 @@ test.describe('on a phone', () => {
       .locator('button.tile')
       .evaluateAll((tiles) => tiles.filter((each) => each.getBoundingClientRect().height < 44).length)
     expect(small).toBe(0)
-    for (const path of ['/', '/collection', '/projects', '/shelf-life', '/decide', '/empties', '/settings']) {
+    // A whole day with one thumb: how it is, one thing sent away, the same as last on top, a note on how it was worn.
+    await page.locator('button.said').tap()
+    const sheet = page.getByRole('dialog', { name: 'How the day is' })
+    await sheet.getByRole('button', { name: 'oily' }).tap()
+    await sheet.getByRole('button', { name: 'Save' }).tap()
+    await expect(page.locator('button.said')).toContainText('skin oily')
+    await page
+      .getByRole('button', { name: /^Same as/ })
+      .first()
+      .tap()
+    await expect(page.getByRole('region', { name: "The day's face" })).not.toContainText('On today: 2')
+    await page.getByRole('button', { name: 'More', exact: true }).first().tap()
+    await expect(page.getByRole('group', { name: 'More for the day' })).toBeVisible()
+    const outside = await page
+      .getByRole('group', { name: 'More for the day' })
+      .getByRole('button')
+      .evaluateAll(
+        (buttons) => buttons.filter((each) => each.getBoundingClientRect().top < window.innerHeight / 3).length,
+      )
+    expect(outside, 'within reach of the thumb').toBe(0)
+    for (const path of [
+      '/',
+      '/collection',
+      '/collection/openings',
+      '/drawer/laying',
+      '/projects',
+      '/shelf-life',
+      '/decide',
+      '/empties',
+      '/settings',
+      '/journal',
+      '/tally-sheet',
+      '/items/blush-1',
+    ]) {
       await page.goto(house.url + path)
       await expect(page.getByRole('heading').first()).toBeVisible()
       const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
@@ -66,8 +130,13 @@ const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']
 const SIGHTS: readonly (readonly ['day' | 'night', readonly string[]])[] = [
   ['day', ['/', '/drawer', '/collection', '/collection/add']],
   ['day', ['/collection/import', '/items/blush-1', '/projects', '/settings']],
-  ['day', ['/shelf-life', '/decide', '/empties']],
-  ['night', ['/', '/collection', '/projects', '/decide']],
+  ['day', ['/shelf-life', '/decide', '/empties', '/journal']],
+  ['day', ['/drawer/laying', '/collection/openings', '/tally-sheet']],
+  ['night', ['/', '/collection', '/projects', '/decide', '/items/blush-1', '/settings']],
+  [
+    'night',
+    ['/drawer', '/drawer/laying', '/collection/openings', '/tally-sheet', '/journal', '/shelf-life', '/empties'],
+  ],
 ]
 
 for (const [theme, paths] of SIGHTS)

@@ -40,6 +40,17 @@ const PICTURES: readonly Picture[] = [
   { name: 'today-night', path: '/', theme: 'night' },
   { name: 'today-phone', path: '/', size: PHONE },
   { name: 'drawer', path: '/drawer' },
+  {
+    name: 'laying',
+    path: '/drawer/laying',
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Begin' }).click()
+      await page.getByRole('group', { name: 'All that is looked at' }).waitFor()
+      // Begun for the picture only.
+      await page.getByRole('button', { name: 'Take back' }).waitFor()
+    },
+  },
+  { name: 'tally-sheet', path: '/tally-sheet' },
   { name: 'collection', path: '/collection' },
   {
     name: 'collection-gauges',

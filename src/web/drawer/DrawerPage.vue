@@ -29,7 +29,14 @@ function add(zone: DrawerZone): void {
 
 async function place(item: ItemSummary, zoneId: string): Promise<void> {
   picking.value = false
-  await changes.run('POST', '/drawer/place', { changeId: newId(), placementId: newId(), itemId: item.id, zoneId })
+  await changes.run('POST', '/drawer/place', {
+    changeId: newId(),
+    placementId: newId(),
+    itemId: item.id,
+    zoneId,
+    // What does not fit under the lid stands beside it.
+    beside: item.packageStates.includes('too tall for the drawer'),
+  })
 }
 
 async function takeOut(item: ItemSummary): Promise<void> {

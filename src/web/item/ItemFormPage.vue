@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { eyeMeasureOf, FORMS } from '#core/item/form'
 import { FINISHES, SOURCES, STRUCTURES } from '#core/item/traits'
@@ -36,6 +36,10 @@ const level = ref('')
 const top = ref<HTMLElement | null>(null)
 
 void stock.load()
+// At once, not when the field has come into view: a late focus would take the words from another field.
+onMounted(() => {
+  if (id.value === null) top.value?.querySelector<HTMLElement>('input')?.focus()
+})
 watch(id, load, { immediate: true })
 watch(
   () => draft.value.categoryId,
@@ -116,7 +120,12 @@ const problem = (field: keyof ItemDraft, server: string): string[] =>
   </div>
   <form ref="top" class="sheet form" @submit.prevent="save(false)">
     <div class="grid">
-      <v-text-field v-model="draft.maker" label="Maker" :error-messages="problem('maker', 'maker')" />
+      <v-text-field
+        v-model="draft.maker"
+        :autofocus="id === null"
+        label="Maker"
+        :error-messages="problem('maker', 'maker')"
+      />
       <v-text-field v-model="draft.name" label="Name" :error-messages="problem('name', 'name')" />
       <v-text-field v-model="draft.shade" label="Shade" :error-messages="problem('shade', 'shade')" />
       <v-autocomplete

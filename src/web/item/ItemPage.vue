@@ -57,6 +57,7 @@ async function intoDrawer(): Promise<void> {
       placementId: newId(),
       itemId: id.value,
       zoneId: item.value.homeZoneId,
+      beside: item.value.packageStates.includes('too tall for the drawer'),
     })
 }
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useEventListener, usePreferredDark, useStorage } from '@vueuse/core'
 import { computed, defineAsyncComponent, onMounted, provide, ref, watch } from 'vue'
-import { useRoute } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import ChestOfDrawers from './ChestOfDrawers.vue'
 import PhoneBar from './PhoneBar.vue'
 import TroubleBar from './TroubleBar.vue'
@@ -15,6 +15,9 @@ const ShortcutSheet = defineAsyncComponent(() => import('./ShortcutSheet.vue'))
 
 const changes = useChanges()
 const route = useRoute()
+const router = useRouter()
+/** Keys that lead to a place. */
+const GOES_TO: Readonly<Record<string, string>> = { t: '/', d: '/drawer', n: '/collection/add' }
 const prefersDark = usePreferredDark()
 const choice = useStorage<'system' | 'day' | 'night'>('seligo-theme', 'system')
 const theme = computed(() => (choice.value === 'system' ? (prefersDark.value ? 'night' : 'day') : choice.value))
@@ -29,9 +32,10 @@ onMounted(() => void changes.loadFronts())
 
 useEventListener('keydown', (event: KeyboardEvent) => {
   const target = event.target as HTMLElement
-  const typing = target.closest('input, textarea, select, [contenteditable]') !== null
+  const typing = target.closest('input, textarea, select, [contenteditable], [role="dialog"], [role="menu"]') !== null
   if (typing || event.ctrlKey || event.metaKey || event.altKey) return
   if (event.key === '?') helping.value = true
+  else if (GOES_TO[event.key] !== undefined) void router.push(GOES_TO[event.key] ?? '/')
   else if (event.key === '/') {
     event.preventDefault()
     jumping.value = true

@@ -5,6 +5,7 @@ const rows: readonly (readonly [string, string])[] = [
   ['Tab', 'from zone to zone of the drawer; arrows go from item to item inside'],
   ['Space', 'tick the item you are on, again to take it back'],
   ['Enter', 'open the item you are on'],
+  ['t, d, n', 'today, lay the drawer, a new item'],
   ['u', 'take back what you did last'],
   ['[ and ]', 'the day before, the day after'],
   ['?', 'this list'],

@@ -32,6 +32,7 @@ const caption = computed(() => {
     const standing = item.goal.standing === 'behind' ? shortStanding(item.goal) : ''
     return standing || `${item.goal.uses} of ${item.goal.target}`
   }
+  if (item.placement?.beside) return 'stands beside'
   if (item.goal?.met) return 'goal met'
   return spoiled
 })

@@ -11,6 +11,7 @@ const SENTENCES: Readonly<Record<string, string>> = {
   'amount-unreadable': 'Write the size as on the label: 30 ml, 9.5 g, 0.5 fl oz.',
   'amount-no-unit': 'Add the unit: g, ml, oz or fl oz.',
   'amount-not-positive': 'The size must be above zero.',
+  'amount-pair-disagrees': 'The two sizes do not agree; check them against the label.',
   'amount-absurd': 'That is more than any package holds: check the comma.',
   'price-unreadable': 'Write the price as a number, for instance 12.50.',
   'price-negative': 'A price is not below zero.',
