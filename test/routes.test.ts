@@ -94,6 +94,22 @@ describe('a day', () => {
     expect((await house.get('/today')).body.worn).toEqual([])
   })
 
+  test('an item that nobody said was opened can be finished all the same', async () => {
+    const itemId = await house.item({ opened: { kind: 'unopened' } })
+    const done = await house.post(`/items/${itemId}/finish`, {
+      reviewId: 'r',
+      day: TODAY,
+      wouldBuyAgain: 'maybe',
+      words: '',
+      packageGoes: null,
+    })
+    expect(done.status).toBe(200)
+    expect((await house.get(`/items/${itemId}`)).body.item).toMatchObject({
+      lifecycle: 'finished',
+      opened: { kind: 'unknown' },
+    })
+  })
+
   test('wearing an unopened item opens it that day', async () => {
     const itemId = await house.item({ opened: { kind: 'unopened' } })
     await wear(itemId, 2)

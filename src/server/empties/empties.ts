@@ -69,8 +69,9 @@ export class Empties {
       const out = this.#drawer.takeOut(itemId, body.day)
       if (!out.ok) return out
     }
-    this.#queries.assumeOpened.run(itemId)
     this.#queries.finish.run({ id: itemId, day: body.day })
+    // What is finished was opened some time, also when nobody said so.
+    this.#queries.assumeOpened.run(itemId)
     this.#queries.review.run({
       id: body.reviewId,
       itemId,

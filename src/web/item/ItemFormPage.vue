@@ -120,12 +120,7 @@ const problem = (field: keyof ItemDraft, server: string): string[] =>
   </div>
   <form ref="top" class="sheet form" @submit.prevent="save(false)">
     <div class="grid">
-      <v-text-field
-        v-model="draft.maker"
-        :autofocus="id === null"
-        label="Maker"
-        :error-messages="problem('maker', 'maker')"
-      />
+      <v-text-field v-model="draft.maker" label="Maker" :error-messages="problem('maker', 'maker')" />
       <v-text-field v-model="draft.name" label="Name" :error-messages="problem('name', 'name')" />
       <v-text-field v-model="draft.shade" label="Shade" :error-messages="problem('shade', 'shade')" />
       <v-autocomplete

@@ -20,7 +20,9 @@ export function suggestionWords(
         ? `${usesWords(reason.uses)} behind for ${reason.project}.`
         : `Behind for ${reason.project}.`
     case 'spoils-soonest':
-      return `First to spoil: good to ${shortDay(reason.day, today)}.`
+      return reason.daysLeft <= 90
+        ? `Spoils soon: good to ${shortDay(reason.day, today)}.`
+        : `Good only to ${shortDay(reason.day, today)}.`
     case 'nearly-done':
       return reason.usesLeft !== null
         ? `Nearly done: ${usesWords(reason.usesLeft)} to its goal.`

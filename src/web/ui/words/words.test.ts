@@ -269,7 +269,8 @@ const NO_RULES: ProjectView = {
 test.each<[SuggestionView['reason'], string]>([
   [{ code: 'behind', uses: 3, project: 'Autumn' }, '3 uses behind for Autumn.'],
   [{ code: 'behind', uses: 0, project: 'Autumn' }, 'Behind for Autumn.'],
-  [{ code: 'spoils-soonest', day: d('2026-12-01'), daysLeft: 7 }, 'First to spoil: good to 1 Dec.'],
+  [{ code: 'spoils-soonest', day: d('2026-12-01'), daysLeft: 7 }, 'Spoils soon: good to 1 Dec.'],
+  [{ code: 'spoils-soonest', day: d('2027-03-29'), daysLeft: 125 }, 'Good only to 29 Mar 2027.'],
   [{ code: 'nearly-done', usesLeft: 1, left: null }, 'Nearly done: 1 use to its goal.'],
   [{ code: 'nearly-done', usesLeft: null, left: 0.15 }, 'Nearly done: about 15 % left.'],
   [{ code: 'in-project', usesLeft: 12, project: 'Autumn' }, '12 uses to go for Autumn.'],
