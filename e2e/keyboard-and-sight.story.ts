@@ -25,6 +25,14 @@ test('by keyboard alone: tally three, take one back, find an item', async ({ pag
   await expect(page.getByRole('option', { name: /^Rust Bloom/ }).first()).toBeVisible()
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { name: 'Rust Bloom blush' })).toBeVisible()
+  // From outside the drawer, ticked from wherever she is.
+  await page.keyboard.press('/')
+  await page.keyboard.type('washboard')
+  await expect(page.getByRole('option', { name: /^Washboard/ }).first()).toBeVisible()
+  await page.keyboard.press('Shift+Enter')
+  await expect(page.getByText('Washboard worn').first()).toBeVisible()
+  await page.keyboard.press('t')
+  await expect(line).toContainText('Washboard')
 })
 
 test('by keyboard alone: an item is added and stored, and one is moved to another zone', async ({ page }) => {

@@ -34,6 +34,26 @@ test('everything that can be said of an item is kept as it was said', async () =
   expect(wrong.status).toBe(422)
 })
 
+test('uses since it was last looked at count the day itself when the look came first', async () => {
+  const id = await house.item()
+  const wear = (ago: number) => house.post('/wear', { itemId: id, day: addDays(TODAY, -ago), worn: true })
+  const look = (ago: number, readingId: string) =>
+    house.post(`/items/${id}/readings`, {
+      id: readingId,
+      partId: null,
+      reading: { kind: 'stage', stage: 'dip', day: addDays(TODAY, -ago) },
+    })
+  expect((await item(id)).sinceReading).toBeNull()
+  for (const ago of [6, 3]) await wear(ago)
+  // On day 5 nothing was ticked yet: the look came before that day's use.
+  await look(5, 'first')
+  await wear(5)
+  expect((await item(id)).sinceReading).toEqual({ day: addDays(TODAY, -5), uses: 2 })
+  // On day 3 the use was ticked already: the look came after it.
+  await look(3, 'second')
+  expect((await item(id)).sinceReading).toEqual({ day: addDays(TODAY, -3), uses: 0 })
+})
+
 test('a pair works or fights, with its ratio seen from either side; the later word holds', async () => {
   const [a = '', b = ''] = await many(['A', 'B'])
   const pair = { otherItemId: b, verdict: 'works', itemAmount: 2, otherAmount: 1, amountUnit: 'pumps', words: '' }

@@ -283,6 +283,8 @@ export const ItemAnswer = z.object({
   pairs: z.array(PairView),
   photos: z.array(PhotoView),
   wearDays: z.array(DayText),
+  /** Uses since it was last looked at; null when it never was. */
+  sinceReading: z.object({ day: DayText, uses: z.int() }).nullable(),
   readings: z.array(Reading),
   goals: z.array(GoalView),
   events: z.array(LifeEvent),

@@ -90,6 +90,9 @@ export function collectionQueries(db: Db) {
     readings: sql<[string], Omit<ReadingRow, 'item_id'>>(`
       SELECT part_id, kind, value, stage, day FROM measurement
        WHERE item_id = ? AND kind IN ('level', 'length', 'stage') AND part_id IS NULL ORDER BY day, rowid`),
+    lastLook: sql<[string], { day: Day; moment: 'before-use' | 'after-use' }>(
+      'SELECT day, moment FROM measurement WHERE item_id = ? ORDER BY day DESC, rowid DESC LIMIT 1',
+    ),
     wearDays: sql<[string], { day: Day }>('SELECT day FROM wear WHERE item_id = ? ORDER BY day'),
     events: sql<[{ id: string }], { day: Day; kind: string; words: string }>(`
       SELECT s.rolled_in AS day, 'rolled in' AS kind, p.name AS words FROM stay s JOIN project p ON p.id = s.project_id WHERE s.item_id = @id

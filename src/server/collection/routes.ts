@@ -1,6 +1,7 @@
 import express, { Router, type Request, type Response } from 'express'
 import { fail, ok } from '#core/failure'
 import { destinationsFor } from '#core/decide/verdict'
+import { wearsSince } from '#core/wear/tally'
 import { AddItem, AddReading, EditItem, OpenItem, RecordSign, type ItemAnswer, type LifeEvent } from '#contract/item'
 import {
   AddCategory,
@@ -113,12 +114,15 @@ export function collectionRoutes(house: House): Router {
     const head = queries.itemHead.get(id)
     if (!found || !head) return fail('unknown-item', { value: id })
     const spoiled = found.shelfLife.state === 'past' || found.shelfLife.state === 'sign seen'
+    const wearDays = queries.wearDays.all(id).map((row) => row.day)
+    const look = queries.lastLook.get(id)
     const answer: ItemAnswer = {
       today,
       currency: house.settings().currency,
       item: found,
       keptText: JSON.parse(head.kept_text) as ItemAnswer['keptText'],
-      wearDays: queries.wearDays.all(id).map((row) => row.day),
+      wearDays,
+      sinceReading: look === undefined ? null : { day: look.day, uses: wearsSince(wearDays, look) },
       pairs: care.pairsOf(id),
       photos: photos.of(id),
       readings: queries.readings.all(id).map(readingOf),

@@ -15,7 +15,9 @@ const active = computed(() => (item.value.goal ? [item.value.goal] : []))
 const uses = computed(() => {
   const { usesBefore, wears, lastWorn } = item.value
   const made = usesBefore > 0 ? `${usesBefore} before the log and ${wears} in it` : `${wears} in the log`
-  return `${made}${lastWorn ? `; last worn ${fromNow(lastWorn, props.answer.today)}` : ''}.`
+  const { sinceReading } = props.answer
+  const looked = sinceReading === null ? '' : `; ${usesWords(sinceReading.uses)} since it was last looked at`
+  return `${made}${looked}${lastWorn ? `; last worn ${fromNow(lastWorn, props.answer.today)}` : ''}.`
 })
 const traits = computed(() => {
   const { usedAs, wornAs, format, undertone, depth, seasons, availability, spf, packageStates, kit } = item.value

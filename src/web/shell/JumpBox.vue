@@ -3,6 +3,8 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { ItemSummary } from '#contract/item'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import { newId } from '#web/api/client'
+import { useChanges } from './changes'
 import { useStock } from '#web/ui/stock'
 import { matchesWords } from '#web/ui/words/item-words'
 
@@ -11,6 +13,7 @@ const SHOWN = 7
 
 const open = defineModel<boolean>({ required: true })
 const router = useRouter()
+const changes = useChanges()
 const stock = useStock()
 const text = ref('')
 const at = ref(0)
@@ -33,6 +36,13 @@ watch(
 )
 const chosen = computed(() => found.value[at.value])
 watch(text, () => (at.value = 0))
+
+/** Worn today from wherever it lies: the second thing this box is for. */
+async function tick(item: ItemSummary | undefined): Promise<void> {
+  if (!item || stock.today === null || item.endedOn !== null) return
+  open.value = false
+  await changes.run('POST', '/wear', { changeId: newId(), itemId: item.id, day: stock.today, worn: true, partIds: [] })
+}
 
 function go(item: ItemSummary | undefined): void {
   if (!item) return
@@ -57,7 +67,8 @@ function go(item: ItemSummary | undefined): void {
         :aria-activedescendant="chosen ? `jump-${chosen.id}` : undefined"
         @keydown.down.prevent="at = Math.min(at + 1, found.length - 1)"
         @keydown.up.prevent="at = Math.max(at - 1, 0)"
-        @keydown.enter.prevent="go(chosen)"
+        @keydown.enter.exact.prevent="go(chosen)"
+        @keydown.enter.shift.prevent="tick(chosen)"
       />
       <ul id="jump-list" role="listbox" aria-label="Items found">
         <li
@@ -74,8 +85,18 @@ function go(item: ItemSummary | undefined): void {
               <span class="quiet"> {{ item.category }}, {{ item.maker }}</span>
             </span>
           </button>
+          <button
+            type="button"
+            tabindex="-1"
+            class="tick"
+            :aria-label="`Tick ${item.shade || item.name} as worn today`"
+            @click="tick(item)"
+          >
+            worn today
+          </button>
         </li>
       </ul>
+      <p v-if="found.length > 0" class="quiet keys">Enter opens it; Shift and Enter tick it as worn today.</p>
       <p v-if="text.trim() !== '' && found.length === 0" class="quiet">Nothing of that name is in the collection.</p>
     </div>
   </v-dialog>
@@ -121,5 +142,27 @@ li button {
 li button.chosen,
 li button:hover {
   background: var(--inset);
+}
+
+li {
+  display: flex;
+  align-items: center;
+}
+
+li > button:first-child {
+  flex: 1;
+}
+
+.tick {
+  width: auto;
+  padding: 0 10px;
+  min-height: 44px;
+  color: var(--primary);
+  text-decoration: underline;
+}
+
+.keys {
+  margin: 8px 4px 0;
+  font-size: 13px;
 }
 </style>

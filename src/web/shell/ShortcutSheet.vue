@@ -1,7 +1,7 @@
 <script setup lang="ts">
 const open = defineModel<boolean>({ required: true })
 const rows: readonly (readonly [string, string])[] = [
-  ['/', 'find an item by a few letters of its maker, name or shade'],
+  ['/', 'find an item by a few letters of its maker, name or shade; Shift and Enter tick it as worn'],
   ['Tab', 'from zone to zone of the drawer; arrows go from item to item inside'],
   ['Space', 'tick the item you are on, again to take it back'],
   ['Enter', 'open the item you are on'],
