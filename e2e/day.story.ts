@@ -78,6 +78,12 @@ test('a paper sheet for a month is typed in with the arrows, stored at once, tak
   const open = await row.locator('td button:not(:has(svg))').count()
   expect(open).toBeGreaterThan(3)
   await squares.first().focus()
+  // The number of a day goes to it: 1, then 12.
+  await page.keyboard.type('12')
+  await expect(squares.nth(11)).toBeFocused()
+  await page.keyboard.press('Home')
+  await page.keyboard.type('1')
+  await expect(squares.first()).toBeFocused()
   let ticked = 0
   for (let n = 0; n < (await squares.count()) && ticked < 3; n += 1) {
     if ((await squares.nth(n).locator('svg').count()) === 0) {

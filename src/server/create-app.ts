@@ -86,7 +86,9 @@ function servePages(app: Express): void {
   if (!existsSync(folder)) return
   app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y' }))
   app.use(express.static(folder, { index: false }))
-  app.get(/.*/, (_request, response) => {
+  app.get(/.*/, (request, response) => {
+    // Today's answer is asked for while its scripts are still on their way.
+    if (request.path === '/') response.set('Link', '</api/today>; rel=preload; as=fetch; crossorigin')
     response.sendFile(join(folder, 'index.html'), { headers: { 'Cache-Control': 'no-cache' } })
   })
 }

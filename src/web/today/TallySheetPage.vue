@@ -58,8 +58,13 @@ function toggle(itemId: string, day: Day): void {
   ticks.value = { ...ticks.value, [itemId]: now.includes(day) ? now.filter((each) => each !== day) : [...now, day] }
 }
 
-/** Arrows walk from square to square as they do on paper. */
+/** The number of a day as far as it is typed: 1, then 12. */
+let typed = ''
+
+/** Arrows walk from square to square as they do on paper; a number goes to that day of the row. */
 function move(event: KeyboardEvent, row: number, column: number): void {
+  typed = /^\d$/.test(event.key) ? `${typed}${event.key}`.slice(-2) : ''
+  if (typed !== '') return document.getElementById(`square-${row}-${Number(typed) - 1}`)?.focus()
   const step = { ArrowRight: [0, 1], ArrowLeft: [0, -1], ArrowDown: [1, 0], ArrowUp: [-1, 0] }[event.key]
   if (!step) return
   event.preventDefault()
@@ -93,7 +98,10 @@ function add(item: ItemSummary): void {
 <template>
   <div class="place-head">
     <h1>Type in a sheet</h1>
-    <span class="quiet">What does my paper sheet say for a month? Tick the days; what is there already stays.</span>
+    <span class="quiet"
+      >What does my paper sheet say for a month? Tick the days; what is there already stays. By keyboard: the number of
+      a day, then the space bar; arrows walk.</span
+    >
     <v-btn variant="outlined" color="primary" @click="picking = true">Add a row</v-btn>
     <v-btn color="primary" :disabled="count === 0" :loading="form.busy.value" @click="save"
       >Store {{ usesWords(count) }}</v-btn

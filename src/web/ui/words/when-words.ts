@@ -4,8 +4,11 @@ import type { DayRange } from '#core/calendar/when'
 import type { ItemSummary } from '#contract/item'
 
 const locale = typeof navigator === 'undefined' ? 'en-GB' : navigator.language
-const plain = (options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat =>
-  new Intl.DateTimeFormat(locale, { ...options, timeZone: 'UTC' })
+/** Made when first needed: the first of its kind costs the browser some fifty milliseconds. */
+const plain = (options: Intl.DateTimeFormatOptions): { format(date: Date): string } => {
+  let made: Intl.DateTimeFormat | null = null
+  return { format: (date) => (made ??= new Intl.DateTimeFormat(locale, { ...options, timeZone: 'UTC' })).format(date) }
+}
 const long = plain({ weekday: 'long', day: 'numeric', month: 'long' })
 const dated = plain({ day: 'numeric', month: 'short', year: 'numeric' })
 const shortly = plain({ day: 'numeric', month: 'short' })
