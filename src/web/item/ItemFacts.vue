@@ -49,7 +49,7 @@ const cost = computed(() => {
     <div>
       <dt>Uses</dt>
       <dd>
-        <strong class="figures">{{ usesWords(item.uses) }}</strong> {{ uses }}
+        <strong class="figures">{{ usesWords(item.uses) }}</strong>: {{ uses }}
       </dd>
     </div>
     <div v-for="goal in active" :key="goal.stayId">
