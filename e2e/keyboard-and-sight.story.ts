@@ -22,13 +22,13 @@ test('by keyboard alone: tally three, take one back, find an item', async ({ pag
   await page.keyboard.press('/')
   await expect(page.getByRole('combobox', { name: 'Find an item' })).toBeFocused()
   await page.keyboard.type('rust blo')
-  await expect(page.getByRole('option', { name: /^Rust Bloom/ }).first()).toBeVisible()
+  await expect(page.getByRole('row', { name: /^Rust Bloom/ }).first()).toBeVisible()
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { name: 'Rust Bloom blush' })).toBeVisible()
   // From outside the drawer, ticked from wherever she is.
   await page.keyboard.press('/')
   await page.keyboard.type('washboard')
-  await expect(page.getByRole('option', { name: /^Washboard/ }).first()).toBeVisible()
+  await expect(page.getByRole('row', { name: /^Washboard/ }).first()).toBeVisible()
   await page.keyboard.press('Shift+Enter')
   await expect(page.getByText('Washboard worn').first()).toBeVisible()
   await page.keyboard.press('t')
@@ -179,6 +179,15 @@ test('a dialog by night is as readable as its place', async ({ page, house }) =>
   await expect(sheet.getByRole('heading')).toHaveCSS('color', 'rgb(232, 235, 238)')
   const axe = new AxeBuilder({ page }).include('.v-overlay--active').withRules(['color-contrast'])
   expect((await axe.analyze()).violations.flatMap((each) => each.nodes.map((node) => node.html))).toEqual([])
+})
+
+test('what the jump box finds is told to a screen reader without a serious finding', async ({ page }) => {
+  await expect(page.locator('button.tile').first()).toBeVisible()
+  await page.keyboard.press('/')
+  await page.getByRole('combobox', { name: 'Find an item' }).fill('rust')
+  await expect(page.getByRole('row', { name: /^Rust Bloom/ }).first()).toBeVisible()
+  const axe = new AxeBuilder({ page }).include('.v-overlay--active').withTags(WCAG)
+  expect((await axe.analyze()).violations.map((each) => each.id)).toEqual([])
 })
 
 test('two windows edit one item: the second sees both values, nothing is lost', async ({ page, context, house }) => {

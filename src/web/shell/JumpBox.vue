@@ -62,6 +62,7 @@ function go(item: ItemSummary | undefined): void {
         autocomplete="off"
         placeholder="a few letters of maker, name or shade"
         role="combobox"
+        aria-haspopup="grid"
         aria-controls="jump-list"
         :aria-expanded="found.length > 0"
         :aria-activedescendant="chosen ? `jump-${chosen.id}` : undefined"
@@ -70,30 +71,35 @@ function go(item: ItemSummary | undefined): void {
         @keydown.enter.exact.prevent="go(chosen)"
         @keydown.enter.shift.prevent="tick(chosen)"
       />
-      <ul id="jump-list" role="listbox" aria-label="Items found">
+      <ul id="jump-list" role="grid" aria-label="Items found">
         <li
           v-for="(item, index) in found"
           :id="`jump-${item.id}`"
           :key="item.id"
-          role="option"
+          role="row"
           :aria-selected="index === at"
         >
-          <button type="button" tabindex="-1" :class="{ chosen: index === at }" @click="go(item)">
-            <ItemGauge :item="item" size="small" />
-            <span>
-              <strong>{{ item.shade || item.name }}</strong>
-              <span class="quiet"> {{ item.category }}, {{ item.maker }}</span>
-            </span>
-          </button>
-          <button
-            type="button"
-            tabindex="-1"
-            class="tick"
-            :aria-label="`Tick ${item.shade || item.name} as worn today`"
-            @click="tick(item)"
-          >
-            worn today
-          </button>
+          <span role="gridcell" class="found">
+            <button type="button" tabindex="-1" :class="{ chosen: index === at }" @click="go(item)">
+              <ItemGauge :item="item" size="small" />
+              <span>
+                <strong>{{ item.shade || item.name }}</strong>
+                <span class="quiet kind">{{ item.category }}, {{ item.maker }}</span>
+              </span>
+            </button>
+          </span>
+          <span role="gridcell">
+            <button
+              v-if="item.endedOn === null"
+              type="button"
+              tabindex="-1"
+              class="tick"
+              :aria-label="`Tick ${item.shade || item.name} as worn today`"
+              @click="tick(item)"
+            >
+              worn today
+            </button>
+          </span>
         </li>
       </ul>
       <p v-if="found.length > 0" class="quiet keys">Enter opens it; Shift and Enter tick it as worn today.</p>
@@ -149,11 +155,16 @@ li {
   align-items: center;
 }
 
-li > button:first-child {
+.found {
   flex: 1;
+  min-width: 0;
 }
 
-.tick {
+.kind {
+  display: block;
+}
+
+li button.tick {
   width: auto;
   padding: 0 10px;
   min-height: 44px;
