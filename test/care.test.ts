@@ -233,6 +233,7 @@ describe('laying the drawer for a season', () => {
       house.item({ shade: 'Winter', seasons: ['winter'] }),
       house.item({ shade: 'Listed' }),
       house.item({ shade: 'Other', seasons: ['summer'] }),
+      house.item({ shade: 'Gone off', seasons: ['winter'], expiry: addDays(TODAY, -200) }),
     ])
     await house.post('/drawer/place', { placementId: 'x', itemId: lies, zoneId: 'cheeks' })
     await house.post('/short-list', { id: 'sl', itemId: listed, season: 'winter', words: '' })

@@ -2,7 +2,7 @@ import { daysBetween, fieldsOf, type Day } from '../calendar/day.js'
 import type { Standing } from '../goal/pace.js'
 import type { Form } from '../item/form.js'
 import { seasonOfMonth, type Season, type Undertone } from '../item/traits.js'
-import type { ShelfLife } from '../shelf-life/last-good-day.js'
+import { isInDate, type ShelfLife } from '../shelf-life/last-good-day.js'
 import { FACE_STEPS, type FaceStep } from './face-step.js'
 
 /** The day as she told it; null = not told. */
@@ -127,9 +127,7 @@ export function reachFor(drawer: readonly WithinReach[], conditions: DayConditio
 
 /** May it be suggested at all? */
 function isOpen(item: WithinReach, conditions: DayConditions, season: Season, worn: ReadonlySet<string>): boolean {
-  const { state, sun } = item.shelfLife
-  if (item.wornToday || item.notToday) return false
-  if (state === 'past' || state === 'sign seen' || sun?.lapsed === true) return false
+  if (item.wornToday || item.notToday || !isInDate(item.shelfLife)) return false
   if (item.seasons.length > 0 && !item.seasons.includes(season)) return false
   if (item.fights.some((id) => worn.has(id))) return false
   if (conditions.minutes !== null && conditions.minutes <= QUICK_MINUTES && !QUICK_STEPS.includes(item.step))

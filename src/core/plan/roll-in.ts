@@ -1,5 +1,5 @@
 import { daysBetween, type Day } from '../calendar/day.js'
-import type { ShelfLife } from '../shelf-life/last-good-day.js'
+import { isInDate, type ShelfLife } from '../shelf-life/last-good-day.js'
 
 /** An item that could join a project. */
 export interface RollInFacts {
@@ -77,8 +77,8 @@ interface Scored {
 
 /** The most pressing reason; scores order reasons of different kinds and are an assumption. */
 function reasonOf(item: RollInFacts, today: Day): Scored | null {
-  const { state, sun, actOn, daysLeft } = item.shelfLife
-  if (state === 'past' || state === 'sign seen' || sun?.lapsed === true) return null
+  if (!isInDate(item.shelfLife)) return null
+  const { actOn, daysLeft } = item.shelfLife
   const found: Scored[] = []
   if (actOn !== null && daysLeft !== null && daysLeft <= SPOILS_WITHIN_DAYS)
     found.push({ reason: { code: 'spoils-soon', day: actOn }, score: 100 - daysLeft / 4 })

@@ -49,6 +49,16 @@ export interface ShelfLife {
   readonly sun: { readonly lastDay: Day | null; readonly lapsed: boolean } | null
 }
 
+/** Whether its time is over: the last good day has passed or a sign was seen. */
+export function isSpoiled({ state }: Pick<ShelfLife, 'state'>): boolean {
+  return state === 'past' || state === 'sign seen'
+}
+
+/** Whether it may be suggested: not spoiled, and its sun protection, if it claims any, has not lapsed. */
+export function isInDate(life: Pick<ShelfLife, 'state' | 'sun'>): boolean {
+  return !isSpoiled(life) && life.sun?.lapsed !== true
+}
+
 /**
  * The last good day: the earliest of opening + PAO, printed expiry and a recorded sign of
  * spoiling; unopened and undated, purchase + 36 months. An opening range gives a range.

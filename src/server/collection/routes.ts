@@ -1,6 +1,7 @@
 import express, { Router, type Request, type Response } from 'express'
 import { fail, ok } from '#core/failure'
 import { destinationsFor } from '#core/decide/verdict'
+import { isSpoiled } from '#core/shelf-life/last-good-day'
 import { wearsSince } from '#core/wear/tally'
 import { AddItem, AddReading, EditItem, OpenItem, RecordSign, type ItemAnswer, type LifeEvent } from '#contract/item'
 import {
@@ -113,7 +114,7 @@ export function collectionRoutes(house: House): Router {
     const found = house.stock.one(id, today)
     const head = queries.itemHead.get(id)
     if (!found || !head) return fail('unknown-item', { value: id })
-    const spoiled = found.shelfLife.state === 'past' || found.shelfLife.state === 'sign seen'
+    const spoiled = isSpoiled(found.shelfLife)
     const wearDays = queries.wearDays.all(id).map((row) => row.day)
     const look = queries.lastLook.get(id)
     const answer: ItemAnswer = {

@@ -3,6 +3,7 @@ import { fail, ok, type Outcome } from '#core/failure'
 import { daysBetween, type Day } from '#core/calendar/day'
 import { trialStanding } from '#core/decide/trial'
 import { destinationsFor } from '#core/decide/verdict'
+import { isSpoiled } from '#core/shelf-life/last-good-day'
 import type { DecideAnswer, GiveVerdict, StartTrial, TrialView } from '#contract/ending'
 import type { ItemSummary } from '#contract/item'
 import type { Done } from '../db/journal.js'
@@ -172,6 +173,6 @@ export class Decide {
 }
 
 function destinationsOf(item: ItemSummary) {
-  const spoiled = item.shelfLife.state === 'past' || item.shelfLife.state === 'sign seen'
+  const spoiled = isSpoiled(item.shelfLife)
   return destinationsFor({ opened: item.lifecycle !== 'unopened', eye: item.eye, lip: item.lip, spoiled })
 }

@@ -2,6 +2,7 @@ import type { z } from 'zod'
 import { fail, ok, type Outcome } from '#core/failure'
 import { addDays, fieldsOf, type Day } from '#core/calendar/day'
 import { seasonOfMonth, type Season } from '#core/item/traits'
+import { isInDate } from '#core/shelf-life/last-good-day'
 import { rivalries } from '#core/plan/rivals'
 import type { ItemSummary } from '#contract/item'
 import type { ChooseInLaying, LayingAnswer, LayingCandidate, LayoutChange } from '#contract/laying'
@@ -156,7 +157,9 @@ function whyLookedAt(
   if (item.placement !== null) return 'in the drawer'
   if (asksBack(item, today)) return 'asks to come back'
   if (listed.has(item.id)) return 'on the short list'
-  return item.lifecycle === 'open' && item.seasons.includes(season) ? 'of the season' : null
+  // What has spoiled is no candidate: it lies outside already and should stay there.
+  const suits = item.lifecycle === 'open' && item.seasons.includes(season) && isInDate(item.shelfLife)
+  return suits ? 'of the season' : null
 }
 
 function asksBack(item: ItemSummary, today: Day): boolean {

@@ -1,6 +1,7 @@
 import { addDays, type Day } from '#core/calendar/day'
 import { stepOf } from '#core/plan/face-step'
 import { reachFor, type WithinReach } from '#core/plan/reach-for'
+import { isInDate } from '#core/shelf-life/last-good-day'
 import type { ItemSummary } from '#contract/item'
 import type { DayView, SuggestionView, TodayAnswer } from '#contract/today'
 import type { House } from '../house.js'
@@ -84,7 +85,7 @@ export class Reaching {
     const ids = this.#queries.sunscreens.all().map((row) => row.id)
     const all = this.#house.stock.summaries(ids, this.#house.today())
     if (all.length === 0 || all.some((item) => worn.has(item.id))) return null
-    const good = all.filter(inDate)
+    const good = all.filter((item) => isInDate(item.shelfLife))
     if (good.some((item) => items.some((each) => each.id === item.id && each.placement !== null))) return null
     const end = (item: ItemSummary): string => item.shelfLife.sun?.lastDay ?? item.shelfLife.actOn ?? day
     const [best] = [...good].sort(
@@ -101,9 +102,4 @@ export class Reaching {
     const rows = this.#queries.occasionWears.all({ day, occasion })
     return new Map(rows.filter((row) => row.days >= OCCASION_DAYS).map((row) => [row.item_id, row.n / row.days]))
   }
-}
-
-function inDate(item: ItemSummary): boolean {
-  const { state, sun } = item.shelfLife
-  return state !== 'past' && state !== 'sign seen' && sun?.lapsed !== true
 }
