@@ -8,7 +8,7 @@ import { CollectionCommands } from '#server/collection/commands'
 import type { Done } from '#server/db/journal'
 import { openDatabase, type Db } from '#server/db/open-database'
 import { Drawer } from '#server/drawer/drawer'
-import { furnish } from '#server/house'
+import { House } from '#server/house'
 import { Projects } from '#server/projects/projects'
 import { Wearing } from '#server/today/wearing'
 
@@ -29,7 +29,7 @@ export function buildLarge(file: string, today: Day, say: (words: string) => voi
   const random = new Random(2000)
   const first = addDays(today, -Math.round(YEARS * 365.25))
   let day = first
-  const house = furnish(db, () => new Date(`${day}T12:00:00`))
+  const house = new House(db, () => new Date(`${day}T12:00:00`))
   let changes = 0
   const act = <A extends object>(command: string, run: (changeId: string) => Outcome<Done<A>>): boolean => {
     changes += 1

@@ -2,7 +2,7 @@ import type { AddressInfo } from 'node:net'
 import Database from 'better-sqlite3'
 import { createApp } from '#server/create-app'
 import { openDatabase, type Db } from '#server/db/open-database'
-import { furnish } from '#server/house'
+import { House } from '#server/house'
 import { round, timesOf, type Times } from './measure.js'
 
 /** What each place asks for when it is opened. */
@@ -77,7 +77,7 @@ function serve(file: string, now: Date): Promise<{ url: string; close: () => voi
 }
 
 async function serveOn(db: Db, now: Date): Promise<{ url: string; close: () => void }> {
-  const server = createApp(furnish(db, () => now)).listen(0, '127.0.0.1')
+  const server = createApp(new House(db, () => now)).listen(0, '127.0.0.1')
   await new Promise((resolve) => server.once('listening', resolve))
   const { port } = server.address() as AddressInfo
   return {

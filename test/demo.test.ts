@@ -3,11 +3,13 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { addMonths, type Day } from '#core/calendar/day'
+import { breachesOf } from '#server/db/house-rules'
+import { CAST } from '#demo/cast-data'
 import { buildDemo } from '#demo/build-demo'
+import { STASH } from '#demo/stash-data'
 import { openDatabase, type Db } from '#server/db/open-database'
-import { furnish, type House } from '#server/house'
-import { Decide } from '#server/decide/decide'
-import { Projects } from '#server/projects/projects'
+import { House } from '#server/house'
+import type { ItemFacts } from '#server/stock/item-facts'
 
 const TODAY = '2026-11-24' as Day
 const folder = mkdtempSync(join(tmpdir(), 'seligo-demo-test-'))
@@ -18,76 +20,144 @@ function demo(name: string, today: Day, seed = 1867): Db {
   buildDemo(db, { seed, today })
   return db
 }
-
-let db: Db
-let house: House
-beforeAll(() => {
-  db = demo('one.db', TODAY)
-  house = furnish(db, () => new Date(2026, 10, 24, 12))
-})
+const noonOf = (day: Day): Date => new Date(`${day}T12:00:00`)
 afterAll(() => {
   for (const each of open) each.close()
   rmSync(folder, { recursive: true, force: true })
 })
-const count = (sql: string, source = db): number => source.prepare<[], { n: number }>(sql).get()?.n ?? 0
+const count = (sql: string, source: Db): number => source.prepare<[], { n: number }>(sql).get()?.n ?? 0
 
 describe('the scenario', () => {
+  let db: Db
+  beforeAll(() => {
+    db = demo('one.db', TODAY)
+  })
+
   test('about two hundred items in 16 categories, some unopened, some backups, some with unknown openings', () => {
-    const items = house.stock.summaries(house.stock.presentIds(), TODAY)
+    const house = new House(db, () => noonOf(TODAY))
+    const items = house.stock.facts(house.stock.presentIds(), TODAY)
     expect(items.length).toBeGreaterThan(160)
     expect(items.length).toBeLessThan(220)
     expect(new Set(items.map((item) => item.categoryId)).size).toBe(16)
-    expect(items.filter((item) => item.isBackup).length).toBeGreaterThan(0)
-    expect(items.filter((item) => item.opened.kind === 'unknown').length).toBeGreaterThan(10)
-    expect(
-      items.filter((item) => item.reading !== null || item.parts.some((part) => part.reading)).length,
-    ).toBeGreaterThan(30)
+    expect(items.filter((item) => item.opening.kind === 'unknown').length).toBeGreaterThan(10)
   })
+
   test('eighteen months of wear with their gaps: none in the walking weeks, no eyes in May, few on early shifts', () => {
-    expect(count(`SELECT count(*) AS n FROM wear WHERE day < '${addMonths(TODAY, -18)}' OR day >= '${TODAY}'`)).toBe(0)
-    expect(count("SELECT count(*) AS n FROM wear WHERE substr(day, 6) BETWEEN '06-08' AND '06-21'")).toBe(0)
+    expect(count(`SELECT count(*) AS n FROM wear WHERE day < '${addMonths(TODAY, -18)}' OR day >= '${TODAY}'`, db)).toBe(0)
+    expect(count("SELECT count(*) AS n FROM wear WHERE substr(day, 6) BETWEEN '06-08' AND '06-21'", db)).toBe(0)
     const eyes = 'JOIN item i ON i.id = w.item_id JOIN category c ON c.id = i.category_id WHERE c.eye = 1'
-    expect(count(`SELECT count(*) AS n FROM wear w ${eyes} AND substr(day, 6, 2) = '05'`)).toBe(0)
-    expect(count(`SELECT count(*) AS n FROM wear w ${eyes}`)).toBeGreaterThan(200)
+    expect(count(`SELECT count(*) AS n FROM wear w ${eyes} AND substr(day, 6, 2) = '05'`, db)).toBe(0)
+    expect(count(`SELECT count(*) AS n FROM wear w ${eyes}`, db)).toBeGreaterThan(200)
     const onWeekday = (day: number): number =>
-      count(`SELECT count(DISTINCT day) AS n FROM wear WHERE strftime('%w', day) = '${day}'`)
+      count(`SELECT count(DISTINCT day) AS n FROM wear WHERE strftime('%w', day) = '${day}'`, db)
     expect(onWeekday(1)).toBeLessThan(onWeekday(6) / 3)
   })
-  test('a project in mid-flight with something met and waiting, empties, trials one of which is due', () => {
-    const project = new Projects(house).all().projects[0]
-    expect(project?.stays.some((stay) => stay.rolledOut === null && stay.goal.met)).toBe(true)
-    expect(project?.stays.filter((stay) => stay.rolledOut === null).length).toBeGreaterThanOrEqual(8)
-    expect(count('SELECT count(*) AS n FROM review')).toBeGreaterThan(8)
-    const { trials, verdicts } = new Decide(house).all()
-    expect(trials).toHaveLength(3)
-    expect(trials.filter((trial) => trial.decisionDue)).toHaveLength(1)
-    expect(verdicts.map((verdict) => verdict.verdict)).toContain('let go')
+
+  test('everything was made by commands at times that spread over the day, with ids as the pages make them', () => {
+    for (const table of ['item', 'wear', 'measurement', 'stay', 'placement', 'review', 'verdict', 'trial'])
+      expect(
+        count(
+          `SELECT count(*) AS n FROM ${table} t WHERE NOT EXISTS (SELECT 1 FROM change_row r WHERE r.tbl = '${table}' AND r.row_id = t.id)`,
+          db,
+        ),
+        table,
+      ).toBe(0)
+    expect(count('SELECT count(DISTINCT substr(made_at, 12, 2)) AS n FROM change', db)).toBeGreaterThanOrEqual(6)
+    expect(count("SELECT count(*) AS n FROM item WHERE id NOT GLOB '????????-????-4???-????-????????????'", db)).toBe(0)
+  })
+
+  test('the same seed and day give the same collection, another seed another', () => {
+    const dump = (source: Db): string =>
+      JSON.stringify(
+        ['item', 'wear', 'stay', 'placement', 'measurement'].map((table) =>
+          source.prepare(`SELECT * FROM ${table} ORDER BY id`).all(),
+        ),
+      )
+    expect(dump(demo('two.db', TODAY))).toBe(dump(db))
+    expect(dump(demo('three.db', TODAY, 1868))).not.toBe(dump(db))
   })
 })
 
-test('everything was made by commands: each row stands in the journal', () => {
-  for (const table of ['item', 'wear', 'measurement', 'stay', 'placement', 'review', 'verdict', 'trial'])
-    expect(
-      count(
-        `SELECT count(*) AS n FROM ${table} t WHERE NOT EXISTS (SELECT 1 FROM change_row r WHERE r.tbl = '${table}' AND r.row_id = t.id)`,
-      ),
-      table,
-    ).toBe(0)
-})
+/** Over a year, every weekday, ends of months, New Year, May and the walking weeks; and a leap day. */
+const DAYS = [
+  '2026-11-24',
+  '2026-12-31',
+  '2027-01-01',
+  '2027-01-23',
+  '2027-02-14',
+  '2027-02-28',
+  '2027-03-31',
+  '2027-05-02',
+  '2027-05-31',
+  '2027-06-15',
+  '2027-06-22',
+  '2027-08-09',
+  '2027-09-30',
+  '2027-10-31',
+  '2028-02-29',
+] as const
 
-test('the same seed and day give the same collection, another seed another', () => {
-  const dump = (source: Db): string =>
-    JSON.stringify(
-      ['item', 'wear', 'stay', 'placement', 'measurement'].map((table) =>
-        source.prepare(`SELECT * FROM ${table} ORDER BY id`).all(),
-      ),
+test.each(DAYS)('on %s the cast plays its parts', (text) => {
+  const today = text as Day
+  const db = demo(`${today}.db`, today)
+  const house = new House(db, () => noonOf(today))
+  const items = house.stock.facts(house.stock.presentIds(), today)
+  const shadeOf = (categoryId: string, index: number): string => {
+    const shades = STASH.find((kind) => kind.categoryId === categoryId)?.shades ?? []
+    return shades[index % shades.length]?.[0] ?? ''
+  }
+  const playing = (role: (typeof CAST)[number]['roles'][number]): ItemFacts => {
+    const member = CAST.find((each) => each.roles.includes(role))
+    const found = items.find(
+      (item) =>
+        item.categoryId === member?.categoryId && item.shade === shadeOf(member.categoryId, member.index) && item.opening.by === 'she' && item.opening.kind === 'range' && item.paoMonths === member.paoMonths && item.usesBefore === null,
     )
-  expect(dump(demo('two.db', TODAY))).toBe(dump(db))
-  expect(dump(demo('three.db', TODAY, 1868))).not.toBe(dump(db))
-})
+    if (!found) throw new Error(`Nobody plays ${role}`)
+    return found
+  }
+  const project = house.projects.all().projects[0]
+  const stayOf = (item: ItemFacts) => project?.stays.find((stay) => stay.item.id === item.id)
 
-test.each(['2027-01-01', '2028-02-29'])('it can be made on %s too', (day) => {
-  const made = demo(`${day}.db`, day as Day)
-  expect(count('SELECT count(*) AS n FROM wear', made)).toBeGreaterThan(1500)
-  expect(count('SELECT count(*) AS n FROM trial WHERE closed_on IS NULL', made)).toBe(3)
+  for (const role of ['on pace', 'behind', 'out of reach'] as const)
+    expect(stayOf(playing(role))?.goal.standing, role).toBe(role)
+  expect(stayOf(playing('goal met'))).toMatchObject({ rolledOut: null, goal: { met: true, uses: 12, target: 10 } })
+  expect(stayOf(playing('reached and out'))).toMatchObject({ outReason: 'met', goal: { met: true } })
+  expect(stayOf(playing('left unfinished'))).toMatchObject({ outReason: 'left unfinished', goal: { met: false } })
+  expect(stayOf(playing('without a date'))?.goal).toMatchObject({ by: null, standing: 'no date' })
+  expect(stayOf(playing('finish by eye'))?.goal.done).toBeGreaterThan(0.7)
+  expect(project).toMatchObject({ reached: 2, left: 1 })
+  expect(project?.onTheGo).toBe((project?.stays.length ?? 0) - 3)
+
+  const palette = playing('half panned palette')
+  expect(palette.parts.filter((part) => ['first pan', 'half bare'].includes(part.reading?.stage ?? ''))).toHaveLength(4)
+  expect(palette.contents).toMatchObject({ panShows: true, shades: { read: 8, all: 8 } })
+  expect(playing('nearly done').contents.left).toBe(0.15)
+  expect(playing('spoils soon').shelfLife.state).toBe('within 90 days')
+  expect(playing('lapsed sunscreen').shelfLife).toMatchObject({ state: 'past', sun: { lapsed: true } })
+  expect(playing('in-date sunscreen')).toMatchObject({ placement: {}, shelfLife: { sun: { lapsed: false } } })
+  expect(playing('asks back')).toMatchObject({ location: 'season box' })
+  expect(house.laying.all().comeBack.map((item) => item.id)).toContain(playing('asks back').id)
+  expect(playing('has a backup').backups).toBeGreaterThan(0)
+  const pairs = house.care.pairsOf(playing('fought').id)
+  expect(pairs.find((pair) => pair.verdict === 'fights')?.otherItemId).toBe(playing('fights').id)
+  expect(pairs.find((pair) => pair.verdict === 'works')).toMatchObject({ itemAmount: 2, amountUnit: 'pumps' })
+
+  const { trials, verdicts, doubtful } = house.decide.all()
+  expect(trials.filter((trial) => trial.decisionDue).map((trial) => trial.item.id)).toEqual([playing('trial due').id])
+  expect(trials).toHaveLength(3)
+  expect(verdicts.map((verdict) => verdict.verdict)).toContain('let go')
+  expect(doubtful[0]?.item.id).toBe(playing('doubted').id)
+
+  const { empties } = house.empties.all()
+  expect(new Set(empties.map((empty) => empty.item.categoryId)).size).toBeGreaterThanOrEqual(9)
+  expect(empties.every((empty) => empty.daysInUse === null || empty.daysInUse.least >= 0)).toBe(true)
+
+  // Nobody with a part is spoiled but the one whose part it is, and the whole of the drawer is as it was laid.
+  const spoiled = CAST.flatMap(({ roles }) => roles)
+    .filter((role) => role !== 'lapsed sunscreen')
+    .filter((role) => ['past', 'sign seen'].includes(playing(role).shelfLife.state))
+  expect(spoiled).toEqual([])
+  expect(items.filter((item) => item.placement !== null)).toHaveLength(CAST.filter((each) => each.inDrawer).length)
+  expect(breachesOf(db)).toEqual([])
+  expect(house.stock.days.silent(today)).toBeNull()
 })

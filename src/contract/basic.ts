@@ -1,15 +1,30 @@
 import { z } from 'zod'
 import { parseDay, type Day } from '#core/calendar/day'
 
-/** Ids are text made by the caller; they survive export. */
-export const Id = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/, 'An id is 1 to 64 letters, digits, - or _.')
+/** The id of something that is there: those made by earlier versions are longer and have dots. */
+export const Id = z.string().regex(/^[A-Za-z0-9._-]{1,120}$/, 'An id is letters, digits, dots, - or _.')
+
+/** An id for something new: opaque text made by the caller, that survives export. */
+export const NewId = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, 'A new id is 1 to 40 letters, digits, - or _.')
 
 export const DayText = z
   .string()
-  .refine((text) => parseDay(text) !== null, 'Not a day of the calendar; write it as 2026-11-24.')
+  .refine(
+    (text) => parseDay(text) !== null,
+    'Not a day of the calendar between 1970 and 2199; write it as 2026-11-24.',
+  )
   .transform((text) => text as Day)
 
-export const Line = (most: number): z.ZodString => z.string().trim().max(most)
+/** Signs that no keyboard writes and no file should hold: control characters but for line breaks and tabs, halves of signs. */
+const UNWRITABLE = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/ // eslint-disable-line no-control-regex -- these are what is looked for
+
+export function isWritable(text: string): boolean {
+  return !UNWRITABLE.test(text)
+}
+
+/** Words as they are typed, up to a length. */
+export const Line = (most: number): z.ZodString =>
+  z.string().trim().max(most, `Up to ${most} characters.`).refine(isWritable, 'There are signs in it that cannot be stored; type it again.')
 
 export const Hex = z
   .string()
@@ -17,7 +32,7 @@ export const Hex = z
   .regex(/^#[0-9a-f]{6}$/, 'A colour is written as # and six hex digits.')
 
 /** Every command carries the id of the change it makes. */
-export const ChangeId = Id
+export const ChangeId = NewId
 
 /** What a failed request answers (RFC 9457, problem+json, with the fields that are wrong). */
 export interface Problem {

@@ -16,7 +16,7 @@ export const BLANK_FIELDS: Omit<ItemFields, 'name' | 'categoryId' | 'form'> = {
   paoMonths: null,
   expiry: null,
   sunProtection: false,
-  usesBefore: 0,
+  usesBefore: null,
   liking: null,
   notes: '',
   structure: 'single',

@@ -1,10 +1,12 @@
 import { z } from 'zod'
+import { parseDay } from '#core/calendar/day'
 import {
   AVAILABILITIES,
   DEPTHS,
   FINISHES,
   FORMATS,
   LOCATIONS,
+  PACKAGE_STATES,
   SEASONS,
   SOURCES,
   STRUCTURES,
@@ -15,20 +17,27 @@ import { DESTINATIONS, VERDICTS } from '#core/decide/verdict'
 import { GOAL_KINDS } from '#core/goal/progress'
 import { PROJECT_SHAPES, REPLACING, THEMES } from '#core/goal/project-rules'
 import { MODEL_TYPES } from '#core/item/model-type'
+import { Id, isWritable } from './basic.js'
+import { Settings } from './settings.js'
 
 /** The rows of a collection file, table by table, as the schema of the database has them. Data table. */
 
-const id = z.string().min(1).max(80)
-const day = z.iso.date()
-const words = z.string().max(20_000)
+const id = Id
+/** A day of the calendar between 1970 and 2199, as text: rows stay as they are. */
+const day = z.string().regex(/^(?:19[7-9]\d|20\d\d|21\d\d)-(?:0[1-9]|1[0-2])-(?:0[1-9]|[12]\d|3[01])$/).refine((text) => parseDay(text) !== null, 'Not a day of the calendar between 1970 and 2199.')
+const words = z.string().max(20_000).refine(isWritable, 'There are signs in it that cannot be stored.')
 const flag = z.union([z.literal(0), z.literal(1)])
-const json = z.string().max(1_000_000)
+/** Text that is the JSON of something. */
+const jsonOf = (shape: z.ZodType) =>
+  z.string().max(1_000_000).refine((text) => shape.safeParse(parsed(text)).success, 'Not what this column holds.')
 const version = z.int().min(1)
 const whole = z.int()
+const monthDay = z.string().refine((text) => parseDay(`2024-${text}`) !== null, 'Not a month and a day.')
+const instant = z.iso.datetime()
 const colour = z.string().regex(/^#[0-9a-f]{6}$/)
 
 export const TABLES = {
-  setting: z.strictObject({ id, value: json, version }),
+  setting: z.strictObject({ id, value: jsonOf(Settings.partial()), version }),
   zone: z.strictObject({ id, name: words, slots: whole.min(0).max(200), position: whole, version }),
   category: z.strictObject({
     id,
@@ -40,7 +49,7 @@ export const TABLES = {
     model_type: z.enum(MODEL_TYPES),
     eye: flag,
     lip: flag,
-    words: json,
+    words: jsonOf(z.array(z.string())),
     version,
   }),
   product: z.strictObject({ id, maker: words, name: words.min(1), shade: words, version }),
@@ -66,33 +75,34 @@ export const TABLES = {
     opened_earliest: day.nullable(),
     opened_latest: day.nullable(),
     opened_said: words.nullable(),
+    opened_by: z.enum(['she', 'sheet']),
     pao_months: whole.min(1).max(120).nullable(),
     expiry: day.nullable(),
     sun_protection: flag,
     sign_day: day.nullable(),
     sign_words: words.nullable(),
-    uses_before: whole.min(0).max(100_000),
+    uses_before: whole.min(0).max(100_000).nullable(),
     liking: whole.min(1).max(5).nullable(),
-    lifecycle: z.enum(['unopened', 'open', 'finished', 'left', 'blended']),
+    ended_as: z.enum(['finished', 'left', 'blended']).nullable(),
     ended_on: day.nullable(),
     location: z.enum(LOCATIONS),
     location_until: day.nullable(),
     origin_item_id: id.nullable(),
     notes: words,
-    kept_text: json,
-    import_identity: words.nullable(),
+    kept_text: jsonOf(z.array(z.strictObject({ column: z.string(), text: z.string() }))),
     version,
     structure: z.enum(STRUCTURES),
     undertone: z.enum(UNDERTONES).nullable(),
     depth: z.enum(DEPTHS).nullable(),
-    seasons: json,
+    seasons: jsonOf(z.array(z.enum(SEASONS))),
     availability: z.enum(AVAILABILITIES).nullable(),
     spf: whole.min(1).max(150).nullable(),
-    package_states: json,
+    package_states: jsonOf(z.array(z.enum(PACKAGE_STATES))),
     brushes: words,
     kit: words,
     ended_roughly: flag,
   }),
+  import_mark: z.strictObject({ id, item_id: id, identity: words }),
   part: z.strictObject({
     id,
     item_id: id,
@@ -135,6 +145,7 @@ export const TABLES = {
     height: whole.min(1),
     words,
     version,
+    content: z.string().regex(/^[A-Za-z0-9_-]{1,120}$/),
   }),
   mix: z.strictObject({ id, day, ratio: words }),
   wear: z.strictObject({
@@ -163,14 +174,15 @@ export const TABLES = {
   away: z.strictObject({ id, earliest: day, latest: day, words, version }),
   low_season: z.strictObject({
     id,
-    from_day: z.string().regex(/^\d\d-\d\d$/),
-    to_day: z.string().regex(/^\d\d-\d\d$/),
+    from_day: monthDay,
+    to_day: monthDay,
     factor: z.number().min(0).max(1),
     words,
     version,
   }),
+  unwritten: z.strictObject({ id, earliest: day, latest: day, version }),
   saved_face: z.strictObject({ id, name: words.min(1), occasion: words, version }),
-  saved_face_item: z.strictObject({ id, saved_face_id: id, item_id: id, part_ids: json }),
+  saved_face_item: z.strictObject({ id, saved_face_id: id, item_id: id, part_ids: jsonOf(z.array(Id)), used_as: id.nullable() }),
   put_back: z.strictObject({ id, item_id: id, day }),
   not_today: z.strictObject({ id, item_id: id, day }),
   measurement: z.strictObject({
@@ -180,15 +192,31 @@ export const TABLES = {
     day,
     moment: z.enum(['before-use', 'after-use']),
     kind: z.enum(['level', 'length', 'stage', 'gross', 'bare']),
-    value: z.number(),
+    saved_at: instant,
+    value: z.number().nullable(),
+    unit: z.enum(['share', 'g']).nullable(),
     stage: z.enum(PAN_STAGES).nullable(),
-    resolution: z.number().nullable(),
+    resolution: z.number().positive().nullable(),
     doubtful: flag,
     series: whole.min(1),
     note: words,
     version,
   }),
   item_event: z.strictObject({ id, item_id: id, part_id: id.nullable(), day, kind: words, words, version }),
+  package_weight: z.strictObject({
+    id,
+    maker: words,
+    name: words,
+    form: z.enum(FORMS),
+    format: z.enum(FORMATS).nullable(),
+    content_amount: z.number().positive().nullable(),
+    content_unit: z.enum(['g', 'ml']).nullable(),
+    state: z.enum(['full', 'as finished', 'cleaned']),
+    grams: z.number().positive(),
+    resolution: z.number().positive().nullable(),
+    day,
+    version,
+  }),
   project: z.strictObject({
     id,
     name: words.min(1),
@@ -222,7 +250,6 @@ export const TABLES = {
     out_words: words,
     goal_kind: z.enum(GOAL_KINDS),
     goal_target: z.number().nullable(),
-    baseline_left: z.number().min(0).max(1).nullable(),
     head_start: whole.min(0),
     by_kind: z.enum(['own', 'project', 'none']),
     by_day: day.nullable(),
@@ -231,7 +258,6 @@ export const TABLES = {
     version,
     carried_from: id.nullable(),
     beside: flag,
-    baseline_bare: z.number().min(0).max(1).nullable(),
   }),
   short_list: z.strictObject({ id, item_id: id, season: z.enum(SEASONS).nullable(), words, added_on: day, version }),
   placement: z.strictObject({
@@ -274,6 +300,7 @@ export const TABLES = {
   }),
   review: z.strictObject({
     id,
+    product_id: id,
     item_id: id,
     day,
     would_buy_again: z.enum(['yes', 'no', 'maybe', 'have a backup', 'discontinued']),
@@ -282,3 +309,11 @@ export const TABLES = {
     version,
   }),
 } as const
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text) as unknown
+  } catch {
+    return undefined
+  }
+}

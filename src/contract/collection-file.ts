@@ -1,13 +1,13 @@
 import { z } from 'zod'
-import { ChangeId } from './basic.js'
+import { ChangeId, Id } from './basic.js'
 import { TABLES } from './collection-file-data.js'
 
 /** The meaning of the export; raised when it changes. */
-export const COLLECTION_FILE_VERSION = 2
+export const COLLECTION_FILE_VERSION = 3
 
 /**
  * Everything she has recorded: what an export holds and an import takes. Rows are the tables of the database with their
- * ids; pictures are JPEG in base64 under the ids of their rows. The journal of changes stays where it is.
+ * ids; pictures are JPEG in base64 under the ids of their rows in `photo`. The journal of changes stays where it is.
  */
 export const CollectionFile = z.strictObject({
   format: z.literal('seligo collection'),
@@ -18,7 +18,7 @@ export const CollectionFile = z.strictObject({
       [Name in keyof typeof TABLES]: z.ZodArray<(typeof TABLES)[Name]>
     }),
   }),
-  pictures: z.record(z.string(), z.base64()),
+  pictures: z.record(Id, z.base64()),
 })
 export type CollectionFile = z.infer<typeof CollectionFile>
 

@@ -2,13 +2,13 @@ import { z } from 'zod'
 import { FORMS } from '#core/item/form'
 import { MODEL_TYPES } from '#core/item/model-type'
 import { AVAILABILITIES, FORMATS, PUT_LOCATIONS, SEASONS } from '#core/item/traits'
-import { ChangeId, DayText, Id, Line } from './basic.js'
+import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
 import { OpenedBody } from './item.js'
 
 export const PutPair = z
   .strictObject({
     changeId: ChangeId,
-    id: Id,
+    id: NewId,
     otherItemId: Id,
     verdict: z.enum(['works', 'fights']),
     itemAmount: z.number().positive().max(100).nullable(),
@@ -69,7 +69,7 @@ const CategoryFields = {
   eye: z.boolean(),
   lip: z.boolean(),
 }
-export const AddCategory = z.strictObject({ changeId: ChangeId, id: Id, ...CategoryFields })
+export const AddCategory = z.strictObject({ changeId: ChangeId, id: NewId, ...CategoryFields })
 export const EditCategory = z.strictObject({ changeId: ChangeId, ...CategoryFields })
 
 export const DropPhoto = z.strictObject({ changeId: ChangeId })

@@ -1,12 +1,12 @@
 import { z } from 'zod'
 import { BUY_AGAIN, PACKAGE_GOES } from '#core/decide/review-choices'
 import { DESTINATIONS, VERDICTS } from '#core/decide/verdict'
-import { ChangeId, DayText, Id, Line } from './basic.js'
+import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
 import { ItemSummary } from './item.js'
 
 export const FinishItem = z.strictObject({
   changeId: ChangeId,
-  reviewId: Id,
+  reviewId: NewId,
   day: DayText,
   wouldBuyAgain: z.enum(BUY_AGAIN),
   words: Line(2000),
@@ -30,7 +30,7 @@ export type EmptiesAnswer = z.infer<typeof EmptiesAnswer>
 
 export const StartTrial = z.strictObject({
   changeId: ChangeId,
-  trialId: Id,
+  trialId: NewId,
   itemId: Id,
   wearsWanted: z.int().min(1, 'A trial takes at least 1 wear.').max(365),
   dueOn: DayText,
@@ -40,7 +40,7 @@ export const StartTrial = z.strictObject({
 export const GiveVerdict = z
   .strictObject({
     changeId: ChangeId,
-    verdictId: Id,
+    verdictId: NewId,
     itemId: Id,
     trialId: Id.nullable(),
     verdict: z.enum(VERDICTS),

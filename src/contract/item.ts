@@ -14,7 +14,7 @@ import {
   STRUCTURES,
   UNDERTONES,
 } from '#core/item/traits'
-import { ChangeId, DayText, Hex, Id, Line } from './basic.js'
+import { ChangeId, DayText, Hex, Id, NewId, Line } from './basic.js'
 import { PairView, PhotoView } from './beside-item.js'
 
 const Range = z.object({ earliest: DayText, latest: DayText })
@@ -89,7 +89,8 @@ export const ItemFields = z.strictObject({
   paoMonths: z.int().min(1, 'A period after opening is at least 1 month.').max(120).nullable(),
   expiry: DayText.nullable(),
   sunProtection: z.boolean(),
-  usesBefore: z.int().min(0).max(100_000),
+  /** Uses before the log; null = not said. */
+  usesBefore: z.int().min(0, 'Uses are not below 0.').max(100_000).nullable(),
   liking: z.int().min(1).max(5).nullable(),
   notes: Line(4000),
   ...Traits,
@@ -101,12 +102,12 @@ export type ItemFields = z.infer<typeof ItemFields>
 
 export const AddItem = z.strictObject({
   changeId: ChangeId,
-  id: Id,
+  id: NewId,
   fields: ItemFields,
   reading: ReadingBody.nullable(),
 })
 export const EditItem = z.strictObject({ changeId: ChangeId, version: z.int(), fields: ItemFields })
-export const AddReading = z.strictObject({ changeId: ChangeId, id: Id, partId: Id.nullable(), reading: ReadingBody })
+export const AddReading = z.strictObject({ changeId: ChangeId, id: NewId, partId: Id.nullable(), reading: ReadingBody })
 export const RecordSign = z.strictObject({
   changeId: ChangeId,
   day: DayText,
@@ -129,13 +130,14 @@ export const PartSummary = PartBody.extend({
 })
 export type PartSummary = z.infer<typeof PartSummary>
 
+const PeriodView = z.object({ unit: z.enum(['months', 'days']), count: z.int() })
 const ShelfLifeReason = z.discriminatedUnion('code', [
   z.object({ code: z.literal('sign'), words: z.string() }),
   z.object({ code: z.literal('printed-expiry') }),
-  z.object({ code: z.literal('pao'), months: z.number(), openedEarliest: DayText, openedLatest: DayText }),
-  z.object({ code: z.literal('usual-pao'), months: z.number(), openedEarliest: DayText, openedLatest: DayText }),
+  z.object({ code: z.literal('pao'), period: PeriodView, openedEarliest: DayText, openedLatest: DayText }),
+  z.object({ code: z.literal('usual-pao'), period: PeriodView, openedEarliest: DayText, openedLatest: DayText }),
   z.object({ code: z.literal('unopened'), months: z.number(), bought: DayText }),
-  z.object({ code: z.literal('opening-unknown'), openedEarliest: DayText.nullable() }),
+  z.object({ code: z.literal('opening-unknown'), notBefore: DayText.nullable(), notAfter: DayText.nullable() }),
   z.object({ code: z.literal('purchase-unknown') }),
 ])
 
@@ -168,9 +170,21 @@ export const GoalView = z.object({
   done: z.number().nullable(),
   /** Where it should be today, as a share of the rail; null without a date. */
   notch: z.number().nullable(),
+  /** The day whose reading a goal by eye is reckoned from; `late` = it is the first one after it rolled in. */
+  baseline: z.object({ day: DayText, late: z.boolean() }).nullable(),
   rolledIn: DayText,
   by: DayText.nullable(),
-  standing: z.enum(['met', 'ahead', 'on pace', 'behind', 'out of reach', 'no date', 'not known']),
+  standing: z.enum([
+    'met',
+    'ahead',
+    'on pace',
+    'behind',
+    'out of reach',
+    'missed',
+    'ended',
+    'no date',
+    'not known',
+  ]),
   difference: z.number().nullable(),
   wearDaysLeft: z.number().nullable(),
   rescue: z.object({ latestDate: DayText.nullable(), smallerGoal: z.int() }).nullable(),
@@ -209,13 +223,23 @@ export const ItemSummary = z.object({
   backups: z.int(),
   content: z.object({ amount: z.number(), unit: z.enum(['g', 'ml']) }).nullable(),
   priceMinor: z.int().nullable(),
+  /** A price in another currency, as it was written. */
+  priceSaid: z.string().nullable(),
   source: z.enum(SOURCES).nullable(),
   acquired: Range.nullable(),
+  /** As it was said. */
   opened: OpenedBody,
+  /** As it is to be read, with all that is known: by whom it was said, and the days it can have been. */
+  opening: z.object({
+    kind: z.enum(['unopened', 'unknown', 'range']),
+    by: z.enum(['she', 'sheet', 'tick']),
+    within: Range.nullable(),
+    notAfter: DayText.nullable(),
+  }),
   paoMonths: z.int().nullable(),
   expiry: DayText.nullable(),
   sunProtection: z.boolean(),
-  usesBefore: z.int(),
+  usesBefore: z.int().nullable(),
   wears: z.int(),
   uses: z.int(),
   firstWorn: DayText.nullable(),
@@ -226,6 +250,10 @@ export const ItemSummary = z.object({
   reading: Reading.nullable(),
   /** Share of the content left by the last reading, 0..1. */
   left: z.number().nullable(),
+  /** Of how many of its shades that speaks. */
+  leftOf: z.object({ read: z.int(), all: z.int() }).nullable(),
+  /** Cells of a sheet that were kept as words. */
+  keptWords: z.int(),
   parts: z.array(PartSummary),
   shelfLife: ShelfLifeView,
   placement: z.object({ zoneId: Id, since: DayText, position: z.int(), beside: z.boolean() }).nullable(),

@@ -1,10 +1,10 @@
 import { z } from 'zod'
 import { LAYING_CHOICES } from '#core/plan/laying-choices'
 import { SEASONS } from '#core/item/traits'
-import { ChangeId, DayText, Id } from './basic.js'
+import { ChangeId, DayText, Id, NewId } from './basic.js'
 import { ItemSummary } from './item.js'
 
-export const StartLaying = z.strictObject({ changeId: ChangeId, id: Id, season: z.enum(SEASONS) })
+export const StartLaying = z.strictObject({ changeId: ChangeId, id: NewId, season: z.enum(SEASONS) })
 export const ChooseInLaying = z
   .strictObject({
     changeId: ChangeId,

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { GOAL_KINDS, isCounted } from '#core/goal/progress'
 import { PROJECT_SHAPES, REPLACING, THEMES } from '#core/goal/project-rules'
 import { SEASONS } from '#core/item/traits'
-import { ChangeId, DayText, Id, Line } from './basic.js'
+import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
 import { GoalView, ItemSummary } from './item.js'
 
 const By = z.discriminatedUnion('kind', [
@@ -16,7 +16,7 @@ export const GoalBody = z
     kind: z.enum(GOAL_KINDS),
     /** Uses for a counted goal; the share bare or left to reach (0..1) for *expand pan* and *level*; else none. */
     target: z.number().positive('Aim for at least 1 use.').max(5000).nullable(),
-    headStart: z.int().min(0).max(5000),
+    headStart: z.int().min(0, 'A head start is 0 uses or more.').max(5000),
     by: By,
   })
   .superRefine((goal, context) => {
@@ -46,7 +46,7 @@ const Rules = {
 }
 const ProjectFields = z.strictObject({
   changeId: ChangeId,
-  id: Id,
+  id: NewId,
   name: Line(120).min(1, 'Give the project a name.'),
   startedOn: DayText,
   by: DayText.nullable(),
@@ -59,9 +59,9 @@ export const AddProject = ProjectFields
 export const EditProject = ProjectFields.omit({ id: true }).extend({ version: z.int() })
 export const RollIn = z.strictObject({
   changeId: ChangeId,
-  stayId: Id,
-  itemId: Id,
-  partId: Id.nullable().default(null),
+  stayId: NewId,
+  itemId: NewId,
+  partId: NewId.nullable().default(null),
   /** It goes along without a goal: a mixing partner. */
   beside: z.boolean().default(false),
   day: DayText,
@@ -73,7 +73,7 @@ export const RollInMany = z.strictObject({
   day: DayText,
   goal: GoalBody,
   stays: z
-    .array(z.strictObject({ stayId: Id, itemId: Id, partId: Id.nullable().default(null) }))
+    .array(z.strictObject({ stayId: NewId, itemId: Id, partId: Id.nullable().default(null) }))
     .min(1, 'Choose at least one item.')
     .max(300),
 })
@@ -85,11 +85,11 @@ export const RollOut = z.strictObject({
   words: Line(500),
 })
 /** Into another project in one step, with what was counted as its head start. */
-export const CarryOver = z.strictObject({ changeId: ChangeId, stayId: Id, projectId: Id, day: DayText })
+export const CarryOver = z.strictObject({ changeId: ChangeId, stayId: NewId, projectId: Id, day: DayText })
 export const CloseProject = z.strictObject({ changeId: ChangeId, version: z.int(), lessons: Line(4000) })
 export const PutOnShortList = z.strictObject({
   changeId: ChangeId,
-  id: Id,
+  id: NewId,
   itemId: Id,
   season: z.enum(SEASONS).nullable(),
   words: Line(300),
@@ -150,7 +150,10 @@ export const ProjectView = z.object({
   closedOn: DayText.nullable(),
   lessons: z.string(),
   stays: z.array(StayView),
+  /** Goals reached, rolled out or still inside; those on the go; those that left unreached. Together all there were. */
   reached: z.int(),
+  onTheGo: z.int(),
+  left: z.int(),
   /** Categories whose goals cannot all be met together. */
   overloads: z.array(OverloadView),
   /** Evenness of uses over the items, 0..1; null where there is nothing to compare. */
@@ -173,7 +176,8 @@ export const ProjectsAnswer = z.object({
   closed: z.array(ProjectView),
   shortList: z.array(ShortListed),
   week: z.array(z.number()),
-  weekLearned: z.boolean(),
+  /** Over how many weeks the week was learned; 0 = it is the one she planned. */
+  weekLearnedFrom: z.int(),
 })
 export type ProjectsAnswer = z.infer<typeof ProjectsAnswer>
 

@@ -1,9 +1,11 @@
 import { z } from 'zod'
 import { parseDay } from '#core/calendar/day'
-import { ChangeId, DayText, Id, Line } from './basic.js'
+import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
 
 export const Settings = z.strictObject({
-  currency: z.string().regex(/^[A-Z]{3}$/, 'A currency is three capital letters, for instance EUR.'),
+  currency: z
+    .string()
+    .regex(/^[A-Z]{3}$/, 'A currency is three capital letters, for instance EUR.'),
   rollOverHour: z.int().min(0).max(12),
   /** Wear days she plans, Monday first. */
   plannedWeek: z.array(z.boolean()).length(7),
@@ -21,7 +23,7 @@ export const DEFAULT_SETTINGS: Settings = {
 export const SaveSettings = z.strictObject({ changeId: ChangeId, settings: Settings, version: z.int() })
 
 export const AddAway = z
-  .strictObject({ changeId: ChangeId, id: Id, earliest: DayText, latest: DayText, words: Line(120) })
+  .strictObject({ changeId: ChangeId, id: NewId, earliest: DayText, latest: DayText, words: Line(120) })
   .refine((away) => away.earliest <= away.latest, {
     path: ['latest'],
     message: 'The last day must not be before the first.',
@@ -32,7 +34,7 @@ const MonthDay = z
 /** A stretch of every year with less makeup, at a share of the usual wear days. */
 export const AddLowSeason = z.strictObject({
   changeId: ChangeId,
-  id: Id,
+  id: NewId,
   from: MonthDay,
   to: MonthDay,
   factor: z.number().min(0).max(1),

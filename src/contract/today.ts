@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { FACE_STEPS } from '#core/plan/face-step'
 import { SEASONS } from '#core/item/traits'
 import { AMOUNT_UNITS, HANDS, SKINS, TONES, WEATHERS } from '#core/wear/day-choices'
-import { ChangeId, DayText, Id, Line } from './basic.js'
+import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
 import { ItemSummary } from './item.js'
 
 export const SetWorn = z.strictObject({
@@ -21,6 +21,14 @@ export const SetFace = z.strictObject({
   changeId: ChangeId,
   day: DayText,
   itemIds: z.array(Id).max(200),
+  /** Where its shades, mixes and uses come from: an earlier day, a saved face, or nowhere. */
+  like: z
+    .discriminatedUnion('kind', [
+      z.strictObject({ kind: z.literal('day'), day: DayText }),
+      z.strictObject({ kind: z.literal('face'), id: Id }),
+    ])
+    .nullable()
+    .default(null),
   words: Line(120).default(''),
 })
 
@@ -44,7 +52,7 @@ export const SetWearDetails = z
 /** Two things mixed that day, with their ratio as she says it. */
 export const SetMix = z.strictObject({
   changeId: ChangeId,
-  mixId: Id,
+  mixId: NewId,
   day: DayText,
   itemIds: z.array(Id).min(2, 'A mix has at least two things.').max(6),
   ratio: Line(60).min(1, 'Say the ratio, for instance 2 to 1.'),
@@ -64,7 +72,9 @@ export const SetPutBack = z.strictObject({ changeId: ChangeId, itemId: Id, day: 
 export const SetNotToday = z.strictObject({ changeId: ChangeId, itemId: Id, day: DayText, notToday: z.boolean() })
 export const SaveFace = z.strictObject({
   changeId: ChangeId,
-  id: Id,
+  id: NewId,
+  /** The day whose shades and uses it keeps; null = none. */
+  day: DayText.nullable().default(null),
   name: Line(80).min(1, 'Give the face a name.'),
   occasion: Line(60),
   itemIds: z.array(Id).min(1, 'A face has at least one thing on it.').max(100),
@@ -78,6 +88,18 @@ export const TypeInSheet = z.strictObject({
     .min(1, 'Nothing is ticked yet.')
     .max(700),
   despite: z.boolean().default(false),
+})
+
+/** What she says of a stretch that nobody wrote down. */
+export const SayOfSilence = z.strictObject({
+  changeId: ChangeId,
+  id: NewId,
+  earliest: DayText,
+  latest: DayText,
+  said: z.enum(['no makeup', 'not written down']),
+}).refine((body) => body.earliest <= body.latest, {
+  path: ['latest'],
+  message: 'The last day must not be before the first.',
 })
 
 export const Worn = z.object({
@@ -149,13 +171,15 @@ export const TodayAnswer = z.object({
   sunscreen: z.object({ elsewhere: ItemSummary.nullable() }).nullable(),
   earlierFaces: z.array(EarlierFace),
   savedFaces: z.array(SavedFace),
+  /** Days that nobody wrote down, to be asked about once. */
+  silence: z.object({ earliest: DayText, latest: DayText }).nullable(),
   collectionIsEmpty: z.boolean(),
 })
 export type TodayAnswer = z.infer<typeof TodayAnswer>
 
 export const Place = z.strictObject({
   changeId: ChangeId,
-  placementId: Id,
+  placementId: NewId,
   itemId: Id,
   zoneId: Id,
   /** It stands beside the drawer: in reach, in no slot. */

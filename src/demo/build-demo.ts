@@ -1,26 +1,36 @@
 import { addDays, addMonths, daysBetween, fieldsOf, type Day } from '#core/calendar/day'
+import { isWithin } from '#core/calendar/day-log'
+import { yearlyStretches, type CalmStretch, type PlannedWeek } from '#core/calendar/planned-week'
 import { CATEGORY_DEFAULTS } from '#core/item/category-defaults'
 import { eyeMeasureOf, PAN_STAGES } from '#core/item/form'
 import type { Db } from '#server/db/open-database'
-import { SettingsStore } from '#server/settings/settings-store'
+import { EMPTIES, type Role } from './cast-data.js'
 import { DemoHouse } from './demo-house.js'
 import { eyesOffLimits, faceKindOf, type FaceKind } from './faces.js'
+import { plotOf, type Plot } from './plot.js'
 import { Random } from './random.js'
-import { finish, oldVerdicts, rollWhatIsMet, setTheScene, startProject, startTrials } from './scene.js'
+import {
+  finish,
+  oldVerdicts,
+  PARTY_IN_DAYS,
+  PROJECT_DAYS,
+  putAway,
+  readCast,
+  rollOut,
+  startProject,
+  startTrials,
+} from './scene.js'
 import { STASH } from './stash-data.js'
-import { closeSpring, setTheRhythm, SPRING_DAYS, startSpring, tellTheDay, tellTheRest } from './telling.js'
+import { closeSpring, HAY_FEVER, setTheRhythm, SPRING_DAYS, startSpring, tellTheDay, tellTheRest, walks } from './telling.js'
 import { stashOf, type DemoItem } from './stash.js'
 
 /** Months of wear in the demo's log. */
 const LOGGED_MONTHS = 18
 /** Days between the looks at how much is left. */
 const READ_EVERY_DAYS = 28
-/** The project has run this long. */
-const PROJECT_DAYS = 120
 /** What has less than this left is over, for her, when the season changes. */
 const OVER_BEFORE_DAYS = 110
-/** Met goals of the last days are left standing, to be rolled in the demo itself. */
-const LEFT_STANDING_DAYS = 6
+const PLANNED_WEEK = [false, false, true, true, true, true, true]
 
 export interface DemoOptions {
   readonly seed: number
@@ -28,8 +38,8 @@ export interface DemoOptions {
 }
 
 /**
- * Fills an empty database with Maren Oduya-Lind's collection through the same commands the server
- * runs, day by day under a clock that moves along: the same seed and day give the same collection.
+ * Fills an empty database with Maren Oduya-Lind's collection through the same commands the server runs, day by day under a
+ * clock that moves along: the same seed and day give the same collection, and whatever the day, the cast plays its parts.
  */
 export function buildDemo(db: Db, options: DemoOptions): void {
   // The file is made in one go and can be made again; afterwards every write is durable again.
@@ -42,44 +52,94 @@ class DemoBuilder {
   readonly #random: Random
   readonly #today: Day
   readonly #demo: DemoHouse
+  /** What every day of the log asks for, and whether its being without makeup is written down. */
+  readonly #days = new Map<Day, { kind: FaceKind; said: boolean }>()
+  #plot: Plot | null = null
   #finished = 0
 
   constructor(db: Db, { seed, today }: DemoOptions) {
     this.#random = new Random(seed)
     this.#today = today
-    this.#demo = new DemoHouse(db, addMonths(today, -LOGGED_MONTHS))
+    this.#demo = new DemoHouse(db, addMonths(today, -LOGGED_MONTHS), seed)
   }
 
   run(): void {
     const demo = this.#demo
     this.#saveSettings()
-    demo.stash = stashOf(this.#random, demo.day)
+    demo.stash = stashOf(this.#random, demo.day, this.#today, () => demo.house.newId())
+    this.#planDays()
     const moved = this.#movingDay()
-    for (const item of demo.stash) if (!item.hatBox) this.#addItem(item)
-    this.#layDrawer()
+    const start = demo.day
+    const came = (item: DemoItem): Day => (item.hatBox ? moved : (item.cameOn ?? start))
+    for (const item of demo.stash) if (came(item) <= start) this.#addItem(item)
+    this.#layDrawer((item) => !item.cast)
     setTheRhythm(demo, this.#today)
     for (; demo.day < this.#today; demo.day = addDays(demo.day, 1)) {
-      if (demo.day === moved) for (const item of demo.stash) if (item.hatBox) this.#addItem(item)
-      if (fieldsOf(demo.day).date === 1 && fieldsOf(demo.day).month % 3 === 0) this.#switchSeason()
-      if (demo.day === addDays(this.#today, -150)) oldVerdicts(demo)
-      if (demo.day === addDays(this.#today, -PROJECT_DAYS)) startProject(demo, this.#today)
-      if (demo.day === addDays(this.#today, -24)) startTrials(demo, this.#today)
-      if (demo.day === addDays(this.#today, -SPRING_DAYS)) startSpring(demo)
-      if (demo.day === addDays(this.#today, -SPRING_DAYS + 90)) closeSpring(demo)
+      const ago = daysBetween(demo.day, this.#today)
+      demo.turnTo('morning')
+      for (const item of demo.stash) if (demo.day > start && came(item) === demo.day) this.#addItem(item)
       this.#liveDay()
-      if (daysBetween(demo.day, this.#today) % READ_EVERY_DAYS === 3) this.#readLevels()
+      demo.turnTo('evening')
+      if (fieldsOf(demo.day).date === 1 && fieldsOf(demo.day).month % 3 === 0 && ago > PROJECT_DAYS) this.#switchSeason()
+      this.#turnOfEvents(ago)
+      if (ago % READ_EVERY_DAYS === 3) this.#readLevels()
+      readCast(demo, ago)
     }
-    setTheScene(demo, this.#today)
+    demo.turnTo('morning')
     tellTheRest(demo, this.#today)
   }
 
+  /** What happens once, so many days before today. */
+  #turnOfEvents(ago: number): void {
+    const demo = this.#demo
+    for (const [categoryId, when] of EMPTIES) if (when === ago) this.#finish(categoryId)
+    if (ago === SPRING_DAYS) startSpring(demo)
+    if (ago === SPRING_DAYS - 90) closeSpring(demo)
+    if (ago === 150) oldVerdicts(demo)
+    if (ago === PROJECT_DAYS + 1) {
+      for (const item of demo.stash) if (item.inDrawer && !item.cast) this.#layOut(item)
+      this.#layDrawer((item) => item.cast && item.pinned)
+    }
+    if (ago === PROJECT_DAYS) startProject(demo, this.#today, this.#plotted())
+    if (ago === 110) putAway(demo, addDays(this.#today, -5))
+    if (ago === 24) startTrials(demo, this.#today)
+    if (ago === 40) rollOut(demo, 'reached and out')
+    if (ago === 33) rollOut(demo, 'left unfinished')
+  }
+
   #saveSettings(): void {
-    const store = new SettingsStore(this.#demo.house.db)
-    const plannedWeek = [false, false, true, true, true, true, true]
     this.#demo.act('save-settings', () => {
-      store.save({ currency: 'EUR', rollOverHour: 4, plannedWeek, units: 'metric' })
+      this.#demo.house.settingsStore.save({
+        currency: 'EUR',
+        rollOverHour: 4,
+        plannedWeek: PLANNED_WEEK,
+        units: 'metric',
+      })
       return { ok: true, value: { words: 'Changed the settings', answer: {} } }
     })
+  }
+
+  /** Which days bring a face is settled before anything else, so that goals can be set by it. */
+  #planDays(): void {
+    for (let day = this.#demo.day; day < this.#today; day = addDays(day, 1))
+      this.#days.set(day, { kind: faceKindOf(day, this.#random), said: this.#random.chance(0.5) })
+  }
+
+  #plotted(): Plot {
+    if (this.#plot) return this.#plot
+    const { year } = fieldsOf(this.#today)
+    const calm: CalmStretch[] = [...walks(this.#today), ...yearlyStretches(HAY_FEVER, year - 2, year + 2)]
+    const days = [...this.#days]
+    this.#plot = plotOf({
+      today: this.#today,
+      rolledIn: addDays(this.#today, -PROJECT_DAYS),
+      by: addDays(this.#today, PARTY_IN_DAYS),
+      ticked: PLANNED_WEEK.map(Number) as unknown as PlannedWeek,
+      faceDays: days.filter(([, { kind }]) => kind !== 'none').map(([day]) => day),
+      recorded: days.filter(([, { kind, said }]) => kind !== 'none' || said).map(([day]) => day),
+      calm,
+    })
+    return this.#plot
   }
 
   /** The move was in February; of last year when this February is not in the log yet. */
@@ -91,30 +151,32 @@ class DemoBuilder {
 
   #addItem(item: DemoItem): void {
     this.#demo.act('add-item', (changeId) =>
-      this.#demo.commands.add({ changeId, id: item.id, fields: item.fields, reading: null }),
+      this.#demo.house.collection.add({ changeId, id: item.id, fields: item.fields, reading: null }),
     )
   }
 
-  #layDrawer(): void {
+  #layDrawer(which: (item: DemoItem) => boolean): void {
     for (const kind of STASH) {
       const open = this.#demo
         .of(kind.categoryId)
-        .filter((item) => !item.hatBox && item.fields.opened.kind !== 'unopened')
-      for (const item of open.slice(0, kind.inDrawer)) this.#layIn(item)
+        .filter((item) => which(item) && !item.hatBox && item.fields.opened.kind !== 'unopened')
+      for (const item of open.some((each) => each.pinned) ? open : open.slice(0, kind.inDrawer)) this.#layIn(item)
     }
   }
 
   #layIn(item: DemoItem): void {
     const zone = ZONE_OF.get(item.kind.categoryId)
     if (zone === undefined || item.ended || item.inDrawer) return
-    const outcome = this.#demo.attempt('place', (changeId) => this.#demo.drawer.place(`pl-${changeId}`, item.id, zone))
-    // A full zone is no fault here: the item simply does not come in.
+    const outcome = this.#demo.attempt('place', () =>
+      this.#demo.house.drawer.place(this.#demo.house.newId(), item.id, zone),
+    )
+    // A full zone is no fault here: the item simply does not come in. The cast has room.
     if (outcome.ok) item.inDrawer = true
-    else if (outcome.failure.code !== 'zone-full') throw new Error(outcome.failure.code)
+    else if (outcome.failure.code !== 'zone-full' || item.pinned) throw new Error(`${item.kind.noun}: ${outcome.failure.code}`)
   }
 
   #layOut(item: DemoItem): void {
-    this.#demo.act('take-out', () => this.#demo.drawer.takeOut(item.id, this.#demo.day))
+    this.#demo.act('take-out', () => this.#demo.house.drawer.takeOut(item.id, this.#demo.day))
     item.inDrawer = false
   }
 
@@ -122,8 +184,8 @@ class DemoBuilder {
   #switchSeason(): void {
     for (const kind of STASH) {
       const lying = this.#demo.of(kind.categoryId).filter((item) => item.inDrawer)
-      const over = lying.filter((item) => this.#daysLeft(item) < OVER_BEFORE_DAYS && this.#random.chance(0.85))
-      const spare = lying.filter((item) => !this.#demo.inProject.has(item.id) && kind.inDrawer > 1)
+      const over = lying.filter((item) => this.#daysLeft(item) < OVER_BEFORE_DAYS)
+      const spare = lying.filter(() => kind.inDrawer > 1)
       for (const item of over.length > 0 ? over : spare.slice(-1)) {
         const into = this.#nextOf(kind)
         if (!into) continue
@@ -137,48 +199,58 @@ class DemoBuilder {
     return this.#demo.house.stock.one(item.id, this.#demo.day)?.shelfLife.daysLeft ?? 400
   }
 
-  /** What comes in next: an open one that is good for a while, else one still shut. */
+  /** What comes in next: an open one that is good for a while, else one still shut. The cast waits for its day. */
   #nextOf(kind: DemoItem['kind']): DemoItem | undefined {
     const moved = this.#demo.day > this.#movingDay()
-    const resting = this.#demo.of(kind.categoryId).filter((item) => !item.inDrawer && (moved || !item.hatBox))
+    const resting = this.#demo
+      .of(kind.categoryId)
+      .filter((item) => !item.inDrawer && !item.cast && (moved || !item.hatBox))
     const open = resting.filter(
       (item) => item.fields.opened.kind !== 'unopened' && this.#daysLeft(item) > OVER_BEFORE_DAYS,
     )
-    return (
-      this.#random.weighted(open, (item) => item.fondness) ??
-      resting.find((item) => item.fields.opened.kind === 'unopened')
-    )
+    return this.#random.weighted(open, (item) => item.fondness) ?? resting.find((item) => item.fields.opened.kind === 'unopened')
   }
 
   #liveDay(): void {
     const demo = this.#demo
-    const kind = faceKindOf(demo.day, this.#random)
-    const worn = kind === 'none' ? [] : this.#faceOf(kind)
-    if (worn.length === 0) {
-      if (this.#random.chance(0.5)) demo.act('no-makeup', () => demo.wearing.setNoMakeup(demo.day, true))
+    const { kind, said } = this.#days.get(demo.day) ?? { kind: 'none', said: false }
+    if (kind === 'none') {
+      if (said && !isWithin(demo.day, walks(this.#today)))
+        demo.act('no-makeup', () => demo.house.wearing.setNoMakeup(demo.day, true))
       return
     }
+    const worn = this.#faceOf(kind)
     const ids = worn.map((item) => item.id)
-    demo.act('set-face', () => demo.wearing.setFace(demo.day, ids, `a ${kind} face of ${worn.length}`))
-    demo.faceDays.push(demo.day)
+    demo.act('set-face', () =>
+      demo.house.wearing.setFace({ day: demo.day, itemIds: ids, like: null, words: `A ${kind} face of ${worn.length}` }),
+    )
     tellTheDay(demo, kind)
     for (const item of worn) {
       item.uses += 1
       if (item.fields.parts.length > 0) this.#wearShades(item)
     }
-    for (const item of worn) if (item.uses >= item.capacity) this.#finish(item)
-    if (daysBetween(demo.day, this.#today) >= LEFT_STANDING_DAYS) rollWhatIsMet(demo, (item) => this.#layIn(item))
   }
 
+  /** A base on every day with a face, the other steps as the day has it; the cast by its script once the project runs. */
   #faceOf(kind: FaceKind): DemoItem[] {
-    return STASH.flatMap((step) => {
-      if (EYES.has(step.categoryId) && eyesOffLimits(this.#demo.day)) return []
+    const { day } = this.#demo
+    const running = daysBetween(day, this.#today) <= PROJECT_DAYS
+    const chosen = STASH.flatMap((step) => {
+      if (EYES.has(step.categoryId) && eyesOffLimits(day)) return []
       const chance = kind === 'bold' ? Math.min(1, step.step + 0.3) : step.step * 0.85
-      if (!this.#random.chance(chance)) return []
-      const mine = this.#demo.of(step.categoryId).filter((item) => item.inDrawer)
-      const pull = (item: DemoItem): number => item.fondness * (this.#demo.inProject.has(item.id) ? 2.5 : 1)
-      return this.#random.weighted(mine, pull) ?? []
+      if (!this.#random.chance(chance) && step.categoryId !== 'concealer') return []
+      const mine = this.#demo.of(step.categoryId).filter((item) => item.inDrawer && !(running && item.roles.some((role) => WORN_BY_SCRIPT.includes(role))))
+      return this.#random.weighted(mine, (item) => item.fondness) ?? []
     })
+    if (!running) return chosen
+    const script = [...this.#plotted().wearDays].flatMap(([role, days]) =>
+      days.includes(day)
+        ? this.#demo.stash.filter(
+            (item) => item.roles.includes(role) && !(EYES.has(item.kind.categoryId) && eyesOffLimits(day)),
+          )
+        : [],
+    )
+    return [...chosen, ...script.filter((item) => !chosen.includes(item))]
   }
 
   #wearShades(item: DemoItem): void {
@@ -187,18 +259,25 @@ class DemoBuilder {
     this.#demo.wear(item, this.#demo.day, [...new Set(partIds)])
   }
 
-  #finish(item: DemoItem): void {
+  /** The most worn of a category that plays no part; something of its kind comes in for it. */
+  #finish(categoryId: string): void {
+    const [item] = this.#demo
+      .of(categoryId)
+      .filter((each) => !each.cast && each.fields.opened.kind === 'range')
+      .sort((a, b) => b.uses - a.uses)
+    if (!item) throw new Error(`no ${categoryId} to finish`)
+    const lay = item.inDrawer
     this.#finished += 1
     finish(this.#demo, item, this.#finished)
-    const next = this.#nextOf(item.kind)
+    const next = lay ? this.#nextOf(item.kind) : undefined
     if (next) this.#layIn(next)
   }
 
   /** Levels, stages and lengths by eye, of most things in the drawer that show one. */
   #readLevels(): void {
     for (const item of this.#demo.stash) {
-      if (!item.inDrawer || item.ended || !this.#random.chance(0.7)) continue
-      const left = Math.max(0.03, 1 - item.uses / item.capacity)
+      if (!item.inDrawer || item.ended || item.roles.some((role) => READ_BY_SCRIPT.includes(role)) || !this.#random.chance(0.7)) continue
+      const left = Math.max(0.12, 1 - item.uses / item.capacity)
       if (item.fields.parts.length === 0) this.#read(item, null, left)
       else
         item.fields.parts
@@ -214,13 +293,24 @@ class DemoBuilder {
     const at = STAGE_FROM.findIndex((from) => left > from)
     const stage = PAN_STAGES[at < 0 ? 5 : at] ?? 'untouched'
     const value = Math.round(left * 20) / 20
-    const reading =
-      measure === 'pan' ? ({ kind: 'stage', stage, day } as const) : ({ kind: measure, value, day } as const)
-    this.#demo.act('add-reading', (changeId) =>
-      this.#demo.commands.addReading(item.id, { changeId, id: `m-${changeId}`, partId, reading }),
-    )
+    this.#demo.read(item, partId, measure === 'pan' ? { kind: 'stage', stage, day } : { kind: measure, value, day })
   }
 }
+
+/** Worn by the script alone, so that each goal stands where it should. */
+const WORN_BY_SCRIPT: readonly Role[] = [
+  'goal met',
+  'on pace',
+  'behind',
+  'out of reach',
+  'without a date',
+  'reached and out',
+  'left unfinished',
+  'trial due',
+  'trial running',
+]
+/** Read by the script alone. */
+const READ_BY_SCRIPT: readonly Role[] = ['half panned palette', 'finish by eye', 'nearly done']
 
 /** What is left above which a pan shows a stage, in the order of the stages. Assumption. */
 const STAGE_FROM = [0.93, 0.8, 0.58, 0.3, 0.14]

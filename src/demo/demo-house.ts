@@ -1,50 +1,42 @@
 import { fieldsOf, type Day } from '#core/calendar/day'
-import type { Outcome } from '#core/failure'
-import { Care } from '#server/collection/care'
-import { CollectionCommands } from '#server/collection/commands'
+import type { ReadingBody } from '#contract/item'
+import type { z } from 'zod'
 import type { Done } from '#server/db/journal'
 import type { Db } from '#server/db/open-database'
-import { Decide } from '#server/decide/decide'
-import { Drawer } from '#server/drawer/drawer'
-import { Empties } from '#server/empties/empties'
-import { furnish, type House } from '#server/house'
-import { Projects } from '#server/projects/projects'
-import { Stretches } from '#server/settings/stretches'
-import { DayFacts } from '#server/today/day-facts'
-import { Wearing } from '#server/today/wearing'
+import type { Outcome } from '#server/failing'
+import { House } from '#server/house'
+import type { Role } from './cast-data.js'
+import { Random } from './random.js'
 import type { DemoItem } from './stash.js'
+
+/** Minutes after midnight at which she gets ready, and at which she sits down in the evening. */
+const MORNING = 6 * 60 + 40
+const EVENING = 19 * 60 + 15
 
 /** The server's own commands under a clock that is moved along by hand, and what the generator knows of the stash. */
 export class DemoHouse {
   readonly house: House
-  readonly commands: CollectionCommands
-  readonly drawer: Drawer
-  readonly wearing: Wearing
-  readonly projects: Projects
-  readonly empties: Empties
-  readonly decide: Decide
-  readonly facts: DayFacts
-  readonly care: Care
-  readonly stretches: Stretches
   readonly inProject = new Set<string>()
-  /** Days on which a face was put on, the earliest first. */
-  readonly faceDays: Day[] = []
   stash: DemoItem[] = []
   day: Day
   #changes = 0
+  #minute = MORNING
+  readonly #ids: Random
 
-  constructor(db: Db, start: Day) {
+  constructor(db: Db, start: Day, seed: number) {
     this.day = start
-    this.house = furnish(db, () => noonOf(this.day))
-    this.commands = new CollectionCommands(this.house)
-    this.drawer = new Drawer(this.house)
-    this.wearing = new Wearing(this.house)
-    this.projects = new Projects(this.house)
-    this.empties = new Empties(this.house)
-    this.decide = new Decide(this.house)
-    this.facts = new DayFacts(this.house)
-    this.care = new Care(this.house)
-    this.stretches = new Stretches(this.house)
+    this.#ids = new Random(seed + 1)
+    this.house = new House(
+      db,
+      () => this.#now(),
+      () => uuidOf(this.#ids),
+    )
+  }
+
+  /** Moves the clock to the part of the day in which something is done; acts follow each other by a minute or three. */
+  turnTo(part: 'morning' | 'evening'): void {
+    const { date } = fieldsOf(this.day)
+    this.#minute = (part === 'morning' ? MORNING : EVENING) + ((date * 37) % 95)
   }
 
   /** Runs one command as one change; a refusal is a fault of the generator. */
@@ -57,13 +49,21 @@ export class DemoHouse {
 
   attempt<A extends object>(command: string, run: (changeId: string) => Outcome<Done<A>>): Outcome<object> {
     this.#changes += 1
-    const changeId = `demo-${this.#changes}`
+    this.#minute = Math.min(23 * 60 + 50, this.#minute + 1 + (this.#changes % 3))
+    const changeId = uuidOf(this.#ids)
     return this.house.journal.run({ changeId, command, body: {} }, () => run(changeId))
   }
 
   /** Items of a category that are still there. */
   of(categoryId: string): DemoItem[] {
     return this.stash.filter((item) => item.kind.categoryId === categoryId && !item.ended)
+  }
+
+  /** The one that plays a part. */
+  playing(role: Role): DemoItem {
+    const found = this.stash.find((item) => item.roles.includes(role))
+    if (!found) throw new Error(`Nobody plays ${role}`)
+    return found
   }
 
   rollIn(
@@ -73,9 +73,9 @@ export class DemoHouse {
     dated: boolean,
   ): void {
     this.act('roll-in', (changeId) =>
-      this.projects.rollIn(projectId, {
+      this.house.projects.rollIn(projectId, {
         changeId,
-        stayId: `stay-${item.id}-${this.day}`,
+        stayId: this.house.newId(),
         itemId: item.id,
         partId: null,
         beside: false,
@@ -87,12 +87,25 @@ export class DemoHouse {
   }
 
   wear(item: { id: string }, day: Day, partIds: readonly string[] = []): void {
-    this.act('set-worn', () => this.wearing.setWorn({ itemId: item.id, day, worn: true, partIds }))
+    this.act('set-worn', () => this.house.wearing.setWorn({ itemId: item.id, day, worn: true, partIds }))
+  }
+
+  read(item: { id: string }, partId: string | null, reading: z.output<typeof ReadingBody>): void {
+    this.act('add-reading', (changeId) =>
+      this.house.collection.addReading(item.id, { changeId, id: this.house.newId(), partId, reading }),
+    )
+  }
+
+  #now(): Date {
+    const { year, month, date } = fieldsOf(this.day)
+    return new Date(year, month - 1, date, Math.floor(this.#minute / 60), this.#minute % 60)
   }
 }
 
-/** Noon of a day on the local clock, well away from the roll-over hour. */
-function noonOf(day: Day): Date {
-  const { year, month, date } = fieldsOf(day)
-  return new Date(year, month - 1, date, 12)
+/** An id as the pages make them. */
+export function uuidOf(random: Random): string {
+  const hex = Array.from({ length: 32 }, (_, at) => (at === 12 ? 4 : at === 16 ? random.whole(8, 11) : random.whole(0, 15)))
+    .map((digit) => digit.toString(16))
+    .join('')
+  return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-')
 }

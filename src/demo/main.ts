@@ -1,6 +1,7 @@
 import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { parseDay } from '#core/calendar/day'
+import { lockFolder } from '#server/db/lock-folder'
 import { openDatabase } from '#server/db/open-database'
 import { dayNow } from '#server/house'
 import { buildDemo } from './build-demo.js'
@@ -14,6 +15,7 @@ const today = parseDay(askedDay ?? '') ?? dayNow(new Date(), 4)
 const file = join(folder, 'collection.db')
 const part = join(folder, 'making.db')
 mkdirSync(folder, { recursive: true })
+const lock = lockOrSayWhy(folder)
 for (const name of [part, `${part}-wal`, `${part}-shm`, file, `${file}-wal`, `${file}-shm`])
   rmSync(name, { force: true })
 const db = openDatabase(part, { appliedAt: `${today}T12:00:00.000Z` })
@@ -22,4 +24,15 @@ db.pragma('wal_checkpoint(TRUNCATE)')
 db.close()
 renameSync(part, file)
 if (existsSync(`${part}-wal`)) rmSync(`${part}-wal`)
+lock.release()
 console.log(`Made the demo collection for ${today}.`)
+
+/** A demo that is being looked at is not made anew under her eyes. */
+function lockOrSayWhy(of: string): ReturnType<typeof lockFolder> {
+  try {
+    return lockFolder(of)
+  } catch (error) {
+    console.error(error instanceof Error ? error.message : String(error))
+    process.exit(1)
+  }
+}

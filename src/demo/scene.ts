@@ -1,12 +1,17 @@
 import { addDays, type Day } from '#core/calendar/day'
+import { eyeMeasureOf } from '#core/item/form'
+import { LEVELS, PALETTE_STAGES, type Role } from './cast-data.js'
 import type { DemoHouse } from './demo-house.js'
+import type { Plot } from './plot.js'
 import { REVIEWS } from './stash-data.js'
 import type { DemoItem } from './stash.js'
 
 /** The project of the scenario. */
 export const PROJECT_ID = 'centenary'
 /** The centenary party is this many days ahead. */
-const PARTY_IN_DAYS = 26
+export const PARTY_IN_DAYS = 26
+/** The project has run this long. */
+export const PROJECT_DAYS = 120
 
 /** Her rules for it: rolling, one for one as it comes, leaving allowed. */
 export const ROLLING = {
@@ -22,25 +27,37 @@ export const ROLLING = {
   atOnce: null,
   paletteId: null,
 } as const
-const CHOSEN = [
-  'foundation',
-  'concealer',
-  'setting-powder',
-  'bronzer',
-  'blush',
-  'eyeshadow-palette',
-  'lipstick',
-  'lip-gloss',
-  'setting-spray',
-  'primer',
-  'highlighter',
-]
-const TARGETS = [30, 60, 36, 44]
+
+type Goal = { kind: 'finish' | 'uses'; target: number | null; dated: boolean }
+
+/** What each of the cast is worked on for. */
+function goalOf(role: Role, plot: Plot): Goal | null {
+  switch (role) {
+    case 'goal met':
+    case 'on pace':
+    case 'behind':
+    case 'out of reach':
+      return { kind: 'uses', target: plot.targets[role], dated: true }
+    case 'without a date':
+      return { kind: 'uses', target: plot.targets[role], dated: false }
+    case 'finish by eye':
+      return { kind: 'finish', target: null, dated: true }
+    case 'half panned palette':
+    case 'nearly done':
+      return { kind: 'finish', target: null, dated: false }
+    case 'reached and out':
+      return { kind: 'uses', target: 6, dated: true }
+    case 'left unfinished':
+      return { kind: 'uses', target: 30, dated: true }
+    default:
+      return null
+  }
+}
 
 /** Ten things finished by the tram line's centenary party. */
-export function startProject(demo: DemoHouse, today: Day): void {
+export function startProject(demo: DemoHouse, today: Day, plot: Plot): void {
   demo.act('add-project', (changeId) =>
-    demo.projects.add({
+    demo.house.projects.add({
       changeId,
       id: PROJECT_ID,
       name: 'Ten by the centenary',
@@ -51,43 +68,39 @@ export function startProject(demo: DemoHouse, today: Day): void {
       rules: 'No buying until the centenary party. One out, one in, like for like where I can. Sundays are free.',
     }),
   )
-  CHOSEN.forEach((categoryId, at) => {
-    const item = demo.of(categoryId).find((each) => each.inDrawer)
-    if (!item) return
-    const goal =
-      at % 3 === 0
-        ? ({ kind: 'finish', target: null, headStart: 0 } as const)
-        : ({ kind: 'uses', target: TARGETS[at % 4] ?? 40, headStart: at % 2 === 0 ? 0 : 4 } as const)
-    demo.rollIn(item, goal, PROJECT_ID, at % 4 !== 3)
-  })
+  for (const item of demo.stash)
+    for (const role of item.roles) {
+      const goal = goalOf(role, plot)
+      if (goal) demo.rollIn(item, { kind: goal.kind, target: goal.target, headStart: 0 }, PROJECT_ID, goal.dated)
+    }
 }
 
-/** Goals that are met roll out, and the first of the short list comes in. */
-export function rollWhatIsMet(demo: DemoHouse, layIn: (item: DemoItem) => void): void {
-  if (demo.inProject.size === 0) return
-  for (const stay of demo.projects
+/** One goal was reached a while ago and rolled out; one thing was left unfinished. */
+export function rollOut(demo: DemoHouse, role: 'reached and out' | 'left unfinished'): void {
+  const item = demo.playing(role)
+  const stay = demo.house.projects
     .all()
-    .projects.flatMap((project) => (project.id === PROJECT_ID ? project.stays : []))) {
-    if (stay.rolledOut !== null || !stay.goal.met) continue
-    demo.act('roll-out', (changeId) =>
-      demo.projects.rollOut(stay.stayId, { changeId, day: demo.day, reason: 'met', words: '' }),
-    )
-    demo.inProject.delete(stay.item.id)
-    const list = demo.projects.shortList(PROJECT_ID, stay.item.id)
-    const next = list.ok ? demo.stash.find((item) => item.id === list.value.items[0]?.item.id) : undefined
-    if (!next || next.ended) continue
-    if (!next.inDrawer) layIn(next)
-    demo.rollIn(next, { kind: 'uses', target: 12, headStart: 0 }, PROJECT_ID, true)
-  }
+    .projects.flatMap((project) => project.stays)
+    .find((each) => each.item.id === item.id && each.rolledOut === null)
+  if (!stay) throw new Error(`${role} is in no project`)
+  const reason = role === 'reached and out' ? 'met' : 'left unfinished'
+  demo.act('roll-out', (changeId) =>
+    demo.house.projects.rollOut(stay.stayId, {
+      changeId,
+      day: demo.day,
+      reason,
+      words: reason === 'met' ? '' : 'It emphasises the tram dust.',
+    }),
+  )
 }
 
-/** An empty with what she thought; a finished goal rolls out the same day. */
+/** An empty with what she thought. */
 export function finish(demo: DemoHouse, item: DemoItem, count: number): void {
   const [wouldBuyAgain, words] = REVIEWS[count % REVIEWS.length] ?? ['maybe', '']
   demo.act('finish', (changeId) =>
-    demo.empties.finish(item.id, {
+    demo.house.empties.finish(item.id, {
       changeId,
-      reviewId: `r-${item.id}`,
+      reviewId: demo.house.newId(),
       day: demo.day,
       wouldBuyAgain,
       words,
@@ -96,39 +109,31 @@ export function finish(demo: DemoHouse, item: DemoItem, count: number): void {
   )
   item.ended = true
   item.inDrawer = false
-  const stay = demo.projects
-    .all()
-    .projects.flatMap((project) => project.stays)
-    .find((each) => each.item.id === item.id && each.rolledOut === null)
-  if (!stay) return
-  demo.act('roll-out', (changeId) =>
-    demo.projects.rollOut(stay.stayId, { changeId, day: demo.day, reason: 'finished', words: '' }),
-  )
-  demo.inProject.delete(item.id)
 }
 
 /** Two lipsticks decided on in summer: one back into use, one let go. */
 export function oldVerdicts(demo: DemoHouse): void {
-  const [keep, away] = demo.of('lipstick').filter((item) => !item.inDrawer && item.fields.opened.kind === 'range')
+  const [keep, away] = demo
+    .of('lipstick')
+    .filter((item) => !item.inDrawer && !item.cast && item.fields.opened.kind === 'range')
   const none = { trialId: null, until: null, usedAs: null }
-  if (keep)
-    demo.act('verdict', (changeId) =>
-      demo.decide.giveVerdict({
-        ...none,
-        changeId,
-        verdictId: `v-${keep.id}`,
-        itemId: keep.id,
-        verdict: 'keep and use',
-        reason: 'Five wears and two compliments; it only needed a liner.',
-        destination: null,
-      }),
-    )
-  if (!away) return
+  if (!keep || !away) throw new Error('too few lipsticks to decide on')
   demo.act('verdict', (changeId) =>
-    demo.decide.giveVerdict({
+    demo.house.decide.giveVerdict({
       ...none,
       changeId,
-      verdictId: `v-${away.id}`,
+      verdictId: demo.house.newId(),
+      itemId: keep.id,
+      verdict: 'keep and use',
+      reason: 'Five wears and two compliments; it only needed a liner.',
+      destination: null,
+    }),
+  )
+  demo.act('verdict', (changeId) =>
+    demo.house.decide.giveVerdict({
+      ...none,
+      changeId,
+      verdictId: demo.house.newId(),
       itemId: away.id,
       verdict: 'let go',
       reason: 'I kept it for the case.',
@@ -138,21 +143,21 @@ export function oldVerdicts(demo: DemoHouse): void {
   away.ended = true
 }
 
-/** Category, question, wears wanted, days until due, wears so far. */
-const TRIALS: readonly (readonly [string, string, number, number, number])[] = [
-  ['lipstick', 'Does it feather without a liner?', 4, -2, 4],
-  ['blush', 'Bought for the name. Do I like the colour?', 5, 9, 2],
-  ['highlighter', 'Too light, or only in summer?', 6, 20, 1],
+/** Category, question, wears wanted, days until due. */
+const TRIALS: readonly (readonly [string, string, number, number])[] = [
+  ['lipstick', 'Does it feather without a liner?', 4, -2],
+  ['blush', 'Bought for the name. Do I like the colour?', 5, 9],
+  ['highlighter', 'Too light, or only in summer?', 6, 20],
 ]
 
 export function startTrials(demo: DemoHouse, today: Day): void {
   for (const [categoryId, question, wearsWanted, due] of TRIALS) {
-    const item = demo.of(categoryId).find((each) => !each.inDrawer && each.fields.opened.kind === 'range')
-    if (!item) continue
+    const item = demo.of(categoryId).find((each) => each.roles.some((role) => role.startsWith('trial')))
+    if (!item) throw new Error(`no ${categoryId} for a trial`)
     demo.act('start-trial', (changeId) =>
-      demo.decide.startTrial({
+      demo.house.decide.startTrial({
         changeId,
-        trialId: `t-${item.id}`,
+        trialId: demo.house.newId(),
         itemId: item.id,
         wearsWanted,
         dueOn: addDays(today, due),
@@ -162,18 +167,26 @@ export function startTrials(demo: DemoHouse, today: Day): void {
   }
 }
 
-/** The last weeks: one goal met and not yet rolled, some trial wears; the day itself still blank. */
-export function setTheScene(demo: DemoHouse, today: Day): void {
-  const days = demo.faceDays.filter((day) => day >= addDays(today, -21))
-  const blush = demo.of('blush').find((item) => item.inDrawer && !demo.inProject.has(item.id))
-  if (blush) {
-    demo.day = addDays(today, -21)
-    demo.rollIn(blush, { kind: 'uses', target: 5, headStart: 0 }, PROJECT_ID, true)
-    demo.day = today
-    for (const day of days.slice(0, 5)) demo.wear(blush, day)
-  }
-  for (const trial of demo.decide.all().trials) {
-    const wears = TRIALS.find(([categoryId]) => categoryId === trial.item.categoryId)?.[4] ?? 0
-    for (const day of days.slice(-wears)) demo.wear(trial.item, day)
-  }
+/** One thing was put away for a season, and its date has come. */
+export function putAway(demo: DemoHouse, until: Day): void {
+  const item = demo.playing('asks back')
+  demo.act('put-somewhere', (changeId) =>
+    demo.house.care.putSomewhere(item.id, { changeId, location: 'season box', until }),
+  )
+}
+
+/** What is read of the cast by eye, so many days before today. */
+export function readCast(demo: DemoHouse, ago: number): void {
+  for (const [role, levels] of Object.entries(LEVELS) as [Role, readonly (readonly [number, number])[]][])
+    for (const [when, value] of levels) {
+      if (when !== ago) continue
+      const item = demo.playing(role)
+      const kind = eyeMeasureOf(item.fields.form, item.fields.opaque) === 'length' ? 'length' : 'level'
+      demo.read(item, null, { kind, value, day: demo.day })
+    }
+  if (ago !== 30) return
+  const palette = demo.playing('half panned palette')
+  palette.fields.parts.forEach((part, at) =>
+    demo.read(palette, part.id, { kind: 'stage', stage: PALETTE_STAGES[at] ?? 'untouched', day: demo.day }),
+  )
 }

@@ -2,6 +2,7 @@ import { addDays, addMonths, fieldsOf, type Day } from '#core/calendar/day'
 import { BLANK_FIELDS } from '#contract/blank-item'
 import type { ItemFields } from '#contract/item'
 import type { Random } from './random.js'
+import { CAST, type CastMember, type Role } from './cast-data.js'
 import { MAKERS, PALETTE_SHADES, STASH, type StashCategory } from './stash-data.js'
 
 /** An item of the demo as the generator follows it. */
@@ -15,6 +16,13 @@ export interface DemoItem {
   uses: number
   /** How fond she is of it: the weight with which it is reached for. */
   readonly fondness: number
+  /** What it plays in the story. */
+  readonly roles: readonly Role[]
+  /** It has a part, or a place in the drawer from the day the project begins: nothing of it is left to chance. */
+  readonly cast: boolean
+  readonly pinned: boolean
+  /** The day it comes into the collection; null = it was there when the log began. */
+  readonly cameOn: Day | null
   /** From the hat-box that the move turned up: not to hand before. */
   readonly hatBox: boolean
   inDrawer: boolean
@@ -22,11 +30,66 @@ export interface DemoItem {
 }
 
 /** Everything Maren owned when the log began, in the order of a face. */
-export function stashOf(random: Random, start: Day): DemoItem[] {
-  return STASH.flatMap((kind) => Array.from({ length: kind.count }, (_, index) => itemOf(kind, index, random, start)))
+export function stashOf(random: Random, start: Day, today: Day, newId: () => string): DemoItem[] {
+  const stash = STASH.flatMap((kind) =>
+    Array.from({ length: kind.count }, (_, index) => {
+      const member = CAST.find((each) => each.categoryId === kind.categoryId && each.index === index)
+      const item = itemOf(kind, index, random, start, newId)
+      return member ? castOf(item, member, today) : item
+    }),
+  )
+  return stash.map((item) => backupOf(item, stash))
 }
 
-function itemOf(kind: StashCategory, index: number, random: Random, start: Day): DemoItem {
+/** The first unopened one of its kind is the backup of the one that is to have one. */
+function backupOf(item: DemoItem, stash: readonly DemoItem[]): DemoItem {
+  const open = stash.find((each) => each.roles.includes('has a backup') && each.kind === item.kind)
+  const first = stash.find((each) => each.kind === open?.kind && each.fields.opened.kind === 'unopened')
+  if (!open || item !== first) return item
+  const { maker, name, shade, colour, content } = open.fields
+  return { ...item, cast: true, fields: { ...item.fields, maker, name, shade, colour, content } }
+}
+
+/** A member of the cast: opened when the story needs it, with a label that says for how long; never from the hat-box. */
+function castOf(item: DemoItem, member: CastMember, today: Day): DemoItem {
+  const openedOn = addDays(today, -member.openedAgo)
+  const bought = addDays(openedOn, -9)
+  const lapsed = member.roles.includes('lapsed sunscreen')
+  return {
+    ...item,
+    roles: member.roles,
+    cast: true,
+    pinned: member.inDrawer,
+    cameOn: openedOn,
+    hatBox: false,
+    uses: 4,
+    fondness: 1.2,
+    fields: {
+      ...item.fields,
+      acquired: { earliest: bought, latest: bought },
+      opened: { kind: 'range', earliest: openedOn, latest: openedOn, said: openedOn },
+      paoMonths: member.paoMonths,
+      expiry:
+        item.kind.categoryId === 'sunscreen' ? (lapsed ? addDays(today, -40) : endOfMonth(addMonths(today, 20))) : null,
+      usesBefore: null,
+      notes: '',
+      availability: null,
+      seasons: [],
+      opaque: false,
+      priceMinor: item.fields.priceMinor ?? item.kind.price[0],
+      source: 'bought',
+      packageStates: [],
+    },
+  }
+}
+
+function itemOf(
+  kind: StashCategory,
+  index: number,
+  random: Random,
+  start: Day,
+  newId: () => string,
+): DemoItem {
   const shade = kind.shades[index % kind.shades.length]
   if (!shade) throw new Error(`No shade for ${kind.categoryId}`)
   const [name, colour, finish = 'satin'] = shade
@@ -56,8 +119,12 @@ function itemOf(kind: StashCategory, index: number, random: Random, start: Day):
   const gift = random.chance(0.14)
   const cents = Math.round(random.whole(kind.price[0], kind.price[1]) / 50) * 50
   return {
-    id: `${kind.categoryId}-${index + 1}`,
+    id: newId(),
     kind,
+    roles: [],
+    cast: false,
+    pinned: false,
+    cameOn: null,
     fields: {
       ...BLANK_FIELDS,
       maker: maker ?? '',
@@ -82,7 +149,7 @@ function itemOf(kind: StashCategory, index: number, random: Random, start: Day):
       notes: hatBox ? 'From the hat-box the move turned up.' : '',
       ...traitsOf(kind.categoryId, index),
       structure: isPalette ? 'palette' : 'single',
-      parts: isPalette ? partsOf(index, random) : [],
+      parts: isPalette ? partsOf(index, random, newId) : [],
     },
     capacity,
     uses: usesBefore,
@@ -131,13 +198,13 @@ function traitsOf(categoryId: string, index: number): Partial<ItemFields> {
 }
 
 /** Eight or ten shades in two rows. */
-function partsOf(index: number, random: Random): ItemFields['parts'] {
+function partsOf(index: number, random: Random, newId: () => string): ItemFields['parts'] {
   const columns = index % 3 === 2 ? 5 : 4
   const count = columns * 2
   return Array.from({ length: count }, (_, at) => {
     const [name, colour, finish] = PALETTE_SHADES[(at + index) % PALETTE_SHADES.length] ?? ['Milk', '#e6d6c4', 'matte']
     return {
-      id: `eyeshadow-palette-${index + 1}-${at + 1}`,
+      id: newId(),
       name,
       colour: index === 0 ? colour : shift(colour, random),
       finish,

@@ -72,6 +72,10 @@ export function createApp(house: House): Express {
   app.use('/api', (request, response, next) =>
     request.path === '/collection-file' ? next() : json(request, response, next),
   )
+  // What is written into a file that was taken away is nowhere; what is read from it is nothing she still has.
+  app.use('/api', (_request, response, next) =>
+    house.stillThere() ? next() : sendProblem(response, problemOf({ code: 'collection-gone', data: {} })),
+  )
   for (const routes of PLACES) app.use('/api', routes(house))
   app.use('/api', (_request, response) => {
     sendProblem(response, problemOf({ code: 'no-such-place', data: {} }))
@@ -102,6 +106,10 @@ function onError(error: unknown, _request: Request, response: Response, next: Ne
   if (type === 'entity.parse.failed') return sendProblem(response, problemOf({ code: 'malformed-json', data: {} }))
   if (type === 'entity.too.large')
     return sendProblem(response, problemOf({ code: 'too-large', data: { most: '1 MB' } }))
+  if (isClientFault(error)) {
+    const { status } = error
+    return sendProblem(response, problemOf({ code: 'unreadable-request', data: { status } }))
+  }
   // SQLite's words for a disk that takes no more: the change was rolled back whole.
   const code = String((error as { code?: unknown }).code ?? '')
   if (/^SQLITE_(FULL|READONLY|IOERR|CANTOPEN)|^ENOSPC$|^EROFS$|^EACCES$/.test(code)) {
@@ -117,4 +125,10 @@ function onError(error: unknown, _request: Request, response: Response, next: Ne
     detail: 'Nothing was stored by this act; what was there before is unharmed. The terminal shows the reason.',
     errors: [],
   })
+}
+
+/** What Express and its parsers could not make out of a request: a charset, an address, a body cut short. */
+function isClientFault(error: unknown): error is { status: number } {
+  const status = (error as { status?: unknown } | null)?.status
+  return typeof status === 'number' && status >= 400 && status < 500
 }

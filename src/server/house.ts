@@ -1,37 +1,103 @@
-import { dirname } from 'node:path'
+import { randomUUID } from 'node:crypto'
+import { existsSync } from 'node:fs'
+import { dirname, join } from 'node:path'
 import { dayAt, type Day } from '#core/calendar/day'
 import type { Settings } from '#contract/settings'
+import { Care } from './collection/care.js'
+import { CollectionCommands } from './collection/commands.js'
+import { Merging } from './collection/merging.js'
+import { Photos } from './collection/photos.js'
+import { Copies } from './db/copies.js'
 import { Journal } from './db/journal.js'
 import type { Db } from './db/open-database.js'
+import { watchFiles } from './db/still-there.js'
 import { Undo } from './db/undo.js'
+import { Decide } from './decide/decide.js'
+import { Drawer } from './drawer/drawer.js'
+import { Empties } from './empties/empties.js'
+import { CollectionFiles } from './export/collection-file.js'
+import type { CommandRoute } from './http/routes.js'
+import { Importing } from './importing/importing.js'
+import { Laying } from './laying/laying.js'
+import { Projects } from './projects/projects.js'
 import { SettingsStore } from './settings/settings-store.js'
+import { Stretches } from './settings/stretches.js'
 import { Stock } from './stock/stock.js'
+import { DayFacts } from './today/day-facts.js'
+import { Wearing } from './today/wearing.js'
 
-/** What every place works with: the database behind the one way to write, the clock, what is in stock. */
-export interface House {
+/**
+ * What every place works with: the database behind the one way to write, the clock, what is in stock, and the commands of the
+ * places, each made once.
+ */
+export class House {
   readonly db: Db
   readonly journal: Journal
   readonly undo: Undo
   readonly stock: Stock
-  readonly settings: () => Settings
-  readonly now: () => Date
-  /** Her day now: local time and her roll-over hour. */
-  readonly today: () => Day
+  readonly copies: Copies
   /** The data folder: where pictures lie beside the database. */
   readonly folder: string
-  /** Makes a dated copy of the database before something large. */
-  readonly backUp: (why: 'import' | 'migration') => void
-}
+  /** Whether what is written still reaches the file she has. */
+  readonly stillThere: () => boolean
+  readonly now: () => Date
+  /** Ids for rows that no caller names; they tell nothing. */
+  readonly newId: () => string
+  /** Every route that writes, with what it takes: for tests that try all of them. */
+  readonly commandRoutes: CommandRoute[] = []
 
-export function furnish(db: Db, now: () => Date, backUp: House['backUp'] = () => undefined): House {
-  const folder = dirname(db.name)
-  const journal = new Journal(db, now)
-  const store = new SettingsStore(db)
-  const settings = (): Settings => store.read().settings
-  const today = (): Day => dayNow(now(), settings().rollOverHour)
-  const stock = new Stock(db, settings)
-  journal.listen((touched) => stock.forget(touched))
-  return { db, journal, undo: new Undo(db, journal), stock, settings, now, today, folder, backUp }
+  readonly settingsStore: SettingsStore
+  readonly drawer: Drawer
+  readonly projects: Projects
+  readonly decide: Decide
+  readonly empties: Empties
+  readonly laying: Laying
+  readonly wearing: Wearing
+  readonly dayFacts: DayFacts
+  readonly collection: CollectionCommands
+  readonly care: Care
+  readonly merging: Merging
+  readonly photos: Photos
+  readonly stretches: Stretches
+  readonly importing: Importing
+  readonly files: CollectionFiles
+
+  constructor(db: Db, now: () => Date, newId: () => string = randomUUID) {
+    this.db = db
+    this.now = now
+    this.newId = newId
+    this.folder = dirname(db.name)
+    this.stillThere = watchFiles(db.name)
+    this.journal = new Journal(db, now, this.stillThere)
+    this.undo = new Undo(db, this.journal, (content) => existsSync(join(this.folder, 'photos', `${content}.jpg`)))
+    this.settingsStore = new SettingsStore(db)
+    this.stock = new Stock(db, () => this.settings())
+    this.copies = new Copies(db, this.folder, now)
+    this.journal.listen((touched) => this.stock.forget(touched))
+    this.drawer = new Drawer(this)
+    this.projects = new Projects(this)
+    this.decide = new Decide(this)
+    this.empties = new Empties(this)
+    this.laying = new Laying(this)
+    this.wearing = new Wearing(this)
+    this.dayFacts = new DayFacts(this)
+    this.collection = new CollectionCommands(this)
+    this.care = new Care(this)
+    this.merging = new Merging(this)
+    this.photos = new Photos(this)
+    this.stretches = new Stretches(this)
+    this.importing = new Importing(this)
+    this.files = new CollectionFiles(this)
+  }
+
+  settings(): Settings {
+    return this.settingsStore.read().settings
+  }
+
+  /** Her day now: local time and her roll-over hour. */
+  today(): Day {
+    return dayNow(this.now(), this.settings().rollOverHour)
+  }
 }
 
 /** The local calendar day of an instant under her roll-over hour. */

@@ -1,10 +1,11 @@
 import { join } from 'node:path'
 import type { Server } from 'node:http'
-import { Photos } from './collection/photos.js'
 import { createApp } from './create-app.js'
-import { copyDatabase, copyForTheDay, dataFolder } from './db/data-folder.js'
+import { Copies } from './db/copies.js'
+import { collectionFile, CollectionMissing, dataFolder } from './db/data-folder.js'
+import { lockFolder, type FolderLock } from './db/lock-folder.js'
 import { openDatabase, type Db } from './db/open-database.js'
-import { furnish } from './house.js'
+import { House } from './house.js'
 
 /** Where to listen: this machine only. The next free port is taken when this one is busy. */
 const HOST = '127.0.0.1'
@@ -15,32 +16,50 @@ const SEEN_FIRST_MS = 5000
 
 const clock = clockFrom(process.env['SELIGO_NOW'])
 const folder = dataFolder(process.env)
-const db = openOrSayWhy(join(folder, 'collection.db'))
-const house = furnish(db, clock, (why) => copyDatabase(db, folder, clock().toISOString(), why))
+const lock = lockOrSayWhy()
+const db = openOrSayWhy()
+const house = new House(db, clock)
 listen(createApp(house), Number(process.env['SELIGO_PORT'] ?? FIRST_PORT), PORTS_TRIED)
 
 /** What can wait until she sees her drawer. Without room for a copy the collection can still be looked at; it is said. */
 function tidyUp(): void {
   if (!db.open) return
-  new Photos(house).tidy(clock())
-  copyForTheDay(db, folder, clock().toISOString().slice(0, 10)).catch((error: unknown) => {
+  house.photos.tidy(clock())
+  house.copies.forTheDay(clock().toISOString().slice(0, 10)).catch((error: unknown) => {
     const why = error instanceof Error ? error.message : String(error)
     if (db.open) console.error(`No copy of the collection could be made today: ${why}`)
   })
 }
 
-/** A collection that cannot be opened is said in words, and left as it is. */
-function openOrSayWhy(file: string): Db {
+/** One server to a folder: a second one says so and ends. */
+function lockOrSayWhy(): FolderLock {
   try {
-    return openDatabase(file, {
+    return lockFolder(folder)
+  } catch (error) {
+    return sayAndEnd(error instanceof Error ? error.message : String(error))
+  }
+}
+
+/** A collection that cannot be opened is said in words, and left as it is. */
+function openOrSayWhy(): Db {
+  try {
+    return openDatabase(collectionFile(folder), {
       appliedAt: clock().toISOString(),
-      backUp: (before) => copyDatabase(before, folder, clock().toISOString(), 'migration'),
+      backUp: (before) => new Copies(before, folder, clock).before('migration').keep(),
     })
   } catch (error) {
     const why = error instanceof Error ? error.message : String(error)
-    console.error(`The collection ${file} cannot be opened: ${why}\nNothing in it was changed.`)
-    process.exit(1)
+    if (error instanceof CollectionMissing) return sayAndEnd(why)
+    return sayAndEnd(
+      `The collection ${join(folder, 'collection.db')} cannot be opened: ${why}\nNothing in it was changed. ` +
+        `Copies of it are in ${join(folder, 'copies')}; docs/going-back.md says how to go back to one.`,
+    )
   }
+}
+
+function sayAndEnd(words: string): never {
+  console.error(words)
+  process.exit(1)
 }
 
 function listen(app: ReturnType<typeof createApp>, port: number, triesLeft: number): void {
@@ -49,6 +68,7 @@ function listen(app: ReturnType<typeof createApp>, port: number, triesLeft: numb
     const address = server.address()
     const at = address !== null && typeof address === 'object' ? address.port : port
     console.log(`Seligo is at http://${HOST}:${at}/  (collection in ${folder}; stop with Ctrl+C)`)
+    lock.tell(`http://${HOST}:${at}/`)
     closeOnSignal(server)
     setTimeout(tidyUp, SEEN_FIRST_MS).unref()
   })
@@ -66,6 +86,7 @@ function closeOnSignal(server: Server): void {
       server.close(() => undefined)
       server.closeAllConnections()
       db.close()
+      lock.release()
       process.exit(0)
     })
 }

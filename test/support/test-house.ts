@@ -8,7 +8,7 @@ import type { Day } from '#core/calendar/day'
 import type { ItemFields } from '#contract/item'
 import { createApp } from '#server/create-app'
 import { openDatabase, type Db } from '#server/db/open-database'
-import { furnish, type House } from '#server/house'
+import { House } from '#server/house'
 import { FIELDS } from './fields'
 
 export { FIELDS }
@@ -34,7 +34,7 @@ export class TestHouse {
 
   private constructor() {
     this.db = openDatabase(join(this.folder, 'collection.db'), { appliedAt: '2026-11-24T12:00:00Z' })
-    this.house = furnish(this.db, () => this.#now)
+    this.house = new House(this.db, () => this.#now)
     this.#server = createApp(this.house).listen(0, '127.0.0.1')
   }
 

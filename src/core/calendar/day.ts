@@ -4,9 +4,13 @@ export type Day = string & { readonly __brand: 'Day' }
 const DAY_MS = 86_400_000
 const SHAPE = /^(\d{4})-(\d{2})-(\d{2})$/
 
-/** The day of these numbers, or null where the calendar has none (31 February) or the year is not 1900..2999. */
+/** Days lie in these years: nothing in a collection is older, and no date of hers lies further ahead. Assumption. */
+export const FIRST_YEAR = 1970
+export const LAST_YEAR = 2199
+
+/** The day of these numbers, or null where the calendar has none (31 February) or the year is not 1970..2199. */
 export function dayOf(year: number, month: number, date: number): Day | null {
-  if (year < 1900 || year > 2999 || month < 1 || month > 12 || date < 1) return null
+  if (year < FIRST_YEAR || year > LAST_YEAR || month < 1 || month > 12 || date < 1) return null
   if (date > daysInMonth(year, month)) return null
   return write(year, month, date)
 }

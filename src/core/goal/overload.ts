@@ -3,6 +3,8 @@ import type { Day } from '../calendar/day.js'
 /** A counted goal with a date, as far as its category is concerned. */
 export interface DatedNeed {
   readonly categoryId: string
+  /** One day's wear of an item serves all of its shades. */
+  readonly itemId: string
   readonly usesLeft: number
   readonly by: Day
   /** Wear days from now to its date. */
@@ -27,14 +29,16 @@ export function overloads(needs: readonly DatedNeed[]): Overload[] {
   const byCategory = new Map<string, DatedNeed[]>()
   for (const need of needs) byCategory.set(need.categoryId, [...(byCategory.get(need.categoryId) ?? []), need])
   return [...byCategory].flatMap(([categoryId, own]) => {
-    let needed = 0
-    let items = 0
+    // An item needs as many days as the neediest of its shades.
+    const ofItem = new Map<string, number>()
+    const seen: DatedNeed[] = []
     for (const need of own.sort((a, b) => (a.by < b.by ? -1 : a.by > b.by ? 1 : 0))) {
-      needed += need.usesLeft
-      items += 1
-      const shared = items > 1 && own.slice(0, items).every((each) => each.usesLeft <= each.wearDaysLeft)
+      ofItem.set(need.itemId, Math.max(ofItem.get(need.itemId) ?? 0, need.usesLeft))
+      seen.push(need)
+      const needed = [...ofItem.values()].reduce((sum, each) => sum + each, 0)
+      const shared = ofItem.size > 1 && seen.every((each) => each.usesLeft <= each.wearDaysLeft)
       if (shared && needed > need.wearDaysLeft)
-        return [{ categoryId, items, needed, wearDays: need.wearDaysLeft, by: need.by }]
+        return [{ categoryId, items: ofItem.size, needed, wearDays: need.wearDaysLeft, by: need.by }]
     }
     return []
   })

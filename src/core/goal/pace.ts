@@ -1,5 +1,6 @@
 import { addDays, daysBetween, later, type Day } from '../calendar/day.js'
-import { wearDaysBetween, wearShareOf, type CalmStretch, type PlannedWeek } from '../calendar/planned-week.js'
+import type { CalmStretch, PlannedWeek } from '../calendar/planned-week.js'
+import { dayOfNthWear, wearDaysBetween } from '../calendar/wear-days.js'
 
 /** A recent pace is read over this many days … */
 export const PACE_DAYS = 28
@@ -19,11 +20,23 @@ export interface PaceFacts {
   readonly headStart: number
   readonly uses: number
   readonly wornToday: boolean
+  /** Nothing of it is left to use. */
+  readonly ended: boolean
   readonly week: PlannedWeek
   readonly away: readonly CalmStretch[]
 }
 
-export type Standing = 'met' | 'ahead' | 'on pace' | 'behind' | 'out of reach' | 'no date' | 'not known'
+/** `missed` = its date has passed, `ended` = the item is finished: both without its being met. */
+export type Standing =
+  | 'met'
+  | 'ahead'
+  | 'on pace'
+  | 'behind'
+  | 'out of reach'
+  | 'missed'
+  | 'ended'
+  | 'no date'
+  | 'not known'
 
 /** What an eye tells a level apart by: below this a difference is no difference (sd of a level mark .08). Assumption. */
 export const EYE_ERROR = 0.08
@@ -43,9 +56,9 @@ export interface Pace {
 /** Standing of an N-use goal against its date, from the planned week. Lost time shows. */
 export function paceOf(facts: PaceFacts): Pace {
   const left = facts.target - facts.uses
-  if (facts.by === null)
+  if (facts.by === null || facts.ended)
     return {
-      standing: left <= 0 ? 'met' : 'no date',
+      standing: left <= 0 ? 'met' : facts.ended ? 'ended' : 'no date',
       notch: null,
       difference: null,
       wearDaysLeft: null,
@@ -64,14 +77,15 @@ export function paceOf(facts: PaceFacts): Pace {
   const next = facts.wornToday ? addDays(facts.today, 1) : facts.today
   const wearDaysLeft = next > facts.by ? 0 : wearDaysBetween(next, facts.by, facts.week, facts.away)
   if (left <= 0) return { standing: 'met', notch, difference, wearDaysLeft, rescue: null }
-  if (left > wearDaysLeft)
+  const passed = facts.today > facts.by
+  if (passed || left > wearDaysLeft)
     return {
-      standing: 'out of reach',
+      standing: passed ? 'missed' : 'out of reach',
       notch,
       difference,
       wearDaysLeft,
       rescue: {
-        latestDate: dateThatFits(left, next, facts.week, facts.away),
+        latestDate: dayOfNthWear(left, next, addDays(next, LOOK_AHEAD_DAYS), facts.week, facts.away),
         smallerGoal: facts.uses + Math.floor(wearDaysLeft),
       },
     }
@@ -89,16 +103,23 @@ export function sharePaceOf(facts: {
   readonly by: Day | null
   readonly done: number | null
   readonly met: boolean
+  readonly ended: boolean
   readonly week: PlannedWeek
   readonly away: readonly CalmStretch[]
 }): { standing: Standing; notch: number | null; wearDaysLeft: number | null } {
   const { by, done } = facts
-  if (by === null) return { standing: facts.met ? 'met' : 'no date', notch: null, wearDaysLeft: null }
+  if (by === null || facts.ended)
+    return {
+      standing: facts.met ? 'met' : facts.ended ? 'ended' : 'no date',
+      notch: null,
+      wearDaysLeft: null,
+    }
   const inAll = wearDaysBetween(facts.rolledIn, by, facts.week, facts.away)
   const until = facts.today < by ? facts.today : by
   const notch = inAll === 0 ? 1 : wearDaysBetween(facts.rolledIn, until, facts.week, facts.away) / inAll
   const wearDaysLeft = facts.today > by ? 0 : wearDaysBetween(facts.today, by, facts.week, facts.away)
   if (facts.met) return { standing: 'met', notch, wearDaysLeft }
+  if (facts.today > by) return { standing: 'missed', notch, wearDaysLeft }
   if (done === null) return { standing: 'not known', notch, wearDaysLeft }
   const standing = done - notch > EYE_ERROR ? 'ahead' : notch - done > EYE_ERROR ? 'behind' : 'on pace'
   return { standing, notch, wearDaysLeft }
@@ -115,13 +136,4 @@ export function recentPace(
   const uses = wearDays.filter((day) => day >= from && day <= today).length
   if (days < PACE_MIN_DAYS || uses < PACE_MIN_USES) return null
   return { perWeek: (uses / days) * 7, days, uses }
-}
-
-function dateThatFits(left: number, from: Day, week: PlannedWeek, away: readonly CalmStretch[]): Day | null {
-  let sum = 0
-  for (let day = from, i = 0; i < LOOK_AHEAD_DAYS; day = addDays(day, 1), i += 1) {
-    sum += wearShareOf(day, week, away)
-    if (sum >= left) return day
-  }
-  return null
 }

@@ -19,9 +19,11 @@ export interface GoalFacts {
   /** What was left (0..1) when it rolled in and what is left now, by eye; null when never read. */
   readonly leftAtStart: number | null
   readonly leftNow: number | null
-  /** Bare share of the pan then and now, 0..1; null when its stage was never seen. */
+  /** Bare share of the pan then and now, 0..1; null when its stage was never seen. Of a palette, the mean of its shades. */
   readonly bareAtStart: number | null
   readonly bareNow: number | null
+  /** Bare metal shows in it, of a palette in any shade. */
+  readonly panShows: boolean
   readonly finished: boolean
 }
 
@@ -38,7 +40,7 @@ export interface Progress {
 /**
  * How far a goal is. A counted goal reads (head start + uses since roll-in) of N. The others read (now - baseline) /
  * (target - baseline) in their own measure; *finish* is met only by finishing, *hit pan* by the first bare spot. *Keep
- * using* is never met. Finishing the item meets every goal but that one.
+ * using* is never met. Finishing the item meets what is read off it; uses count as far as they were reached.
  */
 export function progressOf(facts: GoalFacts): Progress {
   const uses = facts.headStart + facts.wearsInStay
@@ -57,7 +59,7 @@ export function progressOf(facts: GoalFacts): Progress {
     case 'keep using':
       return { met: false, uses, usesLeft: null, done: null }
     case 'hit pan':
-      return measured((facts.bareNow ?? 0) > 0, share(facts.leftAtStart, facts.leftNow, LEFT_AT_FIRST_PAN))
+      return measured(facts.panShows, share(facts.leftAtStart, facts.leftNow, LEFT_AT_FIRST_PAN))
     case 'expand pan': {
       const target = facts.target ?? 1
       return measured((facts.bareNow ?? 0) >= target, share(facts.bareAtStart, facts.bareNow, target))

@@ -1,3 +1,4 @@
+import type { Day } from '../calendar/day.js'
 import type { PanStage } from './form.js'
 
 /**
@@ -24,16 +25,83 @@ const BARE_AT_STAGE: Readonly<Record<PanStage, number>> = {
   'mostly bare': 0.85,
 }
 
-export type Reading =
-  | { readonly kind: 'level'; readonly value: number }
-  | { readonly kind: 'length'; readonly value: number }
-  | { readonly kind: 'stage'; readonly stage: PanStage }
+/** What the eye reads: a level or a length as a share of the whole, or the stage of a pan, which has no number. */
+export type EyeReading =
+  | { readonly kind: 'level' | 'length'; readonly value: number; readonly stage: null }
+  | { readonly kind: 'stage'; readonly value: null; readonly stage: PanStage }
+
+export type DatedReading = EyeReading & {
+  /** The shade it is of; null for the whole. */
+  readonly partId: string | null
+  readonly day: Day
+  readonly moment: 'before-use' | 'after-use'
+  readonly savedAt: string
+}
 
 /** Share of the content left, 0..1, by a reading of the eye. */
-export function leftByReading(reading: Reading): number {
+export function leftByReading(reading: EyeReading): number {
   return reading.kind === 'stage' ? LEFT_AT_STAGE[reading.stage] : reading.value
 }
 
 export function bareAtStage(stage: PanStage): number {
   return BARE_AT_STAGE[stage]
+}
+
+/** Readings of one day follow their moment, then the instant of saving. */
+export function byTime(a: DatedReading, b: DatedReading): number {
+  return (
+    compare(a.day, b.day) ||
+    Number(a.moment === 'after-use') - Number(b.moment === 'after-use') ||
+    compare(a.savedAt, b.savedAt)
+  )
+}
+
+/** What is left of a thing by its readings. */
+export interface Content {
+  /** Share left, 0..1; null when nothing was read. */
+  readonly left: number | null
+  /** Bare share of the pan; of shades, their mean. Null when no stage was seen. */
+  readonly bare: number | null
+  /** Bare metal shows, of shades in any of them. */
+  readonly panShows: boolean
+  /** Of how many shades it speaks: one that was never read tells nothing. Null for a thing without shades. */
+  readonly shades: { readonly read: number; readonly all: number } | null
+}
+
+/**
+ * What was left on a day by the readings up to it, given in the order of `byTime`. A thing with shades follows them as soon
+ * as one of them was read: the mean over those that are known, a reading of the whole standing in for those never read.
+ */
+export function contentOn(readings: readonly DatedReading[], partIds: readonly string[], day: Day): Content {
+  const past = readings.filter((reading) => reading.day <= day)
+  const whole = past.findLast((reading) => reading.partId === null)
+  const own = partIds.map((id) => past.findLast((reading) => reading.partId === id))
+  const read = own.filter((each) => each !== undefined).length
+  const shades = partIds.length === 0 ? null : { read, all: partIds.length }
+  const known = read === 0 ? (whole ? [whole] : []) : own.flatMap((each) => each ?? whole ?? [])
+  const bares = known.flatMap((each) => (each.stage === null ? [] : [bareAtStage(each.stage)]))
+  return {
+    left: mean(known.map(leftByReading)),
+    bare: mean(bares),
+    panShows: bares.some((bare) => bare > 0),
+    shades,
+  }
+}
+
+/**
+ * The day whose content is the baseline of a goal: the day it rolled in where something was read by then, else that of the
+ * first reading after; null while there is none.
+ */
+export function baselineDay(readings: readonly DatedReading[], rolledIn: Day): { day: Day; late: boolean } | null {
+  if (readings.some((reading) => reading.day <= rolledIn)) return { day: rolledIn, late: false }
+  const [first] = readings
+  return first === undefined ? null : { day: first.day, late: true }
+}
+
+function mean(values: readonly number[]): number | null {
+  return values.length === 0 ? null : values.reduce((sum, each) => sum + each, 0) / values.length
+}
+
+function compare(a: string, b: string): number {
+  return a < b ? -1 : a > b ? 1 : 0
 }

@@ -102,9 +102,14 @@ interface Scored {
  * weights are told in docs/reach-for.md. Nothing worn, sent away, past its date, out of season or at odds with the face so
  * far. The same drawer, day and face always give the same list: ties go to the id.
  */
-export function reachFor(drawer: readonly WithinReach[], conditions: DayConditions, today: Day): Suggestion[] {
+export function reachFor(
+  drawer: readonly WithinReach[],
+  conditions: DayConditions,
+  today: Day,
+  /** All that is worn today, also what serves no step of a face. */
+  worn: ReadonlySet<string>,
+): Suggestion[] {
   const season = seasonOfMonth(fieldsOf(today).month)
-  const worn = new Set(drawer.filter((item) => item.wornToday).map((item) => item.itemId))
   const doneSteps = new Set(drawer.filter((item) => item.wornToday).map((item) => item.step))
   const free = drawer.filter((item) => isOpen(item, conditions, season, worn) && !doneSteps.has(item.step))
   const scored = free.flatMap((item) => scoreOf(item, free, { conditions, season, today, worn }) ?? [])

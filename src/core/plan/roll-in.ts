@@ -6,7 +6,7 @@ export interface RollInFacts {
   readonly itemId: string
   readonly categoryId: string
   readonly shelfLife: ShelfLife
-  readonly opened: boolean
+  /** The latest day it can have been opened on; null when that is not known. */
   readonly openedSince: Day | null
   readonly left: number | null
   readonly liking: number | null
@@ -88,9 +88,9 @@ function reasonOf(item: RollInFacts, today: Day): Scored | null {
   if ((item.liking ?? 0) >= LIKED_FROM && idle !== null && idle >= NEGLECTED_DAYS && !item.inDrawer)
     found.push({ reason: { code: 'liked-but-neglected', days: idle }, score: 45 + Math.min(20, idle / 30) })
   const openDays = item.openedSince === null ? 0 : daysBetween(item.openedSince, today)
-  if (item.opened && openDays >= OPEN_LONG_DAYS)
+  if (openDays >= OPEN_LONG_DAYS)
     found.push({ reason: { code: 'open-long', days: openDays }, score: 40 + Math.min(15, openDays / 120) })
-  if (item.opened && item.openInCategory >= CROWDED_FROM)
+  if (item.openInCategory >= CROWDED_FROM)
     found.push({ reason: { code: 'crowded', count: item.openInCategory }, score: 20 + item.openInCategory })
   return found.sort((a, b) => b.score - a.score)[0] ?? null
 }

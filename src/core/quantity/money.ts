@@ -6,8 +6,8 @@ export type Minor = number & { readonly __brand: 'Minor' }
 
 export type MoneyFailure = 'price-unreadable' | 'price-negative' | 'price-foreign' | 'price-absurd'
 
-/** Above this a price is a slipped comma. Assumption. */
-const LARGEST_MAJOR = 10_000
+/** Above this, in minor units, a price is a slipped comma: 10,000 euros, a million yen. Assumption. */
+export const LARGEST_MINOR = 1_000_000
 
 const SYMBOLS: Readonly<Record<string, string>> = {
   $: 'USD',
@@ -24,7 +24,14 @@ const SYMBOLS: Readonly<Record<string, string>> = {
   nok: 'NOK',
   dkk: 'DKK',
   '¥': 'JPY',
+  '￥': 'JPY',
+  yen: 'JPY',
   jpy: 'JPY',
+  '₩': 'KRW',
+  krw: 'KRW',
+  huf: 'HUF',
+  ft: 'HUF',
+  isk: 'ISK',
   pln: 'PLN',
   zł: 'PLN',
   kč: 'CZK',
@@ -44,9 +51,10 @@ const SYMBOLS: Readonly<Record<string, string>> = {
   inr: 'INR',
 }
 
-/** Decimal places of a currency's minor unit (ISO 4217, from memory; two unless listed). */
+/** Decimal places of a currency's minor unit, 0 for the yen (ISO 4217, as the platform's own tables have it). */
 export function minorDigits(currency: string): number {
-  return currency === 'JPY' || currency === 'KRW' || currency === 'ISK' ? 0 : 2
+  const { maximumFractionDigits } = new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions()
+  return maximumFractionDigits ?? 2
 }
 
 /** The currency a price is typed in, or null when it names none. */
@@ -76,9 +84,12 @@ export function parsePrice(text: string, currency: string): Outcome<Minor, Money
   const named = currencyNamed(bare)
   if (letters !== '' && named === null) return fail('price-unreadable', { value: text })
   if (named !== null && named !== currency) return fail('price-foreign', { value: text, currency })
-  const major = parseDecimal(digits)
+  const places = minorDigits(currency)
+  // Where there are no cents every sign between digits separates thousands: "¥1,200".
+  const major = parseDecimal(places === 0 ? digits.replace(/[.,](?=\d{3}(?!\d))/g, '') : digits)
   if (major === null) return fail('price-unreadable', { value: text })
   if (major < 0) return fail('price-negative', { value: text })
-  if (major > LARGEST_MAJOR) return fail('price-absurd', { value: text, largest: LARGEST_MAJOR })
-  return ok(Math.round(major * 10 ** minorDigits(currency)) as Minor)
+  const minor = Math.round(major * 10 ** places)
+  if (minor > LARGEST_MINOR) return fail('price-absurd', { value: text, largest: LARGEST_MINOR / 10 ** places })
+  return ok(minor as Minor)
 }

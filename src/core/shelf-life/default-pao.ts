@@ -1,6 +1,17 @@
 import type { Form } from '../item/form.js'
 import type { ModelType } from '../item/model-type.js'
 
+/** A span of time after opening or purchase. */
+export type Period = { readonly unit: 'months' | 'days'; readonly count: number }
+
+/** A sachet once opened is good for a week. Common practice, no source. */
+const SACHET: Period = { unit: 'days', count: 7 }
+
+/** How long a thing is usually good for after opening when its label does not say. */
+export function usualPeriod(type: ModelType, form: Form, atEye: boolean): Period {
+  return form === 'sachet' ? SACHET : { unit: 'months', count: defaultPaoMonths(type, form, atEye) }
+}
+
 /**
  * Months a thing is usually good for after opening when its label does not say. Common practice,
  * no source, except mascara: FDA, shelf life of cosmetics (replace some 2 to 4 months after first

@@ -1,6 +1,7 @@
 import { addDays, addMonths, daysBetween, earlier, type Day } from '../calendar/day.js'
 import { middleOf, type DayRange } from '../calendar/when.js'
-import { openedWithin, type Opened } from '../item/opened.js'
+import type { Opening } from '../item/opening.js'
+import type { Period } from './default-pao.js'
 
 /** Unopened and undated: good this long after purchase. Assumption. */
 export const UNOPENED_MONTHS = 36
@@ -10,13 +11,12 @@ export const SUN_FILTER_MONTHS = 36
 export const SOON_DAYS = 90
 
 export interface ShelfLifeFacts {
-  readonly opened: Opened
+  readonly opening: Opening
   readonly acquired: DayRange | null
-  readonly firstWear: Day | null
   /** From the label, null when unknown. */
   readonly paoMonths: number | null
   /** Used when the label is unknown; common practice. */
-  readonly usualPaoMonths: number
+  readonly usual: Period
   readonly expiry: Day | null
   readonly signSeen: { readonly day: Day; readonly words: string } | null
   readonly sunProtection: boolean
@@ -30,10 +30,10 @@ export type ShelfLifeState = 'in date' | 'within 90 days' | 'past' | 'sign seen'
 export type ShelfLifeReason =
   | { readonly code: 'sign'; readonly words: string }
   | { readonly code: 'printed-expiry' }
-  | { readonly code: 'pao'; readonly months: number; readonly openedEarliest: Day; readonly openedLatest: Day }
-  | { readonly code: 'usual-pao'; readonly months: number; readonly openedEarliest: Day; readonly openedLatest: Day }
+  | { readonly code: 'pao'; readonly period: Period; readonly openedEarliest: Day; readonly openedLatest: Day }
+  | { readonly code: 'usual-pao'; readonly period: Period; readonly openedEarliest: Day; readonly openedLatest: Day }
   | { readonly code: 'unopened'; readonly months: number; readonly bought: Day }
-  | { readonly code: 'opening-unknown'; readonly openedEarliest: Day | null }
+  | { readonly code: 'opening-unknown'; readonly notBefore: Day | null; readonly notAfter: Day | null }
   | { readonly code: 'purchase-unknown' }
 
 export interface ShelfLife {
@@ -78,11 +78,9 @@ export function shelfLifeOf(facts: ShelfLifeFacts): ShelfLife {
   }
   const bound = boundByTime(facts)
   if (bound === null) {
-    const acquired = facts.acquired?.earliest ?? null
+    const { kind, notBefore, notAfter } = facts.opening
     const reason: ShelfLifeReason =
-      facts.opened.kind === 'unopened'
-        ? { code: 'purchase-unknown' }
-        : { code: 'opening-unknown', openedEarliest: acquired }
+      kind === 'unopened' ? { code: 'purchase-unknown' } : { code: 'opening-unknown', notBefore, notAfter }
     return { state: 'unknown', lastGood: null, actOn: null, daysLeft: null, reason, sun }
   }
   const cautious = facts.atEye || facts.sunProtection
@@ -93,14 +91,14 @@ export function shelfLifeOf(facts: ShelfLifeFacts): ShelfLife {
 }
 
 function boundByTime(facts: ShelfLifeFacts): { lastGood: DayRange; reason: ShelfLifeReason } | null {
-  const byOpening = facts.opened.kind === 'unopened' ? boundUnopened(facts) : boundOpened(facts)
+  const byOpening = facts.opening.kind === 'unopened' ? boundUnopened(facts) : boundOpened(facts)
   if (facts.expiry === null) return byOpening
   const printed = {
     lastGood: { earliest: facts.expiry, latest: facts.expiry },
     reason: { code: 'printed-expiry' } as const,
   }
   // An unopened package with a printed date goes by the date alone.
-  if (byOpening === null || facts.opened.kind === 'unopened') return printed
+  if (byOpening === null || facts.opening.kind === 'unopened') return printed
   if (facts.expiry <= byOpening.lastGood.earliest) return printed
   return {
     lastGood: { earliest: byOpening.lastGood.earliest, latest: earlier(byOpening.lastGood.latest, facts.expiry) },
@@ -109,25 +107,25 @@ function boundByTime(facts: ShelfLifeFacts): { lastGood: DayRange; reason: Shelf
 }
 
 function boundOpened(facts: ShelfLifeFacts): { lastGood: DayRange; reason: ShelfLifeReason } | null {
-  const within = openedWithin(facts.opened, {
-    acquiredEarliest: facts.acquired?.earliest ?? null,
-    firstWear: facts.firstWear,
-    today: facts.today,
-  })
+  const { within, kind } = facts.opening
   if (within === null) return null
-  const months = facts.paoMonths ?? facts.usualPaoMonths
-  const lastGood = { earliest: addMonths(within.earliest, months), latest: addMonths(within.latest, months) }
+  const period: Period = facts.paoMonths === null ? facts.usual : { unit: 'months', count: facts.paoMonths }
+  const lastGood = { earliest: after(within.earliest, period), latest: after(within.latest, period) }
   // An unknown opening decides only when even the latest possible one has run out.
-  if (facts.opened.kind === 'unknown' && lastGood.latest >= facts.today) return null
+  if (kind === 'unknown' && lastGood.latest >= facts.today) return null
   return {
     lastGood,
     reason: {
       code: facts.paoMonths === null ? 'usual-pao' : 'pao',
-      months,
+      period,
       openedEarliest: within.earliest,
       openedLatest: within.latest,
     },
   }
+}
+
+function after(day: Day, { unit, count }: Period): Day {
+  return unit === 'months' ? addMonths(day, count) : addDays(day, count)
 }
 
 function boundUnopened(facts: ShelfLifeFacts): { lastGood: DayRange; reason: ShelfLifeReason } | null {

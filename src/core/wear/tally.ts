@@ -1,8 +1,8 @@
 import type { Day } from '../calendar/day.js'
 
-/** Uses of an item over its whole life: those before the log (a number, undated) and its wears. */
-export function lifetimeUses(usesBeforeLog: number, wears: number): number {
-  return usesBeforeLog + wears
+/** Uses of an item over its whole life: those before the log (a number, undated; null = never said) and its wears. */
+export function lifetimeUses(usesBeforeLog: number | null, wears: number): number {
+  return (usesBeforeLog ?? 0) + wears
 }
 
 /**

@@ -1,5 +1,5 @@
 import { Router, type Request, type Response } from 'express'
-import { ok } from '#core/failure'
+import { ok } from '../failing.js'
 import { GoBackBody, UndoBody } from '#contract/settings'
 import type { House } from '../house.js'
 import { problemOf, problemOfInput, sendProblem } from '../http/problem.js'
@@ -12,8 +12,12 @@ export function changeRoutes(house: House): Router {
   const routes = Router()
   read(routes, '/changes', (request) => {
     const before = Number(request.query['before'])
-    return ok(house.undo.page(Number.isInteger(before) && before > 0 ? before : null, PAGE))
+    return ok(house.undo.page(Number.isSafeInteger(before) && before > 0 ? before : null, PAGE))
   })
+  house.commandRoutes.push(
+    { method: 'post', path: '/changes/:id/go-back', schema: GoBackBody },
+    { method: 'post', path: '/changes/:id/take-back', schema: UndoBody },
+  )
   routes.post('/changes/:id/go-back', (request: Request, response: Response) => {
     const parsed = GoBackBody.safeParse(request.body)
     if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.body))

@@ -22,6 +22,7 @@ export interface PhotoRow {
   width: number
   height: number
   words: string
+  content: string
 }
 
 /** Statements for what is done to items that are there: pairs, many at once, merging, places, pictures, categories. */
@@ -37,23 +38,26 @@ export function careQueries(db: Db) {
     addPair: sql(`
       INSERT INTO pair (id, item_id, other_item_id, verdict, item_amount, other_amount, amount_unit, words)
       VALUES (@id, @itemId, @otherItemId, @verdict, @itemAmount, @otherAmount, @amountUnit, @words)`),
+    pair: sql<[string], { item_id: string; other_item_id: string }>('SELECT item_id, other_item_id FROM pair WHERE id = ?'),
     dropPair: sql<[string]>('DELETE FROM pair WHERE id = ?'),
     setOpened: sql(`
       UPDATE item SET opened_kind = @kind, opened_earliest = @earliest, opened_latest = @latest, opened_said = @said,
-             lifecycle = CASE WHEN lifecycle NOT IN ('unopened', 'open') THEN lifecycle
-                              WHEN @kind = 'unopened' THEN 'unopened' ELSE 'open' END,
-             version = version + 1
+             opened_by = 'she', version = version + 1
        WHERE id = @id`),
     setLocation: sql<[{ id: string; location: Location; until: Day | null }]>(
       'UPDATE item SET location = @location, location_until = @until, version = version + 1 WHERE id = @id',
     ),
-    addPhoto: sql<[{ id: string; itemId: string; day: Day; width: number; height: number; words: string }]>(`
-      INSERT INTO photo (id, item_id, day, width, height, words) VALUES (@id, @itemId, @day, @width, @height, @words)`),
+    addPhoto: sql<[{ id: string; itemId: string; day: Day; width: number; height: number; content: string }]>(`
+      INSERT INTO photo (id, item_id, day, width, height, content) VALUES (@id, @itemId, @day, @width, @height, @content)`),
     photosOf: sql<[string], PhotoRow>(
-      'SELECT id, item_id, day, width, height, words FROM photo WHERE item_id = ? ORDER BY day DESC, rowid DESC',
+      'SELECT id, item_id, day, width, height, words, content FROM photo WHERE item_id = ? ORDER BY day DESC, rowid DESC',
     ),
-    photo: sql<[string], PhotoRow>('SELECT id, item_id, day, width, height, words FROM photo WHERE id = ?'),
-    photoIds: sql<[], { id: string }>('SELECT id FROM photo'),
+    photo: sql<[string], PhotoRow>('SELECT id, item_id, day, width, height, words, content FROM photo WHERE id = ?'),
+    photoContents: sql<[], { content: string }>('SELECT content FROM photo'),
+    /** When the last row that named a picture was taken away or changed; nothing where none ever did. */
+    lastNamed: sql<[string], { at: string }>(`
+      SELECT max(c.made_at) AS at FROM change_row r JOIN change c ON c.id = r.change_id
+       WHERE r.tbl = 'photo' AND json_extract(r.before, '$.content') = ?`),
     dropPhoto: sql<[string]>('DELETE FROM photo WHERE id = ?'),
     categoryByName: sql<[string], { id: string }>('SELECT id FROM category WHERE name = ? COLLATE NOCASE'),
     category: sql<[string], { id: string }>('SELECT id FROM category WHERE id = ?'),

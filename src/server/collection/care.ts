@@ -1,9 +1,10 @@
 import type { z } from 'zod'
-import { fail, ok, type Failure, type Outcome } from '#core/failure'
+import { fail, ok, type Failure, type Outcome } from '../failing.js'
+import { cannotBeUnopened, saidOn, type Opened } from '#core/item/opening'
+import { counted } from '#core/words/counted'
 import type { AddCategory, EditCategory, EditMany, PutPair, PutSomewhere, SetOpenings } from '#contract/collection'
 import type { PairView } from '#contract/beside-item'
 import type { Done } from '../db/journal.js'
-import { Drawer } from '../drawer/drawer.js'
 import type { House } from '../house.js'
 import { careQueries } from './care-queries.js'
 
@@ -28,12 +29,10 @@ const COLUMNS: Readonly<Record<string, string>> = {
 export class Care {
   readonly #house: House
   readonly #queries
-  readonly #drawer: Drawer
 
   constructor(house: House) {
     this.#house = house
     this.#queries = careQueries(house.db)
-    this.#drawer = new Drawer(house)
   }
 
   pairsOf(id: string): PairView[] {
@@ -63,6 +62,8 @@ export class Care {
     const [item, other] = [itemId, body.otherItemId].map((id) => this.#house.stock.one(id, today))
     if (!item) return fail('unknown-item', { value: itemId })
     if (!other || body.otherItemId === itemId) return fail('pair-needs-another', { value: body.otherItemId })
+    const taken = this.#queries.pair.get(body.id)
+    if (taken && ![taken.item_id, taken.other_item_id].includes(itemId)) return fail('id-taken', { value: body.id })
     this.#queries.dropPairBetween.run({ a: itemId, b: body.otherItemId })
     this.#queries.addPair.run({ ...body, itemId })
     const names = `${item.shade || item.name} and ${other.shade || other.name}`
@@ -87,21 +88,30 @@ export class Care {
     const bound = Object.fromEntries(
       values.map(([key, value]) => [key, Array.isArray(value) ? JSON.stringify(value) : value]),
     )
-    for (const id of new Set(itemIds)) update.run({ ...bound, id })
-    return ok({ words: `Changed ${new Set(itemIds).size} items`, answer: { count: itemIds.length } })
+    const ids = new Set(itemIds)
+    for (const id of ids) update.run({ ...bound, id })
+    this.#house.wearing.laterWordHolds()
+    return ok({ words: `Changed ${counted(ids.size, 'item')}`, answer: { count: ids.size } })
   }
 
   /** The answers of the opening-date quiz, as one change. */
   setOpenings(body: z.output<typeof SetOpenings>): Outcome<Done<{ count: number }>> {
     const missing = this.#missing(body.answers.map((answer) => answer.itemId))
     if (missing) return missing
+    const today = this.#house.today()
     for (const { itemId, opened } of body.answers) {
-      const range = opened.kind === 'range' ? opened : null
-      if (range !== null && range.earliest > this.#house.today())
-        return fail('opened-in-future', { value: range.earliest })
+      const said = saidOn(opened, today)
+      if (said === null) return fail('opened-in-future', { value: opened.kind === 'range' ? opened.earliest : '' })
+      const item = this.#house.stock.one(itemId, today)
+      // Something that was used is not unopened, whatever the answer: then nobody knows when it was opened.
+      const kept: Opened =
+        said.kind === 'unopened' && item !== null && cannotBeUnopened(item) && item.opened.kind !== 'unopened'
+          ? { kind: 'unknown' }
+          : said
+      const range = kept.kind === 'range' ? kept : null
       this.#queries.setOpened.run({
         id: itemId,
-        kind: opened.kind,
+        kind: kept.kind,
         earliest: range?.earliest ?? null,
         latest: range?.latest ?? null,
         said: range?.said ?? null,
@@ -120,7 +130,7 @@ export class Care {
     if (!item) return fail('unknown-item', { value: id })
     if (item.endedOn !== null) return fail('item-ended', { name: item.shade || item.name })
     if (body.until !== null && body.until <= today) return fail('until-in-past', { value: body.until })
-    if (item.placement !== null) this.#drawer.takeOut(id, today)
+    if (item.placement !== null) this.#house.drawer.takeOut(id, today)
     this.#queries.setLocation.run({ id, location: body.location, until: body.until })
     return ok({
       words: `Put ${item.shade || item.name} ${body.location === 'resting' ? 'to rest' : `in the ${body.location}`}`,
@@ -141,6 +151,7 @@ export class Care {
     const wrong = this.#wrongCategory(id, body)
     if (wrong) return wrong
     this.#queries.editCategory.run(bindings(id, body))
+    this.#house.wearing.laterWordHolds()
     return ok({ words: `Changed the category ${body.name}`, answer: { id } })
   }
 
@@ -151,7 +162,7 @@ export class Care {
   }
 
   #missing(ids: readonly string[]): Refusal | null {
-    const known = new Set(this.#house.stock.summaries(ids, this.#house.today()).map((item) => item.id))
+    const known = new Set(this.#house.stock.facts(ids, this.#house.today()).map((item) => item.id))
     const missing = ids.find((id) => !known.has(id))
     return missing === undefined ? null : fail('unknown-item', { value: missing })
   }

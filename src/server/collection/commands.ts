@@ -1,10 +1,12 @@
-import { fail, ok, type Outcome } from '#core/failure'
+import { fail, ok, type Failure, type Outcome } from '../failing.js'
 import type { Day } from '#core/calendar/day'
 import { eyeMeasureOf } from '#core/item/form'
+import { cannotBeUnopened, saidOn, type Opened } from '#core/item/opening'
 import type { ItemFields, AddItem, AddReading, EditItem } from '#contract/item'
 import type { z } from 'zod'
 import type { Done } from '../db/journal.js'
 import type { House } from '../house.js'
+import type { ItemFacts } from '../stock/item-facts.js'
 import { collectionQueries } from './queries.js'
 
 type AddBody = z.output<typeof AddItem>
@@ -14,11 +16,14 @@ type ReadingBody = z.output<typeof AddReading>
 /** What an imported item brings beyond the form. */
 export interface Brought {
   readonly priceSaid: string | null
+  /** Who says when it was opened. */
+  readonly openedBy: 'she' | 'sheet'
   readonly keptText: readonly { column: string; text: string }[]
   readonly importIdentity: string | null
 }
 
-const NOTHING_BROUGHT: Brought = { priceSaid: null, keptText: [], importIdentity: null }
+const NOTHING_BROUGHT: Brought = { priceSaid: null, openedBy: 'she', keptText: [], importIdentity: null }
+type Refusal = { readonly ok: false; readonly failure: Failure }
 
 /** The writes behind the collection. Each runs inside a change. */
 export class CollectionCommands {
@@ -32,23 +37,24 @@ export class CollectionCommands {
 
   add(body: AddBody, brought: Brought = NOTHING_BROUGHT): Outcome<Done<{ id: string }>> {
     if (this.#queries.itemHead.get(body.id)) return fail('id-taken', { value: body.id })
-    const wrong = this.#checked(body.fields)
+    const wrong = this.#checked(body.fields, null)
     if (wrong) return wrong
     const { fields } = body
     this.#queries.addItem.run({
-      ...bindings(fields),
+      ...bindings(fields, this.#openedOf(fields, null)),
       id: body.id,
-      productId: this.#productFor(fields, body.id),
-      lifecycle: fields.opened.kind === 'unopened' ? 'unopened' : 'open',
+      productId: this.#productFor(fields),
       priceSaid: brought.priceSaid,
+      openedBy: brought.openedBy,
       keptText: JSON.stringify(brought.keptText),
-      importIdentity: brought.importIdentity,
     })
+    if (brought.importIdentity !== null)
+      this.#queries.addMark.run({ id: this.#house.newId(), itemId: body.id, identity: brought.importIdentity })
     this.#putParts(body.id, fields)
     if (body.reading !== null) {
       const read = this.addReading(body.id, {
         changeId: body.changeId,
-        id: `${body.id}-start`,
+        id: this.#house.newId(),
         partId: null,
         reading: body.reading,
       })
@@ -64,15 +70,21 @@ export class CollectionCommands {
       const current = this.#house.stock.one(id, this.#house.today())
       return fail('stale', { current: JSON.stringify(current) })
     }
-    const wrong = this.#checked(body.fields)
+    const item = this.#house.stock.one(id, this.#house.today())
+    const wrong = this.#checked(body.fields, item)
     if (wrong) return wrong
     const { fields } = body
-    const productId = this.#productFor(fields, id)
-    const ended = head.lifecycle !== 'open' && head.lifecycle !== 'unopened'
-    const lifecycle = ended ? head.lifecycle : fields.opened.kind === 'unopened' ? 'unopened' : 'open'
-    this.#queries.editItem.run({ ...bindings(fields), id, productId, lifecycle })
-    if (productId !== head.product_id) this.#queries.dropUnusedProduct.run({ id: head.product_id })
+    const productId = this.#productFor(fields)
+    const opened = this.#openedOf(fields, item)
+    const openedBy = item !== null && sameOpened(opened, item.opened) ? head.opened_by : 'she'
+    this.#queries.editItem.run({ ...bindings(fields, opened), id, productId, openedBy })
+    if (productId !== head.product_id) {
+      // What she thought of this package goes with it to its new name.
+      this.#queries.moveReviews.run({ itemId: id, productId })
+      this.#queries.dropUnusedProduct.run({ id: head.product_id })
+    }
     this.#putParts(id, fields)
+    this.#house.wearing.laterWordHolds()
     return ok({ words: `Changed ${wordsOf(fields)}`, answer: { id } })
   }
 
@@ -81,7 +93,9 @@ export class CollectionCommands {
     if (!item) return fail('unknown-item', { value: itemId })
     const { reading } = body
     if (reading.day > this.#house.today()) return fail('day-in-future', { value: reading.day })
-    if (body.partId !== null && !item.parts.some((part) => part.id === body.partId)) return fail('unknown-part')
+    if (body.partId !== null && !item.parts.some((part) => part.id === body.partId))
+      return fail('unknown-part', { value: body.partId, field: 'partId' })
+    if (this.#queries.readingTaken.get(body.id)) return fail('id-taken', { value: body.id })
     const fits = body.partId !== null ? 'pan' : eyeMeasureOf(item.form, item.opaque)
     const kind = reading.kind === 'stage' ? 'pan' : reading.kind
     if (fits !== kind) return fail('reading-does-not-fit', { form: item.form, kind: reading.kind })
@@ -93,8 +107,10 @@ export class CollectionCommands {
       partId: body.partId,
       day: reading.day,
       moment,
+      savedAt: this.#house.now().toISOString(),
       kind: reading.kind,
-      value: reading.kind === 'stage' ? 0 : reading.value,
+      value: reading.kind === 'stage' ? null : reading.value,
+      unit: reading.kind === 'stage' ? null : 'share',
       stage: reading.kind === 'stage' ? reading.stage : null,
     })
     return ok({ words: `Recorded how much is left of ${item.shade || item.name}`, answer: { id: body.id } })
@@ -111,40 +127,54 @@ export class CollectionCommands {
   open(id: string, day: Day): Outcome<Done<{ id: string }>> {
     const item = this.#house.stock.one(id, this.#house.today())
     if (!item) return fail('unknown-item', { value: id })
-    if (item.endedOn !== null) return fail('item-ended', { name: item.name })
+    if (item.endedOn !== null) return fail('item-ended', { name: item.shade || item.name })
     if (day > this.#house.today()) return fail('day-in-future', { value: day })
     this.#queries.openItem.run({ id, day })
     return ok({ words: `Opened ${item.shade || item.name}`, answer: { id } })
   }
 
-  #checked(fields: ItemFields): {
-    readonly ok: false
-    readonly failure: { code: string; data: Readonly<Record<string, string | number>> }
-  } | null {
+  #checked(fields: ItemFields, item: ItemFacts | null): Refusal | null {
     const today = this.#house.today()
     const known = new Set(this.#queries.categories.all().map((row) => row.id))
     const unknown = [fields.categoryId, ...(fields.usedAs === null ? [] : [fields.usedAs])].find((id) => !known.has(id))
     if (unknown !== undefined) return fail('unknown-category', { value: unknown })
-    if (fields.opened.kind === 'range' && fields.opened.earliest > today)
+    if (fields.opened.kind === 'range' && saidOn(fields.opened, today) === null)
       return fail('opened-in-future', { value: fields.opened.earliest })
-    if (fields.acquired !== null && fields.acquired.earliest > today)
-      return fail('acquired-in-future', { value: fields.acquired.earliest })
+    const { acquired } = fields
+    if (acquired !== null && acquired.earliest > today) return fail('acquired-in-future', { value: acquired.earliest })
+    if (acquired !== null && item !== null && item.firstWorn !== null && acquired.earliest > item.firstWorn)
+      return fail('acquired-after-wear', { value: acquired.earliest, day: item.firstWorn })
+    const owned = fields.parts.find((part) => this.#queries.partOwner.get({ id: part.id, itemId: item?.id ?? '' }))
+    if (owned) return fail('unknown-part', { value: owned.id, field: 'parts' })
+    if (new Set(fields.parts.map((part) => part.id)).size < fields.parts.length)
+      return fail('part-twice', { value: fields.parts.length })
+    if (item !== null && item.placement !== null && !item.placement.beside && fields.slots > item.slots) {
+      const zone = this.#house.drawer.zones().find((each) => each.id === item.placement?.zoneId)
+      if (zone && zone.taken - item.slots + fields.slots > zone.slots)
+        return fail('zone-full', { zone: zone.name, slots: zone.slots })
+    }
     return null
   }
 
+  /**
+   * The opening to keep: as she said it, but never *unopened* of something that has been used, unless that is what was said
+   * before its first tick.
+   */
+  #openedOf(fields: ItemFields, item: ItemFacts | null): Opened {
+    const said = saidOn(fields.opened, this.#house.today()) ?? fields.opened
+    const known = { wears: item?.wears ?? 0, usesBefore: fields.usesBefore }
+    const asBefore = item?.opened.kind === 'unopened' && (fields.usesBefore ?? 0) === 0
+    return said.kind === 'unopened' && cannotBeUnopened(known) && !asBefore ? { kind: 'unknown' } : said
+  }
+
   /** The product of these words; made when there is none, so that alike packages share one. */
-  #productFor(fields: Pick<ItemFields, 'maker' | 'name' | 'shade'>, itemId: string): string {
+  #productFor(fields: Pick<ItemFields, 'maker' | 'name' | 'shade'>): string {
     const { maker, name, shade } = fields
     const there = this.#queries.findProduct.get({ maker, name, shade })
     if (there) return there.id
-    let id = `p-${itemId}`
-    for (let n = 2; this.#taken(id); n += 1) id = `p-${itemId}-${n}`
+    const id = this.#house.newId()
     this.#queries.addProduct.run({ id, maker, name, shade })
     return id
-  }
-
-  #taken(productId: string): boolean {
-    return this.#house.db.prepare('SELECT 1 FROM product WHERE id = ?').get(productId) !== undefined
   }
 
   #putParts(itemId: string, fields: ItemFields): void {
@@ -156,8 +186,8 @@ export class CollectionCommands {
   }
 }
 
-function bindings(fields: ItemFields): Record<string, string | number | null> {
-  const range = fields.opened.kind === 'range' ? fields.opened : null
+function bindings(fields: ItemFields, opened: Opened): Record<string, string | number | null> {
+  const range = opened.kind === 'range' ? opened : null
   return {
     categoryId: fields.categoryId,
     form: fields.form,
@@ -172,7 +202,7 @@ function bindings(fields: ItemFields): Record<string, string | number | null> {
     source: fields.source,
     acquiredEarliest: fields.acquired?.earliest ?? null,
     acquiredLatest: fields.acquired?.latest ?? null,
-    openedKind: fields.opened.kind,
+    openedKind: opened.kind,
     openedEarliest: range?.earliest ?? null,
     openedLatest: range?.latest ?? null,
     openedSaid: range?.said ?? null,
@@ -194,6 +224,11 @@ function bindings(fields: ItemFields): Record<string, string | number | null> {
     brushes: fields.brushes,
     kit: fields.kit,
   }
+}
+
+function sameOpened(a: Opened, b: Opened): boolean {
+  if (a.kind !== 'range' || b.kind !== 'range') return a.kind === b.kind
+  return a.earliest === b.earliest && a.latest === b.latest && a.said === b.said
 }
 
 /** How an item is called in a sentence: its shade where it has one, else its name. */

@@ -1,6 +1,19 @@
-import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs'
+import { createHash } from 'node:crypto'
+import {
+  closeSync,
+  existsSync,
+  fsyncSync,
+  lstatSync,
+  mkdirSync,
+  openSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeSync,
+} from 'node:fs'
 import { join } from 'node:path'
-import { fail, ok, type Outcome } from '#core/failure'
+import { fail, ok, type Outcome } from '../failing.js'
 import type { Day } from '#core/calendar/day'
 import type { PhotoView } from '#contract/beside-item'
 import type { Done } from '../db/journal.js'
@@ -10,8 +23,11 @@ import { careQueries } from './care-queries.js'
 /** Longest side of a kept picture, px: enough to see a pan's edge, small enough to keep hundreds. Assumption. */
 const LONGEST_SIDE = 1600
 const JPEG_QUALITY = 82
-/** Pictures that no row names are kept this long, so that taking a removal back brings them again. */
+/** Pictures that no row names any more are kept this long after their removal, so that taking it back brings them again. */
 const KEPT_DAYS = 30
+/** A picture that no change ever named was left by an act that failed; one may be under way. */
+const LEFTOVER_DAYS = 1
+const DAY_MS = 86_400_000
 
 /** A picture as it will be kept. */
 export interface ShrunkPhoto {
@@ -61,8 +77,9 @@ export class Photos {
 
   /** The picture's bytes, or null when there is none under this id. */
   read(id: string): Buffer | null {
-    const file = join(this.#folder, `${id}.jpg`)
-    return this.#queries.photo.get(id) && existsSync(file) ? readFileSync(file) : null
+    const row = this.#queries.photo.get(id)
+    const file = row === undefined ? null : this.#file(row.content)
+    return file !== null && existsSync(file) ? readFileSync(file) : null
   }
 
   /** The file first, then the row: a row never stands without its picture. */
@@ -71,16 +88,24 @@ export class Photos {
     if (!item) return fail('unknown-item', { value: itemId })
     if (day > this.#house.today()) return fail('day-in-future', { value: day })
     if (this.#queries.photo.get(id)) return fail('id-taken', { value: id })
-    this.write(id, photo.jpeg)
-    this.#queries.addPhoto.run({ id, itemId, day, width: photo.width, height: photo.height, words: '' })
+    const content = this.write(photo.jpeg)
+    this.#queries.addPhoto.run({ id, itemId, day, width: photo.width, height: photo.height, content })
     return ok({ words: `Added a picture of ${item.shade || item.name}`, answer: { id } })
   }
 
-  write(id: string, jpeg: Buffer): void {
+  /**
+   * Puts a picture on the disk and gives its name, which is made of what is in it: the same picture has the same name, and
+   * none is ever written over. It is there, whatever happens next, when this returns.
+   */
+  write(jpeg: Buffer): string {
+    const content = createHash('sha256').update(jpeg).digest('hex')
     mkdirSync(this.#folder, { recursive: true })
-    const file = join(this.#folder, `${id}.jpg`)
-    writeFileSync(`${file}.part`, jpeg)
+    const file = this.#file(content)
+    if (existsSync(file)) return content
+    syncTo(`${file}.part`, jpeg)
     renameSync(`${file}.part`, file)
+    syncFolder(this.#folder)
+    return content
   }
 
   drop(id: string): Outcome<Done<{ id: string }>> {
@@ -89,14 +114,47 @@ export class Photos {
     return ok({ words: 'Removed a picture', answer: { id } })
   }
 
-  /** Deletes files that no row has named for thirty days. */
+  /** Deletes pictures that no row has named for thirty days, by the journal's dates; whatever else lies there is let be. */
   tidy(now: Date): void {
     if (!existsSync(this.#folder)) return
-    const named = new Set(this.#queries.photoIds.all().map((row) => `${row.id}.jpg`))
+    const named = new Set(this.#queries.photoContents.all().map((row) => row.content))
     for (const name of readdirSync(this.#folder)) {
+      const found = /^([A-Za-z0-9_-]{1,120})\.jpg(\.part)?$/.exec(name)
+      const [, content = '', part] = found ?? []
+      if (content === '' || (part === undefined && named.has(content))) continue
       const file = join(this.#folder, name)
-      const days = (now.getTime() - statSync(file).mtimeMs) / 86_400_000
-      if (!named.has(name) && days > KEPT_DAYS) rmSync(file)
+      try {
+        const facts = lstatSync(file)
+        if (!facts.isFile()) continue
+        const removed = part === undefined ? (this.#queries.lastNamed.get(content)?.at ?? null) : null
+        const since = now.getTime() - (removed === null ? facts.mtimeMs : Date.parse(removed))
+        if (since > (removed === null ? LEFTOVER_DAYS : KEPT_DAYS) * DAY_MS) rmSync(file)
+      } catch (error) {
+        console.error(`The picture ${file} is let be: ${error instanceof Error ? error.message : String(error)}`)
+      }
     }
+  }
+
+  #file(content: string): string {
+    return join(this.#folder, `${content}.jpg`)
+  }
+}
+
+function syncTo(file: string, bytes: Buffer): void {
+  const handle = openSync(file, 'w')
+  try {
+    for (let at = 0; at < bytes.length; ) at += writeSync(handle, bytes, at)
+    fsyncSync(handle)
+  } finally {
+    closeSync(handle)
+  }
+}
+
+function syncFolder(folder: string): void {
+  const handle = openSync(folder, 'r')
+  try {
+    fsyncSync(handle)
+  } finally {
+    closeSync(handle)
   }
 }

@@ -26,7 +26,7 @@ export function collectionQueries(db: Db) {
       'SELECT id, name, slots FROM zone ORDER BY position, id',
     ),
     findProduct: sql<[{ maker: string; name: string; shade: string }], { id: string }>(
-      'SELECT id FROM product WHERE maker = @maker AND name = @name AND shade = @shade ORDER BY id LIMIT 1',
+      'SELECT id FROM product WHERE maker = @maker AND name = @name AND shade = @shade',
     ),
     addProduct: sql('INSERT INTO product (id, maker, name, shade) VALUES (@id, @maker, @name, @shade)'),
     dropUnusedProduct: sql<[{ id: string }]>(
@@ -35,41 +35,50 @@ export function collectionQueries(db: Db) {
     addItem: sql(`
       INSERT INTO item (id, product_id, category_id, form, colour, finish, opaque, slots, content_amount, content_unit,
                         price_minor, price_said, source, acquired_earliest, acquired_latest, opened_kind, opened_earliest,
-                        opened_latest, opened_said, pao_months, expiry, sun_protection, uses_before, liking, lifecycle, notes,
-                        kept_text, import_identity, structure, used_as, format, undertone, depth, seasons, availability,
+                        opened_latest, opened_said, opened_by, pao_months, expiry, sun_protection, uses_before, liking, notes,
+                        kept_text, structure, used_as, format, undertone, depth, seasons, availability,
                         spf, package_states, brushes, kit)
       VALUES (@id, @productId, @categoryId, @form, @colour, @finish, @opaque, @slots, @contentAmount, @contentUnit,
               @priceMinor, @priceSaid, @source, @acquiredEarliest, @acquiredLatest, @openedKind, @openedEarliest,
-              @openedLatest, @openedSaid, @paoMonths, @expiry, @sunProtection, @usesBefore, @liking, @lifecycle, @notes,
-              @keptText, @importIdentity, @structure, @usedAs, @format, @undertone, @depth, @seasons, @availability,
+              @openedLatest, @openedSaid, @openedBy, @paoMonths, @expiry, @sunProtection, @usesBefore, @liking, @notes,
+              @keptText, @structure, @usedAs, @format, @undertone, @depth, @seasons, @availability,
               @spf, @packageStates, @brushes, @kit)`),
     editItem: sql(`
       UPDATE item SET product_id = @productId, category_id = @categoryId, form = @form, colour = @colour, finish = @finish,
              opaque = @opaque, slots = @slots, content_amount = @contentAmount, content_unit = @contentUnit,
              price_minor = @priceMinor, source = @source, acquired_earliest = @acquiredEarliest,
              acquired_latest = @acquiredLatest, opened_kind = @openedKind, opened_earliest = @openedEarliest,
-             opened_latest = @openedLatest, opened_said = @openedSaid, pao_months = @paoMonths, expiry = @expiry,
-             sun_protection = @sunProtection, uses_before = @usesBefore, liking = @liking, lifecycle = @lifecycle,
+             opened_latest = @openedLatest, opened_said = @openedSaid, opened_by = @openedBy, pao_months = @paoMonths,
+             expiry = @expiry, sun_protection = @sunProtection, uses_before = @usesBefore, liking = @liking,
              notes = @notes, structure = @structure, used_as = @usedAs, format = @format, undertone = @undertone,
              depth = @depth, seasons = @seasons, availability = @availability, spf = @spf,
              package_states = @packageStates, brushes = @brushes, kit = @kit, version = version + 1
        WHERE id = @id`),
+    addMark: sql<[{ id: string; itemId: string; identity: string }]>(
+      'INSERT INTO import_mark (id, item_id, identity) VALUES (@id, @itemId, @identity)',
+    ),
+    moveReviews: sql<[{ itemId: string; productId: string }]>(
+      'UPDATE review SET product_id = @productId, version = version + 1 WHERE item_id = @itemId',
+    ),
+    /** Another item that owns a shade of this id. */
+    partOwner: sql<[{ id: string; itemId: string }], { item_id: string }>(
+      'SELECT item_id FROM part WHERE id = @id AND item_id <> @itemId',
+    ),
+    readingTaken: sql<[string], { id: string }>('SELECT id FROM measurement WHERE id = ?'),
     itemHead: sql<
       [string],
       {
         id: string
         version: number
         product_id: string
-        lifecycle: string
-        ended_on: Day | null
+        opened_by: 'she' | 'sheet'
         kept_text: string
-        form: Form
       }
-    >('SELECT id, version, product_id, lifecycle, ended_on, kept_text, form FROM item WHERE id = ?'),
+    >('SELECT id, version, product_id, opened_by, kept_text FROM item WHERE id = ?'),
     openItem: sql<[{ id: string; day: Day }]>(`
       UPDATE item SET opened_kind = 'range', opened_earliest = @day, opened_latest = @day, opened_said = @day,
-             lifecycle = 'open', version = version + 1
-       WHERE id = @id AND lifecycle = 'unopened'`),
+             opened_by = 'she', version = version + 1
+       WHERE id = @id AND opened_kind = 'unopened'`),
     recordSign: sql<[{ id: string; day: Day; words: string }]>(
       'UPDATE item SET sign_day = @day, sign_words = @words, version = version + 1 WHERE id = @id',
     ),
@@ -81,17 +90,20 @@ export function collectionQueries(db: Db) {
              row_span = @rowSpan, col_span = @colSpan, shape = @shape, form = @form, version = version + 1
        WHERE item_id = @itemId`),
     partInUse: sql<[{ id: string }], { n: number }>(`
-      SELECT (SELECT count(*) FROM wear_part WHERE part_id = @id) + (SELECT count(*) FROM measurement WHERE part_id = @id) AS n`),
+      SELECT (SELECT count(*) FROM wear_part WHERE part_id = @id) + (SELECT count(*) FROM measurement WHERE part_id = @id)
+           + (SELECT count(*) FROM stay WHERE part_id = @id) + (SELECT count(*) FROM photo WHERE part_id = @id)
+           + (SELECT count(*) FROM item_event WHERE part_id = @id) AS n`),
     dropPart: sql<[string]>('DELETE FROM part WHERE id = ?'),
     addReading: sql(`
-      INSERT INTO measurement (id, item_id, part_id, day, moment, kind, value, stage)
-      VALUES (@id, @itemId, @partId, @day, @moment, @kind, @value, @stage)`),
+      INSERT INTO measurement (id, item_id, part_id, day, moment, saved_at, kind, value, unit, stage)
+      VALUES (@id, @itemId, @partId, @day, @moment, @savedAt, @kind, @value, @unit, @stage)`),
     wornOn: sql<[string, Day], { id: string }>('SELECT id FROM wear WHERE item_id = ? AND day = ?'),
-    readings: sql<[string], Omit<ReadingRow, 'item_id'>>(`
-      SELECT part_id, kind, value, stage, day FROM measurement
-       WHERE item_id = ? AND kind IN ('level', 'length', 'stage') AND part_id IS NULL ORDER BY day, rowid`),
+    readings: sql<[string], ReadingRow>(`
+      SELECT item_id, part_id, kind, value, stage, day, moment, saved_at FROM measurement
+       WHERE item_id = ? AND kind IN ('level', 'length', 'stage') AND part_id IS NULL
+       ORDER BY day, moment DESC, saved_at, rowid`),
     lastLook: sql<[string], { day: Day; moment: 'before-use' | 'after-use' }>(
-      'SELECT day, moment FROM measurement WHERE item_id = ? ORDER BY day DESC, rowid DESC LIMIT 1',
+      'SELECT day, moment FROM measurement WHERE item_id = ? ORDER BY day DESC, moment, saved_at DESC, rowid DESC LIMIT 1',
     ),
     wearDays: sql<[string], { day: Day }>('SELECT day FROM wear WHERE item_id = ? ORDER BY day'),
     events: sql<[{ id: string }], { day: Day; kind: string; words: string }>(`

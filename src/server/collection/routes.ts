@@ -1,5 +1,5 @@
 import express, { Router, type Request, type Response } from 'express'
-import { fail, ok } from '#core/failure'
+import { fail, ok } from '../failing.js'
 import { destinationsFor } from '#core/decide/verdict'
 import { isSpoiled } from '#core/shelf-life/last-good-day'
 import { wearsSince } from '#core/wear/tally'
@@ -15,32 +15,27 @@ import {
   PutSomewhere,
   SetOpenings,
 } from '#contract/collection'
-import { ChangeId, DayText, Id } from '#contract/basic'
+import { ChangeId, DayText, NewId } from '#contract/basic'
 import { z } from 'zod'
 import { problemOf, problemOfInput, sendProblem } from '../http/problem.js'
-import { Care } from './care.js'
-import { Merging } from './merging.js'
-import { Photos, shrink } from './photos.js'
+import { shrink } from './photos.js'
 import type { House } from '../house.js'
 import { command, read } from '../http/routes.js'
 import { sendCollection } from '../stock/send-collection.js'
-import { readingOf } from '../stock/stock.js'
-import { CollectionCommands } from './commands.js'
+import { summaryOf } from '../stock/item-facts.js'
+import { datedReading, shownReading } from '../stock/stock.js'
 import { collectionQueries } from './queries.js'
 
-const PhotoAddress = z.strictObject({ changeId: ChangeId, photoId: Id, day: DayText })
+const PhotoAddress = z.strictObject({ changeId: ChangeId, photoId: NewId, day: DayText })
 
 export function collectionRoutes(house: House): Router {
   const queries = collectionQueries(house.db)
-  const commands = new CollectionCommands(house)
-  const care = new Care(house)
-  const merging = new Merging(house)
-  const photos = new Photos(house)
+  const { collection: commands, care, merging, photos } = house
   const routes = Router()
 
   routes.get('/collection', (_request, response) => {
     const today = house.today()
-    sendCollection(house, response, today, house.stock.summaries(house.stock.presentIds(), today))
+    sendCollection(house, response, today, house.stock.facts(house.stock.presentIds(), today))
   })
   read(routes, '/categories', () => ok({ categories: categories(), zones: queries.zones.all() }))
   read(routes, '/items/:id', (_, { id = '' }) => item(id))
@@ -120,13 +115,13 @@ export function collectionRoutes(house: House): Router {
     const answer: ItemAnswer = {
       today,
       currency: house.settings().currency,
-      item: found,
+      item: summaryOf(found),
       keptText: JSON.parse(head.kept_text) as ItemAnswer['keptText'],
       wearDays,
       sinceReading: look === undefined ? null : { day: look.day, uses: wearsSince(wearDays, look) },
       pairs: care.pairsOf(id),
       photos: photos.of(id),
-      readings: queries.readings.all(id).map(readingOf),
+      readings: queries.readings.all(id).map((row) => shownReading(datedReading(row))),
       goals: (house.stock.goals([id], today).get(id) ?? []).map(({ goal }) => goal),
       events: queries.events.all({ id }) as LifeEvent[],
       destinations: [

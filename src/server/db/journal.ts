@@ -1,4 +1,4 @@
-import { fail, ok, type Failure, type Outcome } from '#core/failure'
+import { fail, ok, type Failure, type Outcome } from '../failing.js'
 import type { Db } from './open-database.js'
 
 /** One act of hers, as the caller asks for it. The id is made by the caller and never used twice. */
@@ -51,12 +51,14 @@ class RolledBack extends Error {
 export class Journal {
   readonly #db: Db
   readonly #now: () => Date
+  readonly #stillThere: () => boolean
   readonly #listeners: ((touched: readonly TouchedRow[]) => void)[] = []
   readonly #statements
 
-  constructor(db: Db, now: () => Date) {
+  constructor(db: Db, now: () => Date, stillThere: () => boolean = () => true) {
     this.#db = db
     this.#now = now
+    this.#stillThere = stillThere
     this.#statements = {
       find: db.prepare<[string], ChangeRow>('SELECT command, body, answer FROM change WHERE id = ?'),
       open: db.prepare<[string]>('INSERT INTO temp.open_change (id) VALUES (?)'),
@@ -65,6 +67,14 @@ export class Journal {
       rows: db.prepare<[string], TouchedRow>(
         'SELECT tbl, row_id, coalesce(after, before) AS image FROM change_row WHERE change_id = ?',
       ),
+      twice: db.prepare<[string], { tbl: string; row_id: string }>(
+        'SELECT tbl, row_id FROM change_row WHERE change_id = ? GROUP BY tbl, row_id HAVING count(*) > 1',
+      ),
+      imagesOf: db.prepare<[string, string, string], { seq: number; before: string | null; after: string | null }>(
+        'SELECT seq, before, after FROM change_row WHERE change_id = ? AND tbl = ? AND row_id = ? ORDER BY seq',
+      ),
+      dropImage: db.prepare<[number]>('DELETE FROM change_row WHERE seq = ?'),
+      setAfter: db.prepare<[string | null, number]>('UPDATE change_row SET after = ? WHERE seq = ?'),
       store: db.prepare(
         `INSERT INTO change (id, command, body, words, made_at, answer, changed, is_undo)
          VALUES (@id, @command, @body, @words, @madeAt, @answer, @changed, @isUndo)`,
@@ -80,8 +90,10 @@ export class Journal {
   run<A extends object>(
     request: ChangeRequest,
     act: () => Outcome<Done<A>>,
-    options: { isUndo?: boolean } = {},
+    options: { isUndo?: boolean; stored?: () => void } = {},
   ): Outcome<Applied<A>> {
+    // What is written into a file that was taken away is nowhere: it is refused before, and not acknowledged after.
+    if (!this.#stillThere()) return fail('collection-gone')
     const body = JSON.stringify(request.body)
     let fresh = false
     try {
@@ -97,6 +109,7 @@ export class Journal {
           const outcome = act()
           if (!outcome.ok) throw new RolledBack(outcome.failure)
           this.#statements.close.run()
+          this.#settle(request.changeId)
           fresh = true
           const changed = (this.#statements.touched.get(request.changeId)?.n ?? 0) > 0
           const { words, answer } = outcome.value
@@ -114,11 +127,26 @@ export class Journal {
           return full
         })
         .immediate()
+      if (!this.#stillThere()) return fail('collection-gone')
       if (fresh && applied.change.changed) this.#tell(request.changeId)
+      // Not for an answer given again.
+      if (fresh) options.stored?.()
       return ok(applied)
     } catch (error) {
       if (error instanceof RolledBack) return fail(error.failure.code, error.failure.data)
       throw error
+    }
+  }
+
+  /** One image for each row: as it was before the change, and as it is after. What comes to nothing is no change. */
+  #settle(changeId: string): void {
+    for (const { tbl, row_id } of this.#statements.twice.all(changeId)) {
+      const [first, ...rest] = this.#statements.imagesOf.all(changeId, tbl, row_id)
+      const after = rest.at(-1)?.after ?? null
+      if (!first) continue
+      for (const each of rest) this.#statements.dropImage.run(each.seq)
+      if (first.before === after) this.#statements.dropImage.run(first.seq)
+      else this.#statements.setAfter.run(after, first.seq)
     }
   }
 

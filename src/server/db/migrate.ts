@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import type { Db } from './open-database.js'
 import { packageRoot } from './package-root.js'
 
-interface Migration {
+export interface Migration {
   readonly number: number
   readonly name: string
   readonly sql: string
@@ -15,14 +15,23 @@ interface Migration {
 export class SchemaMismatch extends Error {}
 
 /**
- * Runs the numbered files of `migrations/` that this database has not seen, each with its
- * bookkeeping row in one immediate transaction. Backs the file up first when it holds anything.
- * `fresh` = there was no collection before.
+ * Runs the numbered files of `migrations/` that this database has not seen, all of them with their bookkeeping rows and
+ * `complete` in one immediate transaction: a start that is interrupted leaves nothing half made. References are switched off
+ * meanwhile, so that a migration may make a table anew that others refer to, and checked before it is committed. Backs the
+ * file up first when it holds anything.
  */
-export function migrate(db: Db, options: { appliedAt: string; backUp?: (db: Db) => void }): { fresh: boolean } {
+export function migrate(
+  db: Db,
+  options: {
+    appliedAt: string
+    backUp?: ((db: Db) => void) | undefined
+    known?: readonly Migration[]
+    complete?: (db: Db) => void
+  },
+): void {
   db.exec(`CREATE TABLE IF NOT EXISTS migration (
     number INTEGER PRIMARY KEY, name TEXT NOT NULL, hash TEXT NOT NULL, applied_at TEXT NOT NULL) STRICT`)
-  const known = readMigrations()
+  const known = options.known ?? readMigrations()
   const applied = db
     .prepare<[], { number: number; name: string; hash: string }>(
       'SELECT number, name, hash FROM migration ORDER BY number',
@@ -40,15 +49,26 @@ export function migrate(db: Db, options: { appliedAt: string; backUp?: (db: Db) 
       )
   }
   const pending = known.filter((migration) => !applied.some((row) => row.number === migration.number))
-  if (pending.length === 0) return { fresh: false }
-  if (applied.length > 0) options.backUp?.(db)
+  if (pending.length > 0 && applied.length > 0) options.backUp?.(db)
   const record = db.prepare('INSERT INTO migration (number, name, hash, applied_at) VALUES (?, ?, ?, ?)')
-  for (const migration of pending)
+  db.pragma('foreign_keys = OFF')
+  try {
     db.transaction(() => {
-      db.exec(migration.sql)
-      record.run(migration.number, migration.name, migration.hash, options.appliedAt)
+      for (const migration of pending) {
+        db.exec(migration.sql)
+        record.run(migration.number, migration.name, migration.hash, options.appliedAt)
+      }
+      options.complete?.(db)
+      const broken = db.pragma('foreign_key_check') as { table: string; parent: string }[]
+      const [first] = broken
+      if (first && pending.length > 0)
+        throw new SchemaMismatch(
+          `Rows of ${first.table} would refer to rows of ${first.parent} that are not there. Nothing was changed.`,
+        )
     }).immediate()
-  return { fresh: applied.length === 0 }
+  } finally {
+    db.pragma('foreign_keys = ON')
+  }
 }
 
 /** The migration files in order of their numbers. */

@@ -7,9 +7,23 @@ export interface Query<Parameters extends unknown[] = [Record<string, unknown>],
   run(...parameters: Parameters): { readonly changes: number }
 }
 
-/** Prepares plain SQL once; the row's type is stated by the caller and belongs to that SQL alone. */
+/** Every statement of a database by its text: whoever asks for the same one gets the same. */
+const PREPARED = new WeakMap<Db, Map<string, unknown>>()
+
+/** Prepares plain SQL once for the house; the row's type is stated by the caller and belongs to that SQL alone. */
 export function preparing(
   db: Db,
 ): <P extends unknown[] = [Record<string, unknown>], R = unknown>(text: string) => Query<P, R> {
-  return <P extends unknown[], R>(text: string) => db.prepare(text) as unknown as Query<P, R>
+  const known = PREPARED.get(db) ?? new Map<string, unknown>()
+  PREPARED.set(db, known)
+  return <P extends unknown[], R>(text: string) => {
+    const there = known.get(text) ?? db.prepare(text)
+    known.set(text, there)
+    return there as Query<P, R>
+  }
+}
+
+/** The texts of all statements that a database was asked to prepare so. */
+export function preparedTexts(db: Db): string[] {
+  return [...(PREPARED.get(db)?.keys() ?? [])]
 }

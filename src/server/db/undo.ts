@@ -1,7 +1,8 @@
-import { fail, ok, type Outcome } from '#core/failure'
+import { fail, ok, type Outcome } from '../failing.js'
+import { breachesOf } from './house-rules.js'
 import type { Applied, ChangeRequest, Journal } from './journal.js'
-import { watchedTables } from './journal-triggers.js'
 import type { Db } from './open-database.js'
+import { Restoring, type InTheWay, type NetRow } from './restoring.js'
 
 export interface ListedChange {
   readonly id: string
@@ -24,77 +25,57 @@ interface ChangeListRow {
   undone_by: string | null
 }
 
-interface ImageRow {
-  tbl: string
-  row_id: string
-  before: string | null
-  after: string | null
+/** How a change stood and stands: null = in force, else the change that took it back. */
+interface FlipRow {
+  change_id: string
+  was_by: string | null
+  now_by: string | null
 }
 
-type Image = Record<string, string | number | null>
+type Found = { ok: true; all: ChangeListRow[]; net: NetRow[] } | { ok: false; stuck: InTheWay }
 
-const LIST_COLUMNS = 'seq, id, words, made_at, is_undo, undone_by'
+const LIST_COLUMNS = 'c.seq, c.id, c.words, c.made_at, c.is_undo, c.undone_by'
+/** More of them are counted, not named. */
+const NAMED_IN_THE_WAY = 4
 
 /**
- * Takes changes back by restoring their before images, as a change of its own. Later changes that
- * stand on one (they touched its rows, or refer to a row it made) are named, and taken back with
- * it or not at all.
+ * Takes changes back by restoring their before images, as a change of its own. Later changes that stand on one (they touched
+ * its rows, refer to them, or hold a key that it needs again) are named, and taken back with it or not at all; and whatever
+ * is restored, the rules of the house hold afterwards.
  */
 export class Undo {
   readonly #db: Db
   readonly #journal: Journal
-  readonly #columns: Map<string, string[]>
-  readonly #references: { child: string; column: string; parent: string }[]
+  readonly #restoring: Restoring
+  readonly #pictureIsThere: (content: string) => boolean
   readonly #statements
 
-  constructor(db: Db, journal: Journal) {
+  constructor(db: Db, journal: Journal, pictureIsThere: (content: string) => boolean = () => true) {
     this.#db = db
     this.#journal = journal
-    const tables = watchedTables(db)
-    this.#columns = new Map(tables.map((table) => [table.name, table.columns]))
-    this.#references = tables.flatMap((table) =>
-      db
-        .prepare<[string], { parent: string; column: string }>(
-          'SELECT "table" AS parent, "from" AS "column" FROM pragma_foreign_key_list(?)',
-        )
-        .all(table.name)
-        .map((row) => ({ child: table.name, column: row.column, parent: row.parent })),
-    )
+    this.#restoring = new Restoring(db)
+    this.#pictureIsThere = pictureIsThere
     this.#statements = {
-      find: db.prepare<[string], ChangeListRow>(`SELECT ${LIST_COLUMNS} FROM change WHERE id = ?`),
-      images: db.prepare<[string], ImageRow>(
-        'SELECT tbl, row_id, before, after FROM change_row WHERE change_id = ? ORDER BY seq DESC',
-      ),
-      onSameRows: db.prepare<[{ id: string; seq: number }], { id: string }>(
-        `SELECT DISTINCT later.change_id AS id
-           FROM change_row mine
-           JOIN change_row later ON later.tbl = mine.tbl AND later.row_id = mine.row_id
-           JOIN change c ON c.id = later.change_id
-          WHERE mine.change_id = @id AND c.seq > @seq AND c.is_undo = 0 AND c.undone_by IS NULL`,
-      ),
-      onMadeRows: db.prepare<
-        [{ id: string; seq: number; parent: string; child: string; path: string }],
-        { id: string }
-      >(
-        `SELECT DISTINCT later.change_id AS id
-           FROM change c
-           JOIN change_row later ON later.change_id = c.id AND later.tbl = @child AND later.after IS NOT NULL
-          WHERE c.seq > @seq AND c.is_undo = 0 AND c.undone_by IS NULL
-            AND json_extract(later.after, @path) IN
-                (SELECT row_id FROM change_row WHERE change_id = @id AND tbl = @parent AND before IS NULL)`,
-      ),
-      madeIn: db.prepare<[string], { tbl: string }>(
-        'SELECT DISTINCT tbl FROM change_row WHERE change_id = ? AND before IS NULL',
+      find: db.prepare<[string], ChangeListRow>(`SELECT ${LIST_COLUMNS} FROM change c WHERE c.id = ?`),
+      touching: db.prepare<[{ tbl: string; rowId: string; seq: number }], ChangeListRow>(
+        `SELECT DISTINCT ${LIST_COLUMNS} FROM change_row r JOIN change c ON c.id = r.change_id
+          WHERE r.tbl = @tbl AND r.row_id = @rowId AND c.seq > @seq AND c.undone_by IS NULL ORDER BY c.seq DESC`,
       ),
       since: db.prepare<[number], ChangeListRow>(
-        `SELECT ${LIST_COLUMNS} FROM change WHERE seq >= ? AND changed = 1 AND is_undo = 0 AND undone_by IS NULL ORDER BY seq DESC`,
+        `SELECT ${LIST_COLUMNS} FROM change c WHERE c.seq >= ? AND c.changed = 1 ORDER BY c.seq DESC`,
       ),
       page: db.prepare<[{ before: number; limit: number }], ChangeListRow>(
-        `SELECT ${LIST_COLUMNS} FROM change WHERE changed = 1 AND is_undo = 0 AND seq < @before ORDER BY seq DESC LIMIT @limit`,
+        `SELECT ${LIST_COLUMNS} FROM change c WHERE c.changed = 1 AND c.is_undo = 0 AND c.seq < @before ORDER BY c.seq DESC LIMIT @limit`,
       ),
-      targets: db.prepare<[string], { change_id: string }>('SELECT change_id FROM change_undoes WHERE undo_id = ?'),
-      addTarget: db.prepare<[string, string]>('INSERT INTO change_undoes (undo_id, change_id) VALUES (?, ?)'),
+      flips: db.prepare<[string], FlipRow>(
+        'SELECT change_id, was_by, now_by FROM change_undoes WHERE undo_id = ?',
+      ),
+      flip: db.prepare<[{ undoId: string; changeId: string; was: string | null; now: string | null }]>(
+        `INSERT INTO change_undoes (undo_id, change_id, was_by, now_by) VALUES (@undoId, @changeId, @was, @now)
+         ON CONFLICT (undo_id, change_id) DO UPDATE SET now_by = @now`,
+      ),
       mark: db.prepare<[string | null, string]>('UPDATE change SET undone_by = ? WHERE id = ?'),
+      seqOf: db.prepare<[string], { seq: number }>('SELECT seq FROM change WHERE id = ?'),
     }
   }
 
@@ -104,7 +85,10 @@ export class Undo {
     return { changes: rows.map(listed), next: rows.length < limit ? null : (rows.at(-1)?.seq ?? null) }
   }
 
-  /** Takes back everything from a change on, so that all is as it was before it; one change, the newest first. */
+  /**
+   * Everything as it was at the moment before a change, whatever was done, taken back and done again since; one change. What
+   * was in force then is in force again.
+   */
   takeBackSince(request: ChangeRequest, targetId: string): Outcome<Applied<UndoAnswer>> {
     return this.#journal.run(
       request,
@@ -112,11 +96,19 @@ export class Undo {
         const target = this.#statements.find.get(targetId)
         if (!target) return fail('unknown-change', { changeId: targetId })
         const all = this.#statements.since.all(target.seq)
-        if (all.length === 0) return fail('already-undone', { words: target.words })
-        this.#takeAll(all, request.changeId)
+        const inForce = all.filter((row) => row.undone_by === null && row.is_undo === 0)
+        const net = this.#restoring.netOf(all.map((row) => row.id))
+        const done = this.#restore(net, target)
+        if (!done.ok) return done
+        // Statuses go back the way they came, the newest first; then all of this time is taken back.
+        for (const row of all)
+          if (row.is_undo === 1)
+            for (const { change_id: changeId, was_by: was } of this.#statements.flips.all(row.id))
+              this.#turn(request.changeId, changeId, was)
+        for (const row of all) this.#turn(request.changeId, row.id, request.changeId)
         return ok({
           words: `Went back to before: ${target.words}`,
-          answer: { takenBack: all.map((row) => ({ ...listed(row), undone: true })) },
+          answer: { takenBack: inForce.map((row) => ({ ...listed(row), undone: true })) },
         })
       },
       { isUndo: true },
@@ -124,8 +116,8 @@ export class Undo {
   }
 
   /**
-   * Takes `targetId` back. `unknown-change` when there is none, `already-undone` when it was taken
-   * back before, `later-changes-stand-on-it` (with their words) unless `withLater`.
+   * Takes `targetId` back. `unknown-change` when there is none, `already-undone` when it is not in force, `later-changes-
+   * stand-on-it` (with their words) unless `withLater`, `stands-in-the-way` and `would-break-a-rule` where it cannot be.
    */
   takeBack(request: ChangeRequest, targetId: string, withLater: boolean): Outcome<Applied<UndoAnswer>> {
     return this.#journal.run(
@@ -134,7 +126,9 @@ export class Undo {
         const target = this.#statements.find.get(targetId)
         if (!target) return fail('unknown-change', { changeId: targetId })
         if (target.undone_by !== null) return fail('already-undone', { words: target.words })
-        const all = this.#withDependents(target)
+        const found = this.#withDependents(target)
+        if (!found.ok) return fail('stands-in-the-way', { words: target.words, what: found.stuck.tbl.replaceAll('_', ' ') })
+        const { all, net } = found
         if (all.length > 1 && !withLater)
           return fail('later-changes-stand-on-it', {
             words: target.words,
@@ -144,7 +138,14 @@ export class Undo {
               .map((row) => row.words)
               .join('\n'),
           })
-        this.#takeAll(all, request.changeId)
+        const done = this.#restore(net, target)
+        if (!done.ok) return done
+        for (const row of all) {
+          if (row.is_undo === 1)
+            for (const { change_id: changeId, was_by: was } of this.#statements.flips.all(row.id))
+              this.#turn(request.changeId, changeId, was)
+          this.#turn(request.changeId, row.id, request.changeId)
+        }
         const words = all.length === 1 ? `Took back: ${target.words}` : `Took back ${all.length} changes`
         return ok({ words, answer: { takenBack: all.map((row) => ({ ...listed(row), undone: true })) } })
       },
@@ -152,73 +153,58 @@ export class Undo {
     )
   }
 
-  #takeAll(all: readonly ChangeListRow[], undoId: string): void {
-    this.#db.pragma('defer_foreign_keys = ON')
-    for (const row of all) this.#restore(row.id)
-    for (const row of all) {
-      this.#statements.addTarget.run(undoId, row.id)
-      this.#setUndone(row.id, undoId)
+  /** Puts the rows back and looks whether the house still stands: its rules, and the pictures that rows promise. */
+  #restore(net: readonly NetRow[], target: ChangeListRow): Outcome<null> {
+    const lost = net.find(
+      (row) => row.tbl === 'photo' && row.before !== null && !this.#pictureIsThere(String(row.before['content'])),
+    )
+    if (lost) return fail('picture-gone', { words: target.words })
+    const before = new Set(breachesOf(this.#db).map((each) => `${each.rule}\n${each.tbl}\n${each.row_id}`))
+    this.#restoring.putBack(net)
+    const [breach, ...more] = breachesOf(this.#db).filter(
+      (each) => !before.has(`${each.rule}\n${each.tbl}\n${each.row_id}`),
+    )
+    if (!breach) return ok(null)
+    const rows = [breach, ...more].filter((each) => each.rule === breach.rule)
+    const names = new Set(
+      rows.flatMap((each) => {
+        const [newest] = this.#statements.touching.all({ tbl: each.tbl, rowId: each.row_id, seq: target.seq })
+        return newest === undefined || newest.id === target.id ? [] : [newest.words]
+      }),
+    )
+    return fail('would-break-a-rule', {
+      words: target.words,
+      rule: breach.rule,
+      blockers: [...names].slice(0, NAMED_IN_THE_WAY).join('\n'),
+    })
+  }
+
+  /** The change and all that stands on it, the newest first, with what they did together. */
+  #withDependents(target: ChangeListRow): Found {
+    const all = new Map([[target.id, target]])
+    for (;;) {
+      const net = this.#restoring.netOf([...all.keys()])
+      const [first, ...others] = this.#restoring.inTheWay(net)
+      if (first === undefined) return { ok: true, all: [...all.values()].sort((a, b) => b.seq - a.seq), net }
+      const known = all.size
+      for (const { tbl, rowId } of [first, ...others])
+        for (const row of this.#statements.touching.all({ tbl, rowId, seq: target.seq }))
+          if (!all.has(row.id) && !this.#comesToNothing(row, target)) all.set(row.id, row)
+      if (all.size === known) return { ok: false, stuck: first }
     }
   }
 
-  /** The change and all that stands on it, the newest first. */
-  #withDependents(target: ChangeListRow): ChangeListRow[] {
-    const found = new Map([[target.id, target]])
-    const queue = [target]
-    for (let row = queue.pop(); row !== undefined; row = queue.pop()) {
-      const ids = new Set(this.#statements.onSameRows.all({ id: row.id, seq: row.seq }).map((each) => each.id))
-      const madeIn = new Set(this.#statements.madeIn.all(row.id).map((each) => each.tbl))
-      for (const { child, column, parent } of this.#references.filter((each) => madeIn.has(each.parent)))
-        for (const each of this.#statements.onMadeRows.all({
-          id: row.id,
-          seq: row.seq,
-          parent,
-          child,
-          path: `$.${column}`,
-        }))
-          ids.add(each.id)
-      for (const id of ids) {
-        const dependent = this.#statements.find.get(id)
-        if (!dependent || found.has(id)) continue
-        found.set(id, dependent)
-        queue.push(dependent)
-      }
-    }
-    return [...found.values()].sort((a, b) => b.seq - a.seq)
+  /** A taking back of what was itself done after the target: the two cancel each other. */
+  #comesToNothing(row: ChangeListRow, target: ChangeListRow): boolean {
+    if (row.is_undo === 0) return false
+    return this.#statements.flips.all(row.id).every((flip) => (this.#statements.seqOf.get(flip.change_id)?.seq ?? 0) > target.seq)
   }
 
-  #restore(changeId: string): void {
-    for (const row of this.#statements.images.all(changeId)) {
-      const columns = this.#columns.get(row.tbl)
-      if (!columns) throw new Error(`The journal names a table that is not there: ${row.tbl}`)
-      if (row.before === null) {
-        this.#db.prepare(`DELETE FROM "${row.tbl}" WHERE id = ?`).run(row.row_id)
-        continue
-      }
-      const image = JSON.parse(row.before) as Image
-      // A restored row is a new version: a window still showing the taken-back one is stale.
-      const current = this.#db.prepare<[string], Image>(`SELECT * FROM "${row.tbl}" WHERE id = ?`).get(row.row_id)
-      if ('version' in image)
-        image['version'] = Math.max(Number(image['version']), Number(current?.['version'] ?? 0)) + 1
-      const present = columns.filter((column) => column in image)
-      if (current)
-        this.#db
-          .prepare(`UPDATE "${row.tbl}" SET ${present.map((c) => `"${c}" = @${c}`).join(', ')} WHERE id = @id`)
-          .run(image)
-      else
-        this.#db
-          .prepare(
-            `INSERT INTO "${row.tbl}" (${present.map((c) => `"${c}"`).join(', ')}) VALUES (${present.map((c) => `@${c}`).join(', ')})`,
-          )
-          .run(image)
-    }
-  }
-
-  /** Marks a change as taken back, or as standing again; for an undo, what it took back turns the other way. */
-  #setUndone(changeId: string, by: string | null): void {
-    this.#statements.mark.run(by, changeId)
-    for (const { change_id } of this.#statements.targets.all(changeId))
-      this.#setUndone(change_id, by === null ? changeId : null)
+  #turn(undoId: string, changeId: string, now: string | null): void {
+    const was = this.#statements.find.get(changeId)?.undone_by ?? null
+    if (was === now) return
+    this.#statements.flip.run({ undoId, changeId, was, now })
+    this.#statements.mark.run(now, changeId)
   }
 }
 

@@ -1,15 +1,13 @@
 import type { z } from 'zod'
-import { fail, ok, type Outcome } from '#core/failure'
+import { fail, ok, type Outcome } from '../failing.js'
 import { daysBetween, type Day } from '#core/calendar/day'
 import { trialStanding } from '#core/decide/trial'
 import { destinationsFor } from '#core/decide/verdict'
 import { isSpoiled } from '#core/shelf-life/last-good-day'
 import type { DecideAnswer, GiveVerdict, StartTrial, TrialView } from '#contract/ending'
-import type { ItemSummary } from '#contract/item'
 import type { Done } from '../db/journal.js'
-import { Drawer } from '../drawer/drawer.js'
 import type { House } from '../house.js'
-import { Projects } from '../projects/projects.js'
+import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
 import { decideQueries, type TrialRow } from './queries.js'
 
 /** Unworn this long, an open item is one to decide about. Assumption. */
@@ -22,14 +20,10 @@ const DOUBTFUL_SHOWN = 12
 /** Trials with a decision due, verdicts, and what to put on trial next. */
 export class Decide {
   readonly #house: House
-  readonly #drawer: Drawer
-  readonly #projects: Projects
   readonly #queries
 
   constructor(house: House) {
     this.#house = house
-    this.#drawer = new Drawer(house)
-    this.#projects = new Projects(house)
     this.#queries = decideQueries(house.db)
   }
 
@@ -48,7 +42,7 @@ export class Decide {
         const item = items.get(row.item_id)
         if (!item) return []
         const { id, day, verdict, reason, destination, until_day: until } = row
-        return [{ id, item, day, verdict, reason, destination, until }]
+        return [{ id, item: summaryOf(item), day, verdict, reason, destination, until }]
       }),
       doubtful: this.#doubtful(today),
     }
@@ -66,8 +60,8 @@ export class Decide {
     return { due: trials.filter((trial) => trial.decisionDue).length, running: trials.length }
   }
 
-  #items(rows: readonly { item_id: string }[]): ItemSummary[] {
-    return this.#house.stock.summaries(
+  #items(rows: readonly { item_id: string }[]): ItemFacts[] {
+    return this.#house.stock.facts(
       rows.map((row) => row.item_id),
       this.#house.today(),
     )
@@ -107,18 +101,32 @@ export class Decide {
     this.#queries.addVerdict.run({ id, itemId, trialId, day: today, verdict, reason, destination, until, usedAs })
     this.#queries.closeTrials.run({ itemId, day: today })
     if (verdict === 'let go' || verdict === 'rest until a date') {
-      if (item.placement !== null) this.#drawer.takeOut(itemId, today, until)
+      if (item.placement !== null) this.#house.drawer.takeOut(itemId, today, until)
       if (verdict === 'let go') {
-        this.#projects.rollOutEverywhere(itemId, today, 'let go')
-        this.#queries.leave.run({ id: itemId, day: today })
+        this.#house.projects.rollOutEverywhere(itemId, today)
+        this.#queries.leave.run({ id: itemId, day: this.#endOf(item, today) })
+        this.#queries.offShortList.run(itemId)
       } else if (until !== null) this.#queries.rest.run({ id: itemId, until })
     }
-    if (usedAs !== null) this.#queries.useAs.run({ id: itemId, usedAs })
+    if (usedAs !== null) {
+      this.#queries.useAs.run({ id: itemId, usedAs })
+      this.#house.wearing.laterWordHolds()
+    }
     const name = item.shade || item.name
     return ok({ words: verdict === 'let go' ? `Let ${name} go` : `${name}: ${verdict}`, answer: { id } })
   }
 
-  #trialView(row: TrialRow, item: ItemSummary, today: Day): TrialView {
+  /** It ends today; with the clock set back, on the day it was last worn. */
+  #endOf(item: ItemFacts, today: Day): Day {
+    return item.lastWorn !== null && item.lastWorn > today ? item.lastWorn : today
+  }
+
+  /** Ends the trials of something that is no longer there to be tried. */
+  closeTrials(itemId: string, day: Day): void {
+    this.#queries.closeTrials.run({ itemId, day })
+  }
+
+  #trialView(row: TrialRow, item: ItemFacts, today: Day): TrialView {
     const standing = trialStanding({
       startedOn: row.started_on,
       dueOn: row.due_on,
@@ -128,7 +136,7 @@ export class Decide {
     })
     return {
       id: row.id,
-      item,
+      item: summaryOf(item),
       startedOn: row.started_on,
       dueOn: row.due_on,
       wearsWanted: row.wears_wanted,
@@ -149,7 +157,7 @@ export class Decide {
     const backs = new Map(this.#queries.putBacks.all().map((row) => [row.item_id, row.n]))
     const logIsLong = daysBetween(since, today) >= DOUBTFUL_DAYS
     return this.#house.stock
-      .summaries(this.#house.stock.presentIds(), today)
+      .facts(this.#house.stock.presentIds(), today)
       .filter(
         (item) =>
           item.lifecycle === 'open' && item.goal === null && !item.onTrial && item.makeup && item.restingUntil === null,
@@ -169,10 +177,11 @@ export class Decide {
           b.putBack - a.putBack || (b.daysUnworn ?? 0) - (a.daysUnworn ?? 0) || a.item.id.localeCompare(b.item.id),
       )
       .slice(0, DOUBTFUL_SHOWN)
+      .map(({ item, ...why }) => ({ item: summaryOf(item), ...why }))
   }
 }
 
-function destinationsOf(item: ItemSummary) {
+function destinationsOf(item: ItemFacts) {
   const spoiled = isSpoiled(item.shelfLife)
   return destinationsFor({ opened: item.lifecycle !== 'unopened', eye: item.eye, lip: item.lip, spoiled })
 }

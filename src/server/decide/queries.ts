@@ -35,7 +35,7 @@ export function decideQueries(db: Db) {
       INSERT INTO trial (id, item_id, started_on, due_on, wears_wanted, question)
       VALUES (@id, @itemId, @startedOn, @dueOn, @wearsWanted, @question)`),
     closeTrials: sql<[{ itemId: string; day: Day }]>(
-      'UPDATE trial SET closed_on = @day, version = version + 1 WHERE item_id = @itemId AND closed_on IS NULL',
+      'UPDATE trial SET closed_on = max(@day, started_on), version = version + 1 WHERE item_id = @itemId AND closed_on IS NULL',
     ),
     verdicts: sql<[], VerdictRow>(
       'SELECT id, item_id, day, verdict, reason, destination, until_day FROM verdict ORDER BY day DESC, rowid DESC',
@@ -45,8 +45,9 @@ export function decideQueries(db: Db) {
       INSERT INTO verdict (id, item_id, trial_id, day, verdict, reason, destination, until_day, used_as)
       VALUES (@id, @itemId, @trialId, @day, @verdict, @reason, @destination, @until, @usedAs)`),
     leave: sql<[{ id: string; day: Day }]>(`
-      UPDATE item SET lifecycle = 'left', ended_on = @day, location = 'resting', location_until = NULL, version = version + 1
+      UPDATE item SET ended_as = 'left', ended_on = @day, location = 'resting', location_until = NULL, version = version + 1
        WHERE id = @id`),
+    offShortList: sql<[string]>('DELETE FROM short_list WHERE item_id = ?'),
     rest: sql<[{ id: string; until: Day }]>(
       "UPDATE item SET location = 'resting', location_until = @until, version = version + 1 WHERE id = @id",
     ),

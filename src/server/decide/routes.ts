@@ -1,12 +1,11 @@
 import { Router } from 'express'
-import { ok } from '#core/failure'
+import { ok } from '../failing.js'
 import { GiveVerdict, StartTrial } from '#contract/ending'
 import type { House } from '../house.js'
 import { command, read } from '../http/routes.js'
-import { Decide } from './decide.js'
 
 export function decideRoutes(house: House): Router {
-  const decide = new Decide(house)
+  const { decide } = house
   const routes = Router()
   read(routes, '/decide', () => ok(decide.all()))
   command(house, routes, 'post', '/trials', StartTrial, 'start-trial', (body) => decide.startTrial(body))

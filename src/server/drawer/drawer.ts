@@ -1,4 +1,4 @@
-import { fail, ok, type Outcome } from '#core/failure'
+import { fail, ok, type Outcome } from '../failing.js'
 import type { Day } from '#core/calendar/day'
 import type { DrawerZone } from '#contract/today'
 import type { Done } from '../db/journal.js'
@@ -33,7 +33,7 @@ export class Drawer {
     const today = this.#house.today()
     const item = this.#house.stock.one(itemId, today)
     if (!item) return fail('unknown-item', { value: itemId })
-    if (item.endedOn !== null) return fail('item-ended', { name: item.name })
+    if (item.endedOn !== null) return fail('item-ended', { name: item.shade || item.name })
     const zone = this.zones().find((each) => each.id === zoneId)
     if (!zone) return fail('unknown-zone', { value: zoneId })
     if (item.placement?.zoneId === zoneId)
@@ -75,7 +75,9 @@ export class Drawer {
   }
 
   editZone(id: string, name: string, slots: number): Outcome<Done<{ id: string }>> {
-    if (!this.zones().some((zone) => zone.id === id)) return fail('unknown-zone', { value: id })
+    const zone = this.zones().find((each) => each.id === id)
+    if (!zone) return fail('unknown-zone', { value: id })
+    if (slots < zone.taken) return fail('zone-holds-more', { value: slots, zone: zone.name, taken: zone.taken })
     this.#queries.editZone.run({ id, name, slots })
     return ok({ words: `Changed the zone ${name}`, answer: { id } })
   }

@@ -1,12 +1,11 @@
 import { Router } from 'express'
-import { ok } from '#core/failure'
+import { ok } from '../failing.js'
 import { EditZone, Place, Reorder, TakeOut } from '#contract/today'
 import type { House } from '../house.js'
 import { command, read } from '../http/routes.js'
-import { Drawer } from './drawer.js'
 
 export function drawerRoutes(house: House): Router {
-  const drawer = new Drawer(house)
+  const { drawer } = house
   const routes = Router()
   read(routes, '/drawer', () => {
     const today = house.today()

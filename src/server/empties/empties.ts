@@ -1,23 +1,19 @@
 import type { z } from 'zod'
-import { fail, ok, type Outcome } from '#core/failure'
+import { fail, ok, type Outcome } from '../failing.js'
 import { daysBetween } from '#core/calendar/day'
-import { openedWithin } from '#core/item/opened'
 import type { EmptiesAnswer, FinishItem } from '#contract/ending'
-import type { ItemSummary } from '#contract/item'
 import type { Done } from '../db/journal.js'
-import { Drawer } from '../drawer/drawer.js'
 import type { House } from '../house.js'
+import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
 import { emptiesQueries } from './queries.js'
 
 /** Finished items with what was thought of them. What leaves keeps its history. */
 export class Empties {
   readonly #house: House
-  readonly #drawer: Drawer
   readonly #queries
 
   constructor(house: House) {
     this.#house = house
-    this.#drawer = new Drawer(house)
     this.#queries = emptiesQueries(house.db)
   }
 
@@ -26,7 +22,7 @@ export class Empties {
     const reviews = this.#queries.finished.all()
     const items = new Map(
       this.#house.stock
-        .summaries(
+        .facts(
           reviews.map((row) => row.item_id),
           today,
         )
@@ -40,7 +36,7 @@ export class Empties {
         if (!item) return []
         return [
           {
-            item,
+            item: summaryOf(item),
             day: row.day,
             wouldBuyAgain: row.would_buy_again,
             words: row.words,
@@ -66,14 +62,15 @@ export class Empties {
       return fail('finished-before-last-wear', { value: body.day, day: item.lastWorn })
     if ((this.#queries.reviewTaken.get(body.reviewId)?.n ?? 0) > 0) return fail('id-taken', { value: body.reviewId })
     if (item.placement !== null) {
-      const out = this.#drawer.takeOut(itemId, body.day)
+      const out = this.#house.drawer.takeOut(itemId, body.day)
       if (!out.ok) return out
     }
     this.#queries.finish.run({ id: itemId, day: body.day })
-    // What is finished was opened some time, also when nobody said so.
-    this.#queries.assumeOpened.run(itemId)
+    this.#house.decide.closeTrials(itemId, body.day)
+    this.#queries.offShortList.run(itemId)
     this.#queries.review.run({
       id: body.reviewId,
+      productId: item.productId,
       itemId,
       day: body.day,
       wouldBuyAgain: body.wouldBuyAgain,
@@ -85,13 +82,8 @@ export class Empties {
 }
 
 /** Days from opening to the end; both ends where the opening is a range. Null when nothing bounds it. */
-function daysInUse(item: ItemSummary, end: ItemSummary['endedOn']): { least: number; most: number } | null {
-  if (end === null) return null
-  const within = openedWithin(item.opened, {
-    acquiredEarliest: item.acquired?.earliest ?? null,
-    firstWear: item.firstWorn,
-    today: end,
-  })
-  if (within === null || within.latest > end) return null
+function daysInUse(item: ItemFacts, end: ItemFacts['endedOn']): { least: number; most: number } | null {
+  const { within } = item.opening
+  if (end === null || within === null || within.latest > end) return null
   return { least: daysBetween(within.latest, end), most: daysBetween(within.earliest, end) }
 }

@@ -1,28 +1,36 @@
-import { fail, ok, type Outcome } from '#core/failure'
-import { COLLECTION_FILE_VERSION, TABLE_NAMES, type CollectionFile } from '#contract/collection-file'
-import { Photos } from '../collection/photos.js'
-import { watchedTables } from '../db/journal-triggers.js'
+import { COLLECTION_FILE_VERSION, type CollectionFile } from '#contract/collection-file'
+import { counted } from '#core/words/counted'
+import { breachesOf } from '../db/house-rules.js'
 import type { Done } from '../db/journal.js'
+import { columnsOf } from '../db/table-columns.js'
+import { exportedTables } from '../db/tables.js'
+import { fail, ok, type Outcome } from '../failing.js'
 import type { House } from '../house.js'
+
+type TableName = keyof CollectionFile['tables']
+
+/** What no house can be without. */
+const NEVER_EMPTY = ['zone', 'category'] as const
 
 /** The whole collection out of the house and into it again. */
 export class CollectionFiles {
   readonly #house: House
-  readonly #photos: Photos
-  readonly #columns: Map<string, string[]>
+  readonly #tables = exportedTables() as TableName[]
+  readonly #columns: ReadonlyMap<string, readonly string[]>
 
   constructor(house: House) {
     this.#house = house
-    this.#photos = new Photos(house)
-    this.#columns = new Map(watchedTables(house.db).map(({ name, columns }) => [name, columns]))
+    this.#columns = new Map(this.#tables.map((name) => [name, columnsOf(house.db, name)]))
   }
 
   /** Everything she has recorded, table by table, ids included, rows in the order of their ids; pictures in base64. */
   everything(): CollectionFile {
-    const tables = Object.fromEntries(TABLE_NAMES.map((name) => [name, this.#rowsOf(name)])) as CollectionFile['tables']
+    const tables = Object.fromEntries(
+      this.#tables.map((name) => [name, this.#rowsOf(name)]),
+    ) as CollectionFile['tables']
     const pictures: Record<string, string> = {}
     for (const { id } of tables.photo) {
-      const jpeg = this.#photos.read(id)
+      const jpeg = this.#house.photos.read(id)
       if (jpeg !== null) pictures[id] = jpeg.toString('base64')
     }
     return {
@@ -41,33 +49,78 @@ export class CollectionFiles {
 
   /**
    * Puts a file in place of what is there, as one change: what it does not hold goes, taking it back brings all of it again.
-   * Into a collection that holds something only with `replace`.
+   * Into a collection that holds something only with `replace`. Whatever in it would not hold together is refused with its
+   * place, before anything is kept.
    */
   put(file: CollectionFile, replace: boolean): Outcome<Done<{ items: number }>> {
     if (!replace && !this.isEmpty()) return fail('collection-not-empty')
+    const wrong = this.#incomplete(file)
+    if (wrong) return wrong
     const { db } = this.#house
+    // The pictures first: a row never stands without its picture. Their names are made of what is in them.
+    const content = new Map(
+      Object.entries(file.pictures).map(([id, base64]) => [id, this.#house.photos.write(Buffer.from(base64, 'base64'))]),
+    )
+    const photo = file.tables.photo.map((row) => ({ ...row, content: content.get(row.id) ?? row.content }))
     // Rows refer to each other across tables; all of it is checked when the change is committed.
     db.pragma('defer_foreign_keys = ON')
-    for (const name of [...TABLE_NAMES].reverse()) db.prepare(`DELETE FROM "${name}"`).run()
-    for (const name of TABLE_NAMES) {
+    for (const name of [...this.#tables].reverse()) db.prepare(`DELETE FROM "${name}"`).run()
+    for (const name of this.#tables) {
       const columns = this.#columns.get(name) ?? []
       const insert = db.prepare(
         `INSERT INTO "${name}" (${columns.map((c) => `"${c}"`).join(', ')}) VALUES (${columns.map((c) => `@${c}`).join(', ')})`,
       )
-      for (const row of file.tables[name]) insert.run(row)
+      for (const [at, row] of (name === 'photo' ? photo : file.tables[name]).entries()) {
+        const refused = refusalOf(() => insert.run(row))
+        if (refused !== null) return fail('collection-inconsistent', { where: `tables.${name}.${at}`, why: refused })
+      }
     }
-    if (this.#broken()) return fail('collection-inconsistent')
-    for (const [id, base64] of Object.entries(file.pictures)) this.#photos.write(id, Buffer.from(base64, 'base64'))
+    const [broken] = db.pragma('foreign_key_check') as { table: string; rowid: number; parent: string }[]
+    if (broken)
+      return fail('collection-inconsistent', {
+        where: `tables.${broken.table}`,
+        why: `a row refers to one of ${broken.parent} that the file does not hold`,
+      })
+    const [breach] = breachesOf(db)
+    if (breach)
+      return fail('collection-inconsistent', {
+        where: `tables.${breach.tbl}, the row with the id ${breach.row_id}`,
+        why: `there would be ${breach.rule}`,
+      })
     const items = file.tables.item.length
-    return ok({ words: `Took in a collection of ${items} items`, answer: { items } })
+    return ok({ words: `Took in a collection of ${counted(items, 'item')}`, answer: { items } })
   }
 
-  #broken(): boolean {
-    return (this.#house.db.pragma('foreign_key_check') as unknown[]).length > 0
+  #incomplete(file: CollectionFile): ReturnType<typeof fail<'collection-inconsistent'>> | null {
+    for (const name of NEVER_EMPTY)
+      if (file.tables[name].length === 0)
+        return fail('collection-inconsistent', { where: `tables.${name}`, why: 'a collection has one at least' })
+    const photos = new Map(file.tables.photo.map((row) => [row.id, row]))
+    const stray = Object.keys(file.pictures).find((id) => !photos.has(id))
+    if (stray !== undefined)
+      return fail('collection-inconsistent', { where: `pictures.${stray}`, why: 'no row of photo has this id' })
+    const missing = file.tables.photo.findIndex((row) => file.pictures[row.id] === undefined)
+    return missing < 0
+      ? null
+      : fail('collection-inconsistent', { where: `tables.photo.${missing}`, why: 'the file does not hold its picture' })
   }
 
   #rowsOf(name: string): unknown[] {
     const columns = this.#columns.get(name) ?? []
     return this.#house.db.prepare(`SELECT ${columns.map((c) => `"${c}"`).join(', ')} FROM "${name}" ORDER BY id`).all()
+  }
+}
+
+/** Why the database does not take a row, in a few words; null when it does. */
+function refusalOf(insert: () => unknown): string | null {
+  try {
+    insert()
+    return null
+  } catch (error) {
+    const code = String((error as { code?: unknown }).code)
+    if (!code.startsWith('SQLITE_CONSTRAINT')) throw error
+    return /UNIQUE|PRIMARYKEY/.test(code)
+      ? 'another row has the same id or stands for the same thing'
+      : 'its columns contradict each other'
   }
 }

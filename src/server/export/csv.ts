@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import { minorDigits } from '#core/quantity/money'
-import type { ItemSummary } from '#contract/item'
 import type { House } from '../house.js'
+import type { ItemFacts } from '../stock/item-facts.js'
 
 const HEADERS = [
   'Maker',
@@ -31,16 +31,24 @@ export function collectionCsv(house: House): string {
   const today = house.today()
   const { currency } = house.settings()
   const ids = house.db.prepare<[], { id: string }>('SELECT id FROM item').all()
-  const items = house.stock.summaries(
+  const items = house.stock.facts(
     ids.map((row) => row.id),
     today,
   )
-  const rows = items.map((item) => rowOf(item, currency))
+  const went = new Map(
+    house.db
+      .prepare<[], { item_id: string; destination: string }>(
+        "SELECT item_id, destination FROM verdict WHERE verdict = 'let go' ORDER BY day, rowid",
+      )
+      .all()
+      .map((row) => [row.item_id, row.destination]),
+  )
+  const rows = items.map((item) => rowOf(item, currency, went.get(item.id) ?? null))
   return `\uFEFF${Papa.unparse({ fields: [...HEADERS], data: rows }, { newline: '\r\n', escapeFormulae: true })}\r\n`
 }
 
-function rowOf(item: ItemSummary, currency: string): string[] {
-  const { content, opened, acquired } = item
+function rowOf(item: ItemFacts, currency: string, went: string | null): string[] {
+  const { content, opening, acquired } = item
   return [
     item.maker,
     item.name,
@@ -48,17 +56,13 @@ function rowOf(item: ItemSummary, currency: string): string[] {
     item.category,
     content === null ? '' : `${Number(content.amount.toFixed(4))} ${content.unit}`,
     item.format ?? '',
-    item.priceMinor === null
-      ? item.source === 'gift'
-        ? 'gift'
-        : ''
-      : `${(item.priceMinor / 10 ** minorDigits(currency)).toFixed(minorDigits(currency))} ${currency}`,
+    priceOf(item, currency),
     acquired === null ? '' : rangeText(acquired),
-    opened.kind === 'unopened' ? 'unopened' : opened.kind === 'unknown' ? '' : rangeText(opened),
+    opening.kind === 'unopened' ? 'unopened' : opening.kind === 'range' && opening.within ? rangeText(opening.within) : '',
     item.paoMonths === null ? '' : `${item.paoMonths}M`,
     item.expiry ?? '',
-    String(item.uses),
-    statusOf(item),
+    item.usesBefore === null && item.wears === 0 ? '' : String(item.uses),
+    statusOf(item, went),
     item.endedOn === null || item.endedRoughly ? '' : item.endedOn,
     item.finish ?? '',
     item.colour ?? '',
@@ -66,9 +70,30 @@ function rowOf(item: ItemSummary, currency: string): string[] {
   ]
 }
 
-function statusOf(item: ItemSummary): string {
+/** In her currency, as a gift, or in another currency as it was written. */
+function priceOf(item: ItemFacts, currency: string): string {
+  if (item.priceMinor === null) return item.source === 'gift' ? 'gift' : (item.priceSaid ?? '')
+  const digits = minorDigits(currency)
+  return `${(item.priceMinor / 10 ** digits).toFixed(digits)} ${currency}`
+}
+
+/** What became of a thing that is gone, in words that an import understands. */
+const WENT: Readonly<Record<string, string>> = {
+  bin: 'thrown away',
+  recycle: 'recycled',
+  'return scheme': 'returned',
+  give: 'given away',
+  swap: 'swapped',
+  donate: 'donated',
+  sell: 'sold',
+  repurpose: 'repurposed',
+  'keep the container': 'container kept',
+}
+
+function statusOf(item: ItemFacts, went: string | null): string {
   if (item.lifecycle === 'finished') return 'finished'
-  if (item.lifecycle === 'left' || item.lifecycle === 'blended') return 'gone: given away'
+  if (item.lifecycle === 'left') return went === null ? 'given away' : (WENT[went] ?? went)
+  if (item.lifecycle === 'blended') return 'blended'
   return item.lifecycle === 'unopened' ? 'unopened' : 'in use'
 }
 

@@ -2,14 +2,14 @@ import express, { Router, type Request, type Response } from 'express'
 import { CollectionFile, collectionFileSchema, PutCollection } from '#contract/collection-file'
 import type { House } from '../house.js'
 import { problemOf, problemOfInput, sendProblem } from '../http/problem.js'
-import { CollectionFiles } from './collection-file.js'
 import { collectionCsv } from './csv.js'
+import { upgradeFile } from './upgrade-file.js'
 
 /** A collection of ten years with its pictures travels as one JSON file. */
 const COLLECTION_LIMIT = '300mb'
 
 export function exportRoutes(house: House): Router {
-  const files = new CollectionFiles(house)
+  const { files } = house
   const routes = Router()
   routes.get('/export', (_request, response) => {
     attach(response, `seligo-${house.today()}.json`).json(files.everything())
@@ -20,6 +20,7 @@ export function exportRoutes(house: House): Router {
   routes.get('/export/schema', (_request, response) => {
     response.type('application/schema+json').send(JSON.stringify(collectionFileSchema()))
   })
+  house.commandRoutes.push({ method: 'post', path: '/collection-file', schema: PutCollection })
   routes.post('/collection-file', express.json({ limit: COLLECTION_LIMIT }), takeIn)
   return routes
 
@@ -28,7 +29,7 @@ export function exportRoutes(house: House): Router {
     const parsed = PutCollection.safeParse(request.body)
     if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.body))
     const { changeId, replace, collection } = parsed.data
-    const file = CollectionFile.safeParse(collection)
+    const file = CollectionFile.safeParse(upgradeFile(collection))
     if (!file.success) {
       const [first] = file.error.issues
       const where = first?.path.join('.') ?? ''
@@ -37,11 +38,14 @@ export function exportRoutes(house: House): Router {
         problemOf({ code: 'not-a-collection', data: { value: where, where, why: first?.message ?? '' } }),
       )
     }
-    house.backUp('import')
+    const copy = house.copies.before('import')
     const { exportedAt } = file.data
-    const outcome = house.journal.run({ changeId, command: 'put-collection', body: { replace, exportedAt } }, () =>
-      files.put(file.data, replace),
+    const outcome = house.journal.run(
+      { changeId, command: 'put-collection', body: { replace, exportedAt } },
+      () => files.put(file.data, replace),
+      { stored: () => copy.keep() },
     )
+    copy.drop()
     if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
     response.json(outcome.value)
   }

@@ -1,17 +1,15 @@
 import { Router } from 'express'
-import { ok } from '#core/failure'
+import { ok } from '../failing.js'
 import type { Day } from '#core/calendar/day'
 import type { Fronts } from '#contract/today'
 import type { Db } from '../db/open-database.js'
 import { preparing } from '../db/query.js'
-import { Decide } from '../decide/decide.js'
 import type { House } from '../house.js'
 import { read } from '../http/routes.js'
 
 /** The live figure on each drawer front of the chest. */
 export function frontRoutes(house: House): Router {
   const queries = frontQueries(house.db)
-  const decide = new Decide(house)
   const routes = Router()
   read(routes, '/fronts', () => ok(fronts()))
   return routes
@@ -19,8 +17,8 @@ export function frontRoutes(house: House): Router {
   function fronts(): Fronts {
     const today = house.today()
     const present = house.stock.presentIds()
-    const soon = house.stock.summaries(present, today).filter((item) => item.shelfLife.state === 'within 90 days')
-    const trials = decide.counts()
+    const soon = house.stock.facts(present, today).filter((item) => item.shelfLife.state === 'within 90 days')
+    const trials = house.decide.counts()
     return {
       today,
       wornToday: queries.wornOn.get(today)?.n ?? 0,
@@ -41,6 +39,8 @@ export function frontQueries(db: Db) {
     inProjects: sql<[], { n: number }>(`
       SELECT count(DISTINCT s.item_id) AS n FROM stay s JOIN project p ON p.id = s.project_id
        WHERE s.rolled_out IS NULL AND p.closed_on IS NULL`),
-    emptiesIn: sql<[string], { n: number }>('SELECT count(*) AS n FROM review WHERE substr(day, 1, 4) = ?'),
+    emptiesIn: sql<[string], { n: number }>(
+      "SELECT count(*) AS n FROM item WHERE ended_as = 'finished' AND ended_roughly = 0 AND substr(ended_on, 1, 4) = ?",
+    ),
   }
 }

@@ -24,12 +24,14 @@ const missing = (what: string): Words => ({
 })
 const conflict = (title: string, detail: string): Words => ({ status: 409, title, detail })
 
-/** The words of every expected failure. Data table. */
-const WORDS: Readonly<Record<string, Writer>> = {
+/** The words of every expected failure; a code without words does not compile. Data table. */
+const WORDS = {
   'unknown-item': () => missing('item'),
   'unknown-category': () => refused('That category is not in the collection; choose one from the list.', 'categoryId'),
   'unknown-zone': () => missing('zone'),
-  'unknown-part': () => refused('That shade does not belong to this item; load the page again.', 'partIds'),
+  'unknown-part': ({ field }) =>
+    refused('That shade does not belong to this item; load the page again.', String(field ?? 'partIds')),
+  'part-twice': () => refused('Two shades have the same id; load the page again.', 'parts'),
   'unknown-project': () => missing('project'),
   'unknown-stay': () => missing('project item'),
   'unknown-trial': () => missing('trial'),
@@ -50,6 +52,29 @@ const WORDS: Readonly<Record<string, Writer>> = {
       'Later changes stand on this one.',
       `${count} later changes stand on "${words}" and would go with it:\n${later}`,
     ),
+  'stands-in-the-way': ({ words, what }) =>
+    conflict(
+      'It cannot be taken back any more.',
+      `What "${words}" did was changed since in a way that cannot be told apart (${what}). Nothing was changed.`,
+    ),
+  'would-break-a-rule': ({ words, rule, blockers }) =>
+    conflict(
+      'Something stands in the way.',
+      `Taking back "${words}" would leave ${rule}. ${
+        blockers === '' ? 'Nothing was changed.' : `Take back first:\n${blockers}`
+      }`,
+    ),
+  'picture-gone': ({ words }) =>
+    conflict(
+      'The picture is gone.',
+      `"${words}" removed a picture more than thirty days ago, and its file with it. Nothing was changed.`,
+    ),
+  'collection-gone': () => ({
+    status: 503,
+    title: 'The collection is not where it was.',
+    detail:
+      'Its file was moved, replaced or deleted while Seligo was running. Nothing of this act was stored. Put it back where it was and start Seligo again.',
+  }),
   stale: () =>
     conflict(
       'It was changed in another window.',
@@ -60,6 +85,10 @@ const WORDS: Readonly<Record<string, Writer>> = {
     refused(`${value} has not come yet; when it was opened cannot lie ahead.`, 'opened'),
   'acquired-in-future': ({ value }) =>
     refused(`${value} has not come yet; when you got it cannot lie ahead.`, 'acquired'),
+  'acquired-after-wear': ({ day }) =>
+    refused(`It was worn on ${day} already; it came that day or before.`, 'acquired'),
+  'not-silent': () => refused('Something is written down for those days by now; load the page again.', 'earliest'),
+  'mix-of-one': () => refused('A mix has at least two things; choose another.', 'itemIds'),
   'item-gone': ({ name, day }) =>
     refused(
       `${name} left the collection on ${day}. Tick it anyway, and it left on the day of that use; or choose an earlier day.`,
@@ -86,6 +115,16 @@ const WORDS: Readonly<Record<string, Writer>> = {
       'Palettes cannot be made one.',
       'Their shades would get mixed up. Remove the one that is too many by deciding on it.',
     ),
+  'merge-with-itself': () => refused('A thing is not made one with itself; choose another.', 'dropIds'),
+  'merge-one-ended': ({ name }) =>
+    conflict('They cannot be one.', `${name} has ended and the other has not, or differently. Take that back first.`),
+  'merge-both-in-project': ({ project }) =>
+    conflict(
+      'They cannot be one as they are.',
+      `Both are being worked on in ${project}, each with a goal of its own. Roll one of them out first.`,
+    ),
+  'merge-both-on-trial': () =>
+    conflict('They cannot be one as they are.', 'Both are on trial. Decide on one of them first.'),
   'not-a-picture': () =>
     refused('That file is no picture that can be read. Choose a JPEG, PNG, WebP or HEIC.', 'photo'),
   'unknown-photo': () => missing('picture'),
@@ -97,6 +136,8 @@ const WORDS: Readonly<Record<string, Writer>> = {
     ),
   'zone-full': ({ zone, slots }) =>
     conflict(`${zone} is full.`, `${zone} holds ${slots}. Take something out, or give the zone more slots.`),
+  'zone-holds-more': ({ zone, taken }) =>
+    refused(`${zone} holds ${taken} slots' worth now. Take something out first, or give it at least ${taken}.`, 'slots'),
   'laying-open': () => conflict('A laying is under way.', 'Go on with it, or close it first.'),
   'no-laying': () => conflict('No laying is under way.', 'It was closed in another window; load the page again.'),
   'too-tall': ({ name }) =>
@@ -109,6 +150,19 @@ const WORDS: Readonly<Record<string, Writer>> = {
   'already-in-project': ({ name }) =>
     conflict('It is in this project already.', `${name} is already being worked on here.`),
   'already-rolled-out': () => conflict('It has rolled out before.', 'Load the page again to see where it stands.'),
+  'rolled-out-before-in': ({ day }) =>
+    refused(`It rolled in on ${day}; choose that day or a later one.`, 'day'),
+  'carried-before-in': ({ day }) =>
+    refused(`It cannot be carried over before ${day}, when it was still to roll in or out; choose a later day.`, 'day'),
+  'carried-though-met': ({ uses, target }) =>
+    conflict(
+      'Its goal is met.',
+      `${uses} of ${target} uses are counted: nothing is left to carry over. Roll it out as met, or give it a larger goal.`,
+    ),
+  'not-finished-yet': ({ name }) =>
+    refused(`${name} is not finished. Finish it first, or choose another reason.`, 'reason'),
+  'not-let-go-yet': ({ name }) =>
+    refused(`${name} is still here. Let it go first, or choose another reason.`, 'reason'),
   'goal-not-met': () => refused('The goal is not met yet. Choose "left unfinished", or carry on.', 'reason'),
   'project-closed': ({ name }) =>
     conflict(
@@ -179,13 +233,18 @@ const WORDS: Readonly<Record<string, Writer>> = {
       'Something is in the collection.',
       'A file takes the place of what is there. Say so, and it can be taken back as one change.',
     ),
-  'collection-inconsistent': () =>
-    refused('Rows of that file refer to others that it does not hold. Nothing was changed.', 'file'),
+  'collection-inconsistent': ({ where, why }) =>
+    refused(`That file does not hold together: ${where}: ${why}. Nothing was changed.`, 'file'),
   'disk-full': () => ({
     status: 507,
     title: 'It could not be stored.',
     detail:
       'The disk is full or the data folder cannot be written. Nothing was stored by this act; make room and try again.',
+  }),
+  'unreadable-request': ({ status }) => ({
+    status: Number(status),
+    title: 'The request could not be read.',
+    detail: 'Its address, its length or the way its signs are written is not understood; nothing was stored.',
   }),
   'malformed-json': () => ({
     status: 400,
@@ -202,15 +261,12 @@ const WORDS: Readonly<Record<string, Writer>> = {
     title: 'Not from here.',
     detail: 'Seligo answers only its own pages on this machine.',
   }),
-}
+} satisfies Readonly<Record<string, Writer>>
 
-/** Words for a coded failure. Throws for a code without words: that is a bug, and a test looks for it. */
-export function failureWords(failure: Failure): Words {
-  const writer = WORDS[failure.code]
-  if (!writer) throw new Error(`No words for the failure ${failure.code}`)
-  return writer(failure.data)
-}
+export type FailureCode = keyof typeof WORDS
 
-export function knownFailureCodes(): string[] {
-  return Object.keys(WORDS)
+/** Words for a coded failure. */
+export function failureWords({ code, data }: Failure<FailureCode>): Words {
+  const writer: Writer = WORDS[code]
+  return writer(data)
 }

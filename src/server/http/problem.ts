@@ -1,7 +1,7 @@
 import type { Response } from 'express'
 import type { z } from 'zod'
 import type { FieldError, Problem } from '#contract/basic'
-import type { Failure } from '#core/failure'
+import type { Failure } from '../failing.js'
 import { failureWords } from './failure-words.js'
 
 /** Turns a coded failure into problem+json. */

@@ -1,11 +1,18 @@
 import type { Request, Response, Router } from 'express'
 import type { z } from 'zod'
-import type { Outcome } from '#core/failure'
+import type { Outcome } from '../failing.js'
 import type { Done } from '../db/journal.js'
 import type { House } from '../house.js'
 import { problemOf, problemOfInput, sendProblem } from './problem.js'
 
 type Params = Readonly<Record<string, string>>
+
+/** A route that writes, as the house knows it. */
+export interface CommandRoute {
+  readonly method: 'post' | 'put'
+  readonly path: string
+  readonly schema: z.ZodType
+}
 
 /** A route that writes: Zod at the door, then one journalled change; failures become problem+json. */
 export function command<S extends z.ZodObject<{ changeId: z.ZodType<string> }>, A extends object>(
@@ -17,6 +24,7 @@ export function command<S extends z.ZodObject<{ changeId: z.ZodType<string> }>, 
   name: string,
   act: (body: z.output<S>, params: Params) => Outcome<Done<A>>,
 ): void {
+  house.commandRoutes.push({ method, path, schema })
   routes[method](path, (request: Request, response: Response) => {
     const parsed = schema.safeParse(request.body)
     if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.body))

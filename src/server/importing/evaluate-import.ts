@@ -55,7 +55,7 @@ export async function evaluateImport(bytes: Uint8Array, name: string, today: Day
       opened: item.opened,
       paoMonths: item.paoMonths,
       expiry: item.expiry,
-      uses: item.uses === null ? null : item.uses + new Set(item.wornOn).size,
+      uses: item.uses === null && item.wornOn.length === 0 ? null : (item.uses ?? 0) + new Set(item.wornOn).size,
     })),
     problems: problems.map(({ row, column, value, failure }) => ({ row, column, value, message: cellWords(failure) })),
   })

@@ -11,7 +11,8 @@ export interface PreparedRow {
 }
 
 /** The item's fields as the form would send them. */
-export function fieldsOf(item: SheetItem, row: PreviewRow): ItemFields {
+export function fieldsOf(item: SheetItem, row: PreviewRow, isSunscreen: boolean): ItemFields {
+  const [firstTick] = [...item.wornOn].sort()
   return {
     ...BLANK_FIELDS,
     maker: item.maker.slice(0, 120),
@@ -25,15 +26,19 @@ export function fieldsOf(item: SheetItem, row: PreviewRow): ItemFields {
     content: item.content === null ? null : { amount: item.content.amount, unit: item.content.unit },
     priceMinor: row.priceMinor,
     source: row.gift ? 'gift' : null,
-    acquired: item.acquired,
+    // It had come by the first day that the sheet ticks.
+    acquired:
+      item.acquired !== null && firstTick !== undefined && firstTick < item.acquired.earliest
+        ? { earliest: firstTick, latest: item.acquired.latest }
+        : item.acquired,
     opened:
       item.opened !== null
         ? { kind: 'range', ...item.opened, said: item.openedSaid.slice(0, 80) }
         : { kind: item.openedAs === 'unopened' && item.ended?.kind !== 'finished' ? 'unopened' : 'unknown' },
     paoMonths: item.paoMonths,
     expiry: item.expiry,
-    sunProtection: row.categoryId === 'sunscreen',
-    usesBefore: item.uses ?? 0,
+    sunProtection: isSunscreen,
+    usesBefore: item.uses,
     notes: item.notes.slice(0, 4000),
   }
 }

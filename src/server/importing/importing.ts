@@ -1,13 +1,12 @@
 import type { z } from 'zod'
-import { fail, ok, type Outcome } from '#core/failure'
+import { fail, ok, type Outcome } from '../failing.js'
 import { readSheet } from '#core/formats/sheet/read-sheet'
 import type { SheetItem, SheetReading } from '#core/formats/sheet/sheet-item'
 import type { Form } from '#core/item/form'
+import { counted } from '#core/words/counted'
 import type { ImportChoices, PreviewAnswer, PreviewImport, PreviewRow, RunImport } from '#contract/importing'
-import { CollectionCommands } from '../collection/commands.js'
 import type { Done } from '../db/journal.js'
 import type { House } from '../house.js'
-import { SettingsStore } from '../settings/settings-store.js'
 import { fieldsOf, identityOf, type PreparedRow } from './imported-item.js'
 import { knownCategories } from './known-categories.js'
 import { groupProblems, remarksOn } from './problem-groups.js'
@@ -27,14 +26,10 @@ export interface Prepared {
 /** From a sheet to items: first a preview that stores nothing, then all of it as one change. */
 export class Importing {
   readonly #house: House
-  readonly #commands: CollectionCommands
-  readonly #settings: SettingsStore
   readonly #queries
 
   constructor(house: House) {
     this.#house = house
-    this.#commands = new CollectionCommands(house)
-    this.#settings = new SettingsStore(house.db)
     this.#queries = importingQueries(house.db)
   }
 
@@ -73,12 +68,12 @@ export class Importing {
     const chosen = rows.filter(({ row }) => storable(row))
     if (chosen.length === 0) return fail('nothing-to-store', { value: body.fileName })
     for (const prepared of chosen) {
-      const stored = this.#storeRow(body, prepared, reading)
+      const stored = this.#storeRow(body, prepared)
       if (!stored.ok) return stored
     }
-    if (!this.#currencyIsChosen()) this.#settings.save({ ...this.#house.settings(), currency: reading.currency })
+    if (!this.#currencyIsChosen()) this.#house.settingsStore.save({ ...this.#house.settings(), currency: reading.currency })
     return ok({
-      words: `Imported ${chosen.length} items from ${body.fileName}`,
+      words: `Imported ${counted(chosen.length, 'item')} from ${body.fileName}`,
       answer: {
         stored: chosen.length,
         backups: chosen.reduce((sum, { row }) => sum + row.backups, 0),
@@ -87,26 +82,26 @@ export class Importing {
     })
   }
 
-  #storeRow(body: RunBody, { item, row }: PreparedRow, reading: SheetReading): Outcome<unknown> {
-    const id = `${body.importId}-${item.row}`
-    const fields = fieldsOf(item, row)
-    const priceHeader = reading.headers[reading.meanings.indexOf('price')]
+  #storeRow(body: RunBody, { item, row }: PreparedRow): Outcome<unknown> {
+    const id = this.#house.newId()
+    const fields = fieldsOf(item, row, this.#isSunscreen(row.categoryId))
     const brought = {
-      priceSaid: item.kept.find((cell) => cell.column === priceHeader)?.text ?? null,
+      priceSaid: item.priceSaid,
+      openedBy: 'sheet',
       keptText: item.kept,
       importIdentity: identityOf(item),
-    }
-    const added = this.#commands.add({ changeId: body.changeId, id, fields, reading: null }, brought)
+    } as const
+    const added = this.#house.collection.add({ changeId: body.changeId, id, fields, reading: null }, brought)
     if (!added.ok) return added
     for (let n = 1; n <= item.backups; n += 1) {
-      const backup = { ...fields, opened: { kind: 'unopened' } as const, usesBefore: 0 }
-      const stored = this.#commands.add(
-        { changeId: body.changeId, id: `${id}-b${n}`, fields: backup, reading: null },
-        { priceSaid: null, keptText: [], importIdentity: `${identityOf(item)}|b${n}` },
+      const backup = { ...fields, opened: { kind: 'unopened' } as const, usesBefore: null }
+      const stored = this.#house.collection.add(
+        { changeId: body.changeId, id: this.#house.newId(), fields: backup, reading: null },
+        { priceSaid: item.priceSaid, openedBy: 'sheet', keptText: [], importIdentity: `${identityOf(item)}|b${n}` },
       )
       if (!stored.ok) return stored
     }
-    for (const day of new Set(item.wornOn)) this.#queries.addWear.run({ id: `${id}.${day}`, itemId: id, day })
+    for (const day of new Set(item.wornOn)) this.#queries.addWear.run({ id: this.#house.newId(), itemId: id, day })
     if (item.ended !== null) this.#end(id, item)
     return added
   }
@@ -116,16 +111,23 @@ export class Importing {
     if (item.ended === null) return
     const today = this.#house.today()
     const { when } = item.ended
-    const latest = when === null || when.latest > today ? today : when.latest
+    const said = when === null || when.latest > today ? today : when.latest
+    // It was there on the last day that the sheet ticks.
+    const latest = item.wornOn.reduce((last, day) => (day > last ? day : last), said)
     const roughly = when === null || when.earliest !== when.latest
     const lifecycle = item.ended.kind === 'finished' ? 'finished' : 'left'
     this.#queries.end.run({ id, lifecycle, day: latest, roughly: roughly ? 1 : 0 })
     if (item.ended.kind === 'left')
-      this.#queries.addVerdict.run({ id: `v-${id}`, itemId: id, day: latest, destination: item.ended.destination })
+      this.#queries.addVerdict.run({ id: this.#house.newId(), itemId: id, day: latest, destination: item.ended.destination })
+  }
+
+  /** Her own sunscreen category counts as one, too. */
+  #isSunscreen(categoryId: string | null): boolean {
+    return this.#queries.categories.all().some((row) => row.id === categoryId && row.model_type === 'sunscreen')
   }
 
   #currencyIsChosen(): boolean {
-    return this.#settings.read().version > 0
+    return this.#house.settingsStore.read().version > 0
   }
 
   #look(tabs: readonly SheetTab[], choices: ImportChoices): Outcome<Prepared> {
@@ -136,11 +138,12 @@ export class Importing {
       // Before she has chosen a currency the first sheet brings one; later another one is listed.
       currency: this.#currencyIsChosen() ? this.#house.settings().currency : null,
       fallbackOrder: 'month-first',
+      mended: choices.mended,
       ...(choices.meanings === null ? {} : { meanings: choices.meanings }),
       ...(choices.tabs === null ? {} : { tabs: choices.tabs }),
     })
     if (!reading.ok) return reading
-    const there = new Set(this.#queries.identities.all().map((row) => row.import_identity))
+    const there = new Set(this.#queries.identities.all().map((row) => row.identity))
     const usualForm = new Map(categories.map((row) => [row.id, row.usual_form]))
     const chosen = choicesByRow(choices)
     const skipped = new Set(choices.skip)
@@ -177,16 +180,19 @@ function previewOf(
   item: SheetItem,
   chosen: Pick<PreviewRow, 'categoryId' | 'form' | 'alreadyThere' | 'skipped'>,
 ): PreviewRow {
-  const { row, maker, name, shade, categoryText, content, opened, openedAs, paoMonths, expiry, uses, format, backups } =
+  const { row, tab, line, maker, name, shade, categoryText, content, opened, openedAs, paoMonths, expiry, uses, format, backups } =
     item
   return {
     row,
+    tab,
+    line,
     maker,
     name,
     shade,
     categoryText,
     content,
     priceMinor: item.price === 0 ? null : item.price,
+    priceSaid: item.priceSaid,
     gift: item.gift && (item.price === null || item.price === 0),
     opened,
     openedAs,

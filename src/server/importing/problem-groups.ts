@@ -66,12 +66,12 @@ const KINDS: Readonly<Record<string, { words: string; what: string }>> = {
   },
   'uses-unreadable': {
     words: 'Counts of uses that cannot be read',
-    what: 'Stored as 0; the words are kept with the item.',
+    what: 'Stored as not said; the words are kept with the item.',
   },
-  'uses-negative': { words: 'Counts of uses below zero', what: 'Stored as 0; the words are kept with the item.' },
+  'uses-negative': { words: 'Counts of uses below zero', what: 'Stored as not said; the words are kept with the item.' },
   'uses-absurd': {
     words: 'Counts of uses too large to be true',
-    what: 'Stored as 0; the words are kept with the item.',
+    what: 'Stored as not said; the words are kept with the item.',
   },
 }
 
@@ -85,10 +85,10 @@ export function cellWords(failure: Failure): string {
 /** The bad cells by kind of problem, the most frequent first. */
 export function groupProblems(problems: readonly SheetProblem[]): ProblemGroup[] {
   const groups = new Map<string, ProblemGroup>()
-  for (const { row, column, value, failure } of problems) {
+  for (const { row, tab, line, at, column, value, failure } of problems) {
     const kind = KINDS[failure.code] ?? { words: failure.code, what: '' }
     const group = groups.get(failure.code) ?? { code: failure.code, ...kind, serious: true, cells: [] }
-    group.cells.push({ row, column, value, message: kind.what })
+    group.cells.push({ row, tab, line, at, column, value, message: kind.what })
     groups.set(failure.code, group)
   }
   return [...groups.values()].sort((a, b) => b.cells.length - a.cells.length || a.code.localeCompare(b.code))
@@ -106,7 +106,8 @@ export function remarksOn(rows: readonly PreparedRow[]): ProblemGroup[] {
   ): void => {
     const cells = rows.flatMap((entry) => {
       const value = test(entry)
-      return value === null ? [] : [{ row: entry.row.row, column: '', value, message: what }]
+      const { row, tab, line } = entry.row
+      return value === null ? [] : [{ row, tab, line, at: null, column: '', value, message: what }]
     })
     if (cells.length > 0) found.push({ code, serious, words, what, cells })
   }

@@ -1,6 +1,6 @@
 import iconv from 'iconv-lite'
 import Papa from 'papaparse'
-import { fail, ok, type Outcome } from '#core/failure'
+import { fail, ok, type Outcome } from '../failing.js'
 import { headerScore, type SheetTab } from '#core/formats/sheet/locate-table'
 
 /** Beyond these the file is refused with words. */

@@ -2,10 +2,10 @@ import { Router, type Request, type Response } from 'express'
 import { PreviewImport, RunImport } from '#contract/importing'
 import type { House } from '../house.js'
 import { problemOf, problemOfInput, sendProblem } from '../http/problem.js'
-import { Importing } from './importing.js'
 
 export function importingRoutes(house: House): Router {
-  const importing = new Importing(house)
+  const { importing } = house
+  house.commandRoutes.push({ method: 'post', path: '/import/run', schema: RunImport })
   const routes = Router()
   routes.post('/import/preview', preview)
   routes.post('/import/run', run)
@@ -25,13 +25,17 @@ export function importingRoutes(house: House): Router {
     const body = parsed.data
     const prepared = await importing.prepare(body)
     if (!prepared.ok) return sendProblem(response, problemOf(prepared.failure))
-    house.backUp('import')
+    const copy = house.copies.before('import')
     const { base64, ...named } = body
     // The journal keeps what the act was, not the file: its length tells one from another.
     const said = { ...named, bytes: base64.length }
-    const outcome = house.journal.run({ changeId: body.changeId, command: 'import', body: said }, () =>
-      importing.store(body, prepared.value),
+    const outcome = house.journal.run(
+      { changeId: body.changeId, command: 'import', body: said },
+      () => importing.store(body, prepared.value),
+      // A copy is kept only where an import changed something: refused ones push out nothing.
+      { stored: () => copy.keep() },
     )
+    copy.drop()
     if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
     response.json(outcome.value)
   }

@@ -1,15 +1,13 @@
 import type { z } from 'zod'
-import { fail, ok, type Outcome } from '#core/failure'
+import { fail, ok, type Outcome } from '../failing.js'
 import { addDays, fieldsOf, type Day } from '#core/calendar/day'
 import { seasonOfMonth, type Season } from '#core/item/traits'
 import { isInDate } from '#core/shelf-life/last-good-day'
 import { rivalries } from '#core/plan/rivals'
-import type { ItemSummary } from '#contract/item'
 import type { ChooseInLaying, LayingAnswer, LayingCandidate, LayoutChange } from '#contract/laying'
 import type { Done } from '../db/journal.js'
-import { Decide } from '../decide/decide.js'
-import { Drawer } from '../drawer/drawer.js'
 import type { House } from '../house.js'
+import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
 import { layingQueries } from './queries.js'
 
 /** A doubtful thing is worn this often within this long, and then decided on. Assumption. */
@@ -25,14 +23,10 @@ type Answer = Outcome<Done<{ id: string }>>
 export class Laying {
   readonly #house: House
   readonly #queries
-  readonly #drawer: Drawer
-  readonly #decide: Decide
 
   constructor(house: House) {
     this.#house = house
     this.#queries = layingQueries(house.db)
-    this.#drawer = new Drawer(house)
-    this.#decide = new Decide(house)
   }
 
   all(): LayingAnswer {
@@ -46,7 +40,7 @@ export class Laying {
       season,
       laying: laying ? { id: laying.id, season: laying.season, startedOn: laying.started_on } : null,
       candidates: laying ? this.#candidates(laying.id, season, present, today) : [],
-      comeBack: present.filter((item) => asksBack(item, today)),
+      comeBack: present.filter((item) => asksBack(item, today)).map(summaryOf),
       rivalries: rivalries(inReach(present), perWeek),
       perWeek,
       layouts: this.#queries.layouts.all().map((row) => row.day),
@@ -56,7 +50,7 @@ export class Laying {
   /** The drawer as it was on a day, and what changed since. */
   layout(day: Day): LayoutChange {
     const then = this.#queries.placedOn.all({ day }).map((row) => row.item_id)
-    const now = new Set(this.#drawer.zones().flatMap((zone) => zone.itemIds))
+    const now = new Set(this.#house.drawer.zones().flatMap((zone) => zone.itemIds))
     const lay = this.#house.stock.summaries([...new Set([...then, ...now])], this.#house.today())
     return {
       day,
@@ -82,7 +76,7 @@ export class Laying {
     if (body.until !== null && body.until <= today) return fail('until-in-past', { value: body.until })
     const { itemId, choice, until } = body
     if (choice === null) this.#queries.unchoose.run({ layingId, itemId })
-    else this.#queries.choose.run({ id: `${layingId}.${itemId}`, layingId, itemId, choice, until })
+    else this.#queries.choose.run({ id: this.#house.newId(), layingId, itemId, choice, until })
     return ok({ words: `${item.shade || item.name}: ${choice ?? 'not chosen'}`, answer: { id: itemId } })
   }
 
@@ -94,7 +88,7 @@ export class Laying {
     const choices = this.#queries.choices.all(layingId)
     const items = new Map(
       this.#house.stock
-        .summaries(
+        .facts(
           choices.map((row) => row.item_id),
           today,
         )
@@ -105,7 +99,7 @@ export class Laying {
     for (const { item_id: id, choice, until_day: until } of choices) {
       const item = items.get(id)
       if (!item || item.endedOn !== null || (choice !== 'put away' && choice !== 'rests')) continue
-      if (item.placement !== null) this.#drawer.takeOut(id, today)
+      if (item.placement !== null) this.#house.drawer.takeOut(id, today)
       if (until !== null) this.#queries.setSeasonBox.run({ id, until })
       if (item.brushes !== '') brushes.out.push(item.brushes)
     }
@@ -113,14 +107,14 @@ export class Laying {
       const item = items.get(id)
       if (!item || item.endedOn !== null || (choice !== 'comes in' && choice !== 'doubtful')) continue
       if (item.placement === null) {
-        const placed = this.#drawer.place(`${layingId}.p.${id}`, id, item.homeZoneId, tooTall(item))
+        const placed = this.#house.drawer.place(this.#house.newId(), id, item.homeZoneId, tooTall(item))
         if (!placed.ok) noRoom.push(item.shade || item.name)
         else if (item.brushes !== '') brushes.in.push(item.brushes)
       }
       if (choice === 'doubtful' && !item.onTrial)
-        this.#decide.startTrial({
+        this.#house.decide.startTrial({
           changeId: '',
-          trialId: `${layingId}.t.${id}`,
+          trialId: this.#house.newId(),
           itemId: id,
           wearsWanted: TRIAL_WEARS,
           dueOn: addDays(today, TRIAL_DAYS),
@@ -131,25 +125,25 @@ export class Laying {
     return ok({ words: `Laid the drawer for ${laying.season}`, answer: { id: layingId, noRoom, brushes } })
   }
 
-  #present(): ItemSummary[] {
-    return this.#house.stock.summaries(this.#house.stock.presentIds(), this.#house.today())
+  #present(): ItemFacts[] {
+    return this.#house.stock.facts(this.#house.stock.presentIds(), this.#house.today())
   }
 
   /** The drawer first, then what asks to come back, is on the short list or suits the season; in the order of a face. */
-  #candidates(layingId: string, season: Season, present: readonly ItemSummary[], today: Day): LayingCandidate[] {
+  #candidates(layingId: string, season: Season, present: readonly ItemFacts[], today: Day): LayingCandidate[] {
     const chosen = new Map(this.#queries.choices.all(layingId).map((row) => [row.item_id, row]))
     const listed = new Set(this.#queries.shortListed.all({ season }).map((row) => row.item_id))
     return present.flatMap((item): LayingCandidate[] => {
       const why = whyLookedAt(item, season, listed, today)
       if (why === null) return []
       const row = chosen.get(item.id)
-      return [{ item, why, choice: row?.choice ?? null, until: row?.until_day ?? null }]
+      return [{ item: summaryOf(item), why, choice: row?.choice ?? null, until: row?.until_day ?? null }]
     })
   }
 }
 
 function whyLookedAt(
-  item: ItemSummary,
+  item: ItemFacts,
   season: Season,
   listed: ReadonlySet<string>,
   today: Day,
@@ -162,16 +156,16 @@ function whyLookedAt(
   return suits ? 'of the season' : null
 }
 
-function asksBack(item: ItemSummary, today: Day): boolean {
+function asksBack(item: ItemFacts, today: Day): boolean {
   return item.placement === null && item.restingUntil !== null && item.restingUntil <= today
 }
 
 /** What does not fit under the lid stands beside the drawer. */
-function tooTall(item: ItemSummary): boolean {
+function tooTall(item: ItemFacts): boolean {
   return item.packageStates.includes('too tall for the drawer')
 }
 
-function inReach(present: readonly ItemSummary[]) {
+function inReach(present: readonly ItemFacts[]) {
   const counts = new Map<string, { categoryId: string; category: string; items: number }>()
   for (const item of present) {
     if (item.placement === null || !item.makeup) continue

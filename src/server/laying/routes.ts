@@ -1,13 +1,12 @@
 import { Router } from 'express'
-import { fail, ok } from '#core/failure'
+import { fail, ok } from '../failing.js'
 import { ChooseInLaying, CloseLaying, StartLaying } from '#contract/laying'
 import type { House } from '../house.js'
 import { dayParam } from '../http/day-param.js'
 import { command, read } from '../http/routes.js'
-import { Laying } from './laying.js'
 
 export function layingRoutes(house: House): Router {
-  const laying = new Laying(house)
+  const { laying } = house
   const routes = Router()
   read(routes, '/laying', () => ok(laying.all()))
   read(routes, '/layouts/:day', (_, { day = '' }) => {

@@ -1,10 +1,10 @@
 import type { Day } from '#core/calendar/day'
 import { evennessOf } from '#core/goal/evenness'
 import { overloads } from '#core/goal/overload'
-import type { ItemSummary } from '#contract/item'
 import type { OverloadView, ProjectView, ProjectsAnswer, StayView } from '#contract/projects'
 import type { z } from 'zod'
 import type { House } from '../house.js'
+import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
 import type { ProjectQueries, ProjectRow } from './queries.js'
 
 /** Projects as the place shows them: their stays with goal and pace, what cannot be met, how even it goes. */
@@ -19,14 +19,14 @@ export class ProjectViews {
 
   all(): ProjectsAnswer {
     const today = this.#house.today()
-    const { week, learned } = this.#house.stock.week(today)
+    const { week, weeks } = this.#house.stock.week(today)
     return {
       today,
       projects: this.#queries.open.all().map((row) => this.one(row, today)),
       closed: this.#queries.closed.all().map((row) => this.one(row, today)),
       shortList: this.#shortList(today),
       week: [...week],
-      weekLearned: learned,
+      weekLearnedFrom: weeks,
     }
   }
 
@@ -55,7 +55,7 @@ export class ProjectViews {
       closedOn: row.closed_on,
       lessons: row.lessons,
       stays,
-      reached: stays.filter((stay) => stay.outReason === 'met' || stay.outReason === 'finished').length,
+      ...countsOf(stays),
       overloads: overloadsOf(stays),
       evenness: evennessOf(stays.filter((stay) => !stay.goal.beside).map((stay) => stay.goal.wearsInStay)),
     }
@@ -64,7 +64,7 @@ export class ProjectViews {
   #stays(projectId: string, today: Day): StayView[] {
     const heads = this.#queries.stays.all(projectId)
     const ids = [...new Set(heads.map((head) => head.item_id))]
-    const items = new Map(this.#house.stock.summaries(ids, today).map((item) => [item.id, item]))
+    const items = new Map(this.#house.stock.facts(ids, today).map((item) => [item.id, item]))
     const goals = this.#house.stock.goals(ids, today)
     return heads.flatMap((head): StayView[] => {
       const item = items.get(head.item_id)
@@ -73,7 +73,7 @@ export class ProjectViews {
       return [
         {
           stayId: head.id,
-          item,
+          item: summaryOf(item),
           goal: found.goal,
           rolledOut: head.rolled_out,
           outReason: head.out_reason,
@@ -86,9 +86,9 @@ export class ProjectViews {
 
   #shortList(today: Day): ProjectsAnswer['shortList'] {
     const rows = this.#queries.shortList.all()
-    const items = new Map<string, ItemSummary>(
+    const items = new Map<string, ItemFacts>(
       this.#house.stock
-        .summaries(
+        .facts(
           rows.map((row) => row.item_id),
           today,
         )
@@ -96,15 +96,24 @@ export class ProjectViews {
     )
     return rows.flatMap(({ id, item_id, season, words, added_on: addedOn }) => {
       const item = items.get(item_id)
-      return item && item.endedOn === null ? [{ id, item, season, words, addedOn }] : []
+      return item && item.endedOn === null ? [{ id, item: summaryOf(item), season, words, addedOn }] : []
     })
   }
+}
+
+/** What is reached, on the go and left unfinished: together all that rolled in with a goal. */
+function countsOf(stays: readonly StayView[]): Pick<ProjectView, 'reached' | 'onTheGo' | 'left'> {
+  const own = stays.filter((stay) => !stay.goal.beside)
+  const inside = own.filter((stay) => stay.rolledOut === null)
+  const out = own.filter((stay) => stay.outReason === 'met' || stay.outReason === 'finished').length
+  const met = inside.filter((stay) => stay.goal.met).length
+  return { reached: out + met, onTheGo: inside.length - met, left: own.length - inside.length - out }
 }
 
 function overloadsOf(stays: readonly StayView[]): z.infer<typeof OverloadView>[] {
   const needs = stays.flatMap(({ item, goal, rolledOut }) =>
     rolledOut === null && goal.usesLeft !== null && goal.usesLeft > 0 && goal.by !== null && goal.wearDaysLeft !== null
-      ? [{ categoryId: item.wornAsId, usesLeft: goal.usesLeft, by: goal.by, wearDaysLeft: goal.wearDaysLeft }]
+      ? [{ categoryId: item.wornAsId, itemId: item.id, usesLeft: goal.usesLeft, by: goal.by, wearDaysLeft: goal.wearDaysLeft }]
       : [],
   )
   const names = new Map(stays.map(({ item }) => [item.wornAsId, item.wornAs]))

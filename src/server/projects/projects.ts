@@ -1,9 +1,8 @@
 import type { z } from 'zod'
-import { fail, ok, type Failure, type Outcome } from '#core/failure'
+import { fail, ok, type Failure, type Outcome } from '../failing.js'
 import type { Day } from '#core/calendar/day'
-import { breachBy, type RuleBreach } from '#core/goal/project-rules'
+import type { RuleBreach } from '#core/goal/project-rules'
 import { isCounted } from '#core/goal/progress'
-import { leftByReading } from '#core/item/what-is-left'
 import type {
   AddProject,
   CarryOver,
@@ -16,13 +15,15 @@ import type {
   RollOut,
   ShortListAnswer,
 } from '#contract/projects'
-import type { GoalView, ItemSummary } from '#contract/item'
+import { counted } from '#core/words/counted'
+import type { GoalView } from '#contract/item'
 import type { Done } from '../db/journal.js'
 import type { House } from '../house.js'
-import { bareOf } from '../stock/stock.js'
+import type { ItemFacts } from '../stock/item-facts.js'
 import { ProjectViews } from './project-view.js'
 import { projectQueries, type ProjectRow, type StayHeadRow } from './queries.js'
 import { RollInList } from './roll-in-list.js'
+import { ruleBrokenBy } from './rules-of.js'
 
 type AddBody = z.output<typeof AddProject>
 type EditBody = z.output<typeof EditProject>
@@ -30,9 +31,6 @@ type RollInBody = z.output<typeof RollIn>
 type RollOutBody = z.output<typeof RollOut>
 type Answer = Outcome<Done<{ id: string }>>
 type Refusal = { readonly ok: false; readonly failure: Failure }
-
-const POWDERS = ['pressed', 'baked', 'loose']
-const SAMPLES = ['mini', 'deluxe sample', 'sachet']
 
 /** Projects of every school: items roll in with a goal under her rules, and out when she says so. */
 export class Projects {
@@ -97,11 +95,11 @@ export class Projects {
     const today = this.#house.today()
     const item = this.#house.stock.one(body.itemId, today)
     if (!item) return fail('unknown-item', { value: body.itemId })
-    if (item.endedOn !== null) return fail('item-ended', { name: item.name })
+    if (item.endedOn !== null) return fail('item-ended', { name: item.shade || item.name })
     if (body.day > today) return fail('day-in-future', { value: body.day })
     if (this.#queries.stay.get(body.stayId)) return fail('id-taken', { value: body.stayId })
     const part = item.parts.find((each) => each.id === body.partId)
-    if (body.partId !== null && !part) return fail('unknown-part', { value: body.partId })
+    if (body.partId !== null && !part) return fail('unknown-part', { value: body.partId, field: 'partId' })
     const stays = this.#queries.stays.all(projectId)
     const inside = stays.some(
       (stay) => stay.item_id === body.itemId && stay.part_id === body.partId && stay.rolled_out === null,
@@ -109,15 +107,12 @@ export class Projects {
     if (inside) return fail('already-in-project', { name: part?.name ?? (item.shade || item.name) })
     const wrong = wrongGoal(body.goal, project, body.day) ?? this.#breach(project, stays, item, body)
     if (wrong) return wrong
-    const reading = part ? part.reading : item.reading
     this.#queries.rollIn.run({
       id: body.stayId,
       projectId,
       itemId: body.itemId,
       partId: body.partId,
       day: body.day,
-      left: part ? leftOfPart(part.reading) : item.left,
-      bare: bareOf(reading),
       beside: body.beside ? 1 : 0,
       carriedFrom,
       ...goalBindings(body.goal),
@@ -137,7 +132,7 @@ export class Projects {
       if (!done.ok) return done
     }
     const name = this.#queries.one.get(projectId)?.name ?? ''
-    return ok({ words: `${body.stays.length} rolled into ${name}`, answer: { id: projectId } })
+    return ok({ words: `${counted(body.stays.length, 'thing')} rolled into ${name}`, answer: { id: projectId } })
   }
 
   editGoal(stayId: string, goal: GoalBody): Answer {
@@ -157,16 +152,19 @@ export class Projects {
     if (!stay || !project) return fail('unknown-stay', { value: stayId })
     if (stay.rolled_out !== null) return fail('already-rolled-out')
     const today = this.#house.today()
-    if (body.day > today || body.day < stay.rolled_in) return fail('day-in-future', { value: body.day })
-    if (body.reason === 'met' && this.#goal(stay)?.met !== true) return fail('goal-not-met')
-    if (body.reason === 'left unfinished' && project.leaving_allowed === 0 && stay.beside === 0)
-      return fail('leaving-not-allowed', { project: project.name })
+    if (body.day > today) return fail('day-in-future', { value: body.day })
+    if (body.day < stay.rolled_in) return fail('rolled-out-before-in', { value: body.day, day: stay.rolled_in })
+    const wrong = this.#wrongReason(stay, project, body.reason)
+    if (wrong) return wrong
     const item = this.#house.stock.one(stay.item_id, today)
     this.#queries.rollOut.run({ id: stayId, day: body.day, reason: body.reason, words: body.words })
     return ok({ words: `${item?.shade || item?.name || 'An item'} rolled out`, answer: { id: stayId } })
   }
 
-  /** In one step: out of one project unfinished, into another with what was counted as its head start. */
+  /**
+   * In one step: out of one project unfinished, into another with everything counted so far as its head start: the old head
+   * start and every use from the day it rolled in up to the day it is carried over.
+   */
   carryOver(stayId: string, body: z.output<typeof CarryOver>): Answer {
     const stay = this.#queries.stay.get(stayId)
     const into = this.#queries.one.get(body.projectId)
@@ -174,12 +172,19 @@ export class Projects {
     if (!into) return fail('unknown-project', { value: body.projectId })
     const goal = this.#goal(stay)
     if (!goal) return fail('unknown-stay', { value: stayId })
+    if (body.day > this.#house.today()) return fail('day-in-future', { value: body.day })
+    const earliest = stay.rolled_out ?? stay.rolled_in
+    if (body.day < earliest) return fail('carried-before-in', { value: body.day, day: earliest })
+    // A use of the very day counts from the new stay's first day on; it must not be in the head start too.
+    const span = { itemId: stay.item_id, partId: stay.part_id, from: stay.rolled_in, until: body.day }
+    const counts = isCounted(goal.kind)
+    const headStart = counts ? goal.headStart + (this.#queries.usesWithin.get(span)?.n ?? 0) : 0
+    if (counts && headStart >= (goal.target ?? 1))
+      return fail('carried-though-met', { value: body.day, uses: headStart, target: goal.target ?? 1 })
     if (stay.rolled_out === null) {
       const words = `carried over to ${into.name}`
       this.#queries.rollOut.run({ id: stayId, day: body.day, reason: 'left unfinished', words })
     }
-    // A use of the very day counts from the new stay's first day on; it must not be in the head start too.
-    const again = this.#queries.usesFrom.get({ itemId: stay.item_id, partId: stay.part_id, day: body.day })?.n ?? 0
     return this.rollIn(
       body.projectId,
       {
@@ -192,7 +197,7 @@ export class Projects {
         goal: {
           kind: goal.kind,
           target: goal.target,
-          headStart: isCounted(goal.kind) ? Math.min(goal.uses - again, (goal.target ?? 1) - 1) : 0,
+          headStart,
           by: { kind: into.by_day === null ? 'none' : 'project' },
         },
       },
@@ -200,9 +205,9 @@ export class Projects {
     )
   }
 
-  /** Ends every stay of an item that is gone. */
-  rollOutEverywhere(itemId: string, day: Day, reason: 'finished' | 'let go'): void {
-    this.#queries.rollOutEverywhere.run({ itemId, day, reason })
+  /** Ends every stay of an item that is let go. */
+  rollOutEverywhere(itemId: string, day: Day): void {
+    this.#queries.rollOutEverywhere.run({ itemId, day, reason: 'let go' })
   }
 
   /** What could roll in, each with its reason; like for like first when something makes room. */
@@ -225,7 +230,9 @@ export class Projects {
     const today = this.#house.today()
     const item = this.#house.stock.one(body.itemId, today)
     if (!item) return fail('unknown-item', { value: body.itemId })
+    if (item.endedOn !== null) return fail('item-ended', { name: item.shade || item.name })
     const { id, itemId, season, words } = body
+    if (this.#queries.shortListOwner.get({ id, itemId })) return fail('id-taken', { value: id })
     this.#queries.putOnShortList.run({ id, itemId, season, words, day: today })
     return ok({ words: `${item.shade || item.name} on the short list`, answer: { id } })
   }
@@ -233,6 +240,20 @@ export class Projects {
   takeOffShortList(id: string): Answer {
     this.#queries.takeOffShortList.run(id)
     return ok({ words: 'Taken off the short list', answer: { id } })
+  }
+
+  /** Whether it can have rolled out for this reason. */
+  #wrongReason(stay: StayHeadRow, project: ProjectRow, reason: RollOutBody['reason']): Refusal | null {
+    const item = this.#house.stock.one(stay.item_id, this.#house.today())
+    const part = item?.parts.find((each) => each.id === stay.part_id)
+    const name = part?.name ?? (item?.shade || item?.name || '')
+    if (reason === 'met' && this.#goal(stay)?.met !== true) return fail('goal-not-met')
+    if (reason === 'finished' && item?.lifecycle !== 'finished' && (part?.finishedOn ?? null) === null)
+      return fail('not-finished-yet', { name })
+    if (reason === 'let go' && item?.lifecycle !== 'left') return fail('not-let-go-yet', { name })
+    if (reason === 'left unfinished' && project.leaving_allowed === 0 && stay.beside === 0)
+      return fail('leaving-not-allowed', { project: project.name })
+    return null
   }
 
   #goal(stay: StayHeadRow): GoalView | undefined {
@@ -266,44 +287,15 @@ export class Projects {
   #breach(
     project: ProjectRow,
     stays: readonly StayHeadRow[],
-    item: ItemSummary,
+    item: ItemFacts,
     body: { day: Day; beside: boolean },
   ): Refusal | null {
-    const others = this.#house.stock.summaries(
+    const others = this.#house.stock.facts(
       stays.map((stay) => stay.item_id),
       this.#house.today(),
     )
     const categories = new Map(others.map((each) => [each.id, each.categoryId]))
-    const breach = breachBy(
-      {
-        shape: project.shape,
-        startedOn: project.started_on,
-        replacing: project.replacing,
-        mostItems: project.most_items,
-        breakDays: project.break_days,
-        leavingAllowed: project.leaving_allowed === 1,
-        theme: project.theme,
-        categoryId: project.category_id,
-        atOnce: project.at_once,
-        paletteId: project.palette_id,
-      },
-      stays.map((stay) => ({
-        itemId: stay.item_id,
-        categoryId: categories.get(stay.item_id) ?? '',
-        rolledIn: stay.rolled_in,
-        rolledOut: stay.rolled_out,
-        reached: stay.out_reason === 'met' || stay.out_reason === 'finished',
-        beside: stay.beside === 1,
-      })),
-      {
-        itemId: item.id,
-        categoryId: item.categoryId,
-        sample: item.format !== null && SAMPLES.includes(item.format),
-        powder: POWDERS.includes(item.form),
-        beside: body.beside,
-      },
-      body.day,
-    )
+    const breach = ruleBrokenBy(project, stays, categories, item, body)
     return breach === null ? null : refusalOf(breach, project.name, item.shade || item.name)
   }
 }
@@ -311,12 +303,6 @@ export class Projects {
 function refusalOf(breach: RuleBreach, project: string, name: string): Refusal {
   const { code, ...data } = breach
   return fail(`rule-${code}`, { ...data, project, name })
-}
-
-function leftOfPart(reading: ItemSummary['reading']): number | null {
-  if (reading === null) return null
-  if (reading.kind === 'stage') return leftByReading({ kind: 'stage', stage: reading.stage ?? 'untouched' })
-  return reading.value
 }
 
 function bindings(body: Omit<AddBody, 'id'>, id: string): Record<string, unknown> {

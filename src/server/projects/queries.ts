@@ -77,9 +77,9 @@ export function projectQueries(db: Db) {
       'UPDATE project SET closed_on = @day, lessons = @lessons, version = version + 1 WHERE id = @id',
     ),
     rollIn: sql(`
-      INSERT INTO stay (id, project_id, item_id, part_id, rolled_in, goal_kind, goal_target, baseline_left, baseline_bare,
+      INSERT INTO stay (id, project_id, item_id, part_id, rolled_in, goal_kind, goal_target,
                         head_start, by_kind, by_day, beside, carried_from)
-      VALUES (@id, @projectId, @itemId, @partId, @day, @kind, @target, @left, @bare, @headStart, @byKind, @byDay, @beside,
+      VALUES (@id, @projectId, @itemId, @partId, @day, @kind, @target, @headStart, @byKind, @byDay, @beside,
               @carriedFrom)`),
     editGoal: sql(`
       UPDATE stay SET goal_kind = @kind, goal_target = @target, head_start = @headStart, by_kind = @byKind, by_day = @byDay,
@@ -90,14 +90,13 @@ export function projectQueries(db: Db) {
     rollOutEverywhere: sql<[{ itemId: string; day: Day; reason: string }]>(`
       UPDATE stay SET rolled_out = max(@day, rolled_in), out_reason = @reason, version = version + 1
        WHERE item_id = @itemId AND rolled_out IS NULL`),
-    usesFrom: sql<[{ itemId: string; partId: string | null; day: Day }], { n: number }>(`
+    usesWithin: sql<[{ itemId: string; partId: string | null; from: Day; until: Day }], { n: number }>(`
       SELECT count(*) AS n FROM wear w
-       WHERE w.item_id = @itemId AND w.day >= @day
+       WHERE w.item_id = @itemId AND w.day >= @from AND w.day < @until
          AND (@partId IS NULL OR EXISTS (SELECT 1 FROM wear_part wp WHERE wp.wear_id = w.id AND wp.part_id = @partId))`),
-    openedSince: sql<[], { id: string; category_id: string; opened: Day | null; first_worn: Day | null }>(`
-      SELECT i.id, i.category_id, coalesce(i.opened_latest, i.acquired_latest) AS opened,
-             (SELECT min(day) FROM wear WHERE item_id = i.id) AS first_worn
-        FROM item i WHERE i.lifecycle = 'open'`),
+    shortListOwner: sql<[{ id: string; itemId: string }], { id: string }>(
+      'SELECT id FROM short_list WHERE id = @id AND item_id <> @itemId',
+    ),
     category: sql<[string], { name: string }>('SELECT name FROM category WHERE id = ?'),
     shortList: sql<[], ShortListRow>(
       'SELECT id, item_id, season, words, added_on FROM short_list ORDER BY added_on, rowid',

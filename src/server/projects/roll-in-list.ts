@@ -1,10 +1,11 @@
 import { rollInShortList, type RollInCandidate } from '#core/plan/roll-in'
-import type { ItemSummary } from '#contract/item'
+import { isSpoiled } from '#core/shelf-life/last-good-day'
 import type { RollInReasonView, ShortListAnswer } from '#contract/projects'
 import type { House } from '../house.js'
+import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
 import type { ProjectQueries, ProjectRow, StayHeadRow } from './queries.js'
 
-type Listed = { item: ItemSummary; sameCategory: boolean; reason: RollInReasonView }
+type Listed = { item: ItemFacts; sameCategory: boolean; reason: RollInReasonView }
 
 /** As many of a sweep's next ones as are looked at in one go. Assumption. */
 const SWEEP_SHOWN = 8
@@ -23,13 +24,21 @@ export class RollInList {
     project: ProjectRow,
     stays: readonly StayHeadRow[],
     replacing: string | null,
-    allowed: (item: ItemSummary) => boolean,
+    allowed: (item: ItemFacts) => boolean,
   ): ShortListAnswer {
     const today = this.#house.today()
     const inside = new Set(stays.filter((stay) => stay.rolled_out === null).map((stay) => stay.item_id))
-    const all = this.#house.stock.summaries(this.#house.stock.presentIds(), today)
-    const candidates = all.filter((item) => !inside.has(item.id) && item.lifecycle === 'open' && allowed(item))
-    if (project.shape === 'sweep') return { items: this.#nextInSweep(stays, candidates) }
+    const all = this.#house.stock.facts(this.#house.stock.presentIds(), today)
+    const candidates = all.filter(
+      (item) =>
+        // Not what has just made room, and nothing that should not come near an eye or lip any more.
+        item.id !== replacing &&
+        !inside.has(item.id) &&
+        item.lifecycle === 'open' &&
+        !(isSpoiled(item.shelfLife) && (item.eye || item.lip)) &&
+        allowed(item),
+    )
+    if (project.shape === 'sweep') return shown(this.#nextInSweep(stays, candidates))
     const out = replacing === null ? null : this.#house.stock.one(replacing, today)
     const kept = this.#keptForLater(candidates)
     const chosen = rollInShortList(
@@ -42,11 +51,11 @@ export class RollInList {
       const item = byId.get(itemId)
       return item && !kept.some((each) => each.item.id === itemId) ? [{ item, sameCategory, reason }] : []
     })
-    return { items: [...kept, ...reasoned] }
+    return shown([...kept, ...reasoned])
   }
 
   /** The next of the category: those it has not had yet, the least used first, so that the whole stays even. */
-  #nextInSweep(stays: readonly StayHeadRow[], candidates: readonly ItemSummary[]): Listed[] {
+  #nextInSweep(stays: readonly StayHeadRow[], candidates: readonly ItemFacts[]): Listed[] {
     const had = new Set(stays.map((stay) => stay.item_id))
     return candidates
       .filter((item) => !had.has(item.id))
@@ -56,7 +65,7 @@ export class RollInList {
   }
 
   /** What she put on the short list for later comes first. */
-  #keptForLater(candidates: readonly ItemSummary[]): Listed[] {
+  #keptForLater(candidates: readonly ItemFacts[]): Listed[] {
     const listed = new Map(this.#queries.shortList.all().map((row) => [row.item_id, row.words]))
     return candidates.flatMap((item): Listed[] => {
       const words = listed.get(item.id)
@@ -64,8 +73,7 @@ export class RollInList {
     })
   }
 
-  #facts(all: readonly ItemSummary[], candidates: readonly ItemSummary[]) {
-    const since = new Map(this.#queries.openedSince.all().map((row) => [row.id, row.opened ?? row.first_worn]))
+  #facts(all: readonly ItemFacts[], candidates: readonly ItemFacts[]) {
     const openIn = new Map<string, number>()
     for (const item of all)
       if (item.lifecycle === 'open') openIn.set(item.categoryId, (openIn.get(item.categoryId) ?? 0) + 1)
@@ -75,13 +83,16 @@ export class RollInList {
         itemId: item.id,
         categoryId: item.categoryId,
         shelfLife: item.shelfLife,
-        opened: true,
-        openedSince: since.get(item.id) ?? null,
-        left: item.left,
+        openedSince: item.opening.kind === 'range' ? (item.opening.within?.latest ?? null) : null,
+        left: item.contents.left,
         liking: item.liking,
         lastWorn: item.lastWorn,
         openInCategory: openIn.get(item.categoryId) ?? 0,
         inDrawer: item.placement !== null,
       }))
   }
+}
+
+function shown(listed: readonly Listed[]): ShortListAnswer {
+  return { items: listed.map(({ item, ...why }) => ({ item: summaryOf(item), ...why })) }
 }

@@ -1,5 +1,5 @@
 import { Router } from 'express'
-import { ok } from '#core/failure'
+import { ok } from '../failing.js'
 import {
   AddProject,
   CarryOver,
@@ -14,10 +14,9 @@ import {
 } from '#contract/projects'
 import type { House } from '../house.js'
 import { command, read } from '../http/routes.js'
-import { Projects } from './projects.js'
 
 export function projectRoutes(house: House): Router {
-  const projects = new Projects(house)
+  const { projects } = house
   const routes = Router()
   read(routes, '/projects', () => ok(projects.all()))
   read(routes, '/projects/:id/short-list', (request, { id = '' }) => {

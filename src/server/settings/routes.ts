@@ -1,14 +1,11 @@
 import { Router } from 'express'
-import { fail, ok } from '#core/failure'
+import { fail, ok } from '../failing.js'
 import { AddAway, AddLowSeason, DropStretch, SaveSettings } from '#contract/settings'
 import type { House } from '../house.js'
 import { command, read } from '../http/routes.js'
-import { Stretches } from './stretches.js'
-import { SettingsStore } from './settings-store.js'
 
 export function settingsRoutes(house: House): Router {
-  const store = new SettingsStore(house.db)
-  const stretches = new Stretches(house)
+  const { settingsStore: store, stretches } = house
   const routes = Router()
   read(routes, '/settings', () => ok(store.read()))
   command(house, routes, 'put', '/settings', SaveSettings, 'save-settings', (body) => {

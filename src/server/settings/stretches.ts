@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import { ok, type Outcome } from '#core/failure'
+import { ok, type Outcome } from '../failing.js'
 import type { Day } from '#core/calendar/day'
 import type { AddAway, AddLowSeason, StretchesAnswer } from '#contract/settings'
 import { preparing } from '../db/query.js'

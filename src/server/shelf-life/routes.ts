@@ -8,7 +8,7 @@ export function shelfLifeRoutes(house: House): Router {
   routes.get('/shelf-life', (_request, response) => {
     const today = house.today()
     const end = (actOn: string | null): string => actOn ?? '9999'
-    const items = house.stock.summaries(house.stock.presentIds(), today).sort((a, b) => {
+    const items = house.stock.facts(house.stock.presentIds(), today).sort((a, b) => {
       const [first, second] = [end(a.shelfLife.actOn), end(b.shelfLife.actOn)]
       return first < second ? -1 : first > second ? 1 : 0
     })

@@ -2,6 +2,7 @@ import type { Day } from '#core/calendar/day'
 import type { CalmStretch, PlannedWeek } from '#core/calendar/planned-week'
 import { paceOf, recentPace, sharePaceOf } from '#core/goal/pace'
 import { isCounted, progressOf } from '#core/goal/progress'
+import { baselineDay, contentOn, type DatedReading } from '#core/item/what-is-left'
 import { wearsDuring } from '#core/wear/tally'
 import type { GoalView } from '#contract/item'
 import type { StayRow } from './rows.js'
@@ -12,28 +13,42 @@ export interface GoalContext {
   readonly away: readonly CalmStretch[]
   /** Days on which the item was worn, each once, ascending. */
   readonly days: readonly Day[]
-  readonly left: number | null
-  /** Bare share of the pan, 0..1, by its last stage. */
-  readonly bare: number | null
-  readonly finished: boolean
+  /** Readings of what the goal is for, in the order of time. */
+  readonly readings: readonly DatedReading[]
+  /** Its shades, where the goal is for the whole of them. */
+  readonly partIds: readonly string[]
+  /** The day it was finished; null while it is not. */
+  readonly finishedOn: Day | null
+  /** Nothing can be used of it any more. */
+  readonly ended: boolean
   /** The shade the goal is for; null for the whole item. */
   readonly partName: string | null
 }
 
-/** A stay's goal with its progress and standing, computed from the log. */
+/**
+ * A stay's goal with its progress and standing, computed from the log. A stay that has ended is seen as on its last day: what
+ * happened to the item afterwards changes nothing of it.
+ */
 export function goalViewOf(stay: StayRow, context: GoalContext): GoalView {
-  const { today, week, away, days } = context
+  const { week, away, days, readings, partIds } = context
+  const today = stay.rolled_out !== null && stay.rolled_out < context.today ? stay.rolled_out : context.today
   const wearsInStay = wearsDuring(days, { from: stay.rolled_in, to: stay.rolled_out })
+  const stillCounts = stay.rolled_out === null || stay.out_reason === 'finished' || stay.out_reason === 'met'
+  const finished = context.finishedOn !== null && stillCounts && context.finishedOn <= today
+  const baseline = baselineDay(readings, stay.rolled_in)
+  const then = baseline === null ? null : contentOn(readings, partIds, baseline.day)
+  const now = contentOn(readings, partIds, today)
   const progress = progressOf({
     kind: stay.goal_kind,
     target: stay.goal_target,
     headStart: stay.head_start,
     wearsInStay,
-    leftAtStart: stay.baseline_left,
-    leftNow: context.left,
-    bareAtStart: stay.baseline_bare,
-    bareNow: context.bare,
-    finished: context.finished,
+    leftAtStart: then?.left ?? null,
+    leftNow: now.left,
+    bareAtStart: then?.bare ?? null,
+    bareNow: now.bare,
+    panShows: now.panShows,
+    finished,
   })
   // What merely goes along, or is kept in use, has nothing to be late for.
   const by =
@@ -44,9 +59,9 @@ export function goalViewOf(stay: StayRow, context: GoalContext): GoalView {
         : stay.by_kind === 'project'
           ? stay.project_by
           : null
-  const wornToday = days.at(-1) === today
   const target = stay.goal_target ?? 0
   const counted = isCounted(stay.goal_kind)
+  const ended = context.ended && stay.rolled_out === null
   const pace = counted
     ? paceOf({
         today,
@@ -55,12 +70,22 @@ export function goalViewOf(stay: StayRow, context: GoalContext): GoalView {
         target,
         headStart: stay.head_start,
         uses: progress.uses,
-        wornToday,
+        wornToday: days.includes(today),
+        ended,
         week,
         away,
       })
     : {
-        ...sharePaceOf({ today, rolledIn: stay.rolled_in, by, done: progress.done, met: progress.met, week, away }),
+        ...sharePaceOf({
+          today,
+          rolledIn: stay.rolled_in,
+          by,
+          done: progress.done,
+          met: progress.met,
+          ended,
+          week,
+          away,
+        }),
         difference: null,
         rescue: null,
       }
@@ -80,6 +105,7 @@ export function goalViewOf(stay: StayRow, context: GoalContext): GoalView {
     usesLeft: progress.usesLeft,
     met: progress.met,
     done: progress.done,
+    baseline: counted || stay.goal_kind === 'keep using' ? null : baseline,
     notch: notchShare,
     rolledIn: stay.rolled_in,
     by,

@@ -9,6 +9,7 @@ import type {
   PartRow,
   PlacementRow,
   ReadingRow,
+  SiblingRow,
   StayRow,
   WearSpanRow,
 } from './rows.js'
@@ -17,19 +18,16 @@ import type {
 export function stockQueries(db: Db) {
   const sql = preparing(db)
   return {
-    presentIds: sql<[], { id: string }>("SELECT id FROM item WHERE lifecycle IN ('unopened', 'open')"),
-    // The unary plus keeps the planner on the index of products: without statistics it takes that of lifecycles, and reads
-    // every open item once for each.
+    presentIds: sql<[], { id: string }>("SELECT id FROM item WHERE ended_as IS NULL"),
     items: sql<[string], ItemRow>(`
       SELECT i.id, i.version, p.maker, p.name, p.shade, i.product_id, i.category_id,
              c.name AS category, w.position AS face_order, w.makeup, max(c.eye, w.eye) AS eye, max(c.lip, w.lip) AS lip, w.name AS worn_as, w.id AS worn_as_id, w.zone_id AS home_zone_id,
-             c.model_type, i.form, i.colour, i.finish, i.opaque, i.slots, i.lifecycle, i.ended_on, i.ended_roughly, i.location,
-             i.content_amount, i.content_unit, i.price_minor, i.source, i.acquired_earliest, i.acquired_latest,
-             i.opened_kind, i.opened_earliest, i.opened_latest, i.opened_said, i.pao_months, i.expiry,
+             c.model_type, w.model_type AS worn_type, i.form, i.colour, i.finish, i.opaque, i.slots, i.ended_as, i.ended_on, i.ended_roughly, i.location,
+             i.content_amount, i.content_unit, i.price_minor, i.price_said, i.source, i.acquired_earliest, i.acquired_latest,
+             i.opened_kind, i.opened_earliest, i.opened_latest, i.opened_said, i.opened_by, i.pao_months, i.expiry,
              i.sun_protection, i.sign_day, i.sign_words, i.uses_before, i.liking, i.notes, i.structure, i.used_as, i.format,
              i.undertone, i.depth, i.seasons, i.availability, i.spf, i.package_states, i.brushes, i.kit, i.location_until,
-             (SELECT count(*) FROM item b WHERE b.product_id = i.product_id AND b.id <> i.id AND +b.lifecycle = 'unopened') AS backups,
-             (SELECT count(*) FROM item o WHERE o.product_id = i.product_id AND o.id <> i.id AND +o.lifecycle = 'open') AS open_siblings,
+             json_array_length(i.kept_text) AS kept_words,
              (SELECT count(*) FROM trial t WHERE t.item_id = i.id AND t.closed_on IS NULL) AS on_trial
         FROM json_each(?) j
         JOIN item i ON i.id = j.value
@@ -37,24 +35,25 @@ export function stockQueries(db: Db) {
         JOIN category c ON c.id = i.category_id
         JOIN category w ON w.id = coalesce(i.used_as, i.category_id)
        ORDER BY w.position, p.maker, p.name, p.shade, i.id`),
+    /** Everything present of the products of these items. The unary plus keeps the planner on the index of products. */
+    siblings: sql<[string], SiblingRow>(`
+      SELECT i.id, i.product_id, i.opened_kind, i.opened_earliest, i.opened_latest, i.opened_said, i.opened_by,
+             i.acquired_earliest, i.acquired_latest, i.uses_before, i.ended_on,
+             (SELECT min(w.day) FROM wear w WHERE w.item_id = i.id) AS first_worn
+        FROM item i
+       WHERE i.product_id IN (SELECT m.product_id FROM json_each(?) j JOIN item m ON m.id = j.value) AND +i.ended_as IS NULL`),
+    productOf: sql<[string], { product_id: string }>('SELECT product_id FROM item WHERE id = ?'),
     itemOfPart: sql<[string], { item_id: string }>('SELECT item_id FROM part WHERE id = ?'),
     wearSpans: sql<[string], WearSpanRow>(`
       SELECT w.item_id, count(*) AS wears, min(w.day) AS first_worn, max(w.day) AS last_worn
         FROM json_each(?) j JOIN wear w ON w.item_id = j.value
        GROUP BY w.item_id`),
-    latestReadings: sql<[string], ReadingRow>(`
-      SELECT m.item_id, m.part_id, m.kind, m.value, m.stage, m.day
-        FROM json_each(?) j
-        JOIN measurement m ON m.rowid =
-             (SELECT rowid FROM measurement WHERE item_id = j.value AND part_id IS NULL
-                 AND kind IN ('level', 'length', 'stage') ORDER BY day DESC, rowid DESC LIMIT 1)`),
-    latestPartReadings: sql<[string], ReadingRow>(`
-      SELECT m.item_id, m.part_id, m.kind, m.value, m.stage, m.day
-        FROM json_each(?) j
-        JOIN part p ON p.item_id = j.value
-        JOIN measurement m ON m.rowid =
-             (SELECT rowid FROM measurement WHERE item_id = p.item_id AND part_id = p.id
-                 AND kind IN ('level', 'length', 'stage') ORDER BY day DESC, rowid DESC LIMIT 1)`),
+    /** What the eye read, in the order of time. */
+    readings: sql<[string], ReadingRow>(`
+      SELECT m.item_id, m.part_id, m.kind, m.value, m.stage, m.day, m.moment, m.saved_at
+        FROM json_each(?) j JOIN measurement m ON m.item_id = j.value
+       WHERE m.kind IN ('level', 'length', 'stage')
+       ORDER BY m.item_id, m.day, m.moment DESC, m.saved_at, m.rowid`),
     parts: sql<[string], PartRow>(`
       SELECT p.id, p.item_id, p.name, p.colour, p.finish, p.row, p.col, p.row_span, p.col_span, p.shape, p.form, p.finished_on,
              (SELECT count(*) FROM wear_part wp WHERE wp.part_id = p.id) AS uses
@@ -65,8 +64,8 @@ export function stockQueries(db: Db) {
         FROM json_each(?) j JOIN placement pl ON pl.item_id = j.value AND pl.to_day IS NULL`),
     stays: sql<[string], StayRow>(`
       SELECT s.id, s.project_id, pr.name AS project_name, pr.by_day AS project_by, s.item_id, s.part_id, s.rolled_in, s.rolled_out,
-             s.out_reason, s.goal_kind, s.goal_target, s.baseline_left, s.head_start, s.by_kind, s.by_day, s.pinned,
-             s.beside, s.baseline_bare, s.carried_from
+             s.out_reason, s.goal_kind, s.goal_target, s.head_start, s.by_kind, s.by_day, s.pinned,
+             s.beside, s.carried_from
         FROM json_each(?) j
         JOIN stay s ON s.item_id = j.value
         JOIN project pr ON pr.id = s.project_id
@@ -81,10 +80,16 @@ export function stockQueries(db: Db) {
         FROM wear w JOIN item i ON i.id = w.item_id
         JOIN category c ON c.id = coalesce(w.used_as, i.used_as, i.category_id)
        WHERE w.day >= ? AND c.makeup = 1`),
-    loggedSince: sql<[], { day: Day | null }>('SELECT min(day) AS day FROM wear'),
+    /** Days with any record, makeup or not, each once, ascending. */
+    recordedDays: sql<[{ since: Day }], { day: Day }>(`
+      SELECT day FROM wear WHERE day >= @since UNION SELECT id FROM day_record
+       WHERE id >= @since AND (no_makeup = 1 OR coalesce(skin, clothes, minutes, occasion, hands, weather, note) IS NOT NULL)
+       ORDER BY day`),
+    unwritten: sql<[], DayRange>('SELECT earliest, latest FROM unwritten ORDER BY earliest'),
     lowSeasons: sql<[], { from_day: string; to_day: string; factor: number }>(
       'SELECT from_day, to_day, factor FROM low_season ORDER BY from_day, id',
     ),
     away: sql<[], DayRange>('SELECT earliest, latest FROM away ORDER BY earliest'),
   }
 }
+export type StockQueries = ReturnType<typeof stockQueries>

@@ -1,84 +1,66 @@
 import type { Day } from '#core/calendar/day'
-import type { ItemSummary } from '#contract/item'
 import type { TouchedRow } from '../db/journal.js'
+import { TABLES } from '../db/tables.js'
+import type { ItemFacts } from './item-facts.js'
 
-/** Tables whose rows belong to one item and change nothing but it. */
-const OF_ONE_ITEM = new Set([
-  'part',
-  'measurement',
-  'item_event',
-  'photo',
-  'placement',
-  'stay',
-  'trial',
-  'verdict',
-  'review',
-])
-/** Tables that no summary is made from. */
-const BESIDE = new Set([
-  'pair',
-  'put_back',
-  'not_today',
-  'saved_face',
-  'saved_face_item',
-  'day_record',
-  'short_list',
-  'laying',
-  'laying_choice',
-  'mix',
-])
 /** A change of more rows than this is quicker to forget altogether. */
 const MANY = 400
 
 /**
- * Summaries of one day, kept until a change touches what they are made from. Whatever is not known to concern single items
- * (settings, categories, projects, days away) makes it forget everything.
+ * Facts of one day, kept until a change touches what they are made from; the registry of tables says what a row makes stale.
+ * Goals are reckoned with the week and its calm stretches: when those are no longer what they were, everything with a goal
+ * is read anew.
  */
 export class Remembered {
-  readonly #byId = new Map<string, { summary: ItemSummary; productId: string }>()
-  /** Each summary as JSON, made when it is first sent. */
-  readonly #json = new WeakMap<ItemSummary, string>()
+  readonly #byId = new Map<string, ItemFacts>()
+  /** Each item as JSON, made when it is first sent. */
+  readonly #json = new WeakMap<ItemFacts, string>()
   readonly #itemOfPart: (partId: string) => string | null
+  readonly #productOf: (itemId: string) => string | null
   #day: Day | null = null
-  #sorted: ItemSummary[] | null = null
+  #rhythm = ''
+  #sorted: ItemFacts[] | null = null
 
-  constructor(itemOfPart: (partId: string) => string | null) {
+  constructor(itemOfPart: (partId: string) => string | null, productOf: (itemId: string) => string | null) {
     this.#itemOfPart = itemOfPart
+    this.#productOf = productOf
   }
 
-  /** The summaries known of that day, and the ids that are not. */
-  recall(ids: readonly string[], day: Day): { known: ItemSummary[]; unknown: string[] } {
+  /** What is known of that day under that rhythm, and the ids that are not. */
+  recall(ids: readonly string[], day: Day, rhythm: string): { known: ItemFacts[]; unknown: string[] } {
     if (this.#day !== day) this.#forgetAll(day)
-    const known: ItemSummary[] = []
+    if (this.#rhythm !== rhythm) this.#forgetGoals()
+    this.#rhythm = rhythm
+    const known: ItemFacts[] = []
     const unknown: string[] = []
     for (const id of ids) {
       const there = this.#byId.get(id)
-      if (there) known.push(there.summary)
+      if (there) known.push(there)
       else unknown.push(id)
     }
     return { known, unknown }
   }
 
   /** The summaries as one JSON array; what has been sent before is not written again. */
-  jsonOf(items: readonly ItemSummary[]): string {
+  jsonOf(items: readonly ItemFacts[], shown: (facts: ItemFacts) => object): string {
     const parts = items.map((item) => {
       const known = this.#json.get(item)
       if (known !== undefined) return known
-      const text = JSON.stringify(item)
+      const text = JSON.stringify(shown(item))
       this.#json.set(item, text)
       return text
     })
     return `[${parts.join(',')}]`
   }
 
-  keep(found: readonly { summary: ItemSummary; productId: string }[], day: Day): void {
+  keep(found: readonly ItemFacts[], day: Day): void {
     if (this.#day !== day || found.length === 0) return
-    for (const each of found) this.#byId.set(each.summary.id, each)
+    for (const each of found) this.#byId.set(each.id, each)
     this.#sorted = null
   }
 
   /** All that is known of these ids in the order of a face; sorted once for as long as nothing changes. */
-  inOrder(known: ItemSummary[]): ItemSummary[] {
+  inOrder(known: ItemFacts[]): ItemFacts[] {
     if (known.length < this.#byId.size) return [...known].sort(byFace)
     this.#sorted ??= [...known].sort(byFace)
     return [...this.#sorted]
@@ -87,21 +69,21 @@ export class Remembered {
   forget(touched: readonly TouchedRow[]): void {
     if (touched.length > MANY) return this.#forgetAll(null)
     for (const { tbl, row_id: rowId, image } of touched) {
-      if (BESIDE.has(tbl)) continue
+      const stale = TABLES[tbl]?.stale ?? 'everything'
+      if (stale === 'nothing') continue
+      if (stale === 'everything') return this.#forgetAll(null)
       const row = JSON.parse(image) as Record<string, unknown>
-      if (tbl === 'wear') this.#forgetWear(String(row['item_id']), String(row['day']))
-      else if (tbl === 'item') this.#forgetProduct(rowId, String(row['product_id']))
-      else if (tbl === 'wear_part') this.#forgetItem(this.#itemOfPart(String(row['part_id'])))
-      else if (OF_ONE_ITEM.has(tbl)) this.#forgetItem(String(row['item_id']))
-      else return this.#forgetAll(null)
+      if (stale === 'its product') this.#forgetProduct(rowId, String(row['product_id']))
+      else if ('ofPart' in stale) this.#forgetItem(this.#itemOfPart(String(row[stale.ofPart])))
+      else if ('ofProductOf' in stale) {
+        const id = String(row[stale.ofProductOf])
+        this.#forgetProduct(id, this.#productOf(id) ?? '')
+      } else this.#forgetItem(String(row[stale.ofItem]))
     }
   }
 
-  /** A wear of an earlier day may change the learned week, which every goal is reckoned with. */
-  #forgetWear(itemId: string, day: string): void {
-    this.#forgetItem(itemId)
-    if (day === this.#day) return
-    for (const [id, { summary }] of this.#byId) if (summary.goal !== null) this.#forgetItem(id)
+  #forgetGoals(): void {
+    for (const [id, { goal }] of this.#byId) if (goal !== null) this.#forgetItem(id)
   }
 
   /** Backups are counted by product. An edit may have moved the item to another one. */
@@ -124,7 +106,7 @@ export class Remembered {
 }
 
 /** Order of a face, then maker, name, shade and id, as the statements order them. */
-function byFace(a: ItemSummary, b: ItemSummary): number {
+function byFace(a: ItemFacts, b: ItemFacts): number {
   return (
     a.faceOrder - b.faceOrder ||
     compare(a.maker, b.maker) ||

@@ -3,7 +3,7 @@ import type { Form, PanStage } from '#core/item/form'
 import type { ModelType } from '#core/item/model-type'
 import type { GoalKind } from '#core/goal/progress'
 import type { Availability, Depth, Format, Location, Structure, Undertone } from '#core/item/traits'
-import type { ItemSummary } from '#contract/item'
+import type { Finish, Source } from '#core/item/traits'
 
 export interface ItemRow {
   id: string
@@ -22,31 +22,34 @@ export interface ItemRow {
   worn_as_id: string
   home_zone_id: string
   model_type: ModelType
+  worn_type: ModelType
   form: Form
   colour: string | null
-  finish: ItemSummary['finish']
+  finish: Finish | null
   opaque: 0 | 1
   slots: number
-  lifecycle: ItemSummary['lifecycle']
+  ended_as: 'finished' | 'left' | 'blended' | null
   ended_on: Day | null
   ended_roughly: 0 | 1
   location: Location
   content_amount: number | null
   content_unit: 'g' | 'ml' | null
   price_minor: number | null
-  source: ItemSummary['source']
+  price_said: string | null
+  source: Source | null
   acquired_earliest: Day | null
   acquired_latest: Day | null
   opened_kind: 'unopened' | 'unknown' | 'range'
   opened_earliest: Day | null
   opened_latest: Day | null
   opened_said: string | null
+  opened_by: 'she' | 'sheet'
   pao_months: number | null
   expiry: Day | null
   sun_protection: 0 | 1
   sign_day: Day | null
   sign_words: string | null
-  uses_before: number
+  uses_before: number | null
   liking: number | null
   notes: string
   structure: Structure
@@ -61,8 +64,7 @@ export interface ItemRow {
   brushes: string
   kit: string
   location_until: Day | null
-  backups: number
-  open_siblings: number
+  kept_words: number
   on_trial: number
 }
 
@@ -77,9 +79,27 @@ export interface ReadingRow {
   item_id: string
   part_id: string | null
   kind: 'level' | 'length' | 'stage'
-  value: number
+  value: number | null
   stage: PanStage | null
   day: Day
+  moment: 'before-use' | 'after-use'
+  saved_at: string
+}
+
+/** What the opening of an item is read from, for those of the same product. */
+export interface SiblingRow {
+  id: string
+  product_id: string
+  opened_kind: 'unopened' | 'unknown' | 'range'
+  opened_earliest: Day | null
+  opened_latest: Day | null
+  opened_said: string | null
+  opened_by: 'she' | 'sheet'
+  acquired_earliest: Day | null
+  acquired_latest: Day | null
+  uses_before: number | null
+  ended_on: Day | null
+  first_worn: Day | null
 }
 
 export interface PartRow {
@@ -87,7 +107,7 @@ export interface PartRow {
   item_id: string
   name: string
   colour: string | null
-  finish: ItemSummary['finish']
+  finish: Finish | null
   row: number
   col: number
   row_span: number
@@ -118,13 +138,11 @@ export interface StayRow {
   out_reason: string | null
   goal_kind: GoalKind
   goal_target: number | null
-  baseline_left: number | null
   head_start: number
   by_kind: 'own' | 'project' | 'none'
   by_day: Day | null
   pinned: 0 | 1
   beside: 0 | 1
-  baseline_bare: number | null
   carried_from: string | null
 }
 

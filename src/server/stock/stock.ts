@@ -1,46 +1,54 @@
-import { addDays, fieldsOf, type Day } from '#core/calendar/day'
-import {
-  LEARN_FROM_WEEKS,
-  learnedWeek,
-  yearlyStretches,
-  type CalmStretch,
-  type PlannedWeek,
-} from '#core/calendar/planned-week'
-import type { DayRange } from '#core/calendar/when'
-import type { Opened } from '#core/item/opened'
-import { bareAtStage, leftByReading } from '#core/item/what-is-left'
-import { defaultPaoMonths } from '#core/shelf-life/default-pao'
-import { shelfLifeOf } from '#core/shelf-life/last-good-day'
-import { lifetimeUses } from '#core/wear/tally'
+import type { Day } from '#core/calendar/day'
+import type { CalmStretch, PlannedWeek } from '#core/calendar/planned-week'
+import { lifecycleOf } from '#core/item/opening'
+import { contentOn, type DatedReading } from '#core/item/what-is-left'
 import type { GoalView, ItemSummary, PartSummary, Reading } from '#contract/item'
 import type { Settings } from '#contract/settings'
 import type { Db } from '../db/open-database.js'
 import type { TouchedRow } from '../db/journal.js'
 import { goalViewOf, shownGoal } from './goal-view.js'
+import { factsOf, openingOfRow, summaryOf, type ItemFacts } from './item-facts.js'
 import { stockQueries } from './queries.js'
 import { Remembered } from './remembered.js'
 import type { ItemRow, PartRow, ReadingRow, StayRow } from './rows.js'
+import { HouseWeek } from './week.js'
 
-/** Low seasons are reckoned for stays this far back and dates this far ahead. */
-const YEARS_BACK = 10
-const YEARS_AHEAD = 6
+export interface GoalOfStay {
+  readonly goal: GoalView
+  readonly stay: StayRow
+}
 
-/** Reads items as every place shows them: facts from the tables, figures from the core. */
+/** What every goal is reckoned with on a day; two days or collections with the same key reckon alike. */
+interface Rhythm {
+  readonly day: Day
+  readonly week: PlannedWeek
+  readonly weeks: number
+  readonly calm: readonly CalmStretch[]
+  readonly key: string
+}
+
+/** Reads what the house knows of items: facts from the tables, figures from the core. */
 export class Stock {
+  readonly days: HouseWeek
   readonly #queries
-  readonly #settings: () => Settings
   readonly #db: Db
   readonly #remembered: Remembered
+  /** What every goal is reckoned with, kept until a change may have touched it. */
+  #rhythm: Rhythm | null = null
 
   constructor(db: Db, settings: () => Settings) {
     this.#db = db
     this.#queries = stockQueries(db)
-    this.#settings = settings
-    this.#remembered = new Remembered((partId) => this.#queries.itemOfPart.get(partId)?.item_id ?? null)
+    this.days = new HouseWeek(this.#queries, settings)
+    this.#remembered = new Remembered(
+      (partId) => this.#queries.itemOfPart.get(partId)?.item_id ?? null,
+      (itemId) => this.#queries.productOf.get(itemId)?.product_id ?? null,
+    )
   }
 
-  /** Drops what is kept in memory of the items that a change touched. */
+  /** Drops what is kept in memory of what a change touched. */
   forget(touched: readonly TouchedRow[]): void {
+    this.#rhythm = null
     this.#remembered.forget(touched)
   }
 
@@ -49,154 +57,89 @@ export class Stock {
     return this.#queries.presentIds.all().map((row) => row.id)
   }
 
-  /** The week of wear days she plans, or as learned from the log. */
-  week(today: Day): { week: PlannedWeek; learned: boolean } {
-    const ticked = this.#settings().plannedWeek.map(Number) as unknown as PlannedWeek
-    const until = addDays(today, -1)
-    const from = addDays(today, -7 * LEARN_FROM_WEEKS)
-    const days = new Set(this.#queries.makeupDaysSince.all(from).map((row) => row.day))
-    return learnedWeek(ticked, days, this.#queries.loggedSince.get()?.day ?? null, until)
-  }
-
-  /** Days away, and the low seasons of the years around today. */
-  calm(today: Day): CalmStretch[] {
-    const { year } = fieldsOf(today)
-    const seasons = this.#queries.lowSeasons
-      .all()
-      .flatMap(({ from_day: from, to_day: to, factor }) =>
-        yearlyStretches({ from, to, factor }, year - YEARS_BACK, year + YEARS_AHEAD),
-      )
-    return [...this.#queries.away.all(), ...seasons]
+  /** The week of wear days, planned or learned, with the number of weeks it was learned from (0 = planned). */
+  week(today: Day): { week: PlannedWeek; weeks: number } {
+    const { week, weeks } = this.#rhythmOn(today)
+    return { week, weeks }
   }
 
   /** One item, or null when there is none under this id. */
-  one(id: string, today: Day): ItemSummary | null {
-    return this.summaries([id], today)[0] ?? null
+  one(id: string, today: Day): ItemFacts | null {
+    return this.facts([id], today)[0] ?? null
   }
 
   /** Every goal of these items, those of ended stays included, by item. */
-  goals(ids: readonly string[], today: Day): Map<string, { goal: GoalView; stay: StayRow }[]> {
+  goals(ids: readonly string[], today: Day): Map<string, GoalOfStay[]> {
     const list = JSON.stringify(ids)
-    const readings = byKey(this.#queries.latestReadings.all(list), (row) => row.item_id)
-    return this.#goals(list, today, this.#queries.items.all(list), this.#parts(list), readings)
+    return this.#goals(list, today, this.#queries.items.all(list), this.#parts(list), this.#readings(list))
   }
 
   /** The items of these ids in the order of a face; ids that are not there are left out. */
-  summaries(ids: readonly string[], today: Day): ItemSummary[] {
+  facts(ids: readonly string[], today: Day): ItemFacts[] {
     // Within a change rows are as they are only if it succeeds: nothing of that is kept.
-    if (this.#db.inTransaction) return this.#read(ids, today).map(({ summary }) => summary)
+    if (this.#db.inTransaction) return this.#read(ids, today)
     const wanted = [...new Set(ids)]
-    const { known, unknown } = this.#remembered.recall(wanted, today)
+    const { known, unknown } = this.#remembered.recall(wanted, today, this.#rhythmOn(today).key)
     if (unknown.length > 0) {
       const read = this.#read(unknown, today)
       this.#remembered.keep(read, today)
-      known.push(...read.map(({ summary }) => summary))
+      known.push(...read)
     }
     return this.#remembered.inOrder(known)
   }
 
-  /** Summaries as a JSON array: thousands of items are not written anew for every reader. */
-  json(items: readonly ItemSummary[]): string {
-    return this.#remembered.jsonOf(items)
+  /** The same as lists show them. */
+  summaries(ids: readonly string[], today: Day): ItemSummary[] {
+    return this.facts(ids, today).map(summaryOf)
   }
 
-  #read(ids: readonly string[], today: Day): { summary: ItemSummary; productId: string }[] {
+  /** Summaries as a JSON array: thousands of items are not written anew for every reader. */
+  json(items: readonly ItemFacts[]): string {
+    return this.#remembered.jsonOf(items, summaryOf)
+  }
+
+  #rhythmOn(today: Day): Rhythm {
+    if (this.#rhythm?.day === today && !this.#db.inTransaction) return this.#rhythm
+    const { week, weeks } = this.days.known(today)
+    const calm = this.days.calm(today)
+    const found = { day: today, week, weeks, calm, key: JSON.stringify([week, calm]) }
+    if (!this.#db.inTransaction) this.#rhythm = found
+    return found
+  }
+
+  #read(ids: readonly string[], today: Day): ItemFacts[] {
     const list = JSON.stringify(ids)
     const rows = this.#queries.items.all(list)
     const spans = byKey(this.#queries.wearSpans.all(list), (row) => row.item_id)
-    const readings = byKey(this.#queries.latestReadings.all(list), (row) => row.item_id)
+    const readings = this.#readings(list)
     const placements = byKey(this.#queries.placements.all(list), (row) => row.item_id)
     const parts = this.#parts(list)
     const goals = this.#goals(list, today, rows, parts, readings)
+    const siblings = this.#siblings(list)
     return rows.map((row) => {
-      const span = spans.get(row.id)
-      const placement = placements.get(row.id)
       const own = parts.get(row.id) ?? []
-      const reading = readings.get(row.id)
-      const wears = span?.wears ?? 0
+      const read = readings.get(row.id) ?? []
       const active = (goals.get(row.id) ?? []).filter(({ stay }) => stay.rolled_out === null)
-      const summary: ItemSummary = {
-        id: row.id,
-        version: row.version,
-        maker: row.maker,
-        name: row.name,
-        shade: row.shade,
-        categoryId: row.category_id,
-        category: row.category,
-        faceOrder: row.face_order,
-        makeup: row.makeup === 1,
-        eye: row.eye === 1,
-        lip: row.lip === 1,
-        wornAs: row.worn_as,
-        wornAsId: row.worn_as_id,
-        homeZoneId: row.home_zone_id,
-        form: row.form,
-        colour: row.colour,
-        finish: row.finish,
-        opaque: row.opaque === 1,
-        slots: row.slots,
-        lifecycle: row.lifecycle,
-        endedOn: row.ended_on,
-        endedRoughly: row.ended_roughly === 1,
-        location: row.location,
-        isBackup: row.lifecycle === 'unopened' && row.open_siblings > 0,
-        backups: row.lifecycle === 'open' ? row.backups : 0,
-        content: contentOf(row),
-        priceMinor: row.price_minor,
-        source: row.source,
-        acquired: acquiredOf(row),
-        opened: openedOf(row),
-        paoMonths: row.pao_months,
-        expiry: row.expiry,
-        sunProtection: row.sun_protection === 1,
-        usesBefore: row.uses_before,
-        wears,
-        uses: lifetimeUses(row.uses_before, wears),
-        firstWorn: span?.first_worn ?? null,
-        lastWorn: span?.last_worn ?? null,
-        liking: row.liking,
-        notes: row.notes,
-        structure: row.structure,
-        usedAs: row.used_as,
-        format: row.format,
-        undertone: row.undertone,
-        depth: row.depth,
-        seasons: JSON.parse(row.seasons) as ItemSummary['seasons'],
-        availability: row.availability,
-        spf: row.spf,
-        packageStates: JSON.parse(row.package_states) as ItemSummary['packageStates'],
-        brushes: row.brushes,
-        kit: row.kit,
-        reading: reading ? readingOf(reading) : null,
-        left: leftOf(reading, own),
-        parts: own,
-        shelfLife: shelfLifeOf({
-          opened: openedOf(row),
-          acquired: acquiredOf(row),
-          firstWear: span?.first_worn ?? null,
-          paoMonths: row.pao_months,
-          usualPaoMonths: defaultPaoMonths(row.model_type, row.form, row.eye === 1),
-          expiry: row.expiry,
-          signSeen: row.sign_day === null ? null : { day: row.sign_day, words: row.sign_words ?? '' },
-          sunProtection: row.sun_protection === 1,
-          atEye: row.eye === 1,
+      const others = (siblings.get(row.product_id) ?? []).filter((each) => each.id !== row.id)
+      return factsOf(row, {
+        span: spans.get(row.id),
+        placement: placements.get(row.id),
+        parts: own.map((part) => partOf(part, read)),
+        reading: lastOf(read, null),
+        contents: contentOn(
+          read,
+          own.map((part) => part.id),
           today,
-        }),
-        placement: placement
-          ? {
-              zoneId: placement.zone_id,
-              since: placement.from_day,
-              position: placement.position,
-              beside: placement.beside === 1,
-            }
-          : null,
-        restingUntil: row.location_until,
+        ),
         goal: shownGoal(
           active.filter(({ stay }) => stay.beside === 0).map(({ goal, stay }) => ({ goal, pinned: stay.pinned === 1 })),
         ),
-        onTrial: row.on_trial > 0,
-      }
-      return { summary, productId: row.product_id }
+        siblings: {
+          unopened: others.filter((each) => each.lifecycle === 'unopened').length,
+          open: others.filter((each) => each.lifecycle === 'open').length,
+        },
+        today,
+      })
     })
   }
 
@@ -204,9 +147,9 @@ export class Stock {
     list: string,
     today: Day,
     rows: readonly ItemRow[],
-    parts: ReadonlyMap<string, PartSummary[]>,
-    readings: ReadonlyMap<string, ReadingRow>,
-  ): Map<string, { goal: GoalView; stay: StayRow }[]> {
+    parts: ReadonlyMap<string, PartRow[]>,
+    readings: ReadonlyMap<string, DatedReading[]>,
+  ): Map<string, GoalOfStay[]> {
     const stays = this.#queries.stays.all(list)
     if (stays.length === 0) return new Map()
     const days = new Map<string, Day[]>()
@@ -216,25 +159,23 @@ export class Stock {
     if (partIds.length > 0)
       for (const row of this.#queries.partDays.all(JSON.stringify(partIds))) push(days, row.part_id, row.day)
     const items = byKey(rows, (row) => row.id)
-    const week = this.week(today).week
-    const away = this.calm(today)
-    const found = new Map<string, { goal: GoalView; stay: StayRow }[]>()
+    const { week, calm } = this.#rhythmOn(today)
+    const found = new Map<string, GoalOfStay[]>()
     for (const stay of stays) {
       const own = parts.get(stay.item_id) ?? []
       const part = own.find((each) => each.id === stay.part_id)
-      const reading = part ? part.reading : readingOrNull(readings.get(stay.item_id))
+      const item = items.get(stay.item_id)
+      const all = readings.get(stay.item_id) ?? []
+      const finishedOn = item?.ended_as === 'finished' ? item.ended_on : null
       const goal = goalViewOf(stay, {
         today,
         week,
-        away,
+        away: calm,
         days: days.get(stay.part_id ?? stay.item_id) ?? [],
-        left: part
-          ? reading === null
-            ? null
-            : leftByReading(asCore(reading))
-          : leftOf(readings.get(stay.item_id), own),
-        bare: bareOf(reading),
-        finished: items.get(stay.item_id)?.lifecycle === 'finished' || (part?.finishedOn ?? null) !== null,
+        readings: part ? all.filter((each) => each.partId === part.id) : all,
+        partIds: part ? [part.id] : own.map((each) => each.id),
+        finishedOn: part?.finished_on ?? finishedOn,
+        ended: (item?.ended_on ?? part?.finished_on ?? null) !== null,
         partName: part?.name ?? null,
       })
       push(found, stay.item_id, { goal, stay })
@@ -242,17 +183,28 @@ export class Stock {
     return found
   }
 
-  #parts(list: string): Map<string, PartSummary[]> {
-    const rows = this.#queries.parts.all(list)
-    const found = new Map<string, PartSummary[]>()
-    if (rows.length === 0) return found
-    const readings = byKey(this.#queries.latestPartReadings.all(list), (row) => row.part_id ?? '')
-    for (const row of rows) push(found, row.item_id, partOf(row, readings.get(row.id)))
+  #parts(list: string): Map<string, PartRow[]> {
+    const found = new Map<string, PartRow[]>()
+    for (const row of this.#queries.parts.all(list)) push(found, row.item_id, row)
+    return found
+  }
+
+  #readings(list: string): Map<string, DatedReading[]> {
+    const found = new Map<string, DatedReading[]>()
+    for (const row of this.#queries.readings.all(list)) push(found, row.item_id, datedReading(row))
+    return found
+  }
+
+  /** Those of the same products, by product, with how far along they are. */
+  #siblings(list: string): Map<string, { id: string; lifecycle: ItemFacts['lifecycle'] }[]> {
+    const found = new Map<string, { id: string; lifecycle: ItemFacts['lifecycle'] }[]>()
+    for (const row of this.#queries.siblings.all(list))
+      push(found, row.product_id, { id: row.id, lifecycle: lifecycleOf(openingOfRow(row, row.first_worn), null) })
     return found
   }
 }
 
-function partOf(row: PartRow, reading: ReadingRow | undefined): PartSummary {
+function partOf(row: PartRow, readings: readonly DatedReading[]): PartSummary {
   return {
     id: row.id,
     name: row.name,
@@ -264,57 +216,26 @@ function partOf(row: PartRow, reading: ReadingRow | undefined): PartSummary {
     colSpan: row.col_span,
     shape: row.shape,
     form: row.form,
-    reading: reading ? readingOf(reading) : null,
+    reading: lastOf(readings, row.id),
     uses: row.uses,
     finishedOn: row.finished_on,
   }
 }
 
-export function readingOf(row: Omit<ReadingRow, 'item_id' | 'part_id'>): Reading {
-  return { kind: row.kind, value: row.kind === 'stage' ? null : row.value, stage: row.stage, day: row.day }
+function lastOf(readings: readonly DatedReading[], partId: string | null): Reading | null {
+  const last = readings.findLast((reading) => reading.partId === partId)
+  return last === undefined ? null : shownReading(last)
 }
 
-function readingOrNull(row: ReadingRow | undefined): Reading | null {
-  return row === undefined ? null : readingOf(row)
+export function shownReading({ kind, value, stage, day }: DatedReading): Reading {
+  return { kind, value, stage, day }
 }
 
-/** Bare share of a pan by its last stage; null where no stage was seen. */
-export function bareOf(reading: Reading | null): number | null {
-  const stage = reading?.stage ?? null
-  return stage === null ? null : bareAtStage(stage)
-}
-
-/** What is left of an item by its last reading; of a palette, the mean over its shades read so far. */
-function leftOf(reading: ReadingRow | undefined, parts: readonly PartSummary[]): number | null {
-  if (reading) return leftByReading(asCore(readingOf(reading)))
-  const read = parts.flatMap((part) => (part.reading ? [leftByReading(asCore(part.reading))] : []))
-  if (read.length === 0 || read.length < parts.length) return null
-  return read.reduce((sum, share) => sum + share, 0) / read.length
-}
-
-function asCore(reading: Reading): Parameters<typeof leftByReading>[0] {
-  if (reading.kind === 'stage') return { kind: 'stage', stage: reading.stage ?? 'untouched' }
-  return { kind: reading.kind, value: reading.value ?? 1 }
-}
-
-function contentOf(row: ItemRow): ItemSummary['content'] {
-  if (row.content_amount === null || row.content_unit === null) return null
-  return { amount: row.content_amount, unit: row.content_unit }
-}
-
-function acquiredOf(row: ItemRow): DayRange | null {
-  if (row.acquired_earliest === null || row.acquired_latest === null) return null
-  return { earliest: row.acquired_earliest, latest: row.acquired_latest }
-}
-
-function openedOf(row: ItemRow): Opened {
-  if (row.opened_kind !== 'range') return { kind: row.opened_kind }
-  return {
-    kind: 'range',
-    earliest: row.opened_earliest ?? ('' as Day),
-    latest: row.opened_latest ?? ('' as Day),
-    said: row.opened_said ?? '',
-  }
+export function datedReading(row: ReadingRow): DatedReading {
+  const at = { partId: row.part_id, day: row.day, moment: row.moment, savedAt: row.saved_at }
+  return row.kind === 'stage'
+    ? { ...at, kind: 'stage', value: null, stage: row.stage ?? 'untouched' }
+    : { ...at, kind: row.kind, value: row.value ?? 0, stage: null }
 }
 
 function byKey<T>(rows: readonly T[], key: (row: T) => string): Map<string, T> {

@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import { fail, ok, type Outcome } from '#core/failure'
+import { fail, ok, type Outcome } from '../failing.js'
 import type { Day } from '#core/calendar/day'
 import type { DayView, SaveFace, SavedFace, SetDay } from '#contract/today'
 import type { Done } from '../db/journal.js'
@@ -43,7 +43,7 @@ export class DayFacts {
     const item = this.#house.stock.one(itemId, this.#house.today())
     if (!item) return fail('unknown-item', { value: itemId })
     if (day > this.#house.today()) return fail('day-in-future', { value: day })
-    if (putBack) this.#queries.addPutBack.run({ id: `${itemId}.back.${day}`, itemId, day })
+    if (putBack) this.#queries.addPutBack.run({ id: this.#house.newId(), itemId, day })
     else this.#queries.dropPutBack.run({ itemId, day })
     const name = item.shade || item.name
     return ok({ words: putBack ? `${name} put back unused` : `${name} not put back`, answer: { id: itemId } })
@@ -52,7 +52,7 @@ export class DayFacts {
   setNotToday(itemId: string, day: Day, notToday: boolean): Answer {
     const item = this.#house.stock.one(itemId, this.#house.today())
     if (!item) return fail('unknown-item', { value: itemId })
-    if (notToday) this.#queries.addNotToday.run({ id: `${itemId}.not.${day}`, itemId, day })
+    if (notToday) this.#queries.addNotToday.run({ id: this.#house.newId(), itemId, day })
     else this.#queries.dropNotToday.run({ itemId, day })
     return ok({ words: `${item.shade || item.name}: not today`, answer: { id: itemId } })
   }
@@ -65,13 +65,20 @@ export class DayFacts {
 
   saveFace(body: z.output<typeof SaveFace>): Answer {
     if (this.#queries.face.get(body.id)) return fail('id-taken', { value: body.id })
-    const known = this.#house.stock.summaries(body.itemIds, this.#house.today()).map((item) => item.id)
+    const known = this.#house.stock.facts(body.itemIds, this.#house.today()).map((item) => item.id)
+    const worn = new Map((body.day === null ? [] : this.#house.wearing.wornOn(body.day)).map((each) => [each.itemId, each]))
     const missing = body.itemIds.find((id) => !known.includes(id))
     if (missing !== undefined) return fail('unknown-item', { value: missing })
     const { id, name, occasion } = body
     this.#queries.addFace.run({ id, name, occasion })
     for (const itemId of new Set(body.itemIds))
-      this.#queries.addFaceItem.run({ id: `${id}.${itemId}`, faceId: id, itemId })
+      this.#queries.addFaceItem.run({
+        id: this.#house.newId(),
+        faceId: id,
+        itemId,
+        partIds: JSON.stringify(worn.get(itemId)?.partIds ?? []),
+        usedAs: worn.get(itemId)?.usedAs ?? null,
+      })
     return ok({ words: `Kept the face ${name}`, answer: { id } })
   }
 

@@ -1,5 +1,4 @@
 import type { Day } from '#core/calendar/day'
-import type { ModelType } from '#core/item/model-type'
 import type { DayView, Worn } from '#contract/today'
 import type { Db } from '../db/open-database.js'
 import { preparing } from '../db/query.js'
@@ -53,6 +52,10 @@ export function todayQueries(db: Db) {
     addMix: sql<[{ id: string; day: Day; ratio: string }]>(`
       INSERT INTO mix (id, day, ratio) VALUES (@id, @day, @ratio) ON CONFLICT (id) DO UPDATE SET ratio = @ratio`),
     setMix: sql<[{ wearId: string; mixId: string | null }]>('UPDATE wear SET mix_id = @mixId WHERE id = @wearId'),
+    mix: sql<[string], { day: Day }>('SELECT day FROM mix WHERE id = ?'),
+    addUnwritten: sql<[{ id: string; earliest: Day; latest: Day }]>(
+      'INSERT INTO unwritten (id, earliest, latest) VALUES (@id, @earliest, @latest)',
+    ),
     mixesOn: sql<[Day], { id: string; ratio: string }>('SELECT id, ratio FROM mix WHERE day = ?'),
     wornParts: sql<[string], { part_id: string }>('SELECT part_id FROM wear_part WHERE wear_id = ?'),
     addPart: sql<[{ id: string; wearId: string; partId: string }]>(
@@ -62,10 +65,7 @@ export function todayQueries(db: Db) {
       'DELETE FROM wear_part WHERE wear_id = @wearId AND part_id = @partId',
     ),
     dropParts: sql<[string]>('DELETE FROM wear_part WHERE wear_id = ?'),
-    openItem: sql<[{ id: string; day: Day }]>(`
-      UPDATE item SET opened_kind = 'range', opened_earliest = @day, opened_latest = @day, opened_said = @day,
-             lifecycle = 'open', version = version + 1
-       WHERE id = @id AND lifecycle = 'unopened'`),
+    setUsedAs: sql<[{ id: string; usedAs: string }]>('UPDATE wear SET used_as = @usedAs WHERE id = @id'),
     cameBy: sql<[{ id: string; day: Day }]>(`
       UPDATE item SET acquired_earliest = @day, version = version + 1 WHERE id = @id AND acquired_earliest > @day`),
     endedBy: sql<[{ id: string; day: Day }]>(`
@@ -84,6 +84,10 @@ export function todayQueries(db: Db) {
     dayRecord: sql<[Day], DayRow>(
       'SELECT no_makeup, skin, clothes, minutes, occasion, hands, weather, note FROM day_record WHERE id = ?',
     ),
+    /** Days of no makeup on which makeup is ticked after all are no longer that. */
+    laterWordHolds: sql<[]>(`
+      UPDATE day_record SET no_makeup = 0, version = version + 1
+       WHERE no_makeup = 1 AND EXISTS (SELECT 1 ${MAKEUP_DAY} WHERE w.day = day_record.id AND c.makeup = 1)`),
     setNoMakeup: sql<[{ day: Day; noMakeup: 0 | 1 }]>(`
       INSERT INTO day_record (id, no_makeup) VALUES (@day, @noMakeup)
       ON CONFLICT (id) DO UPDATE SET no_makeup = @noMakeup, version = version + 1 WHERE no_makeup <> @noMakeup`),
@@ -117,18 +121,21 @@ export function todayQueries(db: Db) {
       'SELECT item_id, other_item_id, verdict FROM pair',
     ),
     sunscreens: sql<[], { id: string }>(`
-      SELECT id FROM item WHERE lifecycle IN ('unopened', 'open') AND coalesce(used_as, category_id) = 'sunscreen'`),
-    modelTypes: sql<[], { id: string; model_type: ModelType }>('SELECT id, model_type FROM category'),
+      SELECT i.id FROM item i JOIN category c ON c.id = coalesce(i.used_as, i.category_id)
+       WHERE i.ended_as IS NULL AND c.model_type = 'sunscreen'`),
     savedFaces: sql<[], { id: string; name: string; occasion: string; items: string }>(`
       SELECT f.id, f.name, f.occasion,
              (SELECT json_group_array(fi.item_id) FROM saved_face_item fi JOIN item i ON i.id = fi.item_id
-               WHERE fi.saved_face_id = f.id AND i.lifecycle IN ('unopened', 'open')) AS items
+               WHERE fi.saved_face_id = f.id AND i.ended_as IS NULL) AS items
         FROM saved_face f ORDER BY f.name, f.id`),
     addFace: sql<[{ id: string; name: string; occasion: string }]>(
       'INSERT INTO saved_face (id, name, occasion) VALUES (@id, @name, @occasion)',
     ),
-    addFaceItem: sql<[{ id: string; faceId: string; itemId: string }]>(
-      'INSERT INTO saved_face_item (id, saved_face_id, item_id) VALUES (@id, @faceId, @itemId)',
+    addFaceItem: sql(`
+      INSERT INTO saved_face_item (id, saved_face_id, item_id, part_ids, used_as)
+      VALUES (@id, @faceId, @itemId, @partIds, @usedAs)`),
+    faceItems: sql<[string], { item_id: string; part_ids: string; used_as: string | null }>(
+      'SELECT item_id, part_ids, used_as FROM saved_face_item WHERE saved_face_id = ?',
     ),
     dropFaceItems: sql<[string]>('DELETE FROM saved_face_item WHERE saved_face_id = ?'),
     dropFace: sql<[string]>('DELETE FROM saved_face WHERE id = ?'),

@@ -2,9 +2,9 @@ import { addDays, type Day } from '#core/calendar/day'
 import { stepOf } from '#core/plan/face-step'
 import { reachFor, type WithinReach } from '#core/plan/reach-for'
 import { isInDate } from '#core/shelf-life/last-good-day'
-import type { ItemSummary } from '#contract/item'
-import type { DayView, SuggestionView, TodayAnswer } from '#contract/today'
+import type { DayView, SuggestionView } from '#contract/today'
 import type { House } from '../house.js'
+import type { ItemFacts } from '../stock/item-facts.js'
 import type { TodayQueries } from './queries.js'
 
 /** Things put back within this long still tell something. Assumption. */
@@ -23,12 +23,11 @@ export class Reaching {
   }
 
   suggestions(
-    items: readonly ItemSummary[],
+    items: readonly ItemFacts[],
     worn: ReadonlySet<string>,
     day: Day,
     conditions: DayView,
   ): SuggestionView[] {
-    const types = new Map(this.#queries.modelTypes.all().map((row) => [row.id, row.model_type]))
     const away = new Set(this.#queries.notTodayOn.all(day).map((row) => row.item_id))
     const backs = new Map(
       this.#queries.putBackSince.all(addDays(day, -PUT_BACK_DAYS)).map((row) => [row.item_id, row.n]),
@@ -41,8 +40,7 @@ export class Reaching {
         return pair.item_id === id ? [pair.other_item_id] : pair.other_item_id === id ? [pair.item_id] : []
       })
     const within = items.flatMap((item): WithinReach[] => {
-      const type = types.get(item.wornAsId)
-      const step = type === undefined ? null : stepOf(type, item.eye)
+      const step = stepOf(item.wornType, item.eye)
       if (step === null || (item.placement === null && !worn.has(item.id))) return []
       const { goal } = item
       return [
@@ -65,7 +63,7 @@ export class Reaching {
                   done: goal.done,
                   project: goal.projectName,
                 },
-          left: item.left,
+          left: item.contents.left,
           lastWorn: item.lastWorn,
           placedOn: item.placement?.since ?? day,
           wornToday: worn.has(item.id),
@@ -77,17 +75,21 @@ export class Reaching {
         },
       ]
     })
-    return reachFor(within, conditions, day)
+    return reachFor(within, conditions, day, worn)
   }
 
   /** When no sunscreen in date lies in the drawer and none is worn: the one elsewhere that lasts longest, opened ones first. */
-  sunscreen(items: readonly ItemSummary[], worn: ReadonlySet<string>, day: Day): TodayAnswer['sunscreen'] {
+  sunscreen(
+    items: readonly ItemFacts[],
+    worn: ReadonlySet<string>,
+    day: Day,
+  ): { elsewhere: ItemFacts | null } | null {
     const ids = this.#queries.sunscreens.all().map((row) => row.id)
-    const all = this.#house.stock.summaries(ids, this.#house.today())
+    const all = this.#house.stock.facts(ids, this.#house.today())
     if (all.length === 0 || all.some((item) => worn.has(item.id))) return null
     const good = all.filter((item) => isInDate(item.shelfLife))
     if (good.some((item) => items.some((each) => each.id === item.id && each.placement !== null))) return null
-    const end = (item: ItemSummary): string => item.shelfLife.sun?.lastDay ?? item.shelfLife.actOn ?? day
+    const end = (item: ItemFacts): string => item.shelfLife.sun?.lastDay ?? item.shelfLife.actOn ?? day
     const [best] = [...good].sort(
       (a, b) =>
         Number(b.lifecycle === 'open') - Number(a.lifecycle === 'open') ||

@@ -1,9 +1,10 @@
 import { Router } from 'express'
-import { fail, ok } from '#core/failure'
+import { fail, ok } from '../failing.js'
 import type { Day } from '#core/calendar/day'
 import {
   DropFace,
   SaveFace,
+  SayOfSilence,
   SetDay,
   SetFace,
   SetMix,
@@ -16,20 +17,16 @@ import {
   type EarlierFace,
   type TodayAnswer,
 } from '#contract/today'
-import { Drawer } from '../drawer/drawer.js'
 import type { House } from '../house.js'
 import { dayParam } from '../http/day-param.js'
 import { command, read } from '../http/routes.js'
-import { DayFacts } from './day-facts.js'
 import { todayQueries } from './queries.js'
 import { Reaching } from './reaching.js'
-import { Wearing } from './wearing.js'
+import { summaryOf } from '../stock/item-facts.js'
 
 export function todayRoutes(house: House): Router {
   const queries = todayQueries(house.db)
-  const drawer = new Drawer(house)
-  const wearing = new Wearing(house)
-  const facts = new DayFacts(house)
+  const { drawer, wearing, dayFacts: facts } = house
   const reaching = new Reaching(house, queries)
   const routes = Router()
 
@@ -46,7 +43,7 @@ export function todayRoutes(house: House): Router {
   })
   command(house, routes, 'post', '/wear', SetWorn, 'set-worn', (body) => wearing.setWorn(body))
   command(house, routes, 'post', '/face', SetFace, 'set-face', (body) =>
-    wearing.setFace(body.day, body.itemIds, body.words || `the same ${body.itemIds.length} as last time`),
+    wearing.setFace(body),
   )
   command(house, routes, 'post', '/wear-details', SetWearDetails, 'wear-details', (body) => wearing.setDetails(body))
   command(house, routes, 'post', '/mix', SetMix, 'mix', (body) => wearing.setMix(body))
@@ -54,6 +51,7 @@ export function todayRoutes(house: House): Router {
   command(house, routes, 'post', '/no-makeup', SetNoMakeup, 'no-makeup', (body) =>
     wearing.setNoMakeup(body.day, body.noMakeup),
   )
+  command(house, routes, 'post', '/silence', SayOfSilence, 'say-of-silence', (body) => wearing.sayOfSilence(body))
   command(house, routes, 'post', '/day', SetDay, 'set-day', (body) => facts.setDay(body))
   command(house, routes, 'post', '/put-back', SetPutBack, 'put-back', (body) =>
     facts.setPutBack(body.itemId, body.day, body.putBack),
@@ -71,15 +69,16 @@ export function todayRoutes(house: House): Router {
     const worn = wearing.wornOn(day)
     const drawerIds = zones.flatMap((zone) => zone.itemIds)
     const ids = [...new Set([...drawerIds, ...worn.map((each) => each.itemId)])]
-    const items = house.stock.summaries(ids, now)
+    const items = house.stock.facts(ids, now)
     const wornIds = new Set(worn.map((each) => each.itemId))
     const conditions = facts.conditions(day)
     const isNow = day === now
+    const sunscreen = isNow ? reaching.sunscreen(items, wornIds, day) : null
     return {
       today: now,
       day,
       zones,
-      items,
+      items: items.map(summaryOf),
       worn,
       noMakeup: queries.dayRecord.get(day)?.no_makeup === 1,
       conditions,
@@ -87,7 +86,8 @@ export function todayRoutes(house: House): Router {
       putBack: queries.putBackOn.all(day).map((row) => row.item_id),
       notToday: queries.notTodayOn.all(day).map((row) => row.item_id),
       reachFor: isNow ? reaching.suggestions(items, wornIds, day, conditions) : [],
-      sunscreen: isNow ? reaching.sunscreen(items, wornIds, day) : null,
+      sunscreen: sunscreen && { elsewhere: sunscreen.elsewhere && summaryOf(sunscreen.elsewhere) },
+      silence: isNow ? house.stock.days.silent(now) : null,
       earlierFaces: earlierFaces(day, conditions.occasion),
       savedFaces: facts.savedFaces(),
       collectionIsEmpty: (queries.itemCount.get()?.n ?? 0) === 0,
@@ -101,7 +101,7 @@ export function todayRoutes(house: House): Router {
       if (on === undefined || found.some((face) => face.day === on)) return
       const worn = wearing.wornOn(on).map((each) => each.itemId)
       const still = house.stock
-        .summaries(worn, house.today())
+        .facts(worn, house.today())
         .filter((item) => item.endedOn === null || item.endedOn >= day)
         .map((item) => item.id)
       found.push({ like, day: on, itemIds: worn.filter((id) => still.includes(id)), gone: worn.length - still.length })

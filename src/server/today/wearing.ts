@@ -1,10 +1,11 @@
 import type { z } from 'zod'
-import { fail, ok, type Failure, type Outcome } from '#core/failure'
+import { fail, ok, type Failure, type Outcome } from '../failing.js'
 import type { Day } from '#core/calendar/day'
-import type { SetMix, SetWearDetails, TypeInSheet, Worn } from '#contract/today'
-import type { ItemSummary } from '#contract/item'
+import { counted } from '#core/words/counted'
+import type { SayOfSilence, SetFace, SetMix, SetWearDetails, TypeInSheet, Worn } from '#contract/today'
 import type { Done } from '../db/journal.js'
 import type { House } from '../house.js'
+import type { ItemFacts } from '../stock/item-facts.js'
 import { todayQueries } from './queries.js'
 
 export interface WornState {
@@ -14,6 +15,14 @@ export interface WornState {
   readonly partIds: readonly string[]
   /** Asked and answered: also before it came, or after it left. */
   readonly despite?: boolean
+}
+
+/** How a thing is worn beyond its being worn. */
+interface Manner {
+  readonly partIds: readonly string[]
+  readonly usedAs: string | null
+  /** Things of one mix share it. */
+  readonly mix: { readonly key: string; readonly ratio: string } | null
 }
 
 type Refusal = { readonly ok: false; readonly failure: Failure }
@@ -35,8 +44,8 @@ export class Wearing {
     if (!item) return fail('unknown-item', { value: state.itemId })
     const wrong = state.worn ? this.#refusal(item, state.day, state.despite ?? false) : this.#future(state.day)
     if (wrong) return wrong
-    if (state.partIds.some((id) => !item.parts.some((part) => part.id === id)))
-      return fail('unknown-part', { value: state.partIds.join(', ') })
+    const foreign = state.partIds.find((id) => !item.parts.some((part) => part.id === id))
+    if (foreign !== undefined) return fail('unknown-part', { value: foreign })
     if (state.worn) this.#put(item, state.day, state.partIds)
     else this.#take(state.itemId, state.day)
     const name = item.shade || item.name
@@ -46,20 +55,40 @@ export class Wearing {
     })
   }
 
-  /** Ticks all of these on top of what is ticked: *same as last*, a saved face. What has left since is passed over. */
-  setFace(day: Day, itemIds: readonly string[], words: string): Answer {
+  /**
+   * Ticks all of these on top of what is ticked: *same as* a day brings its shades, mixes and uses along, a saved face its
+   * shades and uses. What has left since is passed over.
+   */
+  setFace({ day, itemIds, like, words }: Omit<z.output<typeof SetFace>, 'changeId'>): Answer {
     if (day > this.#house.today()) return fail('day-in-future', { value: day })
-    const items = this.#house.stock.summaries(itemIds, this.#house.today())
+    const items = this.#house.stock.facts(itemIds, this.#house.today())
     const missing = itemIds.find((id) => !items.some((item) => item.id === id))
     if (missing !== undefined) return fail('unknown-item', { value: missing })
-    for (const item of items) if (this.#refusal(item, day, false) === null) this.#put(item, day, null)
-    return ok({ words, answer: { worn: this.wornOn(day) } })
+    if (like?.kind === 'face' && !this.#queries.face.get(like.id)) return fail('unknown-face', { value: like.id })
+    const manners = like === null ? new Map<string, Manner>() : this.#mannersLike(like)
+    const mixes = new Map<string, string>()
+    for (const item of items) {
+      if (this.#refusal(item, day, false) !== null) continue
+      const there = this.#queries.wear.get({ itemId: item.id, day })
+      const manner = manners.get(item.id)
+      const known = manner?.partIds.filter((id) => item.parts.some((part) => part.id === id)) ?? []
+      // What is ticked already stays as it was ticked.
+      const wearId = this.#put(item, day, there || known.length === 0 ? null : known)
+      if (there || manner === undefined) continue
+      if (manner.usedAs !== null) this.#queries.setUsedAs.run({ id: wearId, usedAs: manner.usedAs })
+      if (manner.mix === null) continue
+      const mixId = mixes.get(manner.mix.key) ?? this.#house.newId()
+      mixes.set(manner.mix.key, mixId)
+      this.#queries.addMix.run({ id: mixId, day, ratio: manner.mix.ratio })
+      this.#queries.setMix.run({ wearId, mixId })
+    }
+    return ok({ words: words || `The same ${counted(items.length, 'thing')}`, answer: { worn: this.wornOn(day) } })
   }
 
   /** A paper sheet at once: every ticked day of every item, on top of what is there. */
   typeIn(body: z.output<typeof TypeInSheet>): Outcome<Done<{ added: number }>> {
     const ids = body.rows.map((row) => row.itemId)
-    const items = new Map(this.#house.stock.summaries(ids, this.#house.today()).map((item) => [item.id, item]))
+    const items = new Map(this.#house.stock.facts(ids, this.#house.today()).map((item) => [item.id, item]))
     let added = 0
     for (const { itemId, days } of body.rows) {
       const item = items.get(itemId)
@@ -72,7 +101,7 @@ export class Wearing {
         added += 1
       }
     }
-    return ok({ words: `Typed in a sheet: ${added} uses`, answer: { added } })
+    return ok({ words: `Typed in a sheet: ${counted(added, 'use')}`, answer: { added } })
   }
 
   /** How it was worn: as what, how much, how it felt. */
@@ -83,12 +112,17 @@ export class Wearing {
       return fail('unknown-category', { value: body.usedAs })
     const { usedAs, amount, amountUnit, felt } = body
     this.#queries.setDetails.run({ id: wear.id, usedAs, amount, amountUnit, felt: felt === '' ? null : felt })
+    this.#noLongerWithout(body.day)
     return ok({ words: 'Recorded how it was worn', answer: { worn: this.wornOn(body.day) } })
   }
 
   setMix(body: z.output<typeof SetMix>): Answer {
-    const wears = body.itemIds.map((itemId) => this.#queries.wear.get({ itemId, day: body.day }))
-    if (wears.some((wear) => wear === undefined)) return fail('not-worn', { value: body.itemIds.join(', ') })
+    const ids = [...new Set(body.itemIds)]
+    if (ids.length < 2) return fail('mix-of-one', { value: ids.join(', ') })
+    const other = this.#queries.mix.get(body.mixId)
+    if (other && other.day !== body.day) return fail('id-taken', { value: body.mixId })
+    const wears = ids.map((itemId) => this.#queries.wear.get({ itemId, day: body.day }))
+    if (wears.some((wear) => wear === undefined)) return fail('not-worn', { value: ids.join(', ') })
     this.#queries.addMix.run({ id: body.mixId, day: body.day, ratio: body.ratio })
     for (const wear of wears) if (wear) this.#queries.setMix.run({ wearId: wear.id, mixId: body.mixId })
     return ok({ words: `Mixed ${body.ratio}`, answer: { worn: this.wornOn(body.day) } })
@@ -100,6 +134,20 @@ export class Wearing {
     if (noMakeup && count > 0) return fail('makeup-worn', { count })
     this.#queries.setNoMakeup.run({ day, noMakeup: noMakeup ? 1 : 0 })
     return ok({ words: noMakeup ? 'No makeup' : 'No makeup taken off', answer: { noMakeup } })
+  }
+
+  /** What nobody wrote down was either without makeup, day by day, or is not known and is left out of every rate. */
+  sayOfSilence(body: z.output<typeof SayOfSilence>): Outcome<Done<{ days: number }>> {
+    const { id, earliest, latest } = body
+    if (latest >= this.#house.today()) return fail('day-in-future', { value: latest })
+    const asked = this.#house.stock.days.silent(this.#house.today())
+    if (asked === null || earliest < asked.earliest || latest > asked.latest)
+      return fail('not-silent', { value: earliest })
+    const days = this.#house.stock.days.atHome({ earliest, latest })
+    if (body.said === 'not written down') this.#queries.addUnwritten.run({ id, earliest, latest })
+    else for (const day of days) this.#queries.setNoMakeup.run({ day, noMakeup: 1 })
+    const what = body.said === 'no makeup' ? 'no makeup' : 'not written down'
+    return ok({ words: `${earliest} to ${latest}: ${what}`, answer: { days: days.length } })
   }
 
   wornOn(day: Day): Worn[] {
@@ -125,12 +173,34 @@ export class Wearing {
     }))
   }
 
+  #mannersLike(like: NonNullable<z.output<typeof SetFace>['like']>): Map<string, Manner> {
+    if (like.kind === 'face')
+      return new Map(
+        this.#queries.faceItems
+          .all(like.id)
+          .map((row) => [
+            row.item_id,
+            { partIds: JSON.parse(row.part_ids) as string[], usedAs: row.used_as, mix: null },
+          ]),
+      )
+    return new Map(
+      this.wornOn(like.day).map((each) => [
+        each.itemId,
+        {
+          partIds: each.partIds,
+          usedAs: each.usedAs,
+          mix: each.mix === null ? null : { key: each.mix.id, ratio: each.mix.ratio },
+        },
+      ]),
+    )
+  }
+
   #future(day: Day): Refusal | null {
     return day > this.#house.today() ? fail('day-in-future', { value: day }) : null
   }
 
   /** Before it came or after it left is asked about; with `despite` her tick stands, and the record gives way. */
-  #refusal(item: ItemSummary, day: Day, despite: boolean): Refusal | null {
+  #refusal(item: ItemFacts, day: Day, despite: boolean): Refusal | null {
     const future = this.#future(day)
     if (future || despite) return future
     const name = item.shade || item.name
@@ -140,26 +210,34 @@ export class Wearing {
     return null
   }
 
-  /** `partIds` null leaves the shades of a wear that is there as they are. */
-  #put(item: ItemSummary, day: Day, partIds: readonly string[] | null): void {
+  /** `partIds` null leaves the shades of a wear that is there as they are. Gives the id of the wear. */
+  #put(item: ItemFacts, day: Day, partIds: readonly string[] | null): string {
     const there = this.#queries.wear.get({ itemId: item.id, day })
-    // One wear per item and day; the id says so too.
-    const wearId = there?.id ?? `${item.id}.${day}`
+    const wearId = there?.id ?? this.#house.newId()
     if (!there) this.#queries.addWear.run({ id: wearId, itemId: item.id, day })
     if (partIds !== null) this.#setParts(wearId, partIds)
-    if (item.lifecycle === 'unopened') this.#queries.openItem.run({ id: item.id, day })
     if (item.acquired !== null && day < item.acquired.earliest) this.#queries.cameBy.run({ id: item.id, day })
     if (item.endedOn !== null && day > item.endedOn) this.#queries.endedBy.run({ id: item.id, day })
-    // "No makeup" and a ticked lipstick contradict each other; the later word holds.
-    if (item.makeup && (this.#queries.dayRecord.get(day)?.no_makeup ?? 0) === 1)
-      this.#queries.setNoMakeup.run({ day, noMakeup: 0 })
+    if (item.makeup) this.#noLongerWithout(day)
+    return wearId
+  }
+
+  /** What counts as makeup may have changed: a day of no makeup on which some is ticked now is no longer one. */
+  laterWordHolds(): void {
+    this.#queries.laterWordHolds.run()
+  }
+
+  /** "No makeup" and a ticked lipstick contradict each other; the later word holds. */
+  #noLongerWithout(day: Day): void {
+    if ((this.#queries.dayRecord.get(day)?.no_makeup ?? 0) === 0) return
+    if ((this.#queries.makeupWornOn.get(day)?.n ?? 0) > 0) this.#queries.setNoMakeup.run({ day, noMakeup: 0 })
   }
 
   #setParts(wearId: string, partIds: readonly string[]): void {
     const now = this.#queries.wornParts.all(wearId).map((row) => row.part_id)
     for (const partId of now) if (!partIds.includes(partId)) this.#queries.dropPart.run({ wearId, partId })
     for (const partId of new Set(partIds))
-      if (!now.includes(partId)) this.#queries.addPart.run({ id: `${wearId}.${partId}`, wearId, partId })
+      if (!now.includes(partId)) this.#queries.addPart.run({ id: this.#house.newId(), wearId, partId })
   }
 
   #take(itemId: string, day: Day): void {

@@ -12,6 +12,9 @@ export interface LocatedRow {
   readonly cells: readonly string[]
   /** The section line above it, or the tab it stands on; what it says of the category. */
   readonly section: string | null
+  /** Where her sheet has it: the tab, blank in a text, and the row as a spreadsheet numbers it. */
+  readonly tab: string
+  readonly line: number
 }
 
 export interface LocatedTable {
@@ -59,7 +62,7 @@ export function locateTable(tabs: readonly SheetTab[], categories: readonly Know
         const place = places[at]
         if (place !== undefined) cells[place] = cell
       })
-      rows.push({ cells: Array.from(cells, (cell) => cell ?? ''), section: row.section ?? tab.name })
+      rows.push({ ...row, cells: Array.from(cells, (cell) => cell ?? ''), section: row.section ?? tab.name })
     }
   }
   return { headers, rows, tabs: found.map(({ tab, table }) => ({ name: tab.name, rows: table.rows.length })) }
@@ -80,7 +83,10 @@ function tableOf(
   tab: SheetTab,
   categories: readonly KnownCategory[],
 ): { headed: boolean; headers: string[]; rows: LocatedRow[] } {
-  const filled = tab.records.filter((record) => record.some((cell) => cell.trim() !== ''))
+  const lines = tab.records
+    .map((record, at) => ({ record, line: at + 1 }))
+    .filter(({ record }) => record.some((cell) => cell.trim() !== ''))
+  const filled = lines.map(({ record }) => record)
   const at = headerAt(filled)
   const width = Math.max(0, ...filled.map((record) => record.length))
   const headers =
@@ -88,14 +94,18 @@ function tableOf(
       ? Array.from({ length: width }, (_, n) => `column ${n + 1}`)
       : Array.from({ length: Math.max(width, filled[at]?.length ?? 0) }, (_, n) => clean(filled[at]?.[n] ?? ''))
   const said = headers.map(plainWords).join('|')
-  const typical = median(filled.slice((at ?? -1) + 1).map(countFilled))
+  const body = lines.slice(at === null ? 0 : at + 1)
+  const isSection = sectionsOf(
+    body.map(({ record }) => record),
+    categories,
+  )
   const rows: LocatedRow[] = []
   let section: string | null = null
-  for (const record of filled.slice(at === null ? 0 : at + 1)) {
+  for (const { record, line } of body) {
     if (headers.map((_, n) => plainWords(clean(record[n] ?? ''))).join('|') === said) continue
-    const line = sectionLine(record, typical, categories)
-    if (line !== null) section = line
-    else if (!isSum(record)) rows.push({ cells: record, section })
+    const found = isSection(record)
+    if (found !== null) section = found
+    else if (!isSum(record)) rows.push({ cells: record, section, tab: tab.name, line })
   }
   const used = headers.map((header, n) => header !== '' || rows.some((row) => (row.cells[n] ?? '').trim() !== ''))
   const last = used.lastIndexOf(true)
@@ -131,14 +141,38 @@ function bestHeader(records: readonly (readonly string[])[]): { at: number; scor
   return best
 }
 
-/** One cell alone in a table of several columns: a category, capitals or a word with a colon. */
-function sectionLine(record: readonly string[], typical: number, categories: readonly KnownCategory[]): string | null {
-  if (typical < 2 || countFilled(record) !== 1) return null
+/** Where capitals are this frequent they are her way of writing, not headings. Assumption. */
+const SHOUTED_SELDOM = 0.4
+
+/**
+ * Tells section lines among these records: one cell alone in a table of several columns, or a line of a single column, that is
+ * a category, a word with a colon, framed, or in capitals where few are.
+ */
+function sectionsOf(
+  records: readonly (readonly string[])[],
+  categories: readonly KnownCategory[],
+): (record: readonly string[]) => string | null {
+  const typical = median(records.map(countFilled))
+  const shouted = records.filter((record) => isShouted(bareLine(record))).length
+  const shoutsSeldom = typical >= 2 || shouted <= records.length * SHOUTED_SELDOM
+  return (record) => {
+    if (countFilled(record) !== 1 || (typical < 2 && records.length < 2)) return null
+    const text = record.find((cell) => cell.trim() !== '')?.trim() ?? ''
+    const bare = bareLine(record)
+    const framed = /^[*#=~–—-]{2,}.*\p{L}/u.test(text)
+    const meant = matchCategory(bare, categories) !== null || text.endsWith(':') || framed
+    return meant || (shoutsSeldom && isShouted(bare)) ? bare : null
+  }
+}
+
+/** A line without the signs around it and a count in brackets. */
+function bareLine(record: readonly string[]): string {
   const text = record.find((cell) => cell.trim() !== '')?.trim() ?? ''
-  const bare = text.replace(/^[^\p{L}\p{N}]+|[^\p{L}\p{N})]+$/gu, '').replace(/\s*\(\d+\)$/, '')
-  const shouted = bare.length > 2 && bare === bare.toUpperCase() && /\p{L}{2}/u.test(bare)
-  const framed = /^[*#=~–—-]{2,}.*\p{L}/u.test(text)
-  return matchCategory(bare, categories) !== null || shouted || framed || text.endsWith(':') ? bare : null
+  return text.replace(/^[^\p{L}\p{N}]+|[^\p{L}\p{N})]+$/gu, '').replace(/\s*\(\d+\)$/, '')
+}
+
+function isShouted(bare: string): boolean {
+  return bare.length > 2 && bare === bare.toUpperCase() && /\p{L}{2}/u.test(bare)
 }
 
 function isSum(record: readonly string[]): boolean {

@@ -35,7 +35,7 @@ const FORMAT_WORDS: readonly (readonly [RegExp, Format])[] = [
 
 /** Reads one row. A bad cell gives null and one problem, and its text is kept with the item. */
 export function readRow(
-  { cells, section }: LocatedRow,
+  { cells, section, tab, line }: LocatedRow,
   row: number,
   context: RowContext,
   problems: SheetProblem[],
@@ -49,7 +49,7 @@ export function readRow(
     const outcome = parse(text)
     if (outcome.ok) return outcome.value
     const column = context.headers[at(field)] ?? field
-    problems.push({ row, column, value: cell(field), failure: outcome.failure })
+    problems.push({ row, tab, line, at: at(field), column, value: cell(field), failure: outcome.failure })
     kept.push({ column, text: cell(field) })
     return null
   }
@@ -88,7 +88,14 @@ export function readRow(
   const said = read('uses', parseUses)
   const uses = usesBefore(said, counted, worn.length)
   const life = shelfLifeIn(['pao', 'shelf-life', 'expiry'], cell, read, context.dateOrder)
-  const price = GIFT.test(cell('price')) ? null : read('price', (text) => parsePrice(text, context.sheetCurrency))
+  let foreign = false
+  const price = GIFT.test(cell('price'))
+    ? null
+    : read('price', (text) => {
+        const outcome = parsePrice(text, context.sheetCurrency)
+        foreign = !outcome.ok && outcome.failure.code === 'price-foreign'
+        return outcome
+      })
   const quantity = read('quantity', (text) => {
     const count = quantityOf(text)
     return count === null ? fail('quantity-unreadable', { value: text }) : ok(count)
@@ -98,6 +105,8 @@ export function readRow(
   const isOpen = opening === 'open' || (status?.kind === 'here' && status.opened === 'open')
   return {
     row,
+    tab,
+    line,
     maker: cell('maker'),
     name,
     shade: cell('shade'),
@@ -110,6 +119,7 @@ export function readRow(
         : read('size', (text) => parseLabelAmount(text, unitNamed(context.headers[at('size')] ?? '')), size.text),
     format: size.format,
     price,
+    priceSaid: foreign ? cell('price') : null,
     gift: price === 0 || GIFT.test(cell('price')) || (price === null && /\bgift\b/i.test(notes)),
     acquired: read('acquired', past),
     opened,
@@ -117,9 +127,11 @@ export function readRow(
     openedAs:
       opened !== null
         ? 'range'
-        : unopened || (!isOpen && uses === 0 && worn.length === 0 && saysNothing(cell('opened')))
-          ? 'unopened'
-          : 'unknown',
+        : unopened && (uses ?? 0) > 0
+          ? 'unknown'
+          : unopened || (!isOpen && uses === 0 && worn.length === 0 && saysNothing(cell('opened')))
+            ? 'unopened'
+            : 'unknown',
     ...life,
     uses,
     wornOn: worn,
@@ -160,7 +172,7 @@ function endingOf(status: ReturnType<typeof statusOf>, on: DayRange | null): She
 
 /** A column of uses over ticked days is usually their sum; uses that have a day are not counted twice. */
 function usesBefore(said: number | null, counted: number, days: number): number | null {
-  if (said === null) return counted > 0 ? counted : days > 0 ? 0 : null
+  if (said === null) return counted > 0 ? counted : null
   return Math.max(said - days, counted, 0)
 }
 

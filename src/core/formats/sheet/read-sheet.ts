@@ -3,7 +3,7 @@ import { fail, ok, type Outcome } from '../../failure.js'
 import { currencyInHeader, currencyNamed } from '../../quantity/money.js'
 import { meaningsOf, type SheetField } from './columns.js'
 import { guessByContent } from './guess-by-content.js'
-import { locateTable, type SheetTab } from './locate-table.js'
+import { locateTable, type LocatedRow, type SheetTab } from './locate-table.js'
 import { plainWords } from './plain-words.js'
 import { readRow } from './read-row.js'
 import type { SheetOptions, SheetProblem, SheetReading } from './sheet-item.js'
@@ -20,7 +20,8 @@ export function readSheet(
 ): Outcome<SheetReading, 'no-rows' | 'no-name-column'> {
   const all = locateTable(tabs, options.categories)
   const chosen = options.tabs === undefined ? tabs : tabs.filter((tab) => options.tabs?.includes(tab.name))
-  const table = chosen.length === tabs.length ? all : locateTable(chosen, options.categories)
+  const located = chosen.length === tabs.length ? all : locateTable(chosen, options.categories)
+  const table = { ...located, rows: mend(located.rows, options.mended ?? []) }
   const { headers } = table
   if (table.rows.length === 0) return fail('no-rows')
   const rows = table.rows.map((row) => row.cells)
@@ -69,6 +70,19 @@ export function readSheet(
   const place = ({ column }: SheetProblem): number => headers.indexOf(column)
   problems.sort((a, b) => a.row - b.row || place(a) - place(b))
   return ok({ headers, meanings, tabs: all.tabs, currency, dateOrder, items, problems })
+}
+
+/** Rows with the cells that she typed again in the place of what stood there. */
+function mend(rows: readonly LocatedRow[], mended: NonNullable<SheetOptions['mended']>): readonly LocatedRow[] {
+  if (mended.length === 0) return rows
+  return rows.map((row, index) => {
+    const own = mended.filter((each) => each.row === index + 1)
+    if (own.length === 0) return row
+    const cells = Array.from({ length: Math.max(row.cells.length, ...own.map((each) => each.at + 1)) }, (_, at) =>
+      own.findLast((each) => each.at === at)?.text ?? row.cells[at] ?? '',
+    )
+    return { ...row, cells }
+  })
 }
 
 /** Her corrections, cut or filled up to the columns at hand; a tab left out takes its columns with it. */

@@ -12,6 +12,9 @@ import type { SheetStatus } from './status-words.js'
 export interface SheetItem {
   /** Counts the items from 1, over all tabs. */
   readonly row: number
+  /** Where her sheet has it: the tab, blank in a text, and the row as a spreadsheet numbers it. */
+  readonly tab: string
+  readonly line: number
   readonly maker: string
   readonly name: string
   readonly shade: string
@@ -23,6 +26,8 @@ export interface SheetItem {
   readonly content: NetContent | null
   readonly format: Format | null
   readonly price: Minor | null
+  /** A price in another currency, as it stands there. */
+  readonly priceSaid: string | null
   /** She said it cost nothing, or that it was a gift. */
   readonly gift: boolean
   readonly acquired: DayRange | null
@@ -31,7 +36,7 @@ export interface SheetItem {
   readonly openedAs: 'unopened' | 'unknown' | 'range'
   readonly paoMonths: number | null
   readonly expiry: Day | null
-  /** Uses before the log: the counts of the sheet without those that have a day of their own. */
+  /** Uses before the log: the counts of the sheet without those that have a day of their own; null = not said. */
   readonly uses: number | null
   /** Days ticked in columns of days. */
   readonly wornOn: readonly Day[]
@@ -50,6 +55,10 @@ export interface SheetItem {
 
 export interface SheetProblem {
   readonly row: number
+  readonly tab: string
+  readonly line: number
+  /** Which column it stands in, from 0. */
+  readonly at: number
   readonly column: string
   readonly value: string
   readonly failure: Failure
@@ -74,6 +83,8 @@ export interface SheetOptions {
   readonly fallbackOrder: DateOrder
   /** Her correction of what the columns mean. */
   readonly meanings?: readonly (SheetField | null)[]
+  /** Cells typed again: the row counted as items are, the column from 0. */
+  readonly mended?: readonly { readonly row: number; readonly at: number; readonly text: string }[]
   /** Names of the tabs to read; all when not said. */
   readonly tabs?: readonly string[]
 }

@@ -25,6 +25,8 @@ const ENDINGS: readonly (readonly ['finished' | Destination, string])[] = [
       'regalado|regalato|weggegeven|bortskankt|oddane',
   ],
   ['return scheme', 'returned|return scheme|zuruckgegeben|rendu|devuelto|restituito'],
+  ['repurpose', 'repurposed'],
+  ['keep the container', 'container kept'],
   ['recycle', 'recycled|recycelt|recycle|reciclado|riciclato'],
   [
     'bin',

@@ -1,0 +1,59 @@
+import type { Day } from '#core/calendar/day'
+import type { Db } from '../db/open-database.js'
+import { preparing } from '../db/query.js'
+
+type Both = { kept: string; other: string }
+
+export function mergingQueries(db: Db) {
+  const sql = preparing(db)
+  return {
+    /** A project in which both are being worked on. */
+    bothIn: sql<[Both], { name: string }>(`
+      SELECT p.name FROM project p JOIN stay a ON a.project_id = p.id JOIN stay b ON b.project_id = p.id
+       WHERE a.item_id = @kept AND b.item_id = @other AND a.rolled_out IS NULL AND b.rolled_out IS NULL LIMIT 1`),
+    sameMark: sql<[Both], { id: string }>(`
+      SELECT a.id FROM import_mark a JOIN import_mark b ON b.identity = a.identity
+       WHERE a.item_id = @kept AND b.item_id = @other LIMIT 1`),
+    fillWears: sql<[Both]>(`
+      UPDATE wear SET used_as = coalesce(wear.used_as, o.used_as), felt = coalesce(wear.felt, o.felt),
+             mix_id = coalesce(wear.mix_id, o.mix_id),
+             amount = coalesce(wear.amount, o.amount), amount_unit = coalesce(wear.amount_unit, o.amount_unit)
+        FROM wear o WHERE wear.item_id = @kept AND o.item_id = @other AND o.day = wear.day`),
+    moveWears: sql<[Both]>(`
+      UPDATE wear SET item_id = @kept
+       WHERE item_id = @other AND NOT EXISTS (SELECT 1 FROM wear mine WHERE mine.item_id = @kept AND mine.day = wear.day)`),
+    dropWears: sql<[{ other: string }]>('DELETE FROM wear WHERE item_id = @other'),
+    closePlacement: sql<[{ id: string; day: Day }]>(
+      'UPDATE placement SET to_day = @day WHERE item_id = @id AND to_day IS NULL',
+    ),
+    inDrawer: sql<[{ id: string }]>(
+      "UPDATE item SET location = 'zone', location_until = NULL, version = version + 1 WHERE id = @id",
+    ),
+    pairsOf: sql<[{ id: string }], { id: string; item_id: string; other_item_id: string }>(
+      'SELECT id, item_id, other_item_id FROM pair WHERE item_id = @id OR other_item_id = @id',
+    ),
+    pairBetween: sql<[{ a: string; b: string }], { id: string }>(
+      'SELECT id FROM pair WHERE (item_id = @a AND other_item_id = @b) OR (item_id = @b AND other_item_id = @a)',
+    ),
+    dropPairsBetween: sql<[Both]>(`
+      DELETE FROM pair WHERE (item_id = @kept AND other_item_id = @other) OR (item_id = @other AND other_item_id = @kept)`),
+    dropPair: sql<[string]>('DELETE FROM pair WHERE id = ?'),
+    movePair: sql<[Both & { id: string }]>(`
+      UPDATE pair SET item_id = CASE item_id WHEN @other THEN @kept ELSE item_id END,
+             other_item_id = CASE other_item_id WHEN @other THEN @kept ELSE other_item_id END, version = version + 1
+       WHERE id = @id`),
+    reviewsToProduct: sql<[{ itemId: string; productId: string }]>(
+      'UPDATE review SET product_id = @productId, version = version + 1 WHERE item_id = @itemId AND product_id <> @productId',
+    ),
+    takeFacts: sql(`
+      UPDATE item SET uses_before = @uses, opened_kind = @kind, opened_earliest = @earliest, opened_latest = @latest,
+             opened_said = @said, acquired_earliest = @acquiredEarliest, acquired_latest = @acquiredLatest,
+             ended_on = @endedOn, notes = @notes, liking = @liking, pao_months = @paoMonths, expiry = @expiry,
+             price_minor = @priceMinor, price_said = @priceSaid, colour = @colour,
+             origin_item_id = CASE WHEN origin_item_id <> @id THEN origin_item_id END, version = version + 1
+       WHERE id = @id`),
+    dropUnusedProduct: sql<[{ id: string }]>(
+      'DELETE FROM product WHERE id = @id AND NOT EXISTS (SELECT 1 FROM item WHERE product_id = @id)',
+    ),
+  }
+}

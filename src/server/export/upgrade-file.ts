@@ -1,0 +1,66 @@
+import { randomUUID } from 'node:crypto'
+import { COLLECTION_FILE_VERSION } from '#contract/collection-file'
+
+type Row = Record<string, unknown>
+type Tables = Record<string, Row[] | undefined>
+
+/** What each version of the file needs to become the next one, by the version it starts from. */
+const STEPS: Readonly<Record<number, (tables: Tables) => Tables>> = { 2: fromSecond }
+
+/**
+ * A collection file of an earlier version as one of today's. What is no collection file, or of a later version, is given back as
+ * it is: the schema says what is wrong with it.
+ */
+export function upgradeFile(file: unknown): unknown {
+  if (!isRow(file) || !isRow(file['tables'])) return file
+  let version = file['version']
+  let tables = file['tables'] as Tables
+  while (typeof version === 'number' && version < COLLECTION_FILE_VERSION) {
+    const step = STEPS[version]
+    if (step === undefined) return file
+    tables = step(tables)
+    version += 1
+  }
+  return version === file['version'] ? file : { ...file, version, tables }
+}
+
+/** The second version kept *lifecycle* beside the opening, baselines in stays and reviews with items only. */
+function fromSecond(tables: Tables): Tables {
+  const items = rowsOf(tables, 'item')
+  const productOf = new Map(items.map((row) => [row['id'], row['product_id']]))
+  const endings = ['finished', 'left', 'blended']
+  return {
+    ...tables,
+    item: items.map(({ lifecycle, import_identity: _, ...row }) => ({
+      ...row,
+      opened_by: 'she',
+      ended_as: endings.includes(String(lifecycle)) ? lifecycle : null,
+    })),
+    import_mark: items.flatMap((row) =>
+      typeof row['import_identity'] === 'string'
+        ? [{ id: randomUUID(), item_id: row['id'], identity: row['import_identity'] }]
+        : [],
+    ),
+    photo: rowsOf(tables, 'photo').map((row) => ({ ...row, content: row['id'] })),
+    measurement: rowsOf(tables, 'measurement').map((row) => ({
+      ...row,
+      saved_at: `${String(row['day'])}T12:00:00.000Z`,
+      value: row['kind'] === 'stage' ? null : row['value'],
+      unit: row['kind'] === 'stage' ? null : row['kind'] === 'gross' ? 'g' : 'share',
+    })),
+    stay: rowsOf(tables, 'stay').map(({ baseline_left: _, baseline_bare: __, ...row }) => row),
+    review: rowsOf(tables, 'review').map((row) => ({ ...row, product_id: productOf.get(row['item_id']) ?? '' })),
+    saved_face_item: rowsOf(tables, 'saved_face_item').map((row) => ({ ...row, used_as: null })),
+    unwritten: [],
+    package_weight: [],
+  }
+}
+
+function rowsOf(tables: Tables, name: string): Row[] {
+  const rows = tables[name]
+  return Array.isArray(rows) ? rows.filter(isRow) : []
+}
+
+function isRow(value: unknown): value is Row {
+  return value !== null && typeof value === 'object' && !Array.isArray(value)
+}
