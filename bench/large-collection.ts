@@ -1,6 +1,6 @@
 import { addDays, type Day } from '#core/calendar/day'
 import { CATEGORY_DEFAULTS } from '#core/item/category-defaults'
-import type { Outcome } from '#core/failure'
+import type { Outcome } from '#server/failing'
 import { eyeMeasureOf, PAN_STAGES } from '#core/item/form'
 import { BLANK_FIELDS } from '#contract/blank-item'
 import { Random } from '#demo/random'
@@ -92,7 +92,7 @@ export function buildLarge(file: string, today: Day, say: (words: string) => voi
     const from = Math.floor((n / days) * (ITEMS - IN_USE))
     const face = new Set<string>()
     while (face.size < Math.min(wanted, IN_USE)) face.add(ids[from + random.whole(0, IN_USE - 1)] ?? '')
-    act('set-face', () => wearing.setFace(day, [...face], `a face of ${face.size}`))
+    act('set-face', () => wearing.setFace({ day, itemIds: [...face], like: null, words: `a face of ${face.size}` }))
     tallies += face.size
     if (n % 365 === 0) say(`${tallies} tallies`)
   }

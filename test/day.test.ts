@@ -180,7 +180,7 @@ test('a paper sheet is typed in as one change: what is there stays, two faces in
   })
   expect(typed.body.added).toBe(3)
   expect((await house.get(`/items/${a}`)).body.item).toMatchObject({ wears: 3, lifecycle: 'open' })
-  expect((await house.get(`/items/${b}`)).body.item.opened).toMatchObject({ earliest: days[2] })
+  expect((await house.get(`/items/${b}`)).body.item.opening.within).toMatchObject({ earliest: days[2] })
   await house.post(`/changes/${typed.body.change.id}/take-back`, {})
   expect(house.snapshot()).toBe(before)
   const ahead = await house.post('/tally-sheet', { rows: [{ itemId: b, days: [days[0], addDays(TODAY, 2)] }] })

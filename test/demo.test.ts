@@ -43,7 +43,9 @@ describe('the scenario', () => {
   })
 
   test('eighteen months of wear with their gaps: none in the walking weeks, no eyes in May, few on early shifts', () => {
-    expect(count(`SELECT count(*) AS n FROM wear WHERE day < '${addMonths(TODAY, -18)}' OR day >= '${TODAY}'`, db)).toBe(0)
+    expect(
+      count(`SELECT count(*) AS n FROM wear WHERE day < '${addMonths(TODAY, -18)}' OR day >= '${TODAY}'`, db),
+    ).toBe(0)
     expect(count("SELECT count(*) AS n FROM wear WHERE substr(day, 6) BETWEEN '06-08' AND '06-21'", db)).toBe(0)
     const eyes = 'JOIN item i ON i.id = w.item_id JOIN category c ON c.id = i.category_id WHERE c.eye = 1'
     expect(count(`SELECT count(*) AS n FROM wear w ${eyes} AND substr(day, 6, 2) = '05'`, db)).toBe(0)
@@ -110,7 +112,12 @@ test.each(DAYS)('on %s the cast plays its parts', (text) => {
     const member = CAST.find((each) => each.roles.includes(role))
     const found = items.find(
       (item) =>
-        item.categoryId === member?.categoryId && item.shade === shadeOf(member.categoryId, member.index) && item.opening.by === 'she' && item.opening.kind === 'range' && item.paoMonths === member.paoMonths && item.usesBefore === null,
+        item.categoryId === member?.categoryId &&
+        item.shade === shadeOf(member.categoryId, member.index) &&
+        item.opening.by === 'she' &&
+        item.opening.kind === 'range' &&
+        item.paoMonths === member.paoMonths &&
+        item.usesBefore === null,
     )
     if (!found) throw new Error(`Nobody plays ${role}`)
     return found

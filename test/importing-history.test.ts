@@ -21,8 +21,16 @@ const run = (content: Buffer | string, choices?: object) =>
   house.post('/import/run', { ...body(content, choices), importId: 'imp' })
 const preview = async (content: Buffer | string, choices?: object) =>
   (await house.request('POST', '/import/preview', JSON.stringify(body(content, choices)))).body
-const item = async (row: number, more = ''): Promise<ItemSummary> =>
-  (await house.get(`/items/imp-${row}${more}`)).body.item
+/** What became of a row of the sheet, or of its backup. */
+const stored = async (row: number, backup = false) => {
+  const rows = house.db
+    .prepare<[], { id: string }>(
+      `SELECT i.id FROM item i JOIN import_mark m ON m.item_id = i.id WHERE (m.identity LIKE '%|b%') = ${backup ? 1 : 0} ORDER BY i.rowid`,
+    )
+    .all()
+  return (await house.get(`/items/${rows[row - 1]?.id ?? ''}`)).body
+}
+const item = async (row: number, backup = false): Promise<ItemSummary> => (await stored(row, backup)).item
 
 const HISTORY = `Product,Type,Status,Finished on,Notes
 Ember,bronzer,in use,,
@@ -34,15 +42,15 @@ Old,mascara,almost empty,,has a backup
 `
 
 test('finished and given away are stored as history, with the day they ended as closely as it is said', async () => {
-  const stored = await run(HISTORY)
-  expect(stored.body).toMatchObject({ stored: 6, backups: 1, leftOut: 0 })
+  const done = await run(HISTORY)
+  expect(done.body).toMatchObject({ stored: 6, backups: 1, leftOut: 0 })
   expect(await item(1)).toMatchObject({ lifecycle: 'open', endedOn: null })
   expect(await item(2)).toMatchObject({ lifecycle: 'finished', endedOn: '2026-03-12', endedRoughly: false })
   expect(await item(3)).toMatchObject({ lifecycle: 'finished', endedOn: TODAY, endedRoughly: true })
   expect(await item(4)).toMatchObject({ lifecycle: 'left', endedOn: '2025-12-31', endedRoughly: true })
   // What is sealed is a backup itself; the one in use brings one.
   expect(await item(5)).toMatchObject({ lifecycle: 'unopened' })
-  expect(await item(6, '-b1')).toMatchObject({ lifecycle: 'unopened', isBackup: true, name: 'Old' })
+  expect(await item(1, true)).toMatchObject({ lifecycle: 'unopened', isBackup: true, name: 'Old' })
   const { empties } = (await house.get('/empties')).body
   expect(
     empties.map((each: { item: { name: string }; wouldBuyAgain: string | null }) => [
@@ -64,17 +72,17 @@ test('finished and given away are stored as history, with the day they ended as 
 
 test('one undo takes history, backups and ticked days back with the rest', async () => {
   const before = house.snapshot()
-  const stored = await run(HISTORY)
-  await house.post(`/changes/${stored.body.change.id}/take-back`, {})
+  const done = await run(HISTORY)
+  await house.post(`/changes/${done.body.change.id}/take-back`, {})
   expect(house.snapshot()).toBe(before)
 })
 
 test('columns of days become the log; a uses column over them is their sum', async () => {
   await run('Product,Type,Uses,20 Nov 2026,21 Nov 2026,1 Dec 2026\nEmber,bronzer,12,x,x,\nHalo,highlighter,,x,,\n')
-  const ember = (await house.get('/items/imp-1')).body
+  const ember = await stored(1)
   expect(ember.wearDays).toEqual(['2026-11-20', '2026-11-21'])
   expect(ember.item).toMatchObject({ usesBefore: 10, uses: 12 })
-  expect(await item(2)).toMatchObject({ usesBefore: 0, uses: 1, lifecycle: 'open' })
+  expect(await item(2)).toMatchObject({ usesBefore: null, uses: 1, lifecycle: 'open' })
 })
 
 test('a workbook: tabs are categories, and a tab can be left out', async () => {

@@ -170,11 +170,11 @@ test('the week is planned until four weeks are logged, then learned', async () =
     units: 'metric',
   }
   expect((await house.put('/settings', { version: 0, settings })).status).toBe(200)
-  expect((await house.get('/projects')).body).toMatchObject({ week: [0, 1, 0, 0, 0, 0, 0], weekLearned: false })
+  expect((await house.get('/projects')).body).toMatchObject({ week: [0, 1, 0, 0, 0, 0, 0], weekLearnedFrom: 0 })
   // Six weeks of Mondays; today is a Tuesday.
   for (let week = 0; week < 6; week += 1)
     await house.post('/wear', { itemId, day: addDays(TODAY, -1 - 7 * week), worn: true })
-  expect((await house.get('/projects')).body).toMatchObject({ week: [1, 0, 0, 0, 0, 0, 0], weekLearned: true })
+  expect((await house.get('/projects')).body).toMatchObject({ week: [1, 0, 0, 0, 0, 0, 0], weekLearnedFrom: 5 })
   const stale = await house.put('/settings', { version: 0, settings })
   expect([stale.status, stale.body.code]).toEqual([409, 'stale'])
 })

@@ -106,18 +106,23 @@ describe('a day', () => {
     expect(done.status).toBe(200)
     expect((await house.get(`/items/${itemId}`)).body.item).toMatchObject({
       lifecycle: 'finished',
-      opened: { kind: 'unknown' },
+      opening: { kind: 'unknown', notAfter: TODAY },
     })
   })
 
-  test('wearing an unopened item opens it that day', async () => {
+  test('wearing an unopened item opens it on the day of its first wear, and taking that back closes it', async () => {
     const itemId = await house.item({ opened: { kind: 'unopened' } })
     await wear(itemId, 2)
     const day = addDays(TODAY, -2)
     expect((await house.get(`/items/${itemId}`)).body.item).toMatchObject({
       lifecycle: 'open',
-      opened: { kind: 'range', earliest: day, latest: day },
+      opened: { kind: 'unopened' },
+      opening: { kind: 'range', by: 'tick', within: { earliest: day, latest: day } },
     })
+    await wear(itemId, 9)
+    expect((await house.get(`/items/${itemId}`)).body.item.opening.within.earliest).toBe(addDays(TODAY, -9))
+    for (const ago of [2, 9]) await house.post('/wear', { itemId, day: addDays(TODAY, -ago), worn: false })
+    expect((await house.get(`/items/${itemId}`)).body.item.lifecycle).toBe('unopened')
   })
 
   test('it begins at the roll-over hour', async () => {
@@ -355,7 +360,7 @@ test('the export holds every row with its id', async () => {
   const itemId = await house.item()
   await wear(itemId, 1)
   const { body } = await house.get('/export')
-  expect(body).toMatchObject({ format: 'seligo collection', version: 2 })
+  expect(body).toMatchObject({ format: 'seligo collection', version: 3 })
   expect(body.tables.item.map((row: { id: string }) => row.id)).toEqual([itemId])
   expect(body.tables.wear).toHaveLength(1)
   expect(body.tables.category.length).toBeGreaterThan(40)

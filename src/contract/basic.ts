@@ -9,14 +9,12 @@ export const NewId = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, 'A new id is 1 to
 
 export const DayText = z
   .string()
-  .refine(
-    (text) => parseDay(text) !== null,
-    'Not a day of the calendar between 1970 and 2199; write it as 2026-11-24.',
-  )
+  .refine((text) => parseDay(text) !== null, 'Not a day of the calendar between 1970 and 2199; write it as 2026-11-24.')
   .transform((text) => text as Day)
 
 /** Signs that no keyboard writes and no file should hold: control characters but for line breaks and tabs, halves of signs. */
-const UNWRITABLE = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/ // eslint-disable-line no-control-regex -- these are what is looked for
+const UNWRITABLE =
+  /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/ // eslint-disable-line no-control-regex -- these are what is looked for
 
 export function isWritable(text: string): boolean {
   return !UNWRITABLE.test(text)
@@ -24,7 +22,11 @@ export function isWritable(text: string): boolean {
 
 /** Words as they are typed, up to a length. */
 export const Line = (most: number): z.ZodString =>
-  z.string().trim().max(most, `Up to ${most} characters.`).refine(isWritable, 'There are signs in it that cannot be stored; type it again.')
+  z
+    .string()
+    .trim()
+    .max(most, `Up to ${most} characters.`)
+    .refine(isWritable, 'There are signs in it that cannot be stored; type it again.')
 
 export const Hex = z
   .string()

@@ -24,12 +24,18 @@ import { Settings } from './settings.js'
 
 const id = Id
 /** A day of the calendar between 1970 and 2199, as text: rows stay as they are. */
-const day = z.string().regex(/^(?:19[7-9]\d|20\d\d|21\d\d)-(?:0[1-9]|1[0-2])-(?:0[1-9]|[12]\d|3[01])$/).refine((text) => parseDay(text) !== null, 'Not a day of the calendar between 1970 and 2199.')
+const day = z
+  .string()
+  .regex(/^(?:19[7-9]\d|20\d\d|21\d\d)-(?:0[1-9]|1[0-2])-(?:0[1-9]|[12]\d|3[01])$/)
+  .refine((text) => parseDay(text) !== null, 'Not a day of the calendar between 1970 and 2199.')
 const words = z.string().max(20_000).refine(isWritable, 'There are signs in it that cannot be stored.')
 const flag = z.union([z.literal(0), z.literal(1)])
 /** Text that is the JSON of something. */
 const jsonOf = (shape: z.ZodType) =>
-  z.string().max(1_000_000).refine((text) => shape.safeParse(parsed(text)).success, 'Not what this column holds.')
+  z
+    .string()
+    .max(1_000_000)
+    .refine((text) => shape.safeParse(parsed(text)).success, 'Not what this column holds.')
 const version = z.int().min(1)
 const whole = z.int()
 const monthDay = z.string().refine((text) => parseDay(`2024-${text}`) !== null, 'Not a month and a day.')
@@ -182,7 +188,13 @@ export const TABLES = {
   }),
   unwritten: z.strictObject({ id, earliest: day, latest: day, version }),
   saved_face: z.strictObject({ id, name: words.min(1), occasion: words, version }),
-  saved_face_item: z.strictObject({ id, saved_face_id: id, item_id: id, part_ids: jsonOf(z.array(Id)), used_as: id.nullable() }),
+  saved_face_item: z.strictObject({
+    id,
+    saved_face_id: id,
+    item_id: id,
+    part_ids: jsonOf(z.array(Id)),
+    used_as: id.nullable(),
+  }),
   put_back: z.strictObject({ id, item_id: id, day }),
   not_today: z.strictObject({ id, item_id: id, day }),
   measurement: z.strictObject({

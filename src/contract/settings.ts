@@ -3,9 +3,7 @@ import { parseDay } from '#core/calendar/day'
 import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
 
 export const Settings = z.strictObject({
-  currency: z
-    .string()
-    .regex(/^[A-Z]{3}$/, 'A currency is three capital letters, for instance EUR.'),
+  currency: z.string().regex(/^[A-Z]{3}$/, 'A currency is three capital letters, for instance EUR.'),
   rollOverHour: z.int().min(0).max(12),
   /** Wear days she plans, Monday first. */
   plannedWeek: z.array(z.boolean()).length(7),

@@ -91,16 +91,18 @@ export const TypeInSheet = z.strictObject({
 })
 
 /** What she says of a stretch that nobody wrote down. */
-export const SayOfSilence = z.strictObject({
-  changeId: ChangeId,
-  id: NewId,
-  earliest: DayText,
-  latest: DayText,
-  said: z.enum(['no makeup', 'not written down']),
-}).refine((body) => body.earliest <= body.latest, {
-  path: ['latest'],
-  message: 'The last day must not be before the first.',
-})
+export const SayOfSilence = z
+  .strictObject({
+    changeId: ChangeId,
+    id: NewId,
+    earliest: DayText,
+    latest: DayText,
+    said: z.enum(['no makeup', 'not written down']),
+  })
+  .refine((body) => body.earliest <= body.latest, {
+    path: ['latest'],
+    message: 'The last day must not be before the first.',
+  })
 
 export const Worn = z.object({
   itemId: Id,
@@ -198,6 +200,8 @@ export const Fronts = z.object({
   today: DayText,
   wornToday: z.int(),
   items: z.int(),
+  /** Projects that are open, and things on the go in them. */
+  projects: z.int(),
   inProjects: z.int(),
   spoilSoon: z.int(),
   decisionsDue: z.int(),

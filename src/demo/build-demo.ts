@@ -21,7 +21,16 @@ import {
   startTrials,
 } from './scene.js'
 import { STASH } from './stash-data.js'
-import { closeSpring, HAY_FEVER, setTheRhythm, SPRING_DAYS, startSpring, tellTheDay, tellTheRest, walks } from './telling.js'
+import {
+  closeSpring,
+  HAY_FEVER,
+  setTheRhythm,
+  SPRING_DAYS,
+  startSpring,
+  tellTheDay,
+  tellTheRest,
+  walks,
+} from './telling.js'
 import { stashOf, type DemoItem } from './stash.js'
 
 /** Months of wear in the demo's log. */
@@ -80,7 +89,8 @@ class DemoBuilder {
       for (const item of demo.stash) if (demo.day > start && came(item) === demo.day) this.#addItem(item)
       this.#liveDay()
       demo.turnTo('evening')
-      if (fieldsOf(demo.day).date === 1 && fieldsOf(demo.day).month % 3 === 0 && ago > PROJECT_DAYS) this.#switchSeason()
+      if (fieldsOf(demo.day).date === 1 && fieldsOf(demo.day).month % 3 === 0 && ago > PROJECT_DAYS)
+        this.#switchSeason()
       this.#turnOfEvents(ago)
       if (ago % READ_EVERY_DAYS === 3) this.#readLevels()
       readCast(demo, ago)
@@ -172,7 +182,8 @@ class DemoBuilder {
     )
     // A full zone is no fault here: the item simply does not come in. The cast has room.
     if (outcome.ok) item.inDrawer = true
-    else if (outcome.failure.code !== 'zone-full' || item.pinned) throw new Error(`${item.kind.noun}: ${outcome.failure.code}`)
+    else if (outcome.failure.code !== 'zone-full' || item.pinned)
+      throw new Error(`${item.kind.noun}: ${outcome.failure.code}`)
   }
 
   #layOut(item: DemoItem): void {
@@ -208,7 +219,10 @@ class DemoBuilder {
     const open = resting.filter(
       (item) => item.fields.opened.kind !== 'unopened' && this.#daysLeft(item) > OVER_BEFORE_DAYS,
     )
-    return this.#random.weighted(open, (item) => item.fondness) ?? resting.find((item) => item.fields.opened.kind === 'unopened')
+    return (
+      this.#random.weighted(open, (item) => item.fondness) ??
+      resting.find((item) => item.fields.opened.kind === 'unopened')
+    )
   }
 
   #liveDay(): void {
@@ -222,7 +236,12 @@ class DemoBuilder {
     const worn = this.#faceOf(kind)
     const ids = worn.map((item) => item.id)
     demo.act('set-face', () =>
-      demo.house.wearing.setFace({ day: demo.day, itemIds: ids, like: null, words: `A ${kind} face of ${worn.length}` }),
+      demo.house.wearing.setFace({
+        day: demo.day,
+        itemIds: ids,
+        like: null,
+        words: `A ${kind} face of ${worn.length}`,
+      }),
     )
     tellTheDay(demo, kind)
     for (const item of worn) {
@@ -239,7 +258,9 @@ class DemoBuilder {
       if (EYES.has(step.categoryId) && eyesOffLimits(day)) return []
       const chance = kind === 'bold' ? Math.min(1, step.step + 0.3) : step.step * 0.85
       if (!this.#random.chance(chance) && step.categoryId !== 'concealer') return []
-      const mine = this.#demo.of(step.categoryId).filter((item) => item.inDrawer && !(running && item.roles.some((role) => WORN_BY_SCRIPT.includes(role))))
+      const mine = this.#demo
+        .of(step.categoryId)
+        .filter((item) => item.inDrawer && !(running && item.roles.some((role) => WORN_BY_SCRIPT.includes(role))))
       return this.#random.weighted(mine, (item) => item.fondness) ?? []
     })
     if (!running) return chosen
@@ -276,7 +297,13 @@ class DemoBuilder {
   /** Levels, stages and lengths by eye, of most things in the drawer that show one. */
   #readLevels(): void {
     for (const item of this.#demo.stash) {
-      if (!item.inDrawer || item.ended || item.roles.some((role) => READ_BY_SCRIPT.includes(role)) || !this.#random.chance(0.7)) continue
+      if (
+        !item.inDrawer ||
+        item.ended ||
+        item.roles.some((role) => READ_BY_SCRIPT.includes(role)) ||
+        !this.#random.chance(0.7)
+      )
+        continue
       const left = Math.max(0.12, 1 - item.uses / item.capacity)
       if (item.fields.parts.length === 0) this.#read(item, null, left)
       else

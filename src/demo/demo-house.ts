@@ -104,7 +104,9 @@ export class DemoHouse {
 
 /** An id as the pages make them. */
 export function uuidOf(random: Random): string {
-  const hex = Array.from({ length: 32 }, (_, at) => (at === 12 ? 4 : at === 16 ? random.whole(8, 11) : random.whole(0, 15)))
+  const hex = Array.from({ length: 32 }, (_, at) =>
+    at === 12 ? 4 : at === 16 ? random.whole(8, 11) : random.whole(0, 15),
+  )
     .map((digit) => digit.toString(16))
     .join('')
   return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-')

@@ -83,13 +83,7 @@ function castOf(item: DemoItem, member: CastMember, today: Day): DemoItem {
   }
 }
 
-function itemOf(
-  kind: StashCategory,
-  index: number,
-  random: Random,
-  start: Day,
-  newId: () => string,
-): DemoItem {
+function itemOf(kind: StashCategory, index: number, random: Random, start: Day, newId: () => string): DemoItem {
   const shade = kind.shades[index % kind.shades.length]
   if (!shade) throw new Error(`No shade for ${kind.categoryId}`)
   const [name, colour, finish = 'satin'] = shade

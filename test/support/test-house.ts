@@ -13,6 +13,12 @@ import { FIELDS } from './fields'
 
 export { FIELDS }
 
+/** One pixel as PNG. */
+const SMALL_PICTURE = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mP8z8BQDwAEhQGAhKmMIQAAAABJRU5ErkJggg==',
+  'base64',
+)
+
 /** The day on which the tests play: a Tuesday. */
 export const TODAY = '2026-11-24' as Day
 
@@ -26,16 +32,37 @@ export interface Answer {
 /** A real server over a real database file in a folder of its own, under a clock that stands still. */
 export class TestHouse {
   readonly folder = mkdtempSync(join(tmpdir(), 'seligo-test-'))
-  readonly db: Db
-  readonly house: House
-  readonly #server: Server
+  db: Db
+  house: House
+  #server: Server
   #ids = 0
+  /** Told of every request. */
+  listen: (method: string, path: string) => unknown = () => undefined
   #now = new Date(2026, 10, 24, 12)
 
   private constructor() {
-    this.db = openDatabase(join(this.folder, 'collection.db'), { appliedAt: '2026-11-24T12:00:00Z' })
-    this.house = new House(this.db, () => this.#now)
-    this.#server = createApp(this.house).listen(0, '127.0.0.1')
+    ;({ db: this.db, house: this.house, server: this.#server } = this.#start())
+  }
+
+  #start(): { db: Db; house: House; server: Server } {
+    const db = openDatabase(join(this.folder, 'collection.db'), { appliedAt: '2026-11-24T12:00:00Z' })
+    const house = new House(db, () => this.#now)
+    return { db, house, server: createApp(house).listen(0, '127.0.0.1') }
+  }
+
+  /** Stops and starts on the same folder, as a person would. */
+  restart(): Promise<void> {
+    return this.whileStopped(() => undefined)
+  }
+
+  /** Does something to its files while nothing is open. */
+  async whileStopped(act: () => void): Promise<void> {
+    this.#server.close()
+    this.#server.closeAllConnections()
+    this.db.close()
+    act()
+    ;({ db: this.db, house: this.house, server: this.#server } = this.#start())
+    await once(this.#server, 'listening')
   }
 
   static async open(): Promise<TestHouse> {
@@ -71,6 +98,7 @@ export class TestHouse {
   }
 
   async request(method: string, path: string, body?: string, headers: Record<string, string> = {}): Promise<Answer> {
+    this.listen(method, path)
     const response = await fetch(`http://127.0.0.1:${this.port}/api${path}`, {
       method,
       headers: { 'Content-Type': 'application/json', ...headers },
@@ -78,6 +106,19 @@ export class TestHouse {
     })
     const type = response.headers.get('content-type') ?? ''
     return { status: response.status, type, body: await response.json() }
+  }
+
+  /** Sends a picture of an item; a small one unless said otherwise. */
+  async photo(itemId: string, photoId: string, bytes: Uint8Array = SMALL_PICTURE): Promise<Answer> {
+    const at = `changeId=${this.id('c')}&photoId=${photoId}&day=${TODAY}`
+    const path = `/items/${itemId}/photos?${at}`
+    this.listen('POST', path)
+    const response = await fetch(`http://127.0.0.1:${this.port}/api${path}`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'image/jpeg' },
+      body: new Uint8Array(bytes),
+    })
+    return { status: response.status, type: response.headers.get('content-type') ?? '', body: await response.json() }
   }
 
   /** Stores an item and gives its id. */

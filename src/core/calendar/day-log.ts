@@ -30,7 +30,10 @@ export function recordedStretches(log: DayLog): DayRange[] {
     const last = chain.at(-1)
     if (earliest === undefined || last === undefined || chain.length < LOG_FROM_DAYS) continue
     const isNewest = last === lastUpTo(log)
-    found.push({ earliest, latest: isNewest && silence(last, addDays(log.until, 1), log) < SILENT_DAYS ? log.until : last })
+    found.push({
+      earliest,
+      latest: isNewest && silence(last, addDays(log.until, 1), log) < SILENT_DAYS ? log.until : last,
+    })
   }
   return found
 }

@@ -17,6 +17,7 @@ const GOAL: GoalFacts = {
   leftNow: null,
   bareAtStart: null,
   bareNow: null,
+  panShows: false,
   finished: false,
 }
 
@@ -41,7 +42,7 @@ describe('the other goals read their own measure', () => {
   const of = (facts: Partial<GoalFacts>) => progressOf({ ...GOAL, target: null, ...facts })
   test('hit pan: by the level towards first pan, met by the first bare spot', () => {
     expect(of({ kind: 'hit pan', leftAtStart: 1, leftNow: 0.715 }).done).toBeCloseTo(0.5, 10)
-    expect(of({ kind: 'hit pan', leftAtStart: 1, leftNow: 0.43, bareNow: 0.06 })).toMatchObject({ met: true, done: 1 })
+    expect(of({ kind: 'hit pan', leftAtStart: 1, leftNow: 0.43, panShows: true })).toMatchObject({ met: true, done: 1 })
     expect(of({ kind: 'hit pan' })).toMatchObject({ met: false, done: null })
   })
   test('expand pan: from the bare area it had to the one aimed for', () => {
@@ -54,6 +55,9 @@ describe('the other goals read their own measure', () => {
     expect(of({ ...level, leftNow: 0.6 }).done).toBeCloseTo(0.5, 10)
     expect(of({ ...level, leftNow: 0.4 }).met).toBe(true)
     expect(of({ ...level, leftAtStart: 0.4, leftNow: 0.9 }).done).toBeNull()
+  })
+  test('uses count as far as they were reached, also of what is finished', () => {
+    expect(progressOf({ ...GOAL, finished: true })).toMatchObject({ met: false, uses: 12, usesLeft: 8 })
   })
   test('keep using is never met; find a use is counted; finishing meets the rest', () => {
     expect(of({ kind: 'keep using', finished: true })).toMatchObject({ met: false, done: null, usesLeft: null })
@@ -74,6 +78,7 @@ describe('pace', () => {
     headStart: 4,
     uses: 12,
     wornToday: true,
+    ended: false,
     week: EVERY_DAY,
     away: [],
   }
@@ -106,13 +111,22 @@ describe('pace', () => {
   })
   test('on its date the notch stands at the target, and stays there', () => {
     expect(paceOf({ ...FACTS, today: at(30) }).notch).toBe(20)
-    expect(paceOf({ ...FACTS, today: at(40) })).toMatchObject({ notch: 20, wearDaysLeft: 0, standing: 'out of reach' })
+    expect(paceOf({ ...FACTS, today: at(40) })).toMatchObject({ notch: 20, wearDaysLeft: 0, standing: 'missed' })
   })
   test('a share is behind by more than the eye can err', () => {
-    const share = { today: at(15), rolledIn: START, by: at(30), met: false, week: EVERY_DAY, away: [] }
+    const share = { today: at(15), rolledIn: START, by: at(30), met: false, ended: false, week: EVERY_DAY, away: [] }
     expect(sharePaceOf({ ...share, done: 0.43 })).toMatchObject({ notch: 0.5, standing: 'on pace' })
     expect(sharePaceOf({ ...share, done: 0.41 }).standing).toBe('behind')
     expect(sharePaceOf({ ...share, done: null }).standing).toBe('not known')
+  })
+  test('past its date a goal is missed, whatever its share; what is finished is neither late nor on pace', () => {
+    const share = { today: at(31), rolledIn: START, by: at(30), met: false, ended: false, week: EVERY_DAY, away: [] }
+    expect(sharePaceOf({ ...share, done: 0.97 }).standing).toBe('missed')
+    expect(sharePaceOf({ ...share, done: null }).standing).toBe('missed')
+    expect(sharePaceOf({ ...share, met: true, done: 1 }).standing).toBe('met')
+    expect(sharePaceOf({ ...share, ended: true, done: 0.4 }).standing).toBe('ended')
+    expect(paceOf({ ...FACTS, ended: true, today: at(40) })).toMatchObject({ standing: 'ended', rescue: null })
+    expect(paceOf({ ...FACTS, ended: true, uses: 20 }).standing).toBe('met')
   })
 })
 

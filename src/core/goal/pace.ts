@@ -28,15 +28,7 @@ export interface PaceFacts {
 
 /** `missed` = its date has passed, `ended` = the item is finished: both without its being met. */
 export type Standing =
-  | 'met'
-  | 'ahead'
-  | 'on pace'
-  | 'behind'
-  | 'out of reach'
-  | 'missed'
-  | 'ended'
-  | 'no date'
-  | 'not known'
+  'met' | 'ahead' | 'on pace' | 'behind' | 'out of reach' | 'missed' | 'ended' | 'no date' | 'not known'
 
 /** What an eye tells a level apart by: below this a difference is no difference (sd of a level mark .08). Assumption. */
 export const EYE_ERROR = 0.08

@@ -70,8 +70,10 @@ describe('a rule of hers says no', () => {
   })
 })
 
-const need = (categoryId: string, usesLeft: number, days: number): DatedNeed => ({
+let needs = 0
+const need = (categoryId: string, usesLeft: number, days: number, itemId = `item-${(needs += 1)}`): DatedNeed => ({
   categoryId,
+  itemId,
   usesLeft,
   by: addDays(START, days),
   wearDaysLeft: days,
@@ -86,10 +88,19 @@ test('two lipsticks that each fit but not both are told with their sum', () => {
   expect(overloads([need('lipstick', 120, 100), need('lipstick', 1, 100)])).toEqual([])
 })
 
+test('one day of wear serves all shades of a palette: three times ten uses in 21 days is no overload', () => {
+  const shade = () => need('eyeshadow-palette', 10, 21, 'hedgerow')
+  expect(overloads([shade(), shade(), shade()])).toEqual([])
+  // With another palette beside it the two share the days; worked by hand: 10 + 12 > 21.
+  expect(overloads([shade(), shade(), need('eyeshadow-palette', 12, 21, 'skiffle')])).toMatchObject([
+    { items: 2, needed: 22, wearDays: 21 },
+  ])
+})
+
 test('an overload is told exactly where no day-by-day plan serves all (brute force over small cases)', () => {
   // One item of the category a day: serve the need that is due first; if that leaves one short, every plan does.
-  const fits = (needs: readonly DatedNeed[]): boolean => {
-    const left = needs.map((each) => ({ ...each }))
+  const fits = (list: readonly DatedNeed[]): boolean => {
+    const left = list.map((each) => ({ ...each }))
     for (let day = 0; day < 12; day += 1) {
       const due = left.filter((each) => each.usesLeft > 0 && each.wearDaysLeft > day)
       const first = due.sort((a, b) => a.wearDaysLeft - b.wearDaysLeft)[0]
@@ -100,8 +111,8 @@ test('an overload is told exactly where no day-by-day plan serves all (brute for
   const one = fc.record({ uses: fc.integer({ min: 1, max: 6 }), days: fc.integer({ min: 1, max: 10 }) })
   fc.assert(
     fc.property(fc.array(one, { minLength: 1, maxLength: 4 }), (list) => {
-      const needs = list.map(({ uses, days }) => need('lipstick', Math.min(uses, days), days))
-      expect(overloads(needs).length === 0).toBe(fits(needs))
+      const wanted = list.map(({ uses, days }) => need('lipstick', Math.min(uses, days), days))
+      expect(overloads(wanted).length === 0).toBe(fits(wanted))
     }),
     { seed: 7, numRuns: 400 },
   )

@@ -18,7 +18,6 @@ describe('what could roll in', () => {
     itemId,
     categoryId: 'blush',
     shelfLife: life(400),
-    opened: true,
     openedSince: addDays(TODAY, -30),
     left: null,
     liking: null,

@@ -44,7 +44,10 @@ const goal = (over: Partial<NonNullable<WithinReach['goal']>> = {}) => ({
   project: 'Autumn',
   ...over,
 })
-const reach = (items: WithinReach[], day: Partial<DayConditions> = {}) => reachFor(items, { ...ANY_DAY, ...day }, TODAY)
+const reach = (items: WithinReach[], day: Partial<DayConditions> = {}, also: readonly string[] = []) => {
+  const worn = [...items.filter((each) => each.wornToday).map((each) => each.itemId), ...also]
+  return reachFor(items, { ...ANY_DAY, ...day }, TODAY, new Set(worn))
+}
 const reasons = (items: WithinReach[], day: Partial<DayConditions> = {}) =>
   reach(items, day).map((each) => [each.itemId, each.reason.code])
 
@@ -91,6 +94,10 @@ describe('never', () => {
     ['a new thing on flaring skin', { lastWorn: null }, { skin: 'flaring' }],
   ])('%s', (_, over, day) => {
     expect(reach([item('a', { ...pressing, ...over })], day)).toEqual([])
+  })
+  test('what fights with something worn that serves no step of a face', () => {
+    expect(reach([item('a', { goal: goal(), fights: ['serum'] })], {}, ['serum'])).toEqual([])
+    expect(reach([item('a', { goal: goal(), fights: ['serum'] })])).toHaveLength(1)
   })
   test('what fights with the face so far, or with what is suggested before it', () => {
     const primer = item('primer', { step: 'primer', categoryId: 'primer', wornToday: true })

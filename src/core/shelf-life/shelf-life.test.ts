@@ -1,23 +1,42 @@
 import { describe, expect, test } from 'vitest'
 import type { Day } from '../calendar/day.js'
-import { defaultPaoMonths } from './default-pao.js'
+import { openingOf, type Opened } from '../item/opening.js'
+import type { DayRange } from '../calendar/when.js'
+import { defaultPaoMonths, usualPeriod, type Period } from './default-pao.js'
 import { shelfLifeOf, type ShelfLifeFacts } from './last-good-day.js'
 import { parseExpiry, parsePao } from './printed-expiry.js'
 
 const d = (text: string): Day => text as Day
-const FACTS: ShelfLifeFacts = {
+interface Told {
+  opened: Opened
+  acquired: DayRange | null
+  firstWear: Day | null
+  usual: Period
+}
+const TOLD: Told & Omit<ShelfLifeFacts, 'opening'> = {
   opened: { kind: 'range', earliest: d('2026-01-31'), latest: d('2026-01-31'), said: '31 January' },
   acquired: null,
   firstWear: null,
   paoMonths: 12,
-  usualPaoMonths: 36,
+  usual: { unit: 'months', count: 36 },
   expiry: null,
   signSeen: null,
   sunProtection: false,
   atEye: false,
   today: d('2026-11-24'),
 }
-const of = (facts: Partial<ShelfLifeFacts>) => shelfLifeOf({ ...FACTS, ...facts })
+const of = (over: Partial<typeof TOLD>) => {
+  const { opened, firstWear, ...facts } = { ...TOLD, ...over }
+  const opening = openingOf({
+    said: opened,
+    by: 'she',
+    acquired: facts.acquired,
+    firstWear,
+    usesBefore: null,
+    endedOn: null,
+  })
+  return shelfLifeOf({ ...facts, opening })
+}
 
 describe('the last good day is the earliest that applies', () => {
   test('opening and period after opening, clamped to the month', () => {
@@ -32,7 +51,10 @@ describe('the last good day is the earliest that applies', () => {
     expect(life).toMatchObject({ state: 'sign seen', actOn: '2026-11-01', reason: { code: 'sign' } })
   })
   test('an unknown label falls back to what is usual, and says so', () => {
-    expect(of({ paoMonths: null })).toMatchObject({ actOn: '2029-01-31', reason: { code: 'usual-pao', months: 36 } })
+    expect(of({ paoMonths: null })).toMatchObject({
+      actOn: '2029-01-31',
+      reason: { code: 'usual-pao', period: { count: 36 } },
+    })
   })
   test('unopened and undated: 36 months from the purchase', () => {
     const acquired = { earliest: d('2025-02-01'), latest: d('2025-02-28') }
@@ -50,9 +72,8 @@ describe('the last good day is the earliest that applies', () => {
 describe('an opening known only as a range', () => {
   const opened = { kind: 'range', earliest: d('2026-01-01'), latest: d('2026-12-31'), said: '2026' } as const
   test('gives both ends; the middle counts, at the eye and for sun protection the earlier', () => {
-    // The latest opening is today: it cannot have been opened later.
-    const range = { earliest: '2027-01-01', latest: '2027-11-24' }
-    expect(of({ opened })).toMatchObject({ lastGood: range, actOn: '2027-06-13' })
+    const range = { earliest: '2027-01-01', latest: '2027-12-31' }
+    expect(of({ opened })).toMatchObject({ lastGood: range, actOn: '2027-07-02' })
     expect(of({ opened, atEye: true }).actOn).toBe('2027-01-01')
     expect(of({ opened, sunProtection: true }).actOn).toBe('2027-01-01')
   })
@@ -63,6 +84,18 @@ describe('an opening known only as a range', () => {
       latest: '2027-04-10',
     })
   })
+})
+
+test('the last good day is the same whatever day it is asked on', () => {
+  const opened = { kind: 'range', earliest: d('2026-01-01'), latest: d('2026-12-31'), said: '2026' } as const
+  const asked = ['2026-11-24', '2026-11-25', '2026-12-31', '2027-03-01'].map((today) => of({ opened, today: d(today) }))
+  expect(new Set(asked.map(({ actOn }) => actOn)).size).toBe(1)
+})
+
+test('a sachet once opened is good for a week, unless its label says', () => {
+  // Common practice, no source.
+  expect(usualPeriod('face cream', 'sachet', false)).toEqual({ unit: 'days', count: 7 })
+  expect(of({ paoMonths: null, usual: { unit: 'days', count: 7 } }).actOn).toBe('2026-02-07')
 })
 
 test('an unknown opening decides only when even the latest possible one has run out', () => {

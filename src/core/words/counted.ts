@@ -1,5 +1,12 @@
 /** Plurals that are not made with an s. Data table. */
-const OTHERS: Readonly<Record<string, string>> = { is: 'are', was: 'were', has: 'have', day: 'days', it: 'them', needs: 'need' }
+const OTHERS: Readonly<Record<string, string>> = {
+  is: 'are',
+  was: 'were',
+  has: 'have',
+  day: 'days',
+  it: 'them',
+  needs: 'need',
+}
 
 /**
  * A word in the form that goes with a number.

@@ -38,7 +38,9 @@ export function careQueries(db: Db) {
     addPair: sql(`
       INSERT INTO pair (id, item_id, other_item_id, verdict, item_amount, other_amount, amount_unit, words)
       VALUES (@id, @itemId, @otherItemId, @verdict, @itemAmount, @otherAmount, @amountUnit, @words)`),
-    pair: sql<[string], { item_id: string; other_item_id: string }>('SELECT item_id, other_item_id FROM pair WHERE id = ?'),
+    pair: sql<[string], { item_id: string; other_item_id: string }>(
+      'SELECT item_id, other_item_id FROM pair WHERE id = ?',
+    ),
     dropPair: sql<[string]>('DELETE FROM pair WHERE id = ?'),
     setOpened: sql(`
       UPDATE item SET opened_kind = @kind, opened_earliest = @earliest, opened_latest = @latest, opened_said = @said,

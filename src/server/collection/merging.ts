@@ -37,6 +37,7 @@ export class Merging {
       if (wrong) return wrong
       this.#take(kept, other, today)
     }
+    this.#house.wearing.laterWordHolds()
     const name = this.#house.stock.one(body.keepId, today)
     return ok({
       words: `Made one of ${counted(dropIds.length + 1, 'item')}: ${name?.shade || name?.name || ''}`,
@@ -46,7 +47,10 @@ export class Merging {
 
   #cannotBeOne(kept: ItemFacts, other: ItemFacts): Refusal | null {
     if (other.parts.length > 0 || kept.parts.length > 0) return fail('merge-with-shades')
-    if ((kept.endedOn === null) !== (other.endedOn === null) || (kept.endedOn !== null && kept.lifecycle !== other.lifecycle))
+    if (
+      (kept.endedOn === null) !== (other.endedOn === null) ||
+      (kept.endedOn !== null && kept.lifecycle !== other.lifecycle)
+    )
       return fail('merge-one-ended', { name: (kept.endedOn === null ? other : kept).shade || kept.name })
     const both = this.#queries.bothIn.get({ kept: kept.id, other: other.id })
     if (both) return fail('merge-both-in-project', { project: both.name })
@@ -115,12 +119,18 @@ export class Merging {
       said: opened.kind === 'range' ? opened.said : null,
       acquiredEarliest:
         acquired.length === 0 ? null : ([...acquired.map((each) => each.earliest), ...worn].sort()[0] ?? null),
-      acquiredLatest: acquired.length === 0 ? null : (kept.acquired ?? other.acquired)?.latest ?? null,
+      acquiredLatest: acquired.length === 0 ? null : ((kept.acquired ?? other.acquired)?.latest ?? null),
       endedOn: kept.endedOn === null || other.endedOn === null ? kept.endedOn : later(kept.endedOn, other.endedOn),
-      notes: [kept.notes, other.notes].filter((text, n, all) => text !== '' && all.indexOf(text) === n).join('\n').slice(0, 4000),
+      notes: [kept.notes, other.notes]
+        .filter((text, n, all) => text !== '' && all.indexOf(text) === n)
+        .join('\n')
+        .slice(0, 4000),
       liking: kept.liking ?? other.liking,
       paoMonths: kept.paoMonths ?? other.paoMonths,
-      expiry: kept.expiry !== null && other.expiry !== null ? earlier(kept.expiry, other.expiry) : (kept.expiry ?? other.expiry),
+      expiry:
+        kept.expiry !== null && other.expiry !== null
+          ? earlier(kept.expiry, other.expiry)
+          : (kept.expiry ?? other.expiry),
       priceMinor: kept.priceMinor ?? (kept.source === 'gift' ? null : other.priceMinor),
       priceSaid: kept.priceSaid ?? other.priceSaid,
       colour: kept.colour ?? other.colour,

@@ -143,7 +143,7 @@ export class Photos {
 function syncTo(file: string, bytes: Buffer): void {
   const handle = openSync(file, 'w')
   try {
-    for (let at = 0; at < bytes.length; ) at += writeSync(handle, bytes, at)
+    for (let at = 0; at < bytes.length;) at += writeSync(handle, bytes, at)
     fsyncSync(handle)
   } finally {
     closeSync(handle)

@@ -8,7 +8,8 @@ export interface Breach {
 }
 
 /** Makeup by what a wear was worn as. */
-const WORN_AS = 'JOIN item i ON i.id = w.item_id JOIN category c ON c.id = coalesce(w.used_as, i.used_as, i.category_id)'
+const WORN_AS =
+  'JOIN item i ON i.id = w.item_id JOIN category c ON c.id = coalesce(w.used_as, i.used_as, i.category_id)'
 
 /**
  * What is always so, whatever was done and taken back: each rule in the words that complete "It would leave …", with a query

@@ -24,11 +24,12 @@ export interface ChangeNote {
 
 export type Applied<A> = A & { readonly change: ChangeNote }
 
-/** A row that a change touched, as it was before (when it went) or is now. */
+/** A row that a change touched, as JSON as it was before and as it is now; null where there was none or is none. */
 export interface TouchedRow {
   readonly tbl: string
   readonly row_id: string
-  readonly image: string
+  readonly before: string | null
+  readonly after: string | null
 }
 
 interface ChangeRow {
@@ -64,9 +65,7 @@ export class Journal {
       open: db.prepare<[string]>('INSERT INTO temp.open_change (id) VALUES (?)'),
       close: db.prepare('DELETE FROM temp.open_change'),
       touched: db.prepare<[string], { n: number }>('SELECT count(*) AS n FROM change_row WHERE change_id = ?'),
-      rows: db.prepare<[string], TouchedRow>(
-        'SELECT tbl, row_id, coalesce(after, before) AS image FROM change_row WHERE change_id = ?',
-      ),
+      rows: db.prepare<[string], TouchedRow>('SELECT tbl, row_id, before, after FROM change_row WHERE change_id = ?'),
       twice: db.prepare<[string], { tbl: string; row_id: string }>(
         'SELECT tbl, row_id FROM change_row WHERE change_id = ? GROUP BY tbl, row_id HAVING count(*) > 1',
       ),

@@ -30,10 +30,7 @@ export class Restoring {
     const tables = tablesOf('recorded')
     this.#columns = new Map(tables.map((name) => [name, columnsOf(db, name)]))
     this.#references = referencesOf(db, tables)
-    this.#images = db.prepare<
-      [string],
-      { tbl: string; row_id: string; before: string | null; after: string | null }
-    >(
+    this.#images = db.prepare<[string], { tbl: string; row_id: string; before: string | null; after: string | null }>(
       `SELECT r.tbl, r.row_id, r.before, r.after
          FROM json_each(?) j JOIN change c ON c.id = j.value JOIN change_row r ON r.change_id = c.id
         ORDER BY c.seq, r.seq`,
@@ -65,9 +62,11 @@ export class Restoring {
     for (const [tbl, { unique = [] }] of Object.entries(TABLES)) {
       const back = net.flatMap((row) => (row.tbl === tbl && row.before !== null ? [row.before] : []))
       if (back.length === 0) continue
-      for (const key of unique)
-        for (const rowId of this.#holding(tbl, key, back))
-          if (!touched.has(`${tbl}\n${rowId}`)) found.push({ tbl, rowId })
+      for (const key of unique) {
+        const { now, both } = this.#holding(tbl, key, back)
+        for (const rowId of now) if (!touched.has(`${tbl}\n${rowId}`)) found.push({ tbl, rowId })
+        for (const rowId of both) found.push({ tbl, rowId })
+      }
     }
     return found
   }
@@ -118,29 +117,38 @@ export class Restoring {
     return Object.entries(expected).every(([column, value]) => column === 'version' || alike(current[column], value))
   }
 
-  #referring({ child, column, parent }: Reference, net: readonly NetRow[], touched: ReadonlyMap<string, NetRow>): InTheWay[] {
+  #referring(
+    { child, column, parent }: Reference,
+    net: readonly NetRow[],
+    touched: ReadonlyMap<string, NetRow>,
+  ): InTheWay[] {
     const found: InTheWay[] = []
-    const going = net.filter((row) => row.tbl === parent && row.before === null && row.after !== null)
-    if (going.length > 0) {
+    const goingRows = net.filter((row) => row.tbl === parent && row.before === null && row.after !== null)
+    if (goingRows.length > 0) {
       const rows = this.#db
         .prepare<[string], { id: string }>(
           `SELECT c.id FROM json_each(?) j JOIN "${child}" c ON c."${column}" = j.value`,
         )
-        .all(JSON.stringify(going.map((row) => row.rowId)))
+        .all(JSON.stringify(goingRows.map((row) => row.rowId)))
       for (const { id } of rows) if (!touched.has(`${child}\n${id}`)) found.push({ tbl: child, rowId: id })
     }
     for (const row of net) {
       const value = row.tbl === child ? row.before?.[column] : null
-      if (typeof value !== 'string' || touched.get(`${parent}\n${value}`)?.before) continue
-      if (this.#current(parent, value) === null) found.push({ tbl: parent, rowId: value })
+      if (typeof value !== 'string') continue
+      const going = touched.get(`${parent}\n${value}`)
+      if (going === undefined && this.#current(parent, value) === null) found.push({ tbl: parent, rowId: value })
+      // What it refers to would go with the rest: something between made it refer there.
+      if (going?.before === null) found.push({ tbl: child, rowId: row.rowId }, { tbl: parent, rowId: value })
     }
     return found
   }
 
-  /** Rows there are now that hold a key which one of these would hold again. */
-  #holding(tbl: string, { terms, where }: UniqueKey, back: readonly Image[]): string[] {
+  /** Rows there are now that hold a key which one of these would hold again, and those of these that would hold the same. */
+  #holding(tbl: string, { terms, where }: UniqueKey, back: readonly Image[]): { now: string[]; both: string[] } {
     const shadow = `back_${tbl}`
-    this.#db.exec(`DROP TABLE IF EXISTS temp."${shadow}"; CREATE TEMP TABLE "${shadow}" AS SELECT * FROM main."${tbl}" WHERE 0`)
+    this.#db.exec(
+      `DROP TABLE IF EXISTS temp."${shadow}"; CREATE TEMP TABLE "${shadow}" AS SELECT * FROM main."${tbl}" WHERE 0`,
+    )
     const columns = this.#columns.get(tbl) ?? []
     for (const image of back) {
       const present = columns.filter((column) => column in image)
@@ -153,12 +161,14 @@ export class Restoring {
     const of = (sql: string, alias: string): string => sql.replaceAll(/\br\./g, `${alias}.`)
     const same = terms.map((term) => `${of(term, 'o')} = ${of(term, 'b')}`)
     const both = where === undefined ? [] : [of(where, 'o'), of(where, 'b')]
-    return this.#db
-      .prepare<[], { id: string }>(
-        `SELECT DISTINCT o.id FROM temp."${shadow}" b JOIN main."${tbl}" o ON ${[...same, ...both, 'o.id <> b.id'].join(' AND ')}`,
-      )
-      .all()
-      .map((row) => row.id)
+    const among = (other: string): string[] =>
+      this.#db
+        .prepare<[], { id: string }>(
+          `SELECT DISTINCT o.id FROM temp."${shadow}" b JOIN ${other} o ON ${[...same, ...both, 'o.id <> b.id'].join(' AND ')}`,
+        )
+        .all()
+        .map((row) => row.id)
+    return { now: among(`main."${tbl}"`), both: among(`temp."${shadow}"`) }
   }
 }
 

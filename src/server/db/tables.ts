@@ -37,11 +37,12 @@ export interface TableEntry {
   readonly unique?: readonly UniqueKey[]
 }
 
-const recorded = (
-  stale: Staleness,
-  items: TableEntry['items'] = {},
-  ...unique: readonly UniqueKey[]
-): TableEntry => ({ class: 'recorded', stale, items, unique })
+const recorded = (stale: Staleness, items: TableEntry['items'] = {}, ...unique: readonly UniqueKey[]): TableEntry => ({
+  class: 'recorded',
+  stale,
+  items,
+  unique,
+})
 const ofItem = { ofItem: 'item_id' } as const
 const pairOf = (index: string, ...columns: readonly string[]): UniqueKey => ({
   index,
@@ -111,11 +112,7 @@ export const TABLES: Readonly<Record<string, TableEntry>> = {
     { index: 'placement_once_at_a_time', terms: ['r.item_id'], where: 'r.to_day IS NULL' },
   ),
   laying: recorded('nothing', {}, { index: 'laying_once_at_a_time', terms: ['1'], where: 'r.closed_on IS NULL' }),
-  laying_choice: recorded(
-    'nothing',
-    { item_id: 'move' },
-    pairOf(AUTO('laying_choice'), 'laying_id', 'item_id'),
-  ),
+  laying_choice: recorded('nothing', { item_id: 'move' }, pairOf(AUTO('laying_choice'), 'laying_id', 'item_id')),
   trial: recorded(
     ofItem,
     { item_id: 'by hand' },

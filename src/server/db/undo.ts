@@ -67,9 +67,7 @@ export class Undo {
       page: db.prepare<[{ before: number; limit: number }], ChangeListRow>(
         `SELECT ${LIST_COLUMNS} FROM change c WHERE c.changed = 1 AND c.is_undo = 0 AND c.seq < @before ORDER BY c.seq DESC LIMIT @limit`,
       ),
-      flips: db.prepare<[string], FlipRow>(
-        'SELECT change_id, was_by, now_by FROM change_undoes WHERE undo_id = ?',
-      ),
+      flips: db.prepare<[string], FlipRow>('SELECT change_id, was_by, now_by FROM change_undoes WHERE undo_id = ?'),
       flip: db.prepare<[{ undoId: string; changeId: string; was: string | null; now: string | null }]>(
         `INSERT INTO change_undoes (undo_id, change_id, was_by, now_by) VALUES (@undoId, @changeId, @was, @now)
          ON CONFLICT (undo_id, change_id) DO UPDATE SET now_by = @now`,
@@ -127,7 +125,8 @@ export class Undo {
         if (!target) return fail('unknown-change', { changeId: targetId })
         if (target.undone_by !== null) return fail('already-undone', { words: target.words })
         const found = this.#withDependents(target)
-        if (!found.ok) return fail('stands-in-the-way', { words: target.words, what: found.stuck.tbl.replaceAll('_', ' ') })
+        if (!found.ok)
+          return fail('stands-in-the-way', { words: target.words, what: found.stuck.tbl.replaceAll('_', ' ') })
         const { all, net } = found
         if (all.length > 1 && !withLater)
           return fail('later-changes-stand-on-it', {
@@ -197,7 +196,9 @@ export class Undo {
   /** A taking back of what was itself done after the target: the two cancel each other. */
   #comesToNothing(row: ChangeListRow, target: ChangeListRow): boolean {
     if (row.is_undo === 0) return false
-    return this.#statements.flips.all(row.id).every((flip) => (this.#statements.seqOf.get(flip.change_id)?.seq ?? 0) > target.seq)
+    return this.#statements.flips
+      .all(row.id)
+      .every((flip) => (this.#statements.seqOf.get(flip.change_id)?.seq ?? 0) > target.seq)
   }
 
   #turn(undoId: string, changeId: string, now: string | null): void {

@@ -59,7 +59,10 @@ export class CollectionFiles {
     const { db } = this.#house
     // The pictures first: a row never stands without its picture. Their names are made of what is in them.
     const content = new Map(
-      Object.entries(file.pictures).map(([id, base64]) => [id, this.#house.photos.write(Buffer.from(base64, 'base64'))]),
+      Object.entries(file.pictures).map(([id, base64]) => [
+        id,
+        this.#house.photos.write(Buffer.from(base64, 'base64')),
+      ]),
     )
     const photo = file.tables.photo.map((row) => ({ ...row, content: content.get(row.id) ?? row.content }))
     // Rows refer to each other across tables; all of it is checked when the change is committed.

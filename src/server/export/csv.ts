@@ -58,7 +58,11 @@ function rowOf(item: ItemFacts, currency: string, went: string | null): string[]
     item.format ?? '',
     priceOf(item, currency),
     acquired === null ? '' : rangeText(acquired),
-    opening.kind === 'unopened' ? 'unopened' : opening.kind === 'range' && opening.within ? rangeText(opening.within) : '',
+    opening.kind === 'unopened'
+      ? 'unopened'
+      : opening.kind === 'range' && opening.within
+        ? rangeText(opening.within)
+        : '',
     item.paoMonths === null ? '' : `${item.paoMonths}M`,
     item.expiry ?? '',
     item.usesBefore === null && item.wears === 0 ? '' : String(item.uses),

@@ -23,6 +23,7 @@ export function frontRoutes(house: House): Router {
       today,
       wornToday: queries.wornOn.get(today)?.n ?? 0,
       items: present.length,
+      projects: queries.projects.get()?.n ?? 0,
       inProjects: queries.inProjects.get()?.n ?? 0,
       spoilSoon: soon.length,
       decisionsDue: trials.due,
@@ -36,9 +37,10 @@ export function frontQueries(db: Db) {
   const sql = preparing(db)
   return {
     wornOn: sql<[Day], { n: number }>('SELECT count(*) AS n FROM wear WHERE day = ?'),
+    projects: sql<[], { n: number }>('SELECT count(*) AS n FROM project WHERE closed_on IS NULL'),
     inProjects: sql<[], { n: number }>(`
       SELECT count(DISTINCT s.item_id) AS n FROM stay s JOIN project p ON p.id = s.project_id
-       WHERE s.rolled_out IS NULL AND p.closed_on IS NULL`),
+       WHERE s.rolled_out IS NULL AND s.beside = 0 AND p.closed_on IS NULL`),
     emptiesIn: sql<[string], { n: number }>(
       "SELECT count(*) AS n FROM item WHERE ended_as = 'finished' AND ended_roughly = 0 AND substr(ended_on, 1, 4) = ?",
     ),

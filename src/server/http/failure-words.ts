@@ -85,8 +85,7 @@ const WORDS = {
     refused(`${value} has not come yet; when it was opened cannot lie ahead.`, 'opened'),
   'acquired-in-future': ({ value }) =>
     refused(`${value} has not come yet; when you got it cannot lie ahead.`, 'acquired'),
-  'acquired-after-wear': ({ day }) =>
-    refused(`It was worn on ${day} already; it came that day or before.`, 'acquired'),
+  'acquired-after-wear': ({ day }) => refused(`It was worn on ${day} already; it came that day or before.`, 'acquired'),
   'not-silent': () => refused('Something is written down for those days by now; load the page again.', 'earliest'),
   'mix-of-one': () => refused('A mix has at least two things; choose another.', 'itemIds'),
   'item-gone': ({ name, day }) =>
@@ -137,7 +136,10 @@ const WORDS = {
   'zone-full': ({ zone, slots }) =>
     conflict(`${zone} is full.`, `${zone} holds ${slots}. Take something out, or give the zone more slots.`),
   'zone-holds-more': ({ zone, taken }) =>
-    refused(`${zone} holds ${taken} slots' worth now. Take something out first, or give it at least ${taken}.`, 'slots'),
+    refused(
+      `${zone} holds ${taken} slots' worth now. Take something out first, or give it at least ${taken}.`,
+      'slots',
+    ),
   'laying-open': () => conflict('A laying is under way.', 'Go on with it, or close it first.'),
   'no-laying': () => conflict('No laying is under way.', 'It was closed in another window; load the page again.'),
   'too-tall': ({ name }) =>
@@ -150,8 +152,7 @@ const WORDS = {
   'already-in-project': ({ name }) =>
     conflict('It is in this project already.', `${name} is already being worked on here.`),
   'already-rolled-out': () => conflict('It has rolled out before.', 'Load the page again to see where it stands.'),
-  'rolled-out-before-in': ({ day }) =>
-    refused(`It rolled in on ${day}; choose that day or a later one.`, 'day'),
+  'rolled-out-before-in': ({ day }) => refused(`It rolled in on ${day}; choose that day or a later one.`, 'day'),
   'carried-before-in': ({ day }) =>
     refused(`It cannot be carried over before ${day}, when it was still to roll in or out; choose a later day.`, 'day'),
   'carried-though-met': ({ uses, target }) =>

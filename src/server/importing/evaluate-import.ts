@@ -1,5 +1,5 @@
 import type { Day } from '#core/calendar/day'
-import { ok, type Outcome } from '#core/failure'
+import { ok, type Outcome } from '../failing.js'
 import { readSheet } from '#core/formats/sheet/read-sheet'
 import { CATEGORY_DEFAULTS } from '#core/item/category-defaults'
 import { minorDigits } from '#core/quantity/money'

@@ -71,7 +71,8 @@ export class Importing {
       const stored = this.#storeRow(body, prepared)
       if (!stored.ok) return stored
     }
-    if (!this.#currencyIsChosen()) this.#house.settingsStore.save({ ...this.#house.settings(), currency: reading.currency })
+    if (!this.#currencyIsChosen())
+      this.#house.settingsStore.save({ ...this.#house.settings(), currency: reading.currency })
     return ok({
       words: `Imported ${counted(chosen.length, 'item')} from ${body.fileName}`,
       answer: {
@@ -118,7 +119,12 @@ export class Importing {
     const lifecycle = item.ended.kind === 'finished' ? 'finished' : 'left'
     this.#queries.end.run({ id, lifecycle, day: latest, roughly: roughly ? 1 : 0 })
     if (item.ended.kind === 'left')
-      this.#queries.addVerdict.run({ id: this.#house.newId(), itemId: id, day: latest, destination: item.ended.destination })
+      this.#queries.addVerdict.run({
+        id: this.#house.newId(),
+        itemId: id,
+        day: latest,
+        destination: item.ended.destination,
+      })
   }
 
   /** Her own sunscreen category counts as one, too. */
@@ -180,8 +186,23 @@ function previewOf(
   item: SheetItem,
   chosen: Pick<PreviewRow, 'categoryId' | 'form' | 'alreadyThere' | 'skipped'>,
 ): PreviewRow {
-  const { row, tab, line, maker, name, shade, categoryText, content, opened, openedAs, paoMonths, expiry, uses, format, backups } =
-    item
+  const {
+    row,
+    tab,
+    line,
+    maker,
+    name,
+    shade,
+    categoryText,
+    content,
+    opened,
+    openedAs,
+    paoMonths,
+    expiry,
+    uses,
+    format,
+    backups,
+  } = item
   return {
     row,
     tab,

@@ -68,7 +68,10 @@ const KINDS: Readonly<Record<string, { words: string; what: string }>> = {
     words: 'Counts of uses that cannot be read',
     what: 'Stored as not said; the words are kept with the item.',
   },
-  'uses-negative': { words: 'Counts of uses below zero', what: 'Stored as not said; the words are kept with the item.' },
+  'uses-negative': {
+    words: 'Counts of uses below zero',
+    what: 'Stored as not said; the words are kept with the item.',
+  },
   'uses-absurd': {
     words: 'Counts of uses too large to be true',
     what: 'Stored as not said; the words are kept with the item.',

@@ -113,7 +113,15 @@ function countsOf(stays: readonly StayView[]): Pick<ProjectView, 'reached' | 'on
 function overloadsOf(stays: readonly StayView[]): z.infer<typeof OverloadView>[] {
   const needs = stays.flatMap(({ item, goal, rolledOut }) =>
     rolledOut === null && goal.usesLeft !== null && goal.usesLeft > 0 && goal.by !== null && goal.wearDaysLeft !== null
-      ? [{ categoryId: item.wornAsId, itemId: item.id, usesLeft: goal.usesLeft, by: goal.by, wearDaysLeft: goal.wearDaysLeft }]
+      ? [
+          {
+            categoryId: item.wornAsId,
+            itemId: item.id,
+            usesLeft: goal.usesLeft,
+            by: goal.by,
+            wearDaysLeft: goal.wearDaysLeft,
+          },
+        ]
       : [],
   )
   const names = new Map(stays.map(({ item }) => [item.wornAsId, item.wornAs]))

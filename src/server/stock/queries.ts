@@ -18,7 +18,7 @@ import type {
 export function stockQueries(db: Db) {
   const sql = preparing(db)
   return {
-    presentIds: sql<[], { id: string }>("SELECT id FROM item WHERE ended_as IS NULL"),
+    presentIds: sql<[], { id: string }>('SELECT id FROM item WHERE ended_as IS NULL'),
     items: sql<[string], ItemRow>(`
       SELECT i.id, i.version, p.maker, p.name, p.shade, i.product_id, i.category_id,
              c.name AS category, w.position AS face_order, w.makeup, max(c.eye, w.eye) AS eye, max(c.lip, w.lip) AS lip, w.name AS worn_as, w.id AS worn_as_id, w.zone_id AS home_zone_id,

@@ -68,17 +68,21 @@ export class Remembered {
 
   forget(touched: readonly TouchedRow[]): void {
     if (touched.length > MANY) return this.#forgetAll(null)
-    for (const { tbl, row_id: rowId, image } of touched) {
+    for (const { tbl, row_id: rowId, before, after } of touched) {
       const stale = TABLES[tbl]?.stale ?? 'everything'
       if (stale === 'nothing') continue
       if (stale === 'everything') return this.#forgetAll(null)
-      const row = JSON.parse(image) as Record<string, unknown>
-      if (stale === 'its product') this.#forgetProduct(rowId, String(row['product_id']))
-      else if ('ofPart' in stale) this.#forgetItem(this.#itemOfPart(String(row[stale.ofPart])))
-      else if ('ofProductOf' in stale) {
-        const id = String(row[stale.ofProductOf])
-        this.#forgetProduct(id, this.#productOf(id) ?? '')
-      } else this.#forgetItem(String(row[stale.ofItem]))
+      // What it belonged to before is as stale as what it belongs to now.
+      for (const image of [before, after]) {
+        if (image === null) continue
+        const row = JSON.parse(image) as Record<string, unknown>
+        if (stale === 'its product') this.#forgetProduct(rowId, String(row['product_id']))
+        else if ('ofPart' in stale) this.#forgetItem(this.#itemOfPart(String(row[stale.ofPart])))
+        else if ('ofProductOf' in stale) {
+          const id = String(row[stale.ofProductOf])
+          this.#forgetProduct(id, this.#productOf(id) ?? '')
+        } else this.#forgetItem(String(row[stale.ofItem]))
+      }
     }
   }
 

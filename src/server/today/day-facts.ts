@@ -66,7 +66,9 @@ export class DayFacts {
   saveFace(body: z.output<typeof SaveFace>): Answer {
     if (this.#queries.face.get(body.id)) return fail('id-taken', { value: body.id })
     const known = this.#house.stock.facts(body.itemIds, this.#house.today()).map((item) => item.id)
-    const worn = new Map((body.day === null ? [] : this.#house.wearing.wornOn(body.day)).map((each) => [each.itemId, each]))
+    const worn = new Map(
+      (body.day === null ? [] : this.#house.wearing.wornOn(body.day)).map((each) => [each.itemId, each]),
+    )
     const missing = body.itemIds.find((id) => !known.includes(id))
     if (missing !== undefined) return fail('unknown-item', { value: missing })
     const { id, name, occasion } = body

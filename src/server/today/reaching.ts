@@ -22,12 +22,7 @@ export class Reaching {
     this.#queries = queries
   }
 
-  suggestions(
-    items: readonly ItemFacts[],
-    worn: ReadonlySet<string>,
-    day: Day,
-    conditions: DayView,
-  ): SuggestionView[] {
+  suggestions(items: readonly ItemFacts[], worn: ReadonlySet<string>, day: Day, conditions: DayView): SuggestionView[] {
     const away = new Set(this.#queries.notTodayOn.all(day).map((row) => row.item_id))
     const backs = new Map(
       this.#queries.putBackSince.all(addDays(day, -PUT_BACK_DAYS)).map((row) => [row.item_id, row.n]),
@@ -79,11 +74,7 @@ export class Reaching {
   }
 
   /** When no sunscreen in date lies in the drawer and none is worn: the one elsewhere that lasts longest, opened ones first. */
-  sunscreen(
-    items: readonly ItemFacts[],
-    worn: ReadonlySet<string>,
-    day: Day,
-  ): { elsewhere: ItemFacts | null } | null {
+  sunscreen(items: readonly ItemFacts[], worn: ReadonlySet<string>, day: Day): { elsewhere: ItemFacts | null } | null {
     const ids = this.#queries.sunscreens.all().map((row) => row.id)
     const all = this.#house.stock.facts(ids, this.#house.today())
     if (all.length === 0 || all.some((item) => worn.has(item.id))) return null

@@ -42,9 +42,7 @@ export function todayRoutes(house: House): Router {
     return ok({ worn: queries.wornBetween.all({ from, to }).map((row) => ({ itemId: row.item_id, day: row.day })) })
   })
   command(house, routes, 'post', '/wear', SetWorn, 'set-worn', (body) => wearing.setWorn(body))
-  command(house, routes, 'post', '/face', SetFace, 'set-face', (body) =>
-    wearing.setFace(body),
-  )
+  command(house, routes, 'post', '/face', SetFace, 'set-face', (body) => wearing.setFace(body))
   command(house, routes, 'post', '/wear-details', SetWearDetails, 'wear-details', (body) => wearing.setDetails(body))
   command(house, routes, 'post', '/mix', SetMix, 'mix', (body) => wearing.setMix(body))
   command(house, routes, 'post', '/tally-sheet', TypeInSheet, 'type-in', (body) => wearing.typeIn(body))

@@ -5,7 +5,7 @@ import { FORMS } from '#core/item/form'
 import type { CategoryView, ItemSummary } from '#contract/item'
 import { newId } from '#web/api/client'
 import { useChanges } from '#web/shell/changes'
-import { shortName } from '#web/ui/words/item-words'
+import { shortName, usesWords } from '#web/ui/words/item-words'
 
 /** One change to all that are chosen; or one item made of those that are the same thing. */
 const props = defineProps<{
@@ -115,7 +115,7 @@ async function merge(keepId: string): Promise<void> {
           Its history takes in that of the others; uses on the same day count once. The others go. It can be taken back.
         </p>
         <v-btn v-for="item in picked" :key="item.id" variant="outlined" color="primary" @click="merge(item.id)"
-          >{{ shortName(item) }}, {{ item.maker }} ({{ item.uses }} uses)</v-btn
+          >{{ shortName(item) }}, {{ item.maker }} ({{ usesWords(item.uses) }})</v-btn
         >
         <div class="acts"><v-btn variant="text" @click="merging = false">Cancel</v-btn></div>
       </div>

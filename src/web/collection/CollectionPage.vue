@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import { counted, plural } from '#core/words/counted'
 import { useStock } from '#web/ui/stock'
 import BulkBar from './BulkBar.vue'
 import CollectionRow from './CollectionRow.vue'
@@ -18,11 +19,15 @@ const counts = computed(() => countsOf(stock.items))
 const shown = computed(() =>
   choose(stock.items, { words: words.value, filters: filters.value, categoryId: categoryId.value, order: order.value }),
 )
-const backups = computed(() => stock.items.filter((item) => item.isBackup).length)
+/** What is shown, and how many of just those are backups. */
 const summary = computed(() => {
+  const backups = shown.value.filter((item) => item.isBackup).length
+  const kind = counts.value.find((row) => row.id === categoryId.value)?.name
+  const told =
+    (kind === undefined ? counted(shown.value.length, 'item') : `${shown.value.length} of ${kind}`) +
+    (backups > 0 ? `, ${backups} of them ${plural(backups, 'backup')}` : '')
   const all = stock.items.length
-  const told = backups.value > 0 ? `${all} items, ${backups.value} of them backups` : `${all} items`
-  return shown.value.length === all ? told : `${shown.value.length} of ${told}`
+  return shown.value.length === all ? told : `${told}; ${counted(all, 'item')} in all`
 })
 
 function toggle(id: string): void {
@@ -30,7 +35,7 @@ function toggle(id: string): void {
 }
 
 const chosen = ref<string[] | null>(null)
-const unknown = computed(() => stock.items.filter((item) => item.opened.kind === 'unknown').length)
+const unknown = computed(() => stock.items.filter((item) => item.opening.kind === 'unknown').length)
 
 function pick(id: string): void {
   if (chosen.value === null) return
@@ -77,10 +82,7 @@ function clear(): void {
       >
         <span>{{ row.name }}</span>
         <span class="figures"
-          >{{ row.count
-          }}<span v-if="row.backups > 0" class="quiet"
-            >, {{ row.backups }} backup{{ row.backups > 1 ? 's' : '' }}</span
-          ></span
+          >{{ row.count }}<span v-if="row.backups > 0" class="quiet">, {{ counted(row.backups, 'backup') }}</span></span
         >
       </button>
     </nav>

@@ -33,7 +33,7 @@ const drawn = useWhenIdle()
     </span>
     <span class="cell">
       {{ leftWords(item) }}
-      <span class="quiet">{{ openedWords(item.opened) }}</span>
+      <span class="quiet">{{ openedWords(item) }}</span>
     </span>
     <span
       class="cell"

@@ -19,7 +19,7 @@ const passed = ref<string[]>([])
 const typed = ref('')
 const wrong = ref('')
 const rest = computed(() =>
-  stock.items.filter((item) => item.opened.kind === 'unknown' && !passed.value.includes(item.id)),
+  stock.items.filter((item) => item.opening.kind === 'unknown' && !passed.value.includes(item.id)),
 )
 const item = computed<ItemSummary | null>(() => rest.value[0] ?? null)
 const latest = computed<Day | null>(() => item.value?.firstWorn ?? stock.today)

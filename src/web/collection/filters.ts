@@ -20,7 +20,8 @@ export const FILTERS: readonly Filter[] = [
     name: 'past its date',
     test: (item) => item.shelfLife.state === 'past' || item.shelfLife.state === 'sign seen',
   },
-  { id: 'undated', name: 'opening unknown', test: (item) => item.opened.kind === 'unknown' },
+  { id: 'undated', name: 'opening unknown', test: (item) => item.opening.kind === 'unknown' },
+  { id: 'kept', name: 'kept as words', test: (item) => item.keptWords > 0 || item.priceSaid !== null },
 ]
 
 export type Order = 'face' | 'spoils' | 'uses' | 'unworn' | 'name'

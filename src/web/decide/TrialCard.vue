@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Day } from '#core/calendar/day'
+import { counted } from '#core/words/counted'
 import type { TrialView } from '#contract/ending'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { shortName, usesWords } from '#web/ui/words/item-words'
@@ -14,8 +15,9 @@ defineEmits<{ decide: [] }>()
 const standing = computed(() => {
   const { standing: state, wearsLeft, dueOn } = props.trial
   if (state === 'worn enough') return 'Worn as often as you wanted. Decide when you like.'
-  if (state === 'time is up') return `The day has come, with ${wearsLeft} wears to go. Decide, or give it longer.`
-  return `${wearsLeft} wears to go, until ${shortDay(dueOn, props.today)} (${fromNow(dueOn, props.today)}).`
+  if (state === 'time is up')
+    return `The day has come, with ${counted(wearsLeft, 'wear')} to go. Decide, or give it longer.`
+  return `${counted(wearsLeft, 'wear')} to go, until ${shortDay(dueOn, props.today)} (${fromNow(dueOn, props.today)}).`
 })
 const evidence = computed(() => {
   const { item, wears, chances, companions, wearsWanted } = props.trial

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiArrowDown, mdiArrowUp } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
+import { counted } from '#core/words/counted'
 import type { ItemSummary } from '#contract/item'
 import type { DrawerZone } from '#contract/today'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
@@ -58,7 +59,7 @@ function save(): void {
         <ItemGauge :item="item" size="small" />
         <span class="name">
           <RouterLink :to="`/items/${item.id}`">{{ shortName(item) }}</RouterLink>
-          <span class="quiet">{{ item.category }}{{ item.slots > 1 ? `, ${item.slots} slots` : '' }}</span>
+          <span class="quiet">{{ item.category }}{{ item.slots > 1 ? `, ${counted(item.slots, 'slot')}` : '' }}</span>
         </span>
         <v-btn
           variant="text"

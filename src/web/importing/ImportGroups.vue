@@ -1,9 +1,44 @@
 <script setup lang="ts">
-import type { ProblemGroup } from '#contract/importing'
+import { computed, ref } from 'vue'
+import type { PreviewRow, ProblemGroup } from '#contract/importing'
 
-/** What is wrong, by kind of problem and not row by row; what else is worth knowing below it. */
-defineProps<{ groups: readonly ProblemGroup[] }>()
-const emit = defineEmits<{ skip: [rows: number[]] }>()
+/** What is wrong, by kind of problem and not row by row, each opened and mended where it stands; what else is worth knowing. */
+const props = defineProps<{ groups: readonly ProblemGroup[]; rows: readonly PreviewRow[] }>()
+const emit = defineEmits<{
+  skip: [rows: number[]]
+  mend: [row: number, at: number, text: string]
+  look: [row: number]
+}>()
+type Cell = ProblemGroup['cells'][number]
+const open = ref<{ row: number; at: number; text: string } | null>(null)
+const rowOf = computed(() => new Map(props.rows.map((row) => [row.row, row])))
+const tabs = computed(() => new Set(props.rows.map((row) => row.tab)).size)
+
+/** The row as her sheet numbers it, with its tab where there are several. */
+function placeOf(cell: Cell): string {
+  const tab = tabs.value > 1 && cell.tab !== '' ? `${cell.tab}, ` : ''
+  return `${tab}row ${cell.line}${cell.column === '' ? '' : `, ${cell.column}`}`
+}
+
+function nameOf(cell: Cell): string {
+  const row = rowOf.value.get(cell.row)
+  return row ? [row.maker, row.name].filter(Boolean).join(' ') : ''
+}
+
+function isOpen(cell: Cell): boolean {
+  return open.value !== null && open.value.row === cell.row && open.value.at === cell.at
+}
+
+function toggle(cell: Cell): void {
+  emit('look', cell.row)
+  open.value = isOpen(cell) || cell.at === null ? null : { row: cell.row, at: cell.at, text: cell.value }
+}
+
+function readAgain(): void {
+  if (!open.value) return
+  emit('mend', open.value.row, open.value.at, open.value.text)
+  open.value = null
+}
 </script>
 
 <template>
@@ -21,11 +56,24 @@ const emit = defineEmits<{ skip: [rows: number[]] }>()
       </summary>
       <ul>
         <li v-for="cell in group.cells" :key="`${cell.row}-${cell.column}`">
-          <span class="quiet figures"
-            >row {{ cell.row }}<template v-if="cell.column">, {{ cell.column }}</template
-            >:</span
+          <button
+            type="button"
+            class="cell"
+            :aria-expanded="cell.at === null ? undefined : isOpen(cell)"
+            @click="toggle(cell)"
           >
-          {{ cell.value }}
+            <span class="quiet figures">{{ placeOf(cell) }}:</span> {{ cell.value }}
+          </button>
+          <form v-if="open && isOpen(cell)" class="mend" @submit.prevent="readAgain">
+            <v-text-field
+              v-model="open.text"
+              density="compact"
+              autofocus
+              :label="`${cell.column} of ${nameOf(cell)}`"
+              @keydown.esc.stop="open = null"
+            />
+            <v-btn type="submit" variant="outlined" color="primary">Read again</v-btn>
+          </form>
         </li>
       </ul>
       <v-btn
@@ -73,5 +121,30 @@ ul {
   margin: 4px 0 8px;
   padding-left: 18px;
   columns: 2 320px;
+}
+
+li {
+  break-inside: avoid;
+}
+
+.cell {
+  min-height: 32px;
+  text-align: left;
+  text-decoration: underline;
+  text-decoration-color: var(--line);
+  text-underline-offset: 3px;
+}
+
+.mend {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  margin: 4px 0 8px;
+}
+
+@media (max-width: 760px) {
+  .cell {
+    min-height: 44px;
+  }
 }
 </style>

@@ -1,27 +1,27 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { SHEET_FIELDS, type SheetField } from '#core/formats/sheet/columns'
-import type { ImportChoices, PreviewAnswer } from '#contract/importing'
-import { ask, newId, OutOfReach, Refused } from '#web/api/client'
+import { counted, plural } from '#core/words/counted'
+import type { ImportChoices } from '#contract/importing'
+import { OutOfReach } from '#web/api/client'
 import FormTrouble from '#web/ui/FormTrouble.vue'
 import { useStock } from '#web/ui/stock'
 import { useForm } from '#web/ui/use-form'
 import ImportGroups from './ImportGroups.vue'
 import ImportKinds from './ImportKinds.vue'
 import ImportRows from './ImportRows.vue'
+import { NO_CHOICES, usePreview } from './use-preview'
 
 /** A sheet is read and shown before anything is stored. */
 const stock = useStock()
 void stock.load()
 const form = useForm()
-const fileName = ref('')
-const base64 = ref('')
-const preview = ref<PreviewAnswer | null>(null)
-const NO_CHOICES: ImportChoices = { meanings: null, rows: [], skip: [], tabs: null }
-const choices = ref<ImportChoices>({ ...NO_CHOICES })
+const { shown, choices, reading, read, choose: rechoose, close } = usePreview(form)
+const preview = computed(() => shown.value?.answer ?? null)
 const pasted = ref('')
-const reading = ref(false)
 const stored = ref<{ stored: number; backups: number; leftOut: number } | null>(null)
+/** The row that a problem was opened at. */
+const lookedAt = ref<number | null>(null)
 const MOST_BYTES = 20 * 1024 * 1024
 /** What a column can mean, where its own name does not say it well enough. */
 const FIELD_WORDS: Partial<Record<SheetField, string>> = {
@@ -41,93 +41,64 @@ async function choose(file: File | undefined): Promise<void> {
   if (!file) return
   form.refused.value = null
   stored.value = null
-  fileName.value = file.name
   if (file.size > MOST_BYTES) {
     form.outOfReach.value = `${file.name} is larger than 20 MB. Split the sheet and import the parts. Nothing was stored.`
     return
   }
-  base64.value = await base64Of(file, file.name)
-  choices.value = { ...NO_CHOICES }
-  await refresh()
+  await read(file.name, await base64Of(file, file.name))
 }
 
 /** Cells copied from a spreadsheet come as text with tabs between them. */
 async function takePasted(): Promise<void> {
   stored.value = null
-  fileName.value = 'pasted cells'
-  base64.value = await base64Of(new Blob([pasted.value]), fileName.value)
-  choices.value = { ...NO_CHOICES }
-  await refresh()
-}
-
-async function refresh(): Promise<void> {
-  reading.value = true
-  form.outOfReach.value = ''
-  form.refused.value = null
-  try {
-    preview.value = await ask<PreviewAnswer>('/import/preview', {
-      fileName: fileName.value,
-      base64: base64.value,
-      choices: choices.value,
-    })
-  } catch (error) {
-    preview.value = null
-    if (error instanceof Refused) form.refused.value = error
-    else if (error instanceof OutOfReach) form.outOfReach.value = error.message
-    else throw error
-  } finally {
-    reading.value = false
-  }
+  await read('pasted cells', await base64Of(new Blob([pasted.value]), 'pasted cells'))
 }
 
 function setTab(name: string, wanted: boolean): void {
   const all = preview.value?.tabs.map((tab) => tab.name) ?? []
   const now = choices.value.tabs ?? all
   // Other tabs bring other columns and rows; what was said of them starts again.
-  choices.value = { ...NO_CHOICES, tabs: all.filter((each) => (each === name ? wanted : now.includes(each))) }
-  void refresh()
+  void rechoose({ ...NO_CHOICES, tabs: all.filter((each) => (each === name ? wanted : now.includes(each))) })
 }
 
 function setMeaning(at: number, field: SheetField | null): void {
   const meanings = [...(preview.value?.meanings ?? [])].map((each) => (each === field && field !== null ? null : each))
   meanings[at] = field
-  choices.value = { ...choices.value, meanings }
-  void refresh()
+  void rechoose({ meanings })
 }
 
 function setRows(
   rows: number[],
   set: { categoryId?: string | null; form?: ImportChoices['rows'][number]['form'] },
 ): void {
-  choices.value = {
-    ...choices.value,
+  void rechoose({
     rows: [...choices.value.rows, { rows, categoryId: set.categoryId ?? null, form: set.form ?? null }],
-  }
-  void refresh()
+  })
 }
 
 function setSkipped(rows: number[], skipped: boolean): void {
   const kept = choices.value.skip.filter((row) => !rows.includes(row))
-  choices.value = { ...choices.value, skip: skipped ? [...kept, ...rows] : kept }
-  void refresh()
+  void rechoose({ skip: skipped ? [...kept, ...rows] : kept })
+}
+
+/** A cell typed again is read again at once, with the rest of the sheet. */
+function mend(row: number, at: number, text: string): void {
+  const others = choices.value.mended.filter((each) => each.row !== row || each.at !== at)
+  void rechoose({ mended: [...others, { row, at, text }] })
 }
 
 async function store(): Promise<void> {
+  if (!shown.value) return
+  const { answer: _, ...body } = shown.value
   const answer = await form.submit<{
     stored: number
     backups: number
     leftOut: number
     change: { id: string; words: string; changed: boolean }
-  }>('POST', '/import/run', {
-    changeId: newId(),
-    importId: newId(),
-    fileName: fileName.value,
-    base64: base64.value,
-    choices: choices.value,
-  })
+  }>('POST', '/import/run', body)
   if (!answer) return
   stored.value = answer
-  preview.value = null
+  close()
 }
 
 const willLeaveOut = computed(() => (preview.value ? preview.value.rows.length - preview.value.willStore : 0))
@@ -171,14 +142,15 @@ async function base64Of(file: Blob, name: string): Promise<string> {
     <FormTrouble :refused="form.refused.value" :out-of-reach="form.outOfReach.value" />
   </section>
   <p v-if="stored" class="inset stored" role="status">
-    {{ stored.stored }} items are stored{{ stored.backups > 0 ? ` and ${stored.backups} backups` : ''
-    }}{{ stored.leftOut > 0 ? `, ${stored.leftOut} rows were left out` : '' }}. One “take back” takes them all out
+    {{ counted(stored.stored, 'item') }} {{ plural(stored.stored, 'is') }} stored{{
+      stored.backups > 0 ? ` and ${counted(stored.backups, 'backup')}` : ''
+    }}{{ stored.leftOut > 0 ? `, ${counted(stored.leftOut, 'row')} left out` : '' }}. One “take back” takes them all out
     again.
     <RouterLink to="/collection">Look at the collection</RouterLink>
   </p>
   <template v-if="preview">
     <section class="sheet part" aria-label="Columns">
-      <h2>{{ preview.rows.length }} rows, {{ preview.headers.length }} columns</h2>
+      <h2>{{ counted(preview.rows.length, 'row') }}, {{ counted(preview.headers.length, 'column') }}</h2>
       <div v-if="preview.tabs.length > 1" class="choices tabs" role="group" aria-label="Tabs to read">
         <button
           v-for="tab in preview.tabs"
@@ -206,24 +178,31 @@ async function base64Of(file: Blob, name: string): Promise<string> {
         />
       </div>
     </section>
-    <ImportGroups :groups="preview.groups" @skip="(rows) => setSkipped(rows, true)" />
+    <ImportGroups
+      :groups="preview.groups"
+      :rows="preview.rows"
+      @skip="(rows) => setSkipped(rows, true)"
+      @mend="mend"
+      @look="(row) => (lookedAt = row)"
+    />
     <ImportKinds :rows="preview.rows" :categories="stock.categories" @set="setRows" />
     <ImportRows
       :rows="preview.rows"
       :categories="stock.categories"
       :currency="preview.currency"
+      :looked-at="lookedAt"
       @set="setRows"
       @skip="setSkipped"
     />
     <div class="store">
       <span class="figures"
-        >{{ preview.willStore }} items will be stored{{
-          preview.willStoreBackups > 0 ? `, ${preview.willStoreBackups} backups beside them` : ''
+        >{{ counted(preview.willStore, 'item') }} will be stored{{
+          preview.willStoreBackups > 0 ? `, ${counted(preview.willStoreBackups, 'backup')} beside them` : ''
         }}{{ willLeaveOut > 0 ? `, ${willLeaveOut} stay out` : '' }}.</span
       >
-      <v-btn variant="text" @click="preview = null">Cancel</v-btn>
+      <v-btn variant="text" @click="close">Cancel</v-btn>
       <v-btn color="primary" :loading="form.busy.value || reading" :disabled="preview.willStore === 0" @click="store"
-        >Store {{ preview.willStore }} items</v-btn
+        >Store {{ counted(preview.willStore, 'item') }}</v-btn
       >
     </div>
   </template>

@@ -1,18 +1,33 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { FORMS, type Form } from '#core/item/form'
+import { counted } from '#core/words/counted'
 import type { PreviewRow } from '#contract/importing'
 import type { CategoryView } from '#contract/item'
-import { contentWords, moneyWords } from '#web/ui/words/item-words'
+import { contentWords, moneyWords, usesWords } from '#web/ui/words/item-words'
 import { dateWords, rangeWords } from '#web/ui/words/when-words'
 
 /** Every row as it will be stored; chosen ones can be set together or left out. */
-const props = defineProps<{ rows: readonly PreviewRow[]; categories: readonly CategoryView[]; currency: string }>()
+const props = defineProps<{
+  rows: readonly PreviewRow[]
+  categories: readonly CategoryView[]
+  currency: string
+  /** The row to bring into sight. */
+  lookedAt: number | null
+}>()
 const emit = defineEmits<{
   set: [rows: number[], set: { categoryId?: string; form?: Form }]
   skip: [rows: number[], skipped: boolean]
 }>()
 const chosen = ref<number[]>([])
+const list = ref<{ scrollToIndex: (index: number) => void } | null>(null)
+watch(
+  () => props.lookedAt,
+  (row) => {
+    const index = props.rows.findIndex((each) => each.row === row)
+    if (index >= 0) list.value?.scrollToIndex(Math.max(0, index - 1))
+  },
+)
 const names = computed(() => new Map(props.categories.map((each) => [each.id, each.name])))
 
 function toggle(row: number): void {
@@ -60,17 +75,17 @@ function lifeWords(row: PreviewRow): string {
       </template>
       <v-btn v-else variant="text" @click="chosen = rows.map((row) => row.row)">Choose all</v-btn>
     </div>
-    <v-virtual-scroll class="list" :items="rows as PreviewRow[]" :item-height="52" item-key="row">
+    <v-virtual-scroll ref="list" class="list" :items="rows as PreviewRow[]" :item-height="52" item-key="row">
       <template #default="{ item: row }">
-        <div class="row" :class="{ out: row.skipped || row.categoryId === null }">
+        <div class="row" :class="{ out: row.skipped || row.categoryId === null, looked: row.row === lookedAt }">
           <label class="check"
             ><input
               type="checkbox"
               :checked="chosen.includes(row.row)"
-              :aria-label="`Choose row ${row.row}`"
+              :aria-label="`Choose row ${row.line}`"
               @change="toggle(row.row)"
           /></label>
-          <span class="number quiet figures">{{ row.row }}</span>
+          <span class="number quiet figures">{{ row.line }}</span>
           <span class="cell"
             ><strong>{{ row.name }}</strong
             ><span class="quiet">{{ [row.maker, row.shade].filter(Boolean).join(', ') }}</span></span
@@ -82,16 +97,20 @@ function lifeWords(row: PreviewRow): string {
           <span class="cell"
             >{{ contentWords(row.content)
             }}<span class="quiet">{{
-              row.priceMinor !== null ? moneyWords(row.priceMinor, currency) : row.gift ? 'gift' : ''
+              row.priceMinor !== null ? moneyWords(row.priceMinor, currency) : row.gift ? 'gift' : (row.priceSaid ?? '')
             }}</span></span
           >
           <span class="cell"
             >{{ openedWords(row) }}<span class="quiet">{{ lifeWords(row) }}</span></span
           >
           <span class="cell figures"
-            >{{ row.uses === null ? '' : `${row.uses} uses` }}
-            <span v-if="row.backups > 0" class="quiet">{{ row.backups }} backups</span
-            ><button v-if="row.skipped" type="button" class="in" @click="emit('skip', [row.row], false)">
+            >{{ row.uses === null ? '' : usesWords(row.uses) }}
+            <span v-if="row.backups > 0" class="quiet">{{ counted(row.backups, 'backup') }}</span><button
+              v-if="row.skipped"
+              type="button"
+              class="in"
+              @click="emit('skip', [row.row], false)"
+            >
               take in
             </button></span
           >
@@ -135,6 +154,10 @@ function lifeWords(row: PreviewRow): string {
   height: 52px;
   border-bottom: 1px solid var(--hair);
   font-size: 13.5px;
+}
+
+.row.looked {
+  background: var(--inset);
 }
 
 .row.out {

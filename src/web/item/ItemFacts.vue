@@ -14,10 +14,22 @@ const active = computed(() => (item.value.goal ? [item.value.goal] : []))
 
 const uses = computed(() => {
   const { usesBefore, wears, lastWorn } = item.value
-  const made = usesBefore > 0 ? `${usesBefore} before the log and ${wears} in it` : `${wears} in the log`
+  const made =
+    usesBefore === null
+      ? `${wears} in the log; how many before it was never said`
+      : usesBefore > 0
+        ? `${usesBefore} before the log and ${wears} in it`
+        : `${wears} in the log`
   const { sinceReading } = props.answer
   const looked = sinceReading === null ? '' : `; ${usesWords(sinceReading.uses)} since it was last looked at`
   return `${made}${looked}${lastWorn ? `; last worn ${fromNow(lastWorn, props.answer.today)}` : ''}.`
+})
+/** Who says so, in whose words. */
+const saidBy = computed(() => {
+  const { opened, opening } = item.value
+  if (opening.by === 'tick') return ', by its first tick'
+  if (opened.kind !== 'range') return ''
+  return opening.by === 'sheet' ? `, as your sheet has it: “${opened.said}”` : `, as you said it: “${opened.said}”`
 })
 const traits = computed(() => {
   const { usedAs, wornAs, format, undertone, depth, seasons, availability, spf, packageStates, kit } = item.value
@@ -36,7 +48,8 @@ const traits = computed(() => {
     .join('; ')
 })
 const cost = computed(() => {
-  const { priceMinor, source } = item.value
+  const { priceMinor, priceSaid, source } = item.value
+  if (priceMinor === null && priceSaid !== null) return `${priceSaid}, in another currency: kept as it was written.`
   if (priceMinor === null) return source === 'gift' ? 'A gift, without a price.' : null
   if (item.value.uses === 0) return `${moneyWords(priceMinor, props.answer.currency)}, not used yet.`
   const each = moneyWords(priceMinor / item.value.uses, props.answer.currency)
@@ -69,10 +82,7 @@ const cost = computed(() => {
     </div>
     <div>
       <dt>Opened</dt>
-      <dd>
-        {{ openedWords(item.opened)
-        }}<template v-if="item.opened.kind === 'range'">, as you said it: “{{ item.opened.said }}”</template>.
-      </dd>
+      <dd>{{ openedWords(item) }}{{ saidBy }}.</dd>
     </div>
     <div v-if="item.acquired">
       <dt>Came</dt>
@@ -86,7 +96,7 @@ const cost = computed(() => {
     </div>
     <div v-if="item.backups > 0">
       <dt>Backups</dt>
-      <dd>{{ item.backups === 1 ? 'One, unopened.' : `${item.backups}, unopened.` }}</dd>
+      <dd>{{ item.backups }}, unopened.</dd>
     </div>
     <div v-if="item.parts.length > 0">
       <dt>Shades</dt>

@@ -9,6 +9,7 @@ import ChoiceRow from '#web/ui/ChoiceRow.vue'
 import FormTrouble from '#web/ui/FormTrouble.vue'
 import { useStock } from '#web/ui/stock'
 import { useForm } from '#web/ui/use-form'
+import { openedWords } from '#web/ui/words/when-words'
 import { draftOf, EMPTY_DRAFT, fieldsOf, type DraftErrors, type ItemDraft } from './item-draft'
 import ShadesEditor from './ShadesEditor.vue'
 import StaleEdit from './StaleEdit.vue'
@@ -49,6 +50,12 @@ watch(
     draft.value.form = category.usualForm
     draft.value.sunProtection = category.id === 'sunscreen'
   },
+)
+/** Where her word and the log differ, what the house makes of both. */
+const readAs = computed(() =>
+  before.value?.item.opening.by === 'tick' && draft.value.openedKind === 'unopened'
+    ? `It is ticked since: it counts as ${openedWords(before.value.item)}, and as unopened again when that is taken back.`
+    : '',
 )
 const measure = computed(() =>
   draft.value.form === null || draft.value.parts.length > 0
@@ -149,6 +156,7 @@ const problem = (field: keyof ItemDraft, server: string): string[] =>
       :options="['unopened', 'range', 'unknown']"
       :words="{ unopened: 'Not yet', range: 'I know about when', unknown: 'Open, date unknown' }"
     />
+    <p v-if="readAs" class="quiet">{{ readAs }}</p>
     <div class="grid">
       <v-text-field
         v-if="draft.openedKind === 'range'"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
+import { counted } from '#core/words/counted'
 import type { ItemAnswer } from '#contract/item'
 import { readingWords } from '#web/ui/words/gauge-words'
 import { dateWords } from '#web/ui/words/when-words'
@@ -41,10 +42,10 @@ const readings = computed(() =>
   })),
 )
 const openedSpan = computed(() =>
-  item.value.opened.kind === 'range'
+  item.value.opening.kind === 'range' && item.value.opening.within
     ? {
-        x: at(item.value.opened.earliest),
-        w: Math.max(3, at(item.value.opened.latest) - at(item.value.opened.earliest)),
+        x: at(item.value.opening.within.earliest),
+        w: Math.max(3, at(item.value.opening.within.latest) - at(item.value.opening.within.earliest)),
       }
     : null,
 )
@@ -64,7 +65,7 @@ const todayAt = computed(() => at(props.answer.today))
     <svg
       :viewBox="`0 0 ${WIDTH} 96`"
       role="img"
-      :aria-label="`Worn on ${answer.wearDays.length} days in the log, looked at ${answer.readings.length} times.`"
+      :aria-label="`Worn on ${counted(answer.wearDays.length, 'day')} in the log, looked at ${counted(answer.readings.length, 'time')}.`"
     >
       <rect v-if="openedSpan" class="opened" :x="openedSpan.x" y="30" :width="openedSpan.w" height="34" />
       <line class="axis" :x1="MARGIN" :x2="WIDTH - MARGIN" y1="64" y2="64" />

@@ -78,7 +78,7 @@ export const EMPTY_DRAFT: ItemDraft = {
   pao: '',
   expiry: '',
   sunProtection: false,
-  usesBefore: '0',
+  usesBefore: '',
   liking: '',
   notes: '',
   columns: '4',
@@ -122,7 +122,8 @@ export function draftOf(item: ItemSummary, currency: string): ItemDraft {
       item.content === null
         ? ''
         : `${Number(item.content.amount.toFixed(4))} ${item.content.unit === 'g' ? 'g' : 'ml'}`,
-    price: item.priceMinor === null ? '' : String(item.priceMinor / 10 ** minorDigits(currency)),
+    price:
+      item.priceMinor === null ? '' : (item.priceMinor / 10 ** minorDigits(currency)).toFixed(minorDigits(currency)),
     source: item.source,
     acquired: item.acquired === null ? '' : spell(item.acquired),
     openedKind: item.opened.kind,
@@ -130,7 +131,7 @@ export function draftOf(item: ItemSummary, currency: string): ItemDraft {
     pao: item.paoMonths === null ? '' : `${item.paoMonths}M`,
     expiry: item.expiry ?? '',
     sunProtection: item.sunProtection,
-    usesBefore: String(item.usesBefore),
+    usesBefore: item.usesBefore === null ? '' : String(item.usesBefore),
     liking: item.liking === null ? '' : String(item.liking),
     notes: item.notes,
     columns: String(Math.max(1, ...item.parts.map((part) => part.col))),
@@ -209,7 +210,7 @@ export function fieldsOf(
   if (draft.name.trim() === '') errors.name = 'Give it a name; a word is enough.'
   if (draft.categoryId === null) errors.categoryId = 'Choose a category.'
   if (draft.form === null) errors.form = 'Choose how it is packed.'
-  const usesBefore = whole('usesBefore', 0, 100_000)
+  const usesBefore = draft.usesBefore.trim() === '' ? null : whole('usesBefore', 0, 100_000)
   const slots = whole('slots', 1, 12)
   const spf = draft.spf.trim() === '' ? null : whole('spf', 1, 150)
   const liking = draft.liking === '' ? null : whole('liking', 1, 5)

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { counted } from '#core/words/counted'
 import { get, newId } from '#web/api/client'
 import { useChanges } from '#web/shell/changes'
 
@@ -95,8 +96,8 @@ async function goBack(): Promise<void> {
     <div class="sheet dialog">
       <h2>Back to before “{{ asking?.words }}”?</h2>
       <p class="figures">
-        {{ goingBack === 1 ? 'That one change is' : `That and ${goingBack - 1} later changes are` }} taken back as one.
-        It can be taken back in its turn from the bar below.
+        {{ goingBack === 1 ? 'That one change is' : `That and ${counted(goingBack - 1, 'later change')} are` }} taken
+        back as one. It can be taken back in its turn from the bar below.
       </p>
       <div class="acts">
         <v-btn variant="text" @click="asking = null">Leave it</v-btn>

@@ -5,7 +5,7 @@ import type { ProjectView, StayView } from '#contract/projects'
 import { newId } from '#web/api/client'
 import FormTrouble from '#web/ui/FormTrouble.vue'
 import { useForm } from '#web/ui/use-form'
-import { shortName } from '#web/ui/words/item-words'
+import { shortName, usesWords } from '#web/ui/words/item-words'
 
 /** Into another project in one step; what was counted goes along as a head start. */
 const props = defineProps<{ stay: StayView; projects: readonly ProjectView[]; today: Day }>()
@@ -25,7 +25,7 @@ async function save(): Promise<void> {
       <h2>Carry over {{ shortName(stay.item) }}</h2>
       <p class="quiet">
         It rolls out here and in there at once, with the same goal<template v-if="stay.goal.usesLeft !== null">
-          and its {{ stay.goal.uses }} uses as a head start</template
+          and its {{ usesWords(stay.goal.uses) }} as a head start</template
         >.
       </p>
       <v-select

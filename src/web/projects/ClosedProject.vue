@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ProjectView } from '#contract/projects'
-import { shortName } from '#web/ui/words/item-words'
+import { shortName, usesWords } from '#web/ui/words/item-words'
 import { reachedWords, SHAPE_NAMES } from '#web/ui/words/project-words'
 import { dateWords } from '#web/ui/words/when-words'
 
@@ -21,7 +21,7 @@ defineProps<{ project: ProjectView }>()
     <ul>
       <li v-for="stay in project.stays.filter((each) => !each.goal.beside)" :key="stay.stayId" class="figures">
         <RouterLink :to="`/items/${stay.item.id}`">{{ stay.goal.partName ?? shortName(stay.item) }}</RouterLink>,
-        {{ stay.outReason }}, {{ stay.goal.uses }} uses
+        {{ stay.outReason }}, {{ usesWords(stay.goal.uses) }}
       </li>
     </ul>
   </details>

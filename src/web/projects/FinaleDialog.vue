@@ -27,8 +27,12 @@ async function save(): Promise<void> {
     <form class="sheet dialog" @submit.prevent="save">
       <h2>Finale of {{ project.name }}</h2>
       <p class="figures">
-        {{ reachedWords({ ...project, reached: project.reached + met }) }}.
-        {{ open.length - met > 0 ? `${open.length - met} leave unfinished; what was counted is kept.` : '' }}
+        {{ reachedWords(project) }}.
+        {{
+          open.length - met > 0
+            ? `${open.length - met} ${open.length - met === 1 ? 'leaves' : 'leave'} unfinished; what was counted is kept.`
+            : ''
+        }}
       </p>
       <ul v-if="open.length > 0">
         <li v-for="stay in open" :key="stay.stayId" class="figures">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { daysBetween, type Day } from '#core/calendar/day'
+import { counted, plural } from '#core/words/counted'
 import type { ProjectView } from '#contract/projects'
 import { evennessWords, overloadWords, reachedWords, ruleSentences, SHAPE_NAMES } from '#web/ui/words/project-words'
 import { dateWords, spanWords } from '#web/ui/words/when-words'
@@ -10,8 +11,7 @@ const props = defineProps<{
   project: ProjectView
   today: Day
   week: readonly number[]
-  weekLearned: boolean
-  onTheGo: number
+  weekLearnedFrom: number
 }>()
 const emit = defineEmits<{ edit: []; rollIn: []; choose: []; finale: [] }>()
 const perWeek = computed(() => Math.round(props.week.reduce((sum, share) => sum + share, 0) * 10) / 10)
@@ -26,7 +26,11 @@ const even = computed(() =>
 <template>
   <header>
     <h2>{{ project.name }}</h2>
-    <span class="figures">{{ reachedWords(project) }}, {{ onTheGo }} on the go</span>
+    <span class="figures"
+      >{{ reachedWords(project) }}, {{ project.onTheGo }} on the go{{
+        project.left > 0 ? `, ${project.left} left unfinished` : ''
+      }}</span
+    >
     <span v-if="project.by" class="quiet"
       >until {{ dateWords(project.by) }},
       {{ daysBetween(today, project.by) >= 0 ? `${spanWords(daysBetween(today, project.by))} left` : 'over' }}</span
@@ -41,8 +45,12 @@ const even = computed(() =>
     <button type="button" class="link" @click="emit('finale')">Finale</button>
   </p>
   <p class="quiet reckon figures">
-    Reckoned with {{ perWeek }} wear days a week,
-    {{ weekLearned ? 'as learned from your last twelve weeks' : 'as you planned them in Settings' }}.
+    Reckoned with {{ perWeek }} {{ plural(perWeek, 'wear day') }} a week,
+    {{
+      weekLearnedFrom > 0
+        ? `as learned from your last ${counted(weekLearnedFrom, 'recorded week')}`
+        : 'as you planned them in Settings'
+    }}.
   </p>
   <p v-for="overload in project.overloads" :key="overload.categoryId" class="overload figures">
     {{ overloadWords(overload, today) }}

@@ -6,7 +6,7 @@ import type { ProjectView, StayView } from '#contract/projects'
 import { newId } from '#web/api/client'
 import { useChanges } from '#web/shell/changes'
 import FinishDialog from '#web/ui/dialogs/FinishDialog.vue'
-import { shortName } from '#web/ui/words/item-words'
+import { shortName, usesWords } from '#web/ui/words/item-words'
 import { shortDay } from '#web/ui/words/when-words'
 import CarryDialog from './CarryDialog.vue'
 import FinaleDialog from './FinaleDialog.vue'
@@ -22,7 +22,7 @@ const props = defineProps<{
   others: readonly ProjectView[]
   today: Day
   week: readonly number[]
-  weekLearned: boolean
+  weekLearnedFrom: number
 }>()
 const emit = defineEmits<{ edit: []; room: [replacing: ItemSummary | null] }>()
 const changes = useChanges()
@@ -53,8 +53,7 @@ async function rollOut(stay: StayView, reason: 'met' | 'finished' | 'left unfini
       :project="project"
       :today="today"
       :week="week"
-      :week-learned="weekLearned"
-      :on-the-go="going.length + met.length"
+      :week-learned-from="weekLearnedFrom"
       @edit="emit('edit')"
       @roll-in="emit('room', null)"
       @choose="choosing = true"
@@ -100,7 +99,9 @@ async function rollOut(stay: StayView, reason: 'met' | 'finished' | 'left unfini
     <p v-if="beside.length > 0" class="beside">
       Goes along:
       <span v-for="stay in beside" :key="stay.stayId" class="figures">
-        <RouterLink :to="`/items/${stay.item.id}`">{{ shortName(stay.item) }}</RouterLink> ({{ stay.goal.uses }} uses)
+        <RouterLink :to="`/items/${stay.item.id}`">{{ shortName(stay.item) }}</RouterLink> ({{
+          usesWords(stay.goal.uses)
+        }})
         <button type="button" class="stop" @click="rollOut(stay, 'left unfinished')">no longer</button>
       </span>
     </p>

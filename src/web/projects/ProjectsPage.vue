@@ -77,7 +77,7 @@ function search(): void {
       :others="answer.projects.filter((each) => each.id !== project.id)"
       :today="answer.today"
       :week="answer.week"
-      :week-learned="answer.weekLearned"
+      :week-learned-from="answer.weekLearnedFrom"
       @edit="editing = project"
       @room="(replacing) => (room = { project, replacing })"
     />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { counted, plural } from '#core/words/counted'
 import { newId } from '#web/api/client'
 import FormTrouble from '#web/ui/FormTrouble.vue'
 import { useForm } from '#web/ui/use-form'
@@ -30,7 +31,7 @@ async function take(replace: boolean): Promise<void> {
     { changeId: newId(), replace, collection: read.value.collection },
   )
   if (!answer) return
-  stored.value = `${answer.items} items are in the collection now.`
+  stored.value = `${counted(answer.items, 'item')} ${plural(answer.items, 'is')} in the collection now.`
   read.value = null
 }
 </script>

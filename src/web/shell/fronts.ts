@@ -1,4 +1,5 @@
 import type { Fronts } from '#contract/today'
+import { counted } from '#core/words/counted'
 
 export interface Front {
   readonly to: string
@@ -10,8 +11,13 @@ export interface Front {
 /** The places that work, in the order of the chest. */
 export const FRONTS: readonly Front[] = [
   { to: '/', name: 'Today', figure: (f) => (f.wornToday === 0 ? 'nothing ticked yet' : `${f.wornToday} worn`) },
-  { to: '/collection', name: 'Collection', figure: (f) => (f.items === 0 ? 'empty' : `${f.items} items`) },
-  { to: '/projects', name: 'Projects', figure: (f) => (f.inProjects === 0 ? 'none yet' : `${f.inProjects} on the go`) },
+  { to: '/collection', name: 'Collection', figure: (f) => (f.items === 0 ? 'empty' : counted(f.items, 'item')) },
+  {
+    to: '/projects',
+    name: 'Projects',
+    figure: (f) =>
+      f.projects === 0 ? 'none yet' : f.inProjects === 0 ? 'nothing in yet' : `${f.inProjects} on the go`,
+  },
   { to: '/shelf-life', name: 'Shelf life', figure: (f) => (f.spoilSoon === 0 ? 'none soon' : `${f.spoilSoon} soon`) },
   {
     to: '/decide',

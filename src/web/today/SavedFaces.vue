@@ -1,12 +1,19 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import type { Day } from '#core/calendar/day'
+import { counted } from '#core/words/counted'
 import type { SavedFace } from '#contract/today'
 import type { ItemSummary } from '#contract/item'
 import { newId } from '#web/api/client'
 import { useChanges } from '#web/shell/changes'
 
 /** Faces kept under a name: put on with one tap, today's kept as a new one. */
-const props = defineProps<{ faces: readonly SavedFace[]; face: readonly ItemSummary[]; occasion: string | null }>()
+const props = defineProps<{
+  faces: readonly SavedFace[]
+  face: readonly ItemSummary[]
+  day: Day
+  occasion: string | null
+}>()
 const emit = defineEmits<{ close: []; wear: [face: SavedFace] }>()
 const changes = useChanges()
 const name = ref('')
@@ -15,6 +22,7 @@ async function keep(): Promise<void> {
   const done = await changes.run('POST', '/saved-faces', {
     changeId: newId(),
     id: newId(),
+    day: props.day,
     name: name.value,
     occasion: props.occasion ?? '',
     itemIds: props.face.map((item) => item.id),
@@ -37,7 +45,7 @@ function drop(face: SavedFace): void {
       <div v-for="each in faces" :key="each.id" class="face">
         <v-btn variant="outlined" color="primary" class="wear" @click="emit('wear', each)">{{ each.name }}</v-btn>
         <span class="quiet figures"
-          >{{ each.itemIds.length }} things{{ each.occasion ? `, ${each.occasion}` : '' }}</span
+          >{{ counted(each.itemIds.length, 'thing') }}{{ each.occasion ? `, ${each.occasion}` : '' }}</span
         >
         <v-btn variant="text" :aria-label="`Drop the face ${each.name}`" @click="drop(each)">Drop</v-btn>
       </div>

@@ -16,6 +16,7 @@ import { useToday } from './today-store'
 const ItemPicker = defineAsyncComponent(() => import('#web/ui/ItemPicker.vue'))
 const ShadeSheet = defineAsyncComponent(() => import('./ShadeSheet.vue'))
 const SavedFaces = defineAsyncComponent(() => import('./SavedFaces.vue'))
+const SilentDays = defineAsyncComponent(() => import('./SilentDays.vue'))
 const WearDetails = defineAsyncComponent(() => import('./WearDetails.vue'))
 
 const route = useRoute()
@@ -82,6 +83,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     </DayHeader>
     <EmptyHouse v-if="shown.collectionIsEmpty" />
     <template v-else>
+      <SilentDays v-if="shown.silence" :silence="shown.silence" />
       <section class="drawer" aria-label="The active drawer">
         <div class="plan">
           <ZoneCompartment
@@ -113,7 +115,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         :today="shown.today"
         :saving="today.waiting > 0"
         @tap="tap"
-        @same="(face, words) => today.putOn(face.itemIds, words)"
+        @same="(face, words) => today.putOn(face.itemIds, words, { kind: 'day', day: face.day })"
         @no-makeup="today.setNoMakeup(!shown.noMakeup)"
         @act="(act) => (open = act)"
       />
@@ -137,9 +139,12 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       v-if="open === 'faces'"
       :faces="shown.savedFaces"
       :face="today.face"
+      :day="shown.day"
       :occasion="shown.conditions.occasion"
       @close="open = null"
-      @wear="(face) => (today.putOn(face.itemIds, `the face ${face.name}`), (open = null))"
+      @wear="
+        (face) => (today.putOn(face.itemIds, `The face ${face.name}`, { kind: 'face', id: face.id }), (open = null))
+      "
     />
     <WearDetails
       v-if="open === 'details'"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import { counted } from '#core/words/counted'
 import type { ItemSummary } from '#contract/item'
 import type { DrawerZone } from '#contract/today'
 import DrawerItem from './DrawerItem.vue'
@@ -51,7 +52,7 @@ function move(event: KeyboardEvent): void {
       <h2>{{ zone.name }}</h2>
       <span class="quiet figures">{{ phone && wornHere > 0 ? `${wornHere} worn` : freeWords }}</span>
     </div>
-    <div ref="shelf" class="shelf" role="group" :aria-label="`${zone.name}, ${lying.length} items`">
+    <div ref="shelf" class="shelf" role="group" :aria-label="`${zone.name}, ${counted(lying.length, 'item')}`">
       <DrawerItem
         v-for="(item, index) in lying"
         :key="item.id"

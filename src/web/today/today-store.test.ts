@@ -67,6 +67,7 @@ class FakeServer {
       notToday: [],
       sunscreen: null,
       savedFaces: [],
+      silence: null,
       collectionIsEmpty: false,
     }
   }

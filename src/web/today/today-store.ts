@@ -7,6 +7,8 @@ import type { TodayAnswer } from '#contract/today'
 import { get, newId } from '#web/api/client'
 import { useChanges } from '#web/shell/changes'
 
+/** Where the shades, mixes and uses of a face come from. */
+type Like = { kind: 'day'; day: Day } | { kind: 'face'; id: string }
 type WornAnswer = { worn: TodayAnswer['worn']; change: ChangeNote }
 
 /** One day's face: shown at once, stored in order, rolled back when the server refuses. */
@@ -53,14 +55,14 @@ export const useToday = defineStore('today', () => {
   }
 
   /** Puts a whole face on, on top of what is ticked. */
-  function putOn(itemIds: readonly string[], words: string): void {
+  function putOn(itemIds: readonly string[], words: string, like: Like | null = null): void {
     const shown = answer.value
     if (!shown) return
     const before = shown.worn
     const missing = itemIds.filter((id) => !worn.value.has(id))
     shown.worn = [...before, ...missing.map((itemId) => plainWear(itemId, []))]
     const { day } = shown
-    enqueue(before, () => changes.run<WornAnswer>('POST', '/face', { changeId: newId(), day, itemIds, words }))
+    enqueue(before, () => changes.run<WornAnswer>('POST', '/face', { changeId: newId(), day, itemIds, like, words }))
   }
 
   async function say(path: string, body: Readonly<Record<string, unknown>>): Promise<boolean> {

@@ -78,8 +78,9 @@ function mend(rows: readonly LocatedRow[], mended: NonNullable<SheetOptions['men
   return rows.map((row, index) => {
     const own = mended.filter((each) => each.row === index + 1)
     if (own.length === 0) return row
-    const cells = Array.from({ length: Math.max(row.cells.length, ...own.map((each) => each.at + 1)) }, (_, at) =>
-      own.findLast((each) => each.at === at)?.text ?? row.cells[at] ?? '',
+    const cells = Array.from(
+      { length: Math.max(row.cells.length, ...own.map((each) => each.at + 1)) },
+      (_, at) => own.findLast((each) => each.at === at)?.text ?? row.cells[at] ?? '',
     )
     return { ...row, cells }
   })

@@ -41,7 +41,7 @@ async function save(): Promise<void> {
   <v-dialog :model-value="true" :aria-label="`Finish ${shortName(item)}`" @update:model-value="emit('close')">
     <form class="sheet dialog" @submit.prevent="save">
       <h2>{{ shortName(item) }} is empty</h2>
-      <p class="quiet">{{ usesWords(item.uses) }} in all, {{ openedWords(item.opened) }}. It keeps its history.</p>
+      <p class="quiet">{{ usesWords(item.uses) }} in all, {{ openedWords(item) }}. It keeps its history.</p>
       <p v-if="item.form === 'tube' || item.form === 'wand'" class="caution">
         Cutting a tube open for the last of it: the edge is sharp.
       </p>

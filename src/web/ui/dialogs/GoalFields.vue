@@ -2,6 +2,7 @@
 import { computed, watch } from 'vue'
 import type { Day } from '#core/calendar/day'
 import { isCounted, type GoalKind } from '#core/goal/progress'
+import { usesWords } from '#web/ui/words/item-words'
 import ChoiceRow from '#web/ui/ChoiceRow.vue'
 import DayField from '#web/ui/DayField.vue'
 import { shortDay } from '#web/ui/words/when-words'
@@ -50,7 +51,7 @@ watch(
       type="number"
       min="0"
       label="Head start: uses that count already"
-      :hint="`${usesSoFar} uses so far in all`"
+      :hint="`${usesWords(usesSoFar)} so far in all`"
       persistent-hint
       :error-messages="on('goal.headStart')"
     />

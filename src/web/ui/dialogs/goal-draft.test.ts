@@ -13,6 +13,7 @@ const goal = (over: Partial<GoalView>): GoalView => ({
   partId: null,
   partName: null,
   beside: false,
+  baseline: null,
   target: 20,
   headStart: 3,
   wearsInStay: 4,

@@ -2,6 +2,7 @@ import type { GoalView, ItemSummary, Reading } from '#contract/item'
 import { bareAtStage } from '#core/item/what-is-left'
 import { usesWords } from './item-words'
 import { shortStanding } from './goal-words'
+import { counted } from '#core/words/counted'
 
 /** The gauge in words: the same things it draws, for those who hear it. */
 export function gaugeWords(item: ItemSummary, worn: boolean, wornParts: readonly string[]): string {
@@ -15,7 +16,7 @@ export function gaugeWords(item: ItemSummary, worn: boolean, wornParts: readonly
     const standing = shortStanding(item.goal)
     if (standing) said.push(standing)
   }
-  if (item.backups > 0) said.push(item.backups === 1 ? '1 backup' : `${item.backups} backups`)
+  if (item.backups > 0) said.push(counted(item.backups, 'backup'))
   if (item.shelfLife.state !== 'in date' && item.shelfLife.state !== 'unknown') said.push(stateWords(item))
   if (worn) said.push(wornParts.length > 0 ? `worn: ${partNames(item, wornParts)}` : 'worn')
   return said.join(', ')
@@ -32,7 +33,7 @@ export function leftWords(item: ItemSummary): string {
     const bare = item.parts.filter(
       (part) => part.reading?.kind === 'stage' && bareAtStage(part.reading.stage ?? 'untouched') > 0,
     )
-    return `${item.parts.length} shades, ${bare.length === 0 ? 'no pan yet' : `${bare.length} with pan showing`}`
+    return `${counted(item.parts.length, 'shade')}, ${bare.length === 0 ? 'no pan yet' : `${bare.length} with pan showing`}`
   }
   return item.reading === null ? 'level not recorded' : readingWords(item.reading)
 }

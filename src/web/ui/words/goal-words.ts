@@ -2,6 +2,7 @@ import type { Day } from '#core/calendar/day'
 import type { GoalView } from '#contract/item'
 import { dateWords, shortDay, spanWords } from './when-words'
 import { usesWords } from './item-words'
+import { counted, plural } from '#core/words/counted'
 
 /** Beside a gauge: the one thing worth saying, or nothing. */
 export function shortStanding(goal: GoalView): string {
@@ -16,8 +17,12 @@ export function shortStanding(goal: GoalView): string {
       return 'out of reach by its date'
     case 'on pace':
       return 'on pace'
+    case 'missed':
+      return 'missed its date'
+    case 'ended':
+      return 'finished short of it'
     case 'not known':
-      return 'not read since it rolled in'
+      return 'not read yet'
     case 'no date':
       return ''
   }
@@ -53,8 +58,10 @@ export function paceWords(goal: GoalView, today: Day): string {
     sentences.push('The goal is met.')
     return sentences.join(' ')
   }
-  if (goal.usesLeft !== null) sentences.push(leftSentence(goal))
-  if (goal.by !== null) sentences.push(standingSentence(goal, today))
+  if (goal.usesLeft !== null && goal.standing !== 'ended') sentences.push(leftSentence(goal))
+  if (goal.baseline?.late === true)
+    sentences.push(`Reckoned from its first reading, on ${shortDay(goal.baseline.day, today)}.`)
+  if (goal.by !== null || goal.standing === 'ended') sentences.push(standingSentence(goal, today))
   return sentences.join(' ')
 }
 
@@ -63,21 +70,24 @@ function leftSentence(goal: GoalView): string {
   const { pace } = goal
   if (pace === null) return `${left} left; how fast it goes is not known yet.`
   const days = Math.round((left / pace.perWeek) * 7)
-  return `${left} left; at ${round(pace.perWeek)} a week (${pace.uses} in the last ${pace.days} days) that is about ${spanWords(days)} if you keep using it.`
+  return `${left} left; at ${round(pace.perWeek)} a week (${pace.uses} in the last ${counted(pace.days, 'day')}) that is about ${spanWords(days)} if you keep using it.`
 }
 
 function standingSentence(goal: GoalView, today: Day): string {
   const by = goal.by === null ? '' : shortDay(goal.by, today)
-  const days = goal.wearDaysLeft === null ? '' : `${round(goal.wearDaysLeft)} wear days are left until ${by}`
+  const days =
+    goal.wearDaysLeft === null
+      ? ''
+      : `${rounded(goal.wearDaysLeft, 'wear day')} ${round(goal.wearDaysLeft) === '1' ? 'is' : 'are'} left until ${by}`
   switch (goal.standing) {
     case 'behind':
       return goal.difference === null
         ? `Behind where it should be; ${days}.`
-        : `${round(-goal.difference)} uses behind where it should be today; ${days}.`
+        : `${rounded(-goal.difference, 'use')} behind where it should be today; ${days}.`
     case 'ahead':
       return goal.difference === null
         ? `Ahead of where it should be; ${days}.`
-        : `${round(goal.difference)} uses ahead; ${days}.`
+        : `${rounded(goal.difference, 'use')} ahead; ${days}.`
     case 'on pace':
       return `On pace; ${days}.`
     case 'out of reach': {
@@ -85,6 +95,13 @@ function standingSentence(goal: GoalView, today: Day): string {
       const smaller = goal.rescue ? usesWords(goal.rescue.smallerGoal) : ''
       return `Out of reach: ${days}, at one use a day. ${date ? `${dateWords(date)} would work, or ` : ''}a goal of ${smaller}.`
     }
+    case 'missed': {
+      const date = goal.rescue?.latestDate
+      const missed = `Its date, ${by}, has passed.`
+      return date ? `${missed} ${dateWords(date)} would work, or a goal of ${usesWords(goal.uses)}.` : missed
+    }
+    case 'ended':
+      return 'Nothing of it is left to use; what was reached stands.'
     default:
       return `By ${by}; ${days}.`
   }
@@ -92,6 +109,11 @@ function standingSentence(goal: GoalView, today: Day): string {
 
 function round(value: number): string {
   return value >= 10 ? String(Math.round(value)) : (Math.round(value * 10) / 10).toString()
+}
+
+function rounded(value: number, word: string): string {
+  const text = round(value)
+  return `${text} ${plural(Number(text), word)}`
 }
 
 function capital(text: string): string {

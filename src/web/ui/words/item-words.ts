@@ -1,4 +1,5 @@
 import type { ItemSummary } from '#contract/item'
+import { counted } from '#core/words/counted'
 
 /** How an item is called where its form shows what it is: by its shade, else its name. */
 export function shortName(item: Pick<ItemSummary, 'name' | 'shade'>): string {
@@ -25,7 +26,7 @@ function plain(text: string): string {
 
 /** "1 use", "12 uses". */
 export function usesWords(count: number): string {
-  return count === 1 ? '1 use' : `${count} uses`
+  return counted(count, 'use')
 }
 
 /** "30 mL", "9.5 g", or in ounces by setting. */

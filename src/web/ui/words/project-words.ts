@@ -3,6 +3,7 @@ import type { OverloadView, ProjectView } from '#contract/projects'
 import type { z } from 'zod'
 import { shortDay } from './when-words'
 import type { Day } from '#core/calendar/day'
+import { counted, plural } from '#core/words/counted'
 
 export const SHAPE_NAMES: Readonly<Record<ProjectShape, string>> = {
   rolling: 'Rolling',
@@ -34,15 +35,16 @@ export const REPLACING_WORDS: Readonly<Record<Replacing, string>> = {
 export function ruleSentences(project: ProjectView): string[] {
   const said: string[] = []
   if (project.shape === 'sweep') {
-    const each = `Every ${project.category ?? 'item'} gets ${project.usesEach ?? ''} uses`
+    const each = `Every ${project.category ?? 'item'} gets ${counted(project.usesEach ?? 0, 'use')}`
     said.push(project.atOnce === null ? `${each}, all side by side.` : `${each}, ${project.atOnce} at a time.`)
   } else if (project.mostItems !== null) said.push(`At most ${project.mostItems} at a time.`)
-  if (project.atLeast !== null) said.push(`${project.atLeast} of them are enough.`)
+  if (project.atLeast !== null) said.push(`${project.atLeast} of them ${plural(project.atLeast, 'is')} enough.`)
   if (project.theme !== null) said.push(`Only ${project.theme}.`)
   if (project.replacing === 'none') said.push('Nothing is replaced.')
   else if (project.replacing !== 'as I feel')
     said.push(`What rolls out is replaced ${REPLACING_WORDS[project.replacing]}.`)
-  if (project.breakDays !== null) said.push(`A category rests ${project.breakDays} days after one of it is reached.`)
+  if (project.breakDays !== null)
+    said.push(`A category rests ${counted(project.breakDays, 'day')} after one of it is reached.`)
   if (!project.leavingAllowed) said.push('Nothing leaves unfinished.')
   return said
 }
@@ -57,7 +59,7 @@ export function reachedWords(project: ProjectView): string {
 /** What cannot be met together, with the sum. */
 export function overloadWords(overload: z.infer<typeof OverloadView>, today: Day): string {
   const { items, category, needed, wearDays, by } = overload
-  return `${items} of ${category} need ${needed} uses by ${shortDay(by, today)} between them; ${Math.round(wearDays)} wear days are left, at one of them a day. A later date, fewer uses or fewer items would add up.`
+  return `${items} of ${category} need ${counted(needed, 'use')} by ${shortDay(by, today)} between them; ${counted(Math.round(wearDays), 'wear day')} ${plural(Math.round(wearDays), 'is')} left, at one of them a day. A later date, fewer uses or fewer items would add up.`
 }
 
 /** Evenness in words, with its figure. */

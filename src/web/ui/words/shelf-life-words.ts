@@ -1,14 +1,17 @@
 import type { Day } from '#core/calendar/day'
 import type { ItemSummary } from '#contract/item'
 import { dateWords, rangeWords, shortDay } from './when-words'
+import { counted } from '#core/words/counted'
 
-/** "Good to 2 Mar", "past since 1 Sep", "not known". */
+/** "Good to 2 Mar", "ends between 1 Jan 2027 and 31 Dec 2027", "past since 1 Sep", "not known". */
 export function goodTo(item: ItemSummary, today: Day): string {
   const { state, actOn, lastGood } = item.shelfLife
   if (state === 'sign seen') return 'spoiled'
   if (actOn === null || lastGood === null) return 'not known'
-  const about = lastGood.earliest === lastGood.latest ? '' : 'about '
-  return state === 'past' ? `past since ${about}${shortDay(actOn, today)}` : `good to ${about}${shortDay(actOn, today)}`
+  if (lastGood.earliest === lastGood.latest)
+    return `${state === 'past' ? 'past since' : 'good to'} ${shortDay(actOn, today)}`
+  const ends = lastGood.latest < today ? 'ended' : 'ends'
+  return `${ends} between ${shortDay(lastGood.earliest, today)} and ${shortDay(lastGood.latest, today)}`
 }
 
 /** Why that is its last good day, in a sentence with its inputs. */
@@ -20,15 +23,15 @@ export function reasonWords(item: ItemSummary): string {
     case 'printed-expiry':
       return `The printed date, ${lastGood ? dateWords(lastGood.latest) : ''}, comes first.`
     case 'pao':
-      return `Opened ${opened(reason)}; the label says ${reason.months} months after opening.`
+      return `Opened ${opened(reason)}; the label says ${periodWords(reason.period)} after opening.`
     case 'usual-pao':
-      return `Opened ${opened(reason)}; the label is not known, ${reason.months} months is usual for its kind.`
+      return `Opened ${opened(reason)}; the label is not known, ${periodWords(reason.period)} is usual for its kind.`
     case 'unopened':
-      return `Unopened and undated: ${reason.months} months from ${dateWords(reason.bought)}, when you got it.`
+      return `Unopened and undated: ${counted(reason.months, 'month')} from ${dateWords(reason.bought)}, when you got it.`
     case 'opening-unknown':
-      return reason.openedEarliest === null
-        ? 'When it was opened is not known, so its last good day is not either.'
-        : `Opened some time after ${dateWords(reason.openedEarliest)}; that is not close enough to tell.`
+      if (reason.notBefore === null && reason.notAfter === null)
+        return 'When it was opened is not known, so its last good day is not either.'
+      return `Opened ${betweenWords(reason.notBefore, reason.notAfter)}; that is not close enough to tell.`
     case 'purchase-unknown':
       return `Unopened, with no printed date and no day of purchase: nothing to reckon from.`
   }
@@ -43,4 +46,16 @@ export function sunWords(item: ItemSummary): string | null {
 
 function opened(reason: { openedEarliest: Day; openedLatest: Day }): string {
   return rangeWords({ earliest: reason.openedEarliest, latest: reason.openedLatest })
+}
+
+function periodWords({ unit, count }: { unit: 'months' | 'days'; count: number }): string {
+  return counted(count, unit === 'months' ? 'month' : 'day')
+}
+
+/** A day known from one side only, or from both. */
+function betweenWords(notBefore: Day | null, notAfter: Day | null): string {
+  if (notBefore !== null && notAfter !== null) return rangeWords({ earliest: notBefore, latest: notAfter })
+  return notBefore !== null
+    ? `some time after ${dateWords(notBefore)}`
+    : `some time before ${dateWords(notAfter as Day)}`
 }

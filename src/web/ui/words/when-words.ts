@@ -2,6 +2,7 @@ import type { Day } from '#core/calendar/day'
 import { daysBetween, fieldsOf } from '#core/calendar/day'
 import type { DayRange } from '#core/calendar/when'
 import type { ItemSummary } from '#contract/item'
+import { counted } from '#core/words/counted'
 
 const locale = typeof navigator === 'undefined' ? 'en-GB' : navigator.language
 /** Made when first needed: the first of its kind costs the browser some fifty milliseconds. */
@@ -61,16 +62,19 @@ export function fromNow(day: Day, today: Day): string {
 
 /** A number of days as people say it. */
 export function spanWords(days: number): string {
-  if (days === 1) return '1 day'
-  if (days < 21) return `${days} days`
+  if (days < 21) return counted(days, 'day')
   if (days < 70) return `${Math.round(days / 7)} weeks`
   if (days < 700) return `${Math.round(days / 30.44)} months`
   const years = days / 365.25
   return `${years < 5 ? (Math.round(years * 2) / 2).toString().replace('.5', '½') : Math.round(years)} years`
 }
 
-export function openedWords(opened: ItemSummary['opened']): string {
-  if (opened.kind === 'unopened') return 'unopened'
-  if (opened.kind === 'unknown') return 'opened, date unknown'
-  return `opened ${rangeWords(opened)}`
+/** When it was opened, as it is to be read from what was said and what was done. */
+export function openedWords({ opening }: Pick<ItemSummary, 'opening'>): string {
+  if (opening.kind === 'unopened') return 'unopened'
+  if (opening.kind === 'unknown' || opening.within === null)
+    return opening.notAfter === null
+      ? 'opened, date unknown'
+      : `opened ${dateWords(opening.notAfter)} or before, date unknown`
+  return `opened ${rangeWords(opening.within)}`
 }

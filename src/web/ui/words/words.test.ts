@@ -31,6 +31,7 @@ const GOAL: GoalView = {
   met: false,
   done: 0.6,
   notch: 0.75,
+  baseline: null,
   rolledIn: d('2026-10-01'),
   by: d('2026-12-20'),
   standing: 'behind',
@@ -77,11 +78,12 @@ describe('days in words', () => {
     ])
   })
   test('an opening as closely as it is known', () => {
-    expect(openedWords({ kind: 'unopened' })).toBe('unopened')
-    expect(openedWords({ kind: 'unknown' })).toBe('opened, date unknown')
-    expect(openedWords({ kind: 'range', earliest: d('2024-01-01'), latest: d('2024-12-31'), said: '2024' })).toBe(
-      'opened 2024',
-    )
+    const opened = (kind: 'unopened' | 'unknown' | 'range', over: object = {}): string =>
+      openedWords({ opening: { kind, by: 'she', within: null, notAfter: null, ...over } })
+    expect(opened('unopened')).toBe('unopened')
+    expect(opened('unknown')).toBe('opened, date unknown')
+    expect(opened('unknown', { notAfter: d('2024-03-15') })).toBe('opened 15 Mar 2024 or before, date unknown')
+    expect(opened('range', { within: { earliest: d('2024-01-01'), latest: d('2024-12-31') } })).toBe('opened 2024')
   })
 })
 
@@ -106,6 +108,30 @@ describe('a goal in words', () => {
       'Out of reach: 3.5 wear days are left until 20 Dec, at one use a day. 7 Feb 2027 would work, or a goal of 15 uses.',
     )
   })
+  test('a date that has passed is missed, with what would still work; the end of the thing ends its goal', () => {
+    const missed: GoalView = { ...GOAL, standing: 'missed', rescue: { latestDate: d('2027-01-09'), smallerGoal: 12 } }
+    expect(paceWords(missed, TODAY)).toContain(
+      'Its date, 20 Dec, has passed. 9 Jan 2027 would work, or a goal of 12 uses.',
+    )
+    expect(shortStanding(missed)).toBe('missed its date')
+    expect(paceWords({ ...GOAL, standing: 'ended' }, TODAY)).toBe(
+      '12 of 20 uses, 3 of them a head start. Nothing of it is left to use; what was reached stands.',
+    )
+  })
+  test('a goal by eye says from which reading it is reckoned where that came late', () => {
+    const late: GoalView = {
+      ...GOAL,
+      kind: 'finish',
+      target: null,
+      usesLeft: null,
+      baseline: { day: d('2026-10-20'), late: true },
+    }
+    expect(paceWords(late, TODAY)).toContain('Reckoned from its first reading, on 20 Oct.')
+  })
+  test('one of anything is one', () => {
+    const one: GoalView = { ...GOAL, difference: -1, wearDaysLeft: 1, pace: { perWeek: 1, days: 1, uses: 1 } }
+    expect(paceWords(one, TODAY)).toContain('1 use behind where it should be today; 1 wear day is left until 20 Dec.')
+  })
   test('a met goal says so and no more', () => {
     expect(paceWords({ ...GOAL, met: true, standing: 'met' }, TODAY)).toBe(
       '12 of 20 uses, 3 of them a head start. The goal is met.',
@@ -125,7 +151,7 @@ describe('a goal in words', () => {
     ['ahead', 2.2, '2 ahead'],
     ['on pace', 0.4, 'on pace'],
     ['met', 0, 'goal met'],
-    ['not known', null, 'not read since it rolled in'],
+    ['not known', null, 'not read yet'],
     ['no date', null, ''],
   ])('%s by %s is said in short as "%s"', (standing, difference, words) => {
     expect(shortStanding({ ...GOAL, standing, difference })).toBe(words)
@@ -200,9 +226,9 @@ describe('shelf life in words', () => {
     lastGood: { earliest: d(earliest), latest: d(latest) },
     actOn: d(earliest),
   })
-  test('a range is "about", a day is not', () => {
+  test('a span is told with both its ends', () => {
     expect(goodTo(lived(life(range('2027-03-02', '2027-03-02'))), TODAY)).toBe('good to 2 Mar 2027')
-    expect(goodTo(lived(life(range('2027-03-02', '2027-06-02'))), TODAY)).toBe('good to about 2 Mar 2027')
+    expect(goodTo(lived(life(range('2027-03-02', '2027-06-02'))), TODAY)).toBe('ends between 2 Mar 2027 and 2 Jun 2027')
     expect(goodTo(lived(life({ ...range('2026-09-01', '2026-09-01'), state: 'past' })), TODAY)).toBe(
       'past since 1 Sept',
     )
@@ -211,11 +237,16 @@ describe('shelf life in words', () => {
   test.each([
     [{ code: 'sign', words: 'smell changed' }, 'You noticed: smell changed. A sign counts above any date.'],
     [
-      { code: 'pao', months: 12, openedEarliest: '2026-01-05', openedLatest: '2026-01-05' },
+      { code: 'pao', period: { unit: 'months', count: 12 }, openedEarliest: '2026-01-05', openedLatest: '2026-01-05' },
       'Opened 5 Jan 2026; the label says 12 months after opening.',
     ],
     [
-      { code: 'usual-pao', months: 4, openedEarliest: '2026-01-01', openedLatest: '2026-01-31' },
+      {
+        code: 'usual-pao',
+        period: { unit: 'months', count: 4 },
+        openedEarliest: '2026-01-01',
+        openedLatest: '2026-01-31',
+      },
       'Opened Jan 2026; the label is not known, 4 months is usual for its kind.',
     ],
     [
@@ -223,8 +254,21 @@ describe('shelf life in words', () => {
       'Unopened and undated: 36 months from 5 Jan 2026, when you got it.',
     ],
     [
-      { code: 'opening-unknown', openedEarliest: null },
+      { code: 'opening-unknown', notBefore: null, notAfter: null },
       'When it was opened is not known, so its last good day is not either.',
+    ],
+    [
+      { code: 'opening-unknown', notBefore: null, notAfter: '2026-03-01' },
+      'Opened some time before 1 Mar 2026; that is not close enough to tell.',
+    ],
+    [
+      {
+        code: 'usual-pao',
+        period: { unit: 'days', count: 7 },
+        openedEarliest: '2026-01-05',
+        openedLatest: '2026-01-05',
+      },
+      'Opened 5 Jan 2026; the label is not known, 7 days is usual for its kind.',
     ],
   ])('%o', (reason, words) => {
     expect(reasonWords(lived(life({ reason })))).toBe(words)
@@ -262,6 +306,8 @@ const NO_RULES: ProjectView = {
   lessons: '',
   stays: [],
   reached: 0,
+  onTheGo: 0,
+  left: 0,
   overloads: [],
   evenness: null,
 }

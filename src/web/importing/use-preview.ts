@@ -1,0 +1,68 @@
+import { ref, shallowRef, type Ref } from 'vue'
+import type { ImportChoices, PreviewAnswer } from '#contract/importing'
+import { ask, newId, OutOfReach, Refused } from '#web/api/client'
+import type { useForm } from '#web/ui/use-form'
+
+export const NO_CHOICES: ImportChoices = { meanings: null, rows: [], skip: [], mended: [], tabs: null }
+
+/** A sheet as it was read, with just what it was read from and by which choices: what is stored is what is shown. */
+export interface Shown {
+  readonly answer: PreviewAnswer
+  readonly fileName: string
+  readonly base64: string
+  readonly choices: ImportChoices
+  /** Made with the preview, so that storing it again after a lost answer stores it once. */
+  readonly changeId: string
+  readonly importId: string
+}
+
+/** The preview of a sheet: the last one asked for is the one that is shown, in whatever order answers come. */
+export function usePreview(form: ReturnType<typeof useForm>) {
+  const shown = shallowRef<Shown | null>(null)
+  const choices: Ref<ImportChoices> = ref({ ...NO_CHOICES })
+  const reading = ref(false)
+  const source = ref({ fileName: '', base64: '' })
+  let asked = 0
+
+  async function read(fileName: string, base64: string): Promise<void> {
+    source.value = { fileName, base64 }
+    choices.value = { ...NO_CHOICES }
+    await refresh()
+  }
+
+  async function choose(change: Partial<ImportChoices>): Promise<void> {
+    choices.value = { ...choices.value, ...change }
+    await refresh()
+  }
+
+  async function refresh(): Promise<void> {
+    asked += 1
+    const mine = asked
+    const sent = { ...source.value, choices: choices.value }
+    reading.value = true
+    form.outOfReach.value = ''
+    form.refused.value = null
+    try {
+      const answer = await ask<PreviewAnswer>('/import/preview', sent)
+      if (mine === asked) shown.value = { answer, ...sent, changeId: newId(), importId: newId() }
+    } catch (error) {
+      if (mine !== asked) return
+      if (error instanceof Refused) form.refused.value = error
+      else if (error instanceof OutOfReach) form.outOfReach.value = error.message
+      else throw error
+      // What was shown before stays with what was chosen for it, so that nothing said so far is lost.
+      if (shown.value?.base64 === sent.base64) choices.value = shown.value.choices
+      else shown.value = null
+    } finally {
+      if (mine === asked) reading.value = false
+    }
+  }
+
+  function close(): void {
+    asked += 1
+    reading.value = false
+    shown.value = null
+  }
+
+  return { shown, choices, reading, read, choose, close }
+}

@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { newId } from '#web/api/client'
+import { useChanges } from '#web/shell/changes'
+import type { TodayAnswer } from '#contract/today'
+import { rangeWords } from '#web/ui/words/when-words'
+
+/** Days that nobody wrote down, asked about once in one line: silence is neither makeup nor its absence. */
+const props = defineProps<{ silence: NonNullable<TodayAnswer['silence']> }>()
+const changes = useChanges()
+
+function say(said: 'no makeup' | 'not written down'): void {
+  void changes.run('POST', '/silence', { changeId: newId(), id: newId(), ...props.silence, said })
+}
+</script>
+
+<template>
+  <section class="inset silent" aria-label="Days without a word">
+    <p>Nothing is written down {{ rangeWords(silence) }}: no makeup, or not written down?</p>
+    <v-btn variant="outlined" color="primary" @click="say('no makeup')">No makeup</v-btn>
+    <v-btn variant="outlined" color="primary" @click="say('not written down')">Not written down</v-btn>
+  </section>
+</template>
+
+<style scoped>
+.silent {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-items: center;
+  padding: 6px 14px;
+  margin-bottom: 8px;
+}
+
+p {
+  flex: 1 1 320px;
+  margin: 0;
+}
+</style>

@@ -1,0 +1,120 @@
+import { afterEach, beforeEach, describe, expect, test } from 'vitest'
+import { breachesOf } from '#server/db/house-rules'
+import { Stock } from '#server/stock/stock'
+import { ACTS } from './support/random-acts-data'
+import { RandomOwner } from './support/random-owner'
+import { TestHouse, TODAY } from './support/test-house'
+
+let house: TestHouse
+beforeEach(async () => {
+  house = await TestHouse.open()
+})
+afterEach(() => house.close())
+
+/** What was done in all runs, by its name, with how often it was taken. */
+const done = new Map<string, number>()
+const worked = new Set<string>()
+const asked = new Set<string>()
+const note = (name: string): void => void done.set(name, (done.get(name) ?? 0) + 1)
+
+/** Every rule of the house by its query, the references, and what is remembered against what would be read anew. */
+function checkHouse(owner: RandomOwner, where: string): void {
+  expect(breachesOf(house.db), where).toEqual([])
+  expect(house.db.pragma('foreign_key_check'), where).toEqual([])
+  const { stock } = house.house
+  const ids = [...new Set([...stock.presentIds(), ...owner.items])]
+  const anew = new Stock(house.db, () => house.house.settings())
+  // Asked for twice: the first time some of it is read, the second time all of it comes from memory.
+  for (let n = 0; n < 2; n += 1) expect(stock.facts(ids, TODAY), where).toEqual(anew.facts(ids, TODAY))
+  expect(stock.week(TODAY), where).toEqual(anew.week(TODAY))
+}
+
+describe('whatever is done, taken back and done again, in whatever order', () => {
+  test.each([21, 22, 23, 24, 25, 26, 27, 28])(
+    'no answer is a mistake, every rule holds, nothing remembered is stale, and all of it can be taken back (seed %i)',
+    async (seed) => {
+      const owner = new RandomOwner(house, seed, worked)
+      house.listen = (method, path) => asked.add(`${method} ${path}`)
+      const beginning = house.snapshot()
+      await owner.begin()
+      const acts: string[] = []
+      for (let n = 0; n < 170; n += 1) {
+        const where = (): string => `seed ${seed}, step ${n}, after ${acts.slice(-4).join(', ')}`
+        if (owner.changes.length > 0 && owner.random.chance(0.3)) {
+          const id = owner.random.pick(owner.changes)
+          const before = house.snapshot()
+          const back = await house.post(`/changes/${id}/take-back`, { withLater: owner.random.chance(0.5) })
+          acts.push(`take back ${id.slice(0, 8)} (${back.status} ${back.body.code ?? ''})`)
+          note(back.status === 200 ? 'take back' : `take back: ${back.body.code}`)
+          expect([200, 409], where()).toContain(back.status)
+          if (back.status !== 200) {
+            expect(back.body.detail.length, where()).toBeGreaterThan(20)
+            expect(house.snapshot(), where()).toBe(before)
+          } else {
+            // An undo is a change like any other: taken back in its turn, all is as it was before it.
+            if (owner.random.chance(0.4)) {
+              const again = await house.post(`/changes/${back.body.change.id}/take-back`, {})
+              acts.push(`again (${again.status})`)
+              expect(again.status, where()).toBe(200)
+              expect(house.snapshot(), where()).toBe(before)
+              note('redo')
+            } else owner.changes.push(back.body.change.id)
+          }
+        } else {
+          const { name, answer } = await owner.act()
+          acts.push(`${name} (${answer.status} ${answer.body?.code ?? ''})`)
+          expect(answer.status, where()).not.toBe(500)
+          if (answer.status === 200) note(name)
+        }
+        if (owner.random.chance(0.03)) {
+          await house.restart()
+          acts.push('restart')
+          note('restart')
+        }
+        checkHouse(owner, where())
+      }
+      // Back to the moment before the first of them: exactly that moment, past every taking back.
+      const { changes } = await allChanges()
+      const back = await house.post(`/changes/${changes.at(-1)?.id ?? ''}/go-back`, {})
+      expect(back.status).toBe(200)
+      expect(house.snapshot()).toBe(beginning)
+      expect((await allChanges()).changes.filter((each) => !each.undone)).toEqual([])
+    },
+    60_000,
+  )
+
+  test('every command there is was among them, and undo was refused for each kind of reason', () => {
+    const never = Object.keys(ACTS).filter((name) => !done.has(name))
+    expect(never).toEqual([])
+    for (const kind of [
+      'take back',
+      'redo',
+      'restart',
+      'take back: later-changes-stand-on-it',
+      'take back: already-undone',
+      'take back: would-break-a-rule',
+    ])
+      expect(done.get(kind) ?? 0, kind).toBeGreaterThan(0)
+  })
+
+  test('every route that writes was asked, but those tried elsewhere', () => {
+    const elsewhere = ['/collection-file']
+    const never = house.house.commandRoutes.filter(({ method, path }) => {
+      const pattern = new RegExp(`^${method.toUpperCase()} ${path.replaceAll(/:\w+/g, '[^/]+')}$`)
+      return !elsewhere.includes(path) && ![...asked].some((each) => pattern.test(each))
+    })
+    expect(never.map((route) => route.path)).toEqual([])
+  })
+})
+
+async function allChanges(): Promise<{ changes: { id: string; undone: boolean }[] }> {
+  const changes: { id: string; undone: boolean }[] = []
+  for (let before: number | null = null; ;) {
+    const page: { changes: typeof changes; next: number | null } = (
+      await house.get(`/changes${before === null ? '' : `?before=${before}`}`)
+    ).body
+    changes.push(...page.changes)
+    before = page.next
+    if (before === null) return { changes }
+  }
+}
