@@ -1,15 +1,17 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync, watch, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import Database from 'better-sqlite3'
 import { afterEach, beforeEach, expect, test } from 'vitest'
 import { addDays, type Day } from '#core/calendar/day'
+import { CATEGORY_DEFAULTS, ZONE_DEFAULTS } from '#core/item/category-defaults'
 import { FIELDS } from './support/test-house'
 
 /** The compiled server, as a person runs it. */
 const MAIN = fileURLToPath(new URL('../dist/server/main.js', import.meta.url))
+const DEMO = fileURLToPath(new URL('../dist/demo/main.js', import.meta.url))
 const TALLIES = 200
 
 let folder: string
@@ -22,9 +24,9 @@ afterEach(() => {
   rmSync(folder, { recursive: true, force: true })
 })
 
-async function start(port: number): Promise<{ child: ChildProcess; address: string }> {
+async function start(port: number, of = folder): Promise<{ child: ChildProcess; address: string }> {
   const child = spawn(process.execPath, [MAIN], {
-    env: { ...process.env, SELIGO_DATA: folder, SELIGO_PORT: String(port) },
+    env: { ...process.env, SELIGO_DATA: of, SELIGO_PORT: String(port) },
   })
   running.push(child)
   const address = await new Promise<string>((resolve, reject) => {
@@ -35,6 +37,15 @@ async function start(port: number): Promise<{ child: ChildProcess; address: stri
     child.on('exit', (code) => reject(new Error(`exited with ${code}`)))
   })
   return { child, address }
+}
+
+/** How a program ended, and what it said on the way. */
+function ended(child: ChildProcess): Promise<{ code: number | null; said: string }> {
+  let said = ''
+  child.stderr?.on('data', (text: Buffer) => {
+    said += String(text)
+  })
+  return new Promise((resolve) => child.on('close', (code) => resolve({ code, said })))
 }
 
 async function send(address: string, path: string, body: object): Promise<{ worn?: unknown[]; today: Day }> {
@@ -81,14 +92,48 @@ test('killed twice amid 200 tallies: every acknowledged one is there, none twice
   db.close()
 })
 
-test('a busy port makes it take the next free one; a signal closes the database', async () => {
+test('a busy port makes it take the next free one; a second one on the same folder says so and ends; a signal closes it', async () => {
   const one = await start(4795)
-  const two = await start(4795)
+  const other = mkdtempSync(join(tmpdir(), 'seligo-other-'))
+  const two = await start(4795, other)
   expect(one.address).not.toBe(two.address)
-  const ended = new Promise((resolve) => one.child.on('exit', resolve))
+  for (const program of [[MAIN], [DEMO, folder]]) {
+    const { code, said } = await ended(spawn(process.execPath, program, { env: { ...process.env, SELIGO_DATA: folder } }))
+    expect([code, said]).toEqual([1, expect.stringContaining(`it is at ${one.address}`)])
+  }
+  const over = ended(one.child)
   one.child.kill('SIGINT')
-  expect(await ended).toBe(0)
+  expect((await over).code).toBe(0)
+  // Killed without a word it leaves no lock behind.
+  two.child.kill('SIGKILL')
+  await start(4797, other)
+  rmSync(other, { recursive: true, force: true })
 })
+
+test('killed at any moment of its first start it is whole at the next: zones, categories, and it takes what is sent', async () => {
+  for (const after of [1, 2, 3, 4, 5, 6, 8, 10]) {
+    const fresh = mkdtempSync(join(tmpdir(), 'seligo-first-'))
+    const child = spawn(process.execPath, [MAIN], { env: { ...process.env, SELIGO_DATA: fresh, SELIGO_PORT: '4810' } })
+    running.push(child)
+    const over = ended(child)
+    // Killed at the so many-th thing it does to its folder, or once it is up.
+    let seen = 0
+    const watcher = watch(fresh, () => {
+      seen += 1
+      if (seen === after) child.kill('SIGKILL')
+    })
+    child.stdout.once('data', () => child.kill('SIGKILL'))
+    await over
+    watcher.close()
+    const { address, child: next } = await start(4810, fresh)
+    const { categories, zones } = (await (await fetch(`${address}/api/categories`)).json()) as Record<string, unknown[]>
+    expect([categories?.length ?? 0, zones?.length ?? 0], `after ${after} acts`).toEqual([CATEGORY_DEFAULTS.length, ZONE_DEFAULTS.length])
+    const stopped = ended(next)
+    next.kill('SIGTERM')
+    await stopped
+    rmSync(fresh, { recursive: true, force: true })
+  }
+}, 60_000)
 
 test('a file that is no collection is refused with words, and left as it is', async () => {
   writeFileSync(join(folder, 'collection.db'), 'not a database at all, but somebody’s letter')

@@ -61,8 +61,9 @@ export const ACTS: Readonly<Record<string, Act>> = {
   mix: async (o) => {
     const day = o.day(3)
     const { worn } = (await o.house.get(`/today?day=${day}`)).body as { worn: { itemId: string }[] }
-    const ids = [...worn.map((each) => each.itemId), o.item(), o.item()]
-    return o.house.post('/mix', { mixId: o.make('mix'), day, itemIds: ids.slice(0, 2), ratio: '1 to 1' })
+    const ids = [...new Set([...worn.map((each) => each.itemId), o.item(), o.item()])].slice(0, 2)
+    for (const itemId of ids) if (o.random.chance(0.8)) await o.house.post('/wear', { itemId, day, worn: true })
+    return o.house.post('/mix', { mixId: o.make('mix'), day, itemIds: ids, ratio: '1 to 1' })
   },
   sheet: (o) =>
     o.house.post('/tally-sheet', {

@@ -6,6 +6,7 @@ import { destinationsFor } from '#core/decide/verdict'
 import { isSpoiled } from '#core/shelf-life/last-good-day'
 import type { DecideAnswer, GiveVerdict, StartTrial, TrialView } from '#contract/ending'
 import type { Done } from '../db/journal.js'
+import { counted } from '#core/words/counted'
 import type { House } from '../house.js'
 import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
 import { decideQueries, type TrialRow } from './queries.js'
@@ -77,7 +78,7 @@ export class Decide {
     if (this.#queries.trial.get(body.trialId)) return fail('id-taken', { value: body.trialId })
     const { trialId: id, itemId, dueOn, wearsWanted, question } = body
     this.#queries.addTrial.run({ id, itemId, startedOn: today, dueOn, wearsWanted, question })
-    return ok({ words: `${item.shade || item.name} on trial for ${wearsWanted} wears`, answer: { id } })
+    return ok({ words: `${item.shade || item.name} on trial for ${counted(wearsWanted, 'wear')}`, answer: { id } })
   }
 
   /** A verdict ends the running trial and does what it says; what is let go keeps its history. */

@@ -1,4 +1,5 @@
 import type { Failure } from '#core/failure'
+import { counted, plural } from '#core/words/counted'
 
 interface Words {
   readonly status: number
@@ -50,7 +51,7 @@ const WORDS = {
   'later-changes-stand-on-it': ({ words, count, later }) =>
     conflict(
       'Later changes stand on this one.',
-      `${count} later changes stand on "${words}" and would go with it:\n${later}`,
+      `${counted(Number(count), 'later change')} ${Number(count) === 1 ? 'stands' : 'stand'} on "${words}" and would go with it:\n${later}`,
     ),
   'stands-in-the-way': ({ words, what }) =>
     conflict(
@@ -131,13 +132,13 @@ const WORDS = {
   'makeup-worn': ({ count }) =>
     conflict(
       'Something is ticked that day.',
-      `${count} worn items are ticked for that day. Take those back first, then set it to no makeup.`,
+      `${counted(Number(count), 'thing')} of makeup ${plural(Number(count), 'is')} ticked for that day. Take that back first, then set it to no makeup.`,
     ),
   'zone-full': ({ zone, slots }) =>
     conflict(`${zone} is full.`, `${zone} holds ${slots}. Take something out, or give the zone more slots.`),
   'zone-holds-more': ({ zone, taken }) =>
     refused(
-      `${zone} holds ${taken} slots' worth now. Take something out first, or give it at least ${taken}.`,
+      `What lies in ${zone} takes ${counted(Number(taken), 'slot')}. Take something out first, or give it at least ${taken}.`,
       'slots',
     ),
   'laying-open': () => conflict('A laying is under way.', 'Go on with it, or close it first.'),
@@ -148,7 +149,7 @@ const WORDS = {
   'by-before-start': ({ value }) => refused(`${value} is before the start; choose a later day or none.`, 'by'),
   'no-project-date': () => refused('The project has no date of its own; give the goal a date or none.', 'goal.by'),
   'head-start-too-big': ({ target }) =>
-    refused(`The head start must stay below the goal of ${target} uses.`, 'goal.headStart'),
+    refused(`The head start must stay below the goal of ${counted(Number(target), 'use')}.`, 'goal.headStart'),
   'already-in-project': ({ name }) =>
     conflict('It is in this project already.', `${name} is already being worked on here.`),
   'already-rolled-out': () => conflict('It has rolled out before.', 'Load the page again to see where it stands.'),
@@ -158,7 +159,7 @@ const WORDS = {
   'carried-though-met': ({ uses, target }) =>
     conflict(
       'Its goal is met.',
-      `${uses} of ${target} uses are counted: nothing is left to carry over. Roll it out as met, or give it a larger goal.`,
+      `${uses} of ${counted(Number(target), 'use')} ${plural(Number(target), 'is')} counted: nothing is left to carry over. Roll it out as met, or give it a larger goal.`,
     ),
   'not-finished-yet': ({ name }) =>
     refused(`${name} is not finished. Finish it first, or choose another reason.`, 'reason'),
@@ -215,7 +216,7 @@ const WORDS = {
     field: 'file',
   }),
   'too-many-rows': ({ count, most }) =>
-    refused(`${count} rows; up to ${most} are read at once. Split the sheet.`, 'file'),
+    refused(`${counted(Number(count), 'row')}; up to ${most} are read at once. Split the sheet.`, 'file'),
   'no-rows': () => refused('The file has no rows under its headers. Nothing was stored.', 'file'),
   'no-name-column': ({ headers }) =>
     refused(

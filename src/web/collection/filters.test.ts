@@ -67,7 +67,7 @@ describe('choosing', () => {
         shelfLife: { ...specimen({ shade: 'x', form: 'wand', colour: null, state: 'within 90 days' }).shelfLife },
       }),
       specimen({ shade: 'Goal', form: 'wand', colour: null, goal: {} }),
-      make('Kept', { keptWords: 2 }),
+      make('Kept', { keptWords: 2, opening: { kind: 'unopened', by: 'she', within: null, notAfter: null } }),
     ]
     for (const filter of FILTERS) {
       const passed = many.filter(filter.test).length
