@@ -98,7 +98,9 @@ test('a busy port makes it take the next free one; a second one on the same fold
   const two = await start(4795, other)
   expect(one.address).not.toBe(two.address)
   for (const program of [[MAIN], [DEMO, folder]]) {
-    const { code, said } = await ended(spawn(process.execPath, program, { env: { ...process.env, SELIGO_DATA: folder } }))
+    const { code, said } = await ended(
+      spawn(process.execPath, program, { env: { ...process.env, SELIGO_DATA: folder } }),
+    )
     expect([code, said]).toEqual([1, expect.stringContaining(`it is at ${one.address}`)])
   }
   const over = ended(one.child)
@@ -127,7 +129,10 @@ test('killed at any moment of its first start it is whole at the next: zones, ca
     watcher.close()
     const { address, child: next } = await start(4810, fresh)
     const { categories, zones } = (await (await fetch(`${address}/api/categories`)).json()) as Record<string, unknown[]>
-    expect([categories?.length ?? 0, zones?.length ?? 0], `after ${after} acts`).toEqual([CATEGORY_DEFAULTS.length, ZONE_DEFAULTS.length])
+    expect([categories?.length ?? 0, zones?.length ?? 0], `after ${after} acts`).toEqual([
+      CATEGORY_DEFAULTS.length,
+      ZONE_DEFAULTS.length,
+    ])
     const stopped = ended(next)
     next.kill('SIGTERM')
     await stopped

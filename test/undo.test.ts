@@ -177,7 +177,12 @@ const CASES: Readonly<Record<string, { stands: string | RegExp; code: string; ac
     acts: async () => {
       const itemId = await house.item()
       await house.post('/projects', project)
-      await house.post('/projects/p/roll-in', { stayId: 's', itemId, day: ago(3), goal: { ...goal, kind: 'finish', target: null } })
+      await house.post('/projects/p/roll-in', {
+        stayId: 's',
+        itemId,
+        day: ago(3),
+        goal: { ...goal, kind: 'finish', target: null },
+      })
       const finished = await finish(itemId, 0)
       changeOf(await house.post('/stays/s/roll-out', { day: TODAY, reason: 'finished', words: '' }))
       return changeOf(finished)
@@ -218,7 +223,10 @@ describe('back to a moment', () => {
     expect(house.snapshot()).toBe(then)
     const undone = async (): Promise<Record<string, boolean>> =>
       Object.fromEntries(
-        ((await house.get('/changes')).body.changes as { id: string; undone: boolean }[]).map((each) => [each.id, each.undone]),
+        ((await house.get('/changes')).body.changes as { id: string; undone: boolean }[]).map((each) => [
+          each.id,
+          each.undone,
+        ]),
       )
     expect(await undone()).toMatchObject({ [a]: false, [b]: true })
     // It is a change like any other, and leads back again.

@@ -61,6 +61,7 @@ export class Merging {
   #take(kept: ItemFacts, other: ItemFacts, today: Day): void {
     const { db } = this.#house
     const at = { kept: kept.id, other: other.id }
+    const facts = this.#factsOfBoth(kept, other)
     this.#takeWears(kept.id, other.id)
     if (other.placement !== null) this.#takePlacement(kept, other, today)
     this.#queries.dropPairsBetween.run(at)
@@ -73,7 +74,7 @@ export class Merging {
         db.prepare(`DELETE FROM "${table}" WHERE "${column}" = @other`).run({ other: other.id })
       }
     this.#queries.reviewsToProduct.run({ itemId: kept.id, productId: kept.productId })
-    this.#queries.takeFacts.run({ id: kept.id, ...this.#factsOfBoth(kept, other) })
+    this.#queries.takeFacts.run({ id: kept.id, ...facts })
     db.prepare('DELETE FROM item WHERE id = ?').run(other.id)
     this.#queries.dropUnusedProduct.run({ id: other.productId })
   }

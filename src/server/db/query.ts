@@ -22,8 +22,3 @@ export function preparing(
     return there as Query<P, R>
   }
 }
-
-/** The texts of all statements that a database was asked to prepare so. */
-export function preparedTexts(db: Db): string[] {
-  return [...(PREPARED.get(db)?.keys() ?? [])]
-}

@@ -274,9 +274,9 @@ export class Projects {
     if (shape === 'sweep' && (categoryId === null || body.usesEach === null)) return fail('sweep-incomplete')
     if (categoryId !== null && !this.#queries.category.get(categoryId))
       return fail('unknown-category', { value: categoryId })
-    if (shape === 'palette') {
+    if (shape === 'palette' || paletteId !== null) {
       const palette = paletteId === null ? null : this.#house.stock.one(paletteId, this.#house.today())
-      if (!palette || palette.parts.length === 0) return fail('palette-missing')
+      if (!palette || palette.parts.length === 0) return fail('palette-missing', { value: paletteId ?? '' })
     }
     if (atLeast !== null && mostItems !== null && atLeast > mostItems)
       return fail('at-least-too-many', { most: mostItems })
