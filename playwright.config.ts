@@ -8,11 +8,13 @@ export default defineConfig({
   globalSetup: './e2e/support/make-demo.ts',
   fullyParallel: true,
   workers: 2,
-  // Generous, since machines differ: a story that works ends long before, a broken one fails by its assertion.
-  timeout: 240_000,
-  expect: { timeout: 25_000 },
+  // A wait ends after 15 seconds, a story after 90.
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
   reporter: [['list']],
   use: {
+    actionTimeout: 15_000,
+    navigationTimeout: 15_000,
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     colorScheme: 'light',

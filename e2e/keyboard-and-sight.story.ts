@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, goTo, test, tile } from './support/house'
+import { expect, goTo, pathOf, test, tile } from './support/house'
 
 test('by keyboard alone: tally three, take one back, find an item', async ({ page }) => {
   const line = page.getByRole('region', { name: "The day's face" })
@@ -123,7 +123,7 @@ test.describe('on a phone', () => {
       '/settings',
       '/journal',
       '/tally-sheet',
-      '/items/blush-1',
+      await pathOf(page, house, 'Rust Bloom'),
     ]) {
       await page.goto(house.url + path)
       await expect(page.getByRole('heading').first()).toBeVisible()
@@ -135,12 +135,14 @@ test.describe('on a phone', () => {
 
 /** What axe checks: WCAG 2.2 up to AA; by night only the colours differ. */
 const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']
+/** Stands for the page of a thing, whose address is not known beforehand. */
+const ITEM = '/items/…'
 const SIGHTS: readonly (readonly ['day' | 'night', readonly string[]])[] = [
   ['day', ['/', '/drawer', '/collection', '/collection/add']],
-  ['day', ['/collection/import', '/items/blush-1', '/projects', '/settings']],
+  ['day', ['/collection/import', ITEM, '/projects', '/settings']],
   ['day', ['/shelf-life', '/decide', '/empties', '/journal']],
   ['day', ['/drawer/laying', '/collection/openings', '/tally-sheet']],
-  ['night', ['/', '/collection', '/projects', '/decide', '/items/blush-1', '/settings']],
+  ['night', ['/', '/collection', '/projects', '/decide', ITEM, '/settings']],
   [
     'night',
     ['/drawer', '/drawer/laying', '/collection/openings', '/tally-sheet', '/journal', '/shelf-life', '/empties'],
@@ -152,7 +154,7 @@ for (const [theme, paths] of SIGHTS)
     const found: string[] = []
     await page.evaluate((chosen) => localStorage.setItem('seligo-theme', chosen), theme)
     for (const path of paths) {
-      await page.goto(house.url + path)
+      await page.goto(house.url + (path === ITEM ? await pathOf(page, house, 'Rust Bloom') : path))
       await expect(page.getByRole('heading').first()).toBeVisible()
       const axe = new AxeBuilder({ page })
       if (theme === 'day') axe.withTags(WCAG)
@@ -191,9 +193,10 @@ test('what the jump box finds is told to a screen reader without a serious findi
 })
 
 test('two windows edit one item: the second sees both values, nothing is lost', async ({ page, context, house }) => {
-  await page.goto(`${house.url}/items/blush-1/edit`)
+  const edit = `${house.url}${await pathOf(page, house, 'Rust Bloom')}/edit`
+  await page.goto(edit)
   const other = await context.newPage()
-  await other.goto(`${house.url}/items/blush-1/edit`)
+  await other.goto(edit)
   await other.getByLabel('Notes').fill('from the other window')
   await other.getByRole('button', { name: 'Store', exact: true }).click()
   await expect(other.getByText('from the other window')).toBeVisible()

@@ -1,7 +1,8 @@
-import { readFileSync } from 'node:fs'
+import { existsSync, readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
 import Ajv2020 from 'ajv/dist/2020'
 import sharp from 'sharp'
-import { afterEach, beforeEach, expect, test } from 'vitest'
+import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { collectionFileSchema, TABLE_NAMES, type CollectionFile } from '#contract/collection-file'
 import { TABLES } from '#contract/collection-file-data'
 import { buildDemo } from '#demo/build-demo'
@@ -10,6 +11,8 @@ import { exportedTables } from '#server/db/tables'
 import { readSheet } from '#core/formats/sheet/read-sheet'
 import { CATEGORY_DEFAULTS } from '#core/item/category-defaults'
 import { readTable } from '#server/importing/read-table'
+import { ACTS } from './support/random-acts-data'
+import { RandomOwner } from './support/random-owner'
 import { TestHouse, TODAY } from './support/test-house'
 
 let house: TestHouse
@@ -85,15 +88,191 @@ test.each([
   expect(house.snapshot()).toBe(before)
 })
 
-test('rows that refer to nothing are refused', async () => {
-  await house.item()
-  const file = await exported()
-  const answer = await house.post('/collection-file', {
-    replace: true,
-    collection: { ...file, tables: { ...file.tables, product: [] } },
+describe('a file that does not hold together is refused with its place, and nothing is changed or written', () => {
+  type Tables = CollectionFile['tables']
+  const JPEG = Buffer.from('not looked into').toString('base64')
+  const photo = (id: string): Tables['photo'][number] => ({
+    id,
+    item_id: 'item-1',
+    part_id: null,
+    day: TODAY,
+    width: 1,
+    height: 1,
+    words: '',
+    version: 1,
+    content: 'x',
   })
-  expect(answer.body.code).toBe('collection-inconsistent')
-  expect((await exported()).tables.product).toHaveLength(1)
+  test.each<[string, (file: CollectionFile) => object, string]>([
+    ['no product for an item', ({ tables }) => ({ tables: { ...tables, product: [] } }), 'item'],
+    ['no category at all', ({ tables }) => ({ tables: { ...tables, category: [] } }), 'tables.category'],
+    ['no zone at all', ({ tables }) => ({ tables: { ...tables, zone: [] } }), 'tables.zone'],
+    [
+      'two rows of one id',
+      ({ tables }) => ({ tables: { ...tables, item: [...tables.item, ...tables.item] } }),
+      'tables.item.1',
+    ],
+    [
+      'a day that is none',
+      ({ tables }) => ({ tables: { ...tables, wear: [{ ...tables.wear[0], day: '2026-02-30' }] } }),
+      'tables.wear.0.day',
+    ],
+    [
+      'a day out of all time',
+      ({ tables }) => ({ tables: { ...tables, wear: [{ ...tables.wear[0], day: '2999-01-01' }] } }),
+      'tables.wear.0.day',
+    ],
+    [
+      'columns that contradict',
+      ({ tables }) => ({ tables: { ...tables, item: [{ ...tables.item[0], opened_kind: 'range' }] } }),
+      'tables.item.0',
+    ],
+    [
+      'text that is no JSON',
+      ({ tables }) => ({ tables: { ...tables, item: [{ ...tables.item[0], seasons: '[1' }] } }),
+      'tables.item.0.seasons',
+    ],
+    [
+      'settings of another kind',
+      ({ tables }) => ({ tables: { ...tables, setting: [{ id: 'settings', value: '{"currency":7}', version: 1 }] } }),
+      'tables.setting.0.value',
+    ],
+    [
+      'a rule of the house broken',
+      ({ tables }) => ({ tables: { ...tables, item: [{ ...tables.item[0], location: 'zone' }] } }),
+      'tables.item',
+    ],
+    ['a picture without its row', () => ({ pictures: { stray: JPEG } }), 'pictures.stray'],
+    ['a picture under a path', () => ({ pictures: { '../../x': JPEG } }), 'pictures'],
+    ['a row without its picture', ({ tables }) => ({ tables: { ...tables, photo: [photo('ph')] } }), 'tables.photo.0'],
+    [
+      'an id that is a path',
+      ({ tables }) => ({ tables: { ...tables, photo: [photo('../../x')] }, pictures: { '../../x': JPEG } }),
+      'photo',
+    ],
+  ])('%s', async (_, wrong, where) => {
+    await house.item()
+    await house.post('/wear', { itemId: 'item-1', day: TODAY, worn: true })
+    const file = await exported()
+    const before = house.snapshot()
+    const answer = await house.post('/collection-file', { replace: true, collection: { ...file, ...wrong(file) } })
+    expect(answer.status).toBe(422)
+    expect(answer.body.detail).toContain(where)
+    expect(house.snapshot()).toBe(before)
+    expect(readdirSync(house.folder).filter((name) => !name.startsWith('collection.db'))).toEqual(
+      ['copies'].filter(() => existsSync(join(house.folder, 'copies'))),
+    )
+    expect((await house.get('/today')).status).toBe(200)
+  })
+
+  test('in text that is no object at all', async () => {
+    for (const collection of [
+      null,
+      'x',
+      [],
+      { format: 'seligo collection', version: 3 },
+      { format: 'seligo collection', version: 2, tables: { item: 'x' } },
+    ])
+      expect((await house.post('/collection-file', { replace: true, collection })).status).toBe(422)
+  })
+})
+
+test.each([31, 32])(
+  'what was made as the pages make it comes back equal: ids, shades, pictures, everything (seed %i)',
+  async (seed) => {
+    const owner = new RandomOwner(house, seed)
+    await owner.begin()
+    for (let n = 0; n < 220; n += 1) await owner.act()
+    for (const name of ['add', 'wear', 'import', 'place', 'roll in']) await ACTS[name]?.(owner)
+    const pan = await house.item()
+    await house.post(`/items/${pan}/readings`, {
+      id: owner.id(),
+      partId: null,
+      reading: { kind: 'stage', stage: 'dip', day: TODAY },
+    })
+    const picture = await sharp({ create: { width: 9, height: 9, channels: 3, background: '#c7747a' } })
+      .jpeg()
+      .toBuffer()
+    await house.photo(house.house.stock.presentIds()[0] ?? '', owner.id(), picture)
+    const first = await exported()
+    for (const name of ['item', 'wear', 'stay', 'placement', 'photo', 'measurement', 'import_mark'] as const)
+      expect(first.tables[name].length, name).toBeGreaterThan(0)
+    for (const rows of Object.values(first.tables)) for (const { id } of rows) expect(id.length).toBeLessThanOrEqual(40)
+    const other = await TestHouse.open()
+    try {
+      expect((await other.post('/collection-file', { replace: true, collection: first })).status).toBe(200)
+      const again = (await other.get('/export')).body as CollectionFile
+      const plain = (file: CollectionFile) => ({ ...file, exportedAt: '' })
+      expect(plain(again)).toEqual(plain(first))
+      for (const path of ['/today', '/collection', '/projects', '/decide', '/empties', '/laying'])
+        expect((await other.get(path)).body, path).toEqual((await house.get(path)).body)
+    } finally {
+      other.close()
+    }
+  },
+  60_000,
+)
+
+test('taking in a file over pictures of the same ids can be taken back, pictures and all', async () => {
+  const itemId = await house.item()
+  const made = (background: string) =>
+    sharp({ create: { width: 9, height: 9, channels: 3, background } })
+      .jpeg()
+      .toBuffer()
+  await house.photo(itemId, 'ph', await made('#c7747a'))
+  const first = await exported()
+  const other = { ...first, pictures: { ph: (await made('#205060')).toString('base64') } }
+  const taken = await house.post('/collection-file', { replace: true, collection: other })
+  expect((await exported()).pictures).toEqual(other.pictures)
+  house.house.photos.tidy(house.house.now())
+  await house.post(`/changes/${taken.body.change.id}/take-back`, {})
+  expect((await exported()).pictures).toEqual(first.pictures)
+})
+
+test('a file of the version before is brought up to date on its way in', async () => {
+  const itemId = await house.item()
+  const finished = await house.item({ shade: 'Done' })
+  await house.post(`/items/${itemId}/readings`, {
+    id: 'm',
+    partId: null,
+    reading: { kind: 'stage', stage: 'dip', day: TODAY },
+  })
+  await house.post(`/items/${finished}/finish`, {
+    reviewId: 'r',
+    day: TODAY,
+    wouldBuyAgain: 'yes',
+    words: 'good',
+    packageGoes: null,
+  })
+  const file = await exported()
+  // As the second version wrote it.
+  const tables = {
+    ...file.tables,
+    item: file.tables.item.map(({ ended_as, opened_by: _, ...row }) => ({
+      ...row,
+      lifecycle: ended_as ?? 'open',
+      import_identity: 'x|y||1',
+    })),
+    measurement: file.tables.measurement.map(({ saved_at: _, unit: __, ...row }) => ({ ...row, value: 0 })),
+    review: file.tables.review.map(({ product_id: _, ...row }) => row),
+  }
+  const { import_mark: _, unwritten: __, package_weight: ___, ...old } = tables
+  const other = await TestHouse.open()
+  try {
+    const taken = await other.post('/collection-file', {
+      replace: false,
+      collection: { ...file, version: 2, tables: old },
+    })
+    expect(taken.status, JSON.stringify(taken.body)).toBe(200)
+    expect((await other.get(`/items/${finished}`)).body.item).toMatchObject({ lifecycle: 'finished', endedOn: TODAY })
+    expect((await other.get(`/items/${itemId}`)).body.item.reading).toMatchObject({
+      kind: 'stage',
+      value: null,
+      stage: 'dip',
+    })
+    expect((await other.get('/empties')).body.empties).toMatchObject([{ words: 'good' }])
+  } finally {
+    other.close()
+  }
 })
 
 test('as CSV: formulas are made harmless, and the sheet reads back as what it was', async () => {

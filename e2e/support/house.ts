@@ -3,6 +3,7 @@ import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { test as base, expect, type Page } from '@playwright/test'
+import { PLAY_TIME } from './play-day'
 
 /** A running Seligo of a story's own: the compiled server on a database file of its own. */
 export interface RunningHouse {
@@ -26,7 +27,7 @@ class StoryHouse implements RunningHouse {
 
   async start(): Promise<void> {
     const child = spawn(process.execPath, ['dist/server/main.js'], {
-      env: { ...process.env, SELIGO_DATA: this.#folder, SELIGO_PORT: String(this.#port) },
+      env: { ...process.env, SELIGO_DATA: this.#folder, SELIGO_PORT: String(this.#port), SELIGO_NOW: PLAY_TIME },
     })
     this.#child = child
     this.url = await new Promise<string>((resolve, reject) => {
@@ -70,6 +71,7 @@ export const test = base.extend<{ filled: boolean; house: RunningHouse }>({
   page: async ({ page, house }, use) => {
     const faults: string[] = []
     page.on('pageerror', (error) => faults.push(error.message))
+    await page.clock.setFixedTime(PLAY_TIME)
     await page.goto(house.url)
     await use(page)
     expect(faults, 'errors on the page').toEqual([])
@@ -81,6 +83,17 @@ export { expect }
 /** A tile of the drawer by the words it begins with. */
 export function tile(page: Page, name: string) {
   return page.locator('button.tile').filter({ hasText: name })
+}
+
+/** The address of a thing of the demo by its shade: of the one in the drawer where there are several. */
+export async function pathOf(page: Page, house: RunningHouse, shade: string): Promise<string> {
+  const { items } = (await (await page.request.get(`${house.url}/api/collection`)).json()) as {
+    items: { id: string; shade: string; placement: object | null }[]
+  }
+  const named = items.filter((item) => item.shade === shade)
+  const found = named.find((item) => item.placement !== null) ?? named[0]
+  if (!found) throw new Error(`Nothing is called ${shade}`)
+  return `/items/${found.id}`
 }
 
 /** Opens a place by its front. */

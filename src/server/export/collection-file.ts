@@ -23,7 +23,7 @@ export class CollectionFiles {
     this.#columns = new Map(this.#tables.map((name) => [name, columnsOf(house.db, name)]))
   }
 
-  /** Everything she has recorded, table by table, ids included, rows in the order of their ids; pictures in base64. */
+  /** Everything she has recorded, table by table, ids included, rows in the order in which they were made; pictures in base64. */
   everything(): CollectionFile {
     const tables = Object.fromEntries(
       this.#tables.map((name) => [name, this.#rowsOf(name)]),
@@ -110,7 +110,7 @@ export class CollectionFiles {
 
   #rowsOf(name: string): unknown[] {
     const columns = this.#columns.get(name) ?? []
-    return this.#house.db.prepare(`SELECT ${columns.map((c) => `"${c}"`).join(', ')} FROM "${name}" ORDER BY id`).all()
+    return this.#house.db.prepare(`SELECT ${columns.map((c) => `"${c}"`).join(', ')} FROM "${name}" ORDER BY rowid`).all()
   }
 }
 
