@@ -12,8 +12,8 @@ test('a real sheet: looked at before it is stored, stored at once, taken back at
   await expect(page.getByRole('heading', { name: '150 rows, 11 columns' })).toBeVisible()
   const problems = page.getByRole('region', { name: 'What to know before storing' })
   await expect(problems).toContainText('Sizes that are not above zero (2)')
-  // As her spreadsheet numbers it: the headers are row 1.
-  await expect(problems).toContainText('row 28, Opened: 31.02.2024')
+  // As her spreadsheet numbers it: the headers are row 1, a blank row counts.
+  await expect(problems).toContainText('row 29, Opened: 31.02.2024')
   await expect(page.getByRole('region', { name: 'Rows' })).toContainText('6.01 g')
 
   // One kind, set for all of its rows at once.

@@ -110,7 +110,9 @@ export class CollectionFiles {
 
   #rowsOf(name: string): unknown[] {
     const columns = this.#columns.get(name) ?? []
-    return this.#house.db.prepare(`SELECT ${columns.map((c) => `"${c}"`).join(', ')} FROM "${name}" ORDER BY rowid`).all()
+    return this.#house.db
+      .prepare(`SELECT ${columns.map((c) => `"${c}"`).join(', ')} FROM "${name}" ORDER BY rowid`)
+      .all()
   }
 }
 

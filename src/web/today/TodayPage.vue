@@ -34,8 +34,18 @@ const picking = computed({
 })
 const asked = computed<Day | null>(() => parseDay(String(route.params['day'] ?? '')))
 const shown = computed(() => today.answer)
+/** The day in the address: two quick steps are two days, also before the first has come. */
+const dayAsked = computed(() => asked.value ?? shown.value?.today)
 
-watch(asked, (day) => void today.load(day), { immediate: true })
+watch(
+  asked,
+  (day) =>
+    today.load(day).catch((error: unknown) => {
+      changes.show(error)
+      void router.replace('/')
+    }),
+  { immediate: true },
+)
 watch(
   () => changes.count,
   () => void today.refresh(),
@@ -46,9 +56,10 @@ function go(day: Day): void {
 }
 
 function tap(item: ItemSummary): void {
-  const isWorn = today.worn.has(item.id)
-  if (item.parts.length > 0) shadesOf.value = item
-  else today.setWorn(item, !isWorn)
+  today.onTheDayAsked(() => {
+    if (item.parts.length > 0) shadesOf.value = item
+    else today.setWorn(item, !today.worn.has(item.id))
+  })
 }
 
 function wearElsewhere(item: ItemSummary): void {
@@ -64,15 +75,15 @@ function wearElsewhere(item: ItemSummary): void {
 
 useEventListener('keydown', (event: KeyboardEvent) => {
   const typing = (event.target as HTMLElement).closest('input, textarea, [role="dialog"]') !== null
-  if (!shown.value || typing) return
-  if (event.key === '[') go(addDays(shown.value.day, -1))
-  if (event.key === ']' && shown.value.day < shown.value.today) go(addDays(shown.value.day, 1))
+  if (!shown.value || !dayAsked.value || typing) return
+  if (event.key === '[') go(addDays(dayAsked.value, -1))
+  if (event.key === ']' && dayAsked.value < shown.value.today) go(addDays(dayAsked.value, 1))
 })
 </script>
 
 <template>
   <div v-if="shown" class="today">
-    <DayHeader :day="shown.day" :today="shown.today" @go="go">
+    <DayHeader :day="dayAsked ?? shown.day" :today="shown.today" @go="go">
       <DayConditions
         v-if="!shown.collectionIsEmpty"
         :conditions="shown.conditions"
@@ -115,8 +126,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         :today="shown.today"
         :saving="today.waiting > 0"
         @tap="tap"
-        @same="(face, words) => today.putOn(face.itemIds, words, { kind: 'day', day: face.day })"
-        @no-makeup="today.setNoMakeup(!shown.noMakeup)"
+        @same="
+          (face, words) => today.onTheDayAsked(() => today.putOn(face.itemIds, words, { kind: 'day', day: face.day }))
+        "
+        @no-makeup="today.onTheDayAsked(() => today.setNoMakeup(!today.answer?.noMakeup))"
         @act="(act) => (open = act)"
       />
     </template>

@@ -14,11 +14,15 @@ const gloss = { ...specimen({ shade: 'Quay', form: 'wand', colour: null }), id: 
 class FakeServer {
   worn: string[] = []
   posts: string[] = []
+  days: string[] = []
   mode: 'ok' | 'refuse' | 'silent' = 'ok'
   silentFor = 0
 
   readonly fetch = async (url: string, request?: { body?: string }): Promise<Response> => {
-    if (request?.body === undefined) return this.#json(url.startsWith('/api/today') ? this.today() : {})
+    if (request?.body === undefined) {
+      const day = /day=(.*)/.exec(url)?.[1] as Day | undefined
+      return this.#json(url.startsWith('/api/today') ? this.today(day) : {})
+    }
     if (this.silentFor > 0) {
       this.silentFor -= 1
       throw new TypeError('no network')
@@ -28,7 +32,14 @@ class FakeServer {
       this.worn.pop()
       return this.#json({ change: { id: 'undo', words: 'Took back', changed: true } })
     }
-    const body = JSON.parse(request.body) as { changeId: string; itemId: string; worn: boolean; itemIds?: string[] }
+    const body = JSON.parse(request.body) as {
+      changeId: string
+      itemId: string
+      day: Day
+      worn: boolean
+      itemIds?: string[]
+    }
+    this.days.push(body.day)
     this.posts.push(`${body.itemId}:${String(body.worn)}`)
     if (this.mode === 'refuse')
       return this.#json(
@@ -51,10 +62,10 @@ class FakeServer {
     })
   }
 
-  today(): TodayAnswer {
+  today(day = DAY): TodayAnswer {
     return {
       today: DAY,
-      day: DAY,
+      day,
       zones: [],
       items: [blush, gloss],
       worn: this.#list(),
@@ -153,6 +164,17 @@ test('a server that stays silent is reported, and the tick is taken off', async 
   await settled()
   expect(today.worn.has('blush')).toBe(false)
   expect(useChanges().trouble?.title).toBe('No answer.')
+})
+
+test('a tap made while another day is on its way is for the day that was asked for', async () => {
+  const today = useToday()
+  const first = today.load('2026-11-22' as Day)
+  const second = today.load('2026-11-23' as Day)
+  today.onTheDayAsked(() => today.setWorn(blush, true))
+  await Promise.all([first, second])
+  await settled()
+  expect(today.answer?.day).toBe('2026-11-23')
+  expect(server.days).toEqual(['2026-11-23'])
 })
 
 test('the same as last ticks what is missing, as one change', async () => {

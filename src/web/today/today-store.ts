@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import type { ChangeNote } from '#contract/basic'
 import type { Day } from '#core/calendar/day'
 import type { ItemSummary } from '#contract/item'
@@ -16,6 +16,8 @@ export const useToday = defineStore('today', () => {
   const changes = useChanges()
   const answer = ref<TodayAnswer | null>(null)
   const waiting = ref(0)
+  /** The day that is on its way. */
+  const opening = shallowRef<Promise<void> | null>(null)
 
   const items = computed(() => new Map((answer.value?.items ?? []).map((item) => [item.id, item])))
   const worn = computed(() => new Map((answer.value?.worn ?? []).map((each) => [each.itemId, each.partIds])))
@@ -23,16 +25,32 @@ export const useToday = defineStore('today', () => {
   /** What was worn, in the order of a face. */
   const face = computed(() => (answer.value?.items ?? []).filter((item) => worn.value.has(item.id)))
 
-  async function load(day: Day | null): Promise<void> {
-    answer.value = await get<TodayAnswer>(day === null ? '/today' : `/today?day=${day}`)
+  /** Opens a day, or today; asked for another meanwhile, the last asked is the one that comes. */
+  function load(day: Day | null): Promise<void> {
+    const mine = get<TodayAnswer>(day === null ? '/today' : `/today?day=${day}`)
+      .then((fresh) => {
+        if (opening.value === mine) answer.value = fresh
+      })
+      .finally(() => {
+        if (opening.value === mine) opening.value = null
+      })
+    opening.value = mine
+    return mine
+  }
+
+  /** Does it now, or once the day that was asked for lies open: a tap is never taken for the day before. */
+  function onTheDayAsked(act: () => unknown): void {
+    const coming = opening.value
+    if (coming === null) act()
+    else void coming.then(() => opening.value === null && act())
   }
 
   /** Loads again what is shown, unless ticks are still on their way. */
   async function refresh(): Promise<void> {
     const day = answer.value?.day
-    if (day === undefined || waiting.value > 0) return
+    if (day === undefined || waiting.value > 0 || opening.value !== null) return
     const fresh = await get<TodayAnswer>(`/today?day=${day}`)
-    if (waiting.value === 0 && answer.value?.day === day) answer.value = fresh
+    if (waiting.value === 0 && opening.value === null && answer.value?.day === day) answer.value = fresh
   }
 
   function setWorn(item: ItemSummary, isWorn: boolean, partIds: readonly string[] = []): void {
@@ -43,7 +61,7 @@ export const useToday = defineStore('today', () => {
     if (!shown.items.some((each) => each.id === item.id)) shown.items.push(item)
     if (isWorn && item.makeup) shown.noMakeup = false
     const { day } = shown
-    enqueue(before, () =>
+    enqueue(shown, before, () =>
       changes.run<WornAnswer>('POST', '/wear', {
         changeId: newId(),
         itemId: item.id,
@@ -62,10 +80,13 @@ export const useToday = defineStore('today', () => {
     const missing = itemIds.filter((id) => !worn.value.has(id))
     shown.worn = [...before, ...missing.map((itemId) => plainWear(itemId, []))]
     const { day } = shown
-    enqueue(before, () => changes.run<WornAnswer>('POST', '/face', { changeId: newId(), day, itemIds, like, words }))
+    enqueue(shown, before, () =>
+      changes.run<WornAnswer>('POST', '/face', { changeId: newId(), day, itemIds, like, words }),
+    )
   }
 
   async function say(path: string, body: Readonly<Record<string, unknown>>): Promise<boolean> {
+    await opening.value
     const shown = answer.value
     if (!shown) return false
     const done = await changes.run('POST', path, { changeId: newId(), day: shown.day, ...body })
@@ -78,17 +99,17 @@ export const useToday = defineStore('today', () => {
   }
 
   /** Ticks go out one after the other, so that the last word on an item is the one that stands. */
-  function enqueue(before: TodayAnswer['worn'], act: () => Promise<WornAnswer | null>): void {
+  function enqueue(shown: TodayAnswer, before: TodayAnswer['worn'], act: () => Promise<WornAnswer | null>): void {
     waiting.value += 1
     changes.inTurn(async () => {
       const done = await act()
       waiting.value -= 1
-      if (done === null && answer.value) answer.value.worn = before
+      if (done === null) shown.worn = before
       await refresh()
     })
   }
 
-  return { answer, items, worn, wears, face, waiting, load, refresh, setWorn, putOn, say, setNoMakeup }
+  return { answer, items, worn, wears, face, waiting, load, onTheDayAsked, refresh, setWorn, putOn, say, setNoMakeup }
 })
 
 /** A wear of which nothing is said but its shades. */
