@@ -57,7 +57,7 @@ const PICTURES: readonly Picture[] = [
     path: '/collection',
     before: (page) => page.getByRole('button', { name: 'Gauges' }).click(),
   },
-  { name: 'item', path: '/items/blush-1' },
+  { name: 'item', path: '/items/Rust Bloom' },
   { name: 'add', path: '/collection/add' },
   {
     name: 'import',
@@ -89,6 +89,17 @@ const address = await new Promise<string>((resolve) => {
     if (found) resolve(found[0])
   })
 })
+
+/** The path of a thing named by its shade, since ids are opaque; any other path as it is. */
+async function pathOf(path: string): Promise<string> {
+  const shade = /^\/items\/(.*)$/.exec(path)?.[1]
+  if (shade === undefined) return path
+  const { items } = (await (await fetch(`${address}/api/collection`)).json()) as {
+    items: { id: string; shade: string }[]
+  }
+  return `/items/${items.find((item) => item.shade === shade)?.id ?? ''}`
+}
+
 const browser = await chromium.launch(config.use?.launchOptions ?? {})
 for (const picture of PICTURES) {
   if (only.length > 0 && !only.includes(picture.name)) continue
@@ -99,7 +110,8 @@ for (const picture of PICTURES) {
   })
   const page = await context.newPage()
   await page.addInitScript((theme) => localStorage.setItem('seligo-theme', theme), picture.theme ?? 'day')
-  await page.goto(address + picture.path, { waitUntil: 'networkidle' })
+  await page.clock.install({ time: `${DAY}T08:00:00` })
+  await page.goto(address + (await pathOf(picture.path)), { waitUntil: 'networkidle' })
   await page.evaluate(() => document.fonts.ready.then(() => undefined))
   await picture.before?.(page)
   await page.waitForLoadState('networkidle')
