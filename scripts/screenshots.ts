@@ -57,7 +57,7 @@ const PICTURES: readonly Picture[] = [
     path: '/collection',
     before: (page) => page.getByRole('button', { name: 'Gauges' }).click(),
   },
-  { name: 'item', path: '/items/Rust Bloom' },
+  { name: 'item', path: '/items/Lamplight' },
   { name: 'add', path: '/collection/add' },
   {
     name: 'import',

@@ -117,6 +117,7 @@ export type Worn = z.infer<typeof Worn>
 
 const ReachReasonView = z.discriminatedUnion('code', [
   z.object({ code: z.literal('behind'), uses: z.int(), project: z.string() }),
+  z.object({ code: z.literal('out-of-reach'), usesLeft: z.int().nullable(), project: z.string() }),
   z.object({ code: z.literal('spoils-soonest'), day: DayText, daysLeft: z.int() }),
   z.object({ code: z.literal('nearly-done'), usesLeft: z.int().nullable(), left: z.number().nullable() }),
   z.object({ code: z.literal('in-project'), usesLeft: z.int().nullable(), project: z.string() }),

@@ -54,6 +54,7 @@ const reasons = (items: WithinReach[], day: Partial<DayConditions> = {}) =>
 describe('each has one reason, the one that weighs most', () => {
   test.each<[string, Partial<WithinReach>, Partial<DayConditions>, string]>([
     ['behind its notch', { goal: goal({ standing: 'behind', difference: -3 }) }, {}, 'behind'],
+    ['out of reach', { goal: goal({ standing: 'out of reach', difference: -3 }) }, {}, 'out-of-reach'],
     ['a few uses from its goal', { goal: goal({ usesLeft: 2 }) }, {}, 'nearly-done'],
     ['in a project', { goal: goal() }, {}, 'in-project'],
     ['little left', { left: 0.1 }, {}, 'nearly-done'],

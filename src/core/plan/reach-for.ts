@@ -51,6 +51,7 @@ export interface WithinReach {
 
 export type ReachReason =
   | { readonly code: 'behind'; readonly uses: number; readonly project: string }
+  | { readonly code: 'out-of-reach'; readonly usesLeft: number | null; readonly project: string }
   | { readonly code: 'spoils-soonest'; readonly day: Day; readonly daysLeft: number }
   | { readonly code: 'nearly-done'; readonly usesLeft: number | null; readonly left: number | null }
   | { readonly code: 'in-project'; readonly usesLeft: number | null; readonly project: string }
@@ -172,8 +173,10 @@ function reasonsFor(
   if (item.step === 'sunscreen') add(70, { code: 'in-date-sunscreen' })
   if (goal !== null && goal.standing !== 'met') {
     const short = goal.difference === null ? 0 : -goal.difference
-    if (goal.standing === 'behind' || goal.standing === 'out of reach')
-      add(60 + Math.min(25, short * 3), { code: 'behind', uses: Math.round(short), project: goal.project })
+    const pressing = 60 + Math.min(25, short * 3)
+    if (goal.standing === 'behind') add(pressing, { code: 'behind', uses: Math.round(short), project: goal.project })
+    if (goal.standing === 'out of reach')
+      add(pressing, { code: 'out-of-reach', usesLeft: goal.usesLeft, project: goal.project })
     if (goal.usesLeft !== null && goal.usesLeft <= FEW_USES)
       add(65 - goal.usesLeft, { code: 'nearly-done', usesLeft: goal.usesLeft, left: null })
     else add(30, { code: 'in-project', usesLeft: goal.usesLeft, project: goal.project })

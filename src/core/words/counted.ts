@@ -11,12 +11,14 @@ const OTHERS: Readonly<Record<string, string>> = {
 /**
  * A word in the form that goes with a number.
  *
- * @example plural(1, 'use') === 'use' && plural(2, 'category') === 'categories' && plural(0, 'blush') === 'blushes'
+ * @example plural(1, 'use') === 'use' && plural(2, 'category') === 'categories' && plural(0, 'blush') === 'blushes' && plural(2, 'primers') === 'primers'
  */
 export function plural(count: number, word: string): string {
   if (count === 1) return word
   const other = OTHERS[word]
   if (other !== undefined) return other
+  // A category that she names in the plural already.
+  if (/[^isu]s$/.test(word)) return word
   if (/[^aeiou]y$/.test(word)) return `${word.slice(0, -1)}ies`
   return /(?:s|x|z|ch|sh)$/.test(word) ? `${word}es` : `${word}s`
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '#core/words/counted'
 import { computed, ref, watch } from 'vue'
 import type { EmptiesAnswer, EmptyView } from '#contract/ending'
 import { get } from '#web/api/client'
@@ -32,7 +33,7 @@ function kindsOf(empties: readonly EmptyView[]): string {
   for (const empty of empties) counts.set(empty.item.category, (counts.get(empty.item.category) ?? 0) + 1)
   return [...counts]
     .sort((a, b) => b[1] - a[1])
-    .map(([category, count]) => `${count} ${category}`)
+    .map(([category, count]) => counted(count, category))
     .join(', ')
 }
 </script>

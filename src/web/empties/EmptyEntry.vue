@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { EmptyView } from '#contract/ending'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { fullName, moneyWords, usesWords } from '#web/ui/words/item-words'
-import { dateWords, spanWords } from '#web/ui/words/when-words'
+import { dateWords, spanRangeWords } from '#web/ui/words/when-words'
 
 const props = defineProps<{ empty: EmptyView; currency: string }>()
 const AGAIN: Readonly<Record<NonNullable<EmptyView['wouldBuyAgain']>, string>> = {
@@ -16,13 +16,8 @@ const AGAIN: Readonly<Record<NonNullable<EmptyView['wouldBuyAgain']>, string>> =
 
 const facts = computed(() => {
   const { item, daysInUse } = props.empty
-  const [least, most] = daysInUse === null ? ['', ''] : [spanWords(daysInUse.least), spanWords(daysInUse.most)]
   const time =
-    daysInUse === null
-      ? 'time in use not known'
-      : least === most
-        ? `${most} in use`
-        : `between ${least} and ${most} in use`
+    daysInUse === null ? 'time in use not known' : `${spanRangeWords(daysInUse.least, daysInUse.most)} in use`
   const cost =
     item.priceMinor === null || item.uses === 0
       ? ''

@@ -19,6 +19,10 @@ export function suggestionWords(
       return reason.uses > 0
         ? `${usesWords(reason.uses)} behind for ${reason.project}.`
         : `Behind for ${reason.project}.`
+    case 'out-of-reach':
+      return reason.usesLeft === null
+        ? `Out of reach by its date for ${reason.project}.`
+        : `${usesWords(reason.usesLeft)} to go, out of reach for ${reason.project}.`
     case 'spoils-soonest':
       return reason.daysLeft <= 90
         ? `Spoils soon: good to ${shortDay(reason.day, today)}.`

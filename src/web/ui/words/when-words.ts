@@ -69,6 +69,14 @@ export function spanWords(days: number): string {
   return `${years < 5 ? (Math.round(years * 2) / 2).toString().replace('.5', '½') : Math.round(years)} years`
 }
 
+/** A span of which only the bounds are known: "13 to 14 months". */
+export function spanRangeWords(least: number, most: number): string {
+  const [from, to] = [spanWords(least), spanWords(most)]
+  if (from === to) return to
+  const unit = to.slice(to.indexOf(' '))
+  return `${from.endsWith(unit) ? from.slice(0, -unit.length) : from} to ${to}`
+}
+
 /** When it was opened, as it is to be read from what was said and what was done. */
 export function openedWords({ opening }: Pick<ItemSummary, 'opening'>): string {
   if (opening.kind === 'unopened') return 'unopened'

@@ -11,7 +11,7 @@ import type { ProjectView } from '#contract/projects'
 import type { SuggestionView } from '#contract/today'
 import { overloadWords, ruleSentences } from './project-words'
 import { suggestionWords } from './suggestion-words'
-import { fromNow, longDay, openedWords, rangeWords, shortDay, spanWords } from './when-words'
+import { fromNow, longDay, openedWords, rangeWords, shortDay, spanRangeWords, spanWords } from './when-words'
 
 const TODAY = '2026-11-24' as Day
 const d = (text: string): Day => text as Day
@@ -68,6 +68,13 @@ describe('days in words', () => {
     [3650, '10 years'],
   ])('%i days are %s', (days, words) => {
     expect(spanWords(days)).toBe(words)
+  })
+  test.each([
+    [400, 440, '13 to 14 months'],
+    [390, 400, '13 months'],
+    [60, 80, '9 weeks to 3 months'],
+  ])('between %i and %i days', (least, most, words) => {
+    expect(spanRangeWords(least, most)).toBe(words)
   })
   test('from now says the direction', () => {
     expect([0, 1, -1, 14].map((n) => fromNow(addDays(TODAY, n), TODAY))).toEqual([
@@ -314,6 +321,7 @@ const NO_RULES: ProjectView = {
 
 test.each<[SuggestionView['reason'], string]>([
   [{ code: 'behind', uses: 3, project: 'Autumn' }, '3 uses behind for Autumn.'],
+  [{ code: 'out-of-reach', usesLeft: 56, project: 'Autumn' }, '56 uses to go, out of reach for Autumn.'],
   [{ code: 'behind', uses: 0, project: 'Autumn' }, 'Behind for Autumn.'],
   [{ code: 'spoils-soonest', day: d('2026-12-01'), daysLeft: 7 }, 'Spoils soon: good to 1 Dec.'],
   [{ code: 'spoils-soonest', day: d('2027-03-29'), daysLeft: 125 }, 'Good only to 29 Mar 2027.'],
