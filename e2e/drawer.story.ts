@@ -82,3 +82,18 @@ test('a drawer of twelve is laid and five days are tallied', async ({ page, hous
   await expect(line).toContainText('On today: 2')
   await expect(tile(page, 'Sloe')).toHaveAttribute('aria-pressed', 'true')
 })
+
+test('days that nobody wrote down are asked about in one line', async ({ page, house }) => {
+  const post = (path: string, data: object) => page.request.post(`${house.url}/api${path}`, { data })
+  const fields = { ...FIELDS, name: 'Fawn', shade: '', categoryId: 'lipstick' }
+  await post('/items', { changeId: 'add', id: 'fawn', fields, reading: null })
+  for (const day of ['10-20', '10-21', '10-23', '10-25', '11-16', '11-18', '11-23'])
+    await post('/wear', { changeId: `w-${day}`, itemId: 'fawn', day: `2026-${day}`, worn: true, partIds: [] })
+  await page.reload()
+  const line = page.getByRole('region', { name: 'Days without a word' })
+  await expect(line).toContainText('from 26 Oct to 15 Nov: no makeup, or not written down?')
+  await line.getByRole('button', { name: 'Not written down' }).click()
+  await expect(line).toHaveCount(0)
+  await page.getByRole('button', { name: /^Take back/ }).click()
+  await expect(line).toBeVisible()
+})

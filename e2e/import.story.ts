@@ -16,6 +16,14 @@ test('a real sheet: looked at before it is stored, stored at once, taken back at
   await expect(problems).toContainText('row 29, Opened: 31.02.2024')
   await expect(page.getByRole('region', { name: 'Rows' })).toContainText('6.01 g')
 
+  // Mended where it is told: typed again, read again, and the list is one shorter.
+  const impossible = problems.locator('details').filter({ hasText: 'Days that no calendar has' })
+  await expect(impossible.locator('summary')).toContainText('(2)')
+  await impossible.getByRole('button', { name: 'row 29, Opened: 31.02.2024' }).click()
+  await problems.getByRole('textbox', { name: 'Opened of Zephyrine Barley fragrance' }).fill('2/28/2024')
+  await page.keyboard.press('Enter')
+  await expect(impossible.locator('summary')).toContainText('(1)')
+
   // One kind, set for all of its rows at once.
   const kinds = page.getByRole('region', { name: 'Kinds' })
   const primers = kinds.locator('.kind').filter({ hasText: 'Primer' })
@@ -33,6 +41,11 @@ test('a real sheet: looked at before it is stored, stored at once, taken back at
   await expect(
     page.getByRole('region', { name: 'Items' }).getByRole('status').filter({ hasText: '14 of primer' }),
   ).toBeVisible()
+
+  await page.getByRole('button', { name: /^everything/ }).click()
+  // What was kept as words is found again.
+  await page.getByRole('button', { name: 'kept as words' }).click()
+  await expect(page.getByText('Røyk bronzer').first()).toBeVisible()
 
   await page.getByRole('button', { name: 'Take back' }).click()
   await expect(page.getByRole('heading', { name: 'Nothing here yet' })).toBeVisible()

@@ -19,10 +19,18 @@ const running: ChildProcess[] = []
 beforeEach(() => {
   folder = mkdtempSync(join(tmpdir(), 'seligo-kill-'))
 })
-afterEach(() => {
-  for (const child of running.splice(0)) child.kill('SIGKILL')
+afterEach(async () => {
+  for (const child of running.splice(0)) await gone(child)
   rmSync(folder, { recursive: true, force: true })
 })
+
+/** Kills a program, and waits until it no longer writes. */
+async function gone(child: ChildProcess): Promise<void> {
+  if (child.exitCode !== null || child.signalCode !== null) return
+  const over = new Promise((resolve) => child.once('exit', resolve))
+  child.kill('SIGKILL')
+  await over
+}
 
 async function start(port: number, of = folder): Promise<{ child: ChildProcess; address: string }> {
   const child = spawn(process.execPath, [MAIN], {
@@ -107,8 +115,8 @@ test('a busy port makes it take the next free one; a second one on the same fold
   one.child.kill('SIGINT')
   expect((await over).code).toBe(0)
   // Killed without a word it leaves no lock behind.
-  two.child.kill('SIGKILL')
-  await start(4797, other)
+  await gone(two.child)
+  await gone((await start(4797, other)).child)
   rmSync(other, { recursive: true, force: true })
 })
 

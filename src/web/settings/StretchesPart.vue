@@ -5,7 +5,7 @@ import { get, newId } from '#web/api/client'
 import { useChanges } from '#web/shell/changes'
 import FormTrouble from '#web/ui/FormTrouble.vue'
 import { useForm } from '#web/ui/use-form'
-import { rangeWords } from '#web/ui/words/when-words'
+import { stretchWords, yearlyWords } from '#web/ui/words/when-words'
 
 /** Days away and low seasons: when less makeup is worn than the week says; goals and pace reckon with them. */
 const changes = useChanges()
@@ -40,11 +40,12 @@ function drop(path: 'away' | 'low-seasons', id: string): void {
     <h2>Days away and low seasons</h2>
     <ul v-if="answer">
       <li v-for="each in answer.away" :key="each.id">
-        {{ rangeWords(each) }} <span class="quiet">{{ each.words }}</span>
+        {{ stretchWords(each) }} <span class="quiet">{{ each.words }}</span>
         <button type="button" class="drop" @click="drop('away', each.id)">drop</button>
       </li>
       <li v-for="each in answer.lowSeasons" :key="each.id" class="figures">
-        every year {{ each.from }} to {{ each.to }}: {{ Math.round(each.factor * 100) }} %
+        every year {{ yearlyWords(each.from) }} to {{ yearlyWords(each.to) }}: {{ Math.round(each.factor * 100) }} % of
+        usual
         <span class="quiet">{{ each.words }}</span>
         <button type="button" class="drop" @click="drop('low-seasons', each.id)">drop</button>
       </li>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import type { Day } from '#core/calendar/day'
 import { newId } from '#web/api/client'
 import { useChanges } from '#web/shell/changes'
 import type { TodayAnswer } from '#contract/today'
-import { rangeWords } from '#web/ui/words/when-words'
+import { stretchWords } from '#web/ui/words/when-words'
 
 /** Days that nobody wrote down, asked about once in one line: silence is neither makeup nor its absence. */
-const props = defineProps<{ silence: NonNullable<TodayAnswer['silence']> }>()
+const props = defineProps<{ silence: NonNullable<TodayAnswer['silence']>; today: Day }>()
 const changes = useChanges()
 
 function say(said: 'no makeup' | 'not written down'): void {
@@ -15,7 +16,7 @@ function say(said: 'no makeup' | 'not written down'): void {
 
 <template>
   <section class="inset silent" aria-label="Days without a word">
-    <p>Nothing is written down {{ rangeWords(silence) }}: no makeup, or not written down?</p>
+    <p>Nothing is written down {{ stretchWords(silence, today) }}: no makeup, or not written down?</p>
     <v-btn variant="outlined" color="primary" @click="say('no makeup')">No makeup</v-btn>
     <v-btn variant="outlined" color="primary" @click="say('not written down')">Not written down</v-btn>
   </section>

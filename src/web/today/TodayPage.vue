@@ -94,7 +94,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     </DayHeader>
     <EmptyHouse v-if="shown.collectionIsEmpty" />
     <template v-else>
-      <SilentDays v-if="shown.silence" :silence="shown.silence" />
+      <SilentDays v-if="shown.silence" :silence="shown.silence" :today="shown.today" />
       <section class="drawer" aria-label="The active drawer">
         <div class="plan">
           <ZoneCompartment

@@ -47,6 +47,17 @@ export function rangeWords(range: DayRange): string {
   return `between ${dateWords(range.earliest)} and ${dateWords(range.latest)}`
 }
 
+/** A stretch of days, all of which are meant: "from 26 Oct to 15 Nov". */
+export function stretchWords({ earliest, latest }: DayRange, today: Day | null = null): string {
+  const words = (day: Day): string => (today === null ? dateWords(day) : shortDay(day, today))
+  return earliest === latest ? `on ${words(earliest)}` : `from ${words(earliest)} to ${words(latest)}`
+}
+
+/** A day of every year, "05-31": "31 May". */
+export function yearlyWords(monthDay: string): string {
+  return shortly.format(at(`2000-${monthDay}` as Day))
+}
+
 /** Whether a day is the last of its month. */
 function addOne(day: Day): boolean {
   return new Date(at(day).getTime() + 86_400_000).getUTCDate() === 1

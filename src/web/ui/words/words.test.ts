@@ -11,7 +11,17 @@ import type { ProjectView } from '#contract/projects'
 import type { SuggestionView } from '#contract/today'
 import { overloadWords, ruleSentences } from './project-words'
 import { suggestionWords } from './suggestion-words'
-import { fromNow, longDay, openedWords, rangeWords, shortDay, spanRangeWords, spanWords } from './when-words'
+import {
+  fromNow,
+  longDay,
+  openedWords,
+  rangeWords,
+  shortDay,
+  spanRangeWords,
+  spanWords,
+  stretchWords,
+  yearlyWords,
+} from './when-words'
 
 const TODAY = '2026-11-24' as Day
 const d = (text: string): Day => text as Day
@@ -68,6 +78,12 @@ describe('days in words', () => {
     [3650, '10 years'],
   ])('%i days are %s', (days, words) => {
     expect(spanWords(days)).toBe(words)
+  })
+  test('a stretch is from one day to another, a day of every year has no year', () => {
+    const stretch = { earliest: d('2026-10-26'), latest: d('2026-11-15') }
+    expect(stretchWords(stretch, d('2026-11-24'))).toBe('from 26 Oct to 15 Nov')
+    expect(stretchWords({ ...stretch, latest: stretch.earliest })).toBe('on 26 Oct 2026')
+    expect(yearlyWords('02-29')).toBe('29 Feb')
   })
   test.each([
     [400, 440, '13 to 14 months'],
