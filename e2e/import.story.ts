@@ -39,7 +39,7 @@ test('a real sheet: looked at before it is stored, stored at once, taken back at
   ).toBeVisible()
   await page.getByRole('button', { name: /^primer/ }).click()
   await expect(
-    page.getByRole('region', { name: 'Items' }).getByRole('status').filter({ hasText: '14 of primer' }),
+    page.getByRole('region', { name: 'Items' }).getByRole('status').filter({ hasText: '14 primers' }),
   ).toBeVisible()
 
   await page.getByRole('button', { name: /^everything/ }).click()

@@ -24,7 +24,7 @@ test('a season: a set chosen at once under its rules, said at once what does not
   await set.getByLabel('Uses wanted').fill('18')
   await set.getByRole('button', { name: 'Roll in 2' }).click()
   // Two lipsticks at 18 uses each cannot both be met at about four wear days a week.
-  await expect(winter).toContainText('2 of lipstick need 36 uses by')
+  await expect(winter).toContainText('2 lipsticks need 36 uses by')
   await expect(winter).toContainText('0 of at least 2 reached, 2 on the go')
 
   await winter.getByRole('button', { name: 'Choose a set' }).click()

@@ -24,7 +24,7 @@ const summary = computed(() => {
   const backups = shown.value.filter((item) => item.isBackup).length
   const kind = counts.value.find((row) => row.id === categoryId.value)?.name
   const told =
-    (kind === undefined ? counted(shown.value.length, 'item') : `${shown.value.length} of ${kind}`) +
+    counted(shown.value.length, kind ?? 'item') +
     (backups > 0 ? `, ${backups} of them ${plural(backups, 'backup')}` : '')
   const all = stock.items.length
   return shown.value.length === all ? told : `${told}; ${counted(all, 'item')} in all`

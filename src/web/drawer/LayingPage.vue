@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { counted } from '#core/words/counted'
 import { addMonths, type Day } from '#core/calendar/day'
 import { SEASONS, type Season } from '#core/item/traits'
 import { LAYING_CHOICES } from '#core/plan/laying-choices'
@@ -106,7 +107,7 @@ function said(each: LayingCandidate, today: Day): string {
       <p v-if="done.brushes.in.length > 0">Fetch with them: {{ done.brushes.in.join(', ') }}.</p>
     </section>
     <p v-for="rivalry in answer.rivalries" :key="rivalry.categoryId" class="rivalry figures">
-      {{ rivalry.items }} of {{ rivalry.category }} share {{ answer.perWeek.toFixed(1) }} wear days a week: about
+      {{ counted(rivalry.items, rivalry.category) }} share {{ answer.perWeek.toFixed(1) }} wear days a week: about
       {{ rivalry.usesEach.toFixed(1) }} uses each a month. Fewer in reach move faster.
     </p>
     <section v-if="answer.laying === null" class="inset part">

@@ -59,7 +59,7 @@ export function reachedWords(project: ProjectView): string {
 /** What cannot be met together, with the sum. */
 export function overloadWords(overload: z.infer<typeof OverloadView>, today: Day): string {
   const { items, category, needed, wearDays, by } = overload
-  return `${items} of ${category} need ${counted(needed, 'use')} by ${shortDay(by, today)} between them; ${counted(Math.round(wearDays), 'wear day')} ${plural(Math.round(wearDays), 'is')} left, at one of them a day. A later date, fewer uses or fewer items would add up.`
+  return `${counted(items, category)} ${plural(items, 'needs')} ${counted(needed, 'use')} by ${shortDay(by, today)} between them; ${counted(Math.round(wearDays), 'wear day')} ${plural(Math.round(wearDays), 'is')} left, at one of them a day. A later date, fewer uses or fewer items would add up.`
 }
 
 /** Evenness in words, with its figure. */

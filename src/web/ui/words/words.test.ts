@@ -374,7 +374,7 @@ test.each<[Partial<ProjectView>, string[]]>([
 test('what cannot be met together is told with its sum', () => {
   const overload = { categoryId: 'l', category: 'lipstick', items: 2, needed: 120, wearDays: 61.4, by: d('2027-01-23') }
   expect(overloadWords(overload, TODAY)).toContain(
-    '2 of lipstick need 120 uses by 23 Jan 2027 between them; 61 wear days are left',
+    '2 lipsticks need 120 uses by 23 Jan 2027 between them; 61 wear days are left',
   )
 })
 
