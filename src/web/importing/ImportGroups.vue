@@ -139,10 +139,19 @@ li {
   display: flex;
   gap: 8px;
   align-items: center;
-  margin: 4px 0 8px;
+  /* Room for the label, which rides on the field's outline, within its focus ring. */
+  margin: 12px 0 8px;
 }
 
 @media (max-width: 760px) {
+  .mend {
+    flex-wrap: wrap;
+  }
+
+  .mend > :first-child {
+    flex: 1 0 100%;
+  }
+
   .cell {
     min-height: 44px;
   }
