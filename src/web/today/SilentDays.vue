@@ -29,7 +29,6 @@ function say(said: 'no makeup' | 'not written down'): void {
   gap: 8px 12px;
   align-items: center;
   padding: 6px 14px;
-  margin-bottom: 8px;
 }
 
 p {
