@@ -35,12 +35,15 @@ test.describe('with an empty collection', () => {
       .click()
     await expect(page.getByRole('heading', { name: '3 rows, 4 columns' })).toBeVisible()
     await expect(page.getByRole('region', { name: 'What to know before storing' })).toContainText('Finished items (1)')
-    await page.getByRole('button', { name: 'Store 3 items' }).click()
+    await page.getByRole('button', { name: 'Store 3 items', exact: true }).click()
     await expect(page.getByText('3 items are stored and 2 backups.')).toBeVisible()
     await goTo(page, 'Collection')
     // One finished is history; one in use has two backups beside it.
     await expect(
-      page.getByRole('region', { name: 'Items' }).getByRole('status').filter({ hasText: '4 items, 2 of them backups' }),
+      page
+        .getByRole('region', { name: 'Items', exact: true })
+        .getByRole('status')
+        .filter({ hasText: '4 items, 2 of them backups' }),
     ).toBeVisible()
     rmSync(folder, { recursive: true, force: true })
   })
@@ -54,8 +57,8 @@ test.describe('with an empty collection', () => {
         'Pellwick\tEmber\tbronzer\t9.5 g\nOndrake\tQuay\tlip gloss\t5 ml\nPellwick\tHalo\thighlighter\t6 g\nPellwick\tSloe\tlipstick\t3 g',
       )
     await page.getByRole('button', { name: 'Read what is pasted' }).click()
-    await expect(page.getByRole('button', { name: 'Store 4 items' })).toBeVisible()
-    await expect(page.getByRole('region', { name: 'Rows' })).toContainText('Halo')
+    await expect(page.getByRole('button', { name: 'Store 4 items', exact: true })).toBeVisible()
+    await expect(page.getByRole('region', { name: 'Rows', exact: true })).toContainText('Halo')
   })
 })
 
@@ -68,9 +71,9 @@ test('several are chosen and changed at once; the journal goes back to before th
   await expect(bar).toContainText('3 chosen')
   await bar.locator('.v-select').first().click()
   await page.getByRole('option', { name: 'category', exact: true }).click()
-  await bar.getByRole('combobox', { name: 'to' }).fill('blush')
+  await bar.getByRole('combobox', { name: 'to', exact: true }).fill('blush')
   await page.getByRole('option', { name: 'blush', exact: true }).click()
-  await bar.getByRole('button', { name: 'Set for 3' }).click()
+  await bar.getByRole('button', { name: 'Set for 3', exact: true }).click()
   await expect(page.getByText('Changed 3 items').first()).toBeVisible()
   await goTo(page, 'Settings')
   await page.getByRole('link', { name: 'The whole journal' }).click()

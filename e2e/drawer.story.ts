@@ -23,7 +23,7 @@ test('a drawer of twelve is laid and five days are tallied', async ({ page, hous
   await page.goto(`${house.url}/collection/add`)
   for (const [name, category] of TWELVE.slice(0, 2)) {
     await page.getByLabel('Name', { exact: true }).fill(name)
-    await page.getByRole('combobox', { name: 'Category' }).fill(category)
+    await page.getByRole('combobox', { name: 'Category', exact: true }).fill(category)
     await page.getByRole('option', { name: category, exact: true }).click()
     await page.getByRole('button', { name: 'Store, then another' }).click()
     await expect(page.getByText(`${name} is stored. Next one.`)).toBeVisible()
@@ -47,7 +47,7 @@ test('a drawer of twelve is laid and five days are tallied', async ({ page, hous
   const line = page.getByRole('region', { name: "The day's face" })
 
   // Five days back: three things, one of them taken back again.
-  for (let n = 0; n < 4; n += 1) await page.getByRole('button', { name: 'The day before' }).click()
+  for (let n = 0; n < 4; n += 1) await page.getByRole('button', { name: 'The day before', exact: true }).click()
   for (const name of ['Fawn', 'Rust Bloom', 'Sloe']) await tile(page, name).click()
   await expect(line).toContainText('On that day: 3')
   await line.getByRole('button', { name: 'Take back: Sloe worn' }).click()
@@ -55,22 +55,22 @@ test('a drawer of twelve is laid and five days are tallied', async ({ page, hous
   await expect(tile(page, 'Sloe')).toHaveAttribute('aria-pressed', 'false')
 
   // The next day: no makeup, said once.
-  await page.getByRole('button', { name: 'The day after' }).click()
+  await page.getByRole('button', { name: 'The day after', exact: true }).click()
   await line.getByRole('button', { name: 'No makeup', exact: true }).click()
   await expect(line).toContainText('No makeup')
 
   // The day after: the same as last.
-  await page.getByRole('button', { name: 'The day after' }).click()
+  await page.getByRole('button', { name: 'The day after', exact: true }).click()
   await expect(line).toContainText('nothing ticked')
   await line.getByRole('button', { name: /^Same as/ }).click()
   await expect(line).toContainText('On that day: 2')
 
   // Yesterday another, today all of the lips and eyes.
-  await page.getByRole('button', { name: 'The day after' }).click()
+  await page.getByRole('button', { name: 'The day after', exact: true }).click()
   await tile(page, 'Tin Roof').click()
   await expect(line).toContainText('On that day: 1')
   await page.getByRole('button', { name: 'Back to today' }).click()
-  await expect(page.getByRole('button', { name: 'The day after' })).toBeDisabled()
+  await expect(page.getByRole('button', { name: 'The day after', exact: true })).toBeDisabled()
   for (const name of ['Soot', 'Nettle Lash', 'Sloe']) await tile(page, name).click()
   await expect(line).toContainText('On today: 3')
   await tile(page, 'Soot').click()

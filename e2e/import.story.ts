@@ -14,7 +14,7 @@ test('a real sheet: looked at before it is stored, stored at once, taken back at
   await expect(problems).toContainText('Sizes that are not above zero (2)')
   // As her spreadsheet numbers it: the headers are row 1, a blank row counts.
   await expect(problems).toContainText('row 29, Opened: 31.02.2024')
-  await expect(page.getByRole('region', { name: 'Rows' })).toContainText('6.01 g')
+  await expect(page.getByRole('region', { name: 'Rows', exact: true })).toContainText('6.01 g')
 
   // Mended where it is told: typed again, read again, and the list is one shorter.
   const impossible = problems.locator('details').filter({ hasText: 'Days that no calendar has' })
@@ -31,15 +31,15 @@ test('a real sheet: looked at before it is stored, stored at once, taken back at
   await page.getByRole('option', { name: 'pump', exact: true }).click()
   await expect(primers).toContainText('pump')
 
-  await page.getByRole('button', { name: 'Store 150 items' }).click()
+  await page.getByRole('button', { name: 'Store 150 items', exact: true }).click()
   await expect(page.getByText('150 items are stored and 26 backups.')).toBeVisible()
   await goTo(page, 'Collection')
   await expect(
-    page.getByRole('region', { name: 'Items' }).getByRole('status').filter({ hasText: '176 items' }),
+    page.getByRole('region', { name: 'Items', exact: true }).getByRole('status').filter({ hasText: '176 items' }),
   ).toBeVisible()
   await page.getByRole('button', { name: /^primer/ }).click()
   await expect(
-    page.getByRole('region', { name: 'Items' }).getByRole('status').filter({ hasText: '14 primers' }),
+    page.getByRole('region', { name: 'Items', exact: true }).getByRole('status').filter({ hasText: '14 primers' }),
   ).toBeVisible()
 
   await page.getByRole('button', { name: /^everything/ }).click()

@@ -20,7 +20,7 @@ test('by keyboard alone: tally three, take one back, find an item', async ({ pag
   await page.keyboard.press('u')
   await expect(line).toContainText('On today: 2')
   await page.keyboard.press('/')
-  await expect(page.getByRole('combobox', { name: 'Find an item' })).toBeFocused()
+  await expect(page.getByRole('combobox', { name: 'Find an item', exact: true })).toBeFocused()
   await page.keyboard.type('rust blo')
   await expect(page.getByRole('row', { name: /^Rust Bloom/ }).first()).toBeVisible()
   await page.keyboard.press('Enter')
@@ -60,10 +60,12 @@ test('by keyboard alone: an item is added and stored, and one is moved to anothe
   await expect(menu).toBeVisible()
   await menu.locator('.v-list-item').filter({ hasText: 'Extras' }).focus()
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('region', { name: 'Extras' }).getByRole('link', { name: 'Bark' })).toBeVisible()
+  await expect(
+    page.getByRole('region', { name: 'Extras' }).getByRole('link', { name: 'Bark', exact: true }),
+  ).toBeVisible()
   await page.keyboard.press('Escape')
   await page.locator('body').press('u')
-  await expect(brows.getByRole('link', { name: 'Bark' })).toBeVisible()
+  await expect(brows.getByRole('link', { name: 'Bark', exact: true })).toBeVisible()
 })
 
 test('a tick survives a gap in the connection', async ({ page, house }) => {
@@ -94,8 +96,8 @@ test.describe('on a phone', () => {
     // A whole day with one thumb: how it is, one thing sent away, the same as last on top, a note on how it was worn.
     await page.locator('button.said').tap()
     const sheet = page.getByRole('dialog', { name: 'How the day is' })
-    await sheet.getByRole('button', { name: 'oily' }).tap()
-    await sheet.getByRole('button', { name: 'Save' }).tap()
+    await sheet.getByRole('button', { name: 'oily', exact: true }).tap()
+    await sheet.getByRole('button', { name: 'Save', exact: true }).tap()
     await expect(page.locator('button.said')).toContainText('skin oily')
     await page
       .getByRole('button', { name: /^Same as/ })
@@ -176,7 +178,7 @@ test('a dialog by night is as readable as its place', async ({ page, house }) =>
   await page.evaluate(() => localStorage.setItem('seligo-theme', 'night'))
   await page.goto(house.url)
   await tile(page, 'Hedgerow').click()
-  const sheet = page.getByRole('dialog', { name: 'Shades of Hedgerow' })
+  const sheet = page.getByRole('dialog', { name: 'Shades of Hedgerow', exact: true })
   await expect(sheet.getByRole('button', { name: /^Moss/ })).toBeVisible()
   await expect(sheet.getByRole('heading')).toHaveCSS('color', 'rgb(232, 235, 238)')
   const axe = new AxeBuilder({ page }).include('.v-overlay--active').withRules(['color-contrast'])
@@ -186,7 +188,7 @@ test('a dialog by night is as readable as its place', async ({ page, house }) =>
 test('what the jump box finds is told to a screen reader without a serious finding', async ({ page }) => {
   await expect(page.locator('button.tile').first()).toBeVisible()
   await page.keyboard.press('/')
-  await page.getByRole('combobox', { name: 'Find an item' }).fill('rust')
+  await page.getByRole('combobox', { name: 'Find an item', exact: true }).fill('rust')
   await expect(page.getByRole('row', { name: /^Rust Bloom/ }).first()).toBeVisible()
   const axe = new AxeBuilder({ page }).include('.v-overlay--active').withTags(WCAG)
   expect((await axe.analyze()).violations.map((each) => each.id)).toEqual([])

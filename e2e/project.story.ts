@@ -35,7 +35,7 @@ test('finishing something: a review, an empty, and its place in the project', as
   const name = (await going.getByRole('link').first().textContent()) ?? ''
   await going.getByRole('button', { name: `${name} is empty` }).click()
   const form = page.getByRole('dialog', { name: `Finish ${name}` })
-  await form.getByRole('button', { name: 'maybe' }).click()
+  await form.getByRole('button', { name: 'maybe', exact: true }).click()
   await form.getByLabel('A few words').fill('Lasted longer than I thought it would.')
   await form.getByRole('button', { name: 'Record the empty' }).click()
   await expect(form).toBeHidden()
@@ -55,7 +55,7 @@ test('a trial ends: let go, with hygiene limiting where', async ({ page }) => {
   const name = (await card.getByRole('link').first().textContent()) ?? ''
   await card.getByRole('button', { name: 'Decide' }).click()
   const form = page.getByRole('dialog', { name: `Decide on ${name}` })
-  await form.getByRole('button', { name: 'let go' }).click()
+  await form.getByRole('button', { name: 'let go', exact: true }).click()
   await expect(form.getByRole('button', { name: 'give', exact: true })).toHaveCount(0)
   await expect(form).toContainText('are not passed on')
   await form.getByRole('button', { name: 'bin', exact: true }).click()
@@ -71,10 +71,10 @@ test('a trial ends: let go, with hygiene limiting where', async ({ page }) => {
 
 test('a palette: its shades are ticked, and count one use of it', async ({ page }) => {
   await tile(page, 'Hedgerow').click()
-  const sheet = page.getByRole('dialog', { name: 'Shades of Hedgerow' })
+  const sheet = page.getByRole('dialog', { name: 'Shades of Hedgerow', exact: true })
   await sheet.getByRole('button', { name: /^Moss/ }).click()
   await sheet.getByRole('button', { name: /^Bark/ }).click()
-  await sheet.getByRole('button', { name: 'Worn: 2' }).click()
+  await sheet.getByRole('button', { name: 'Worn: 2', exact: true }).click()
   await expect(tile(page, 'Hedgerow')).toHaveAttribute('aria-pressed', 'true')
   await expect(tile(page, 'Hedgerow')).toContainText('Bark, Moss')
   await expect(page.getByRole('region', { name: "The day's face" })).toContainText('On today: 1')
