@@ -4,6 +4,7 @@ import { z } from 'zod'
 import { addDays } from '#core/calendar/day'
 import { Random } from '#demo/random'
 import { breachesOf } from '#server/db/house-rules'
+import { shadeFields } from './support/fields'
 import { FIELDS, TestHouse, TODAY } from './support/test-house'
 
 let house: TestHouse
@@ -110,20 +111,7 @@ describe('no body that any route can be sent is a mistake of the house', () => {
       const palette = await house.item({
         structure: 'palette',
         categoryId: 'eyeshadow-palette',
-        parts: [
-          {
-            id: 'moss',
-            name: 'Moss',
-            colour: null,
-            finish: null,
-            row: 1,
-            col: 1,
-            rowSpan: 1,
-            colSpan: 1,
-            shape: 'square',
-            form: null,
-          },
-        ],
+        parts: [shadeFields('moss', 'Moss')],
       })
       const [a, b] = [await house.item({ shade: 'A' }), await house.item({ shade: 'B', slots: 2 })]
       const project = { id: 'project', name: 'P', startedOn: TODAY, by: null, finishesWanted: null, rules: '' }
@@ -280,23 +268,12 @@ describe('what would be dropped or done in silence is refused in words', () => {
     return [answer.status, answer.body.code, answer.body.errors[0]?.field ?? '']
   }
   test('a shade of another item', async () => {
-    const part = {
-      name: 'Moss',
-      colour: null,
-      finish: null,
-      row: 1,
-      col: 1,
-      rowSpan: 1,
-      colSpan: 1,
-      shape: 'square' as const,
-      form: null,
-    }
     const palette = { structure: 'palette', categoryId: 'eyeshadow-palette' } as const
-    await house.item({ ...palette, parts: [{ ...part, id: 'moss' }] })
-    const other = await house.item({ ...palette, parts: [{ ...part, id: 'bark' }] })
+    await house.item({ ...palette, parts: [shadeFields('moss')] })
+    const other = await house.item({ ...palette, parts: [shadeFields('bark')] })
     const wear = { itemId: other, day: TODAY, worn: true, partIds: ['moss'] }
     expect(await refused('/wear', wear)).toEqual([422, 'unknown-part', 'partIds'])
-    const fields = { ...FIELDS, ...palette, parts: [{ ...part, id: 'moss' }] }
+    const fields = { ...FIELDS, ...palette, parts: [shadeFields('moss')] }
     expect(await refused('/items', { id: 'x', fields, reading: null })).toEqual([422, 'unknown-part', 'parts'])
     const reading = { kind: 'stage', stage: 'dip', day: TODAY }
     expect(await refused(`/items/${other}/readings`, { id: 'm', partId: 'moss', reading })).toEqual([

@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { addDays } from '#core/calendar/day'
 import type { ProjectView, StayView } from '#contract/projects'
+import { shadeFields } from './support/fields'
 import { TestHouse, TODAY } from './support/test-house'
 
 let house: TestHouse
@@ -75,18 +76,7 @@ test('a sweep takes its category only, some at a time, and then the least used o
 })
 
 test('a palette project counts its shades: one use of the palette, and one of each shade worn', async () => {
-  const part = (id: string, col: number) => ({
-    id,
-    name: id,
-    colour: null,
-    finish: null,
-    row: 1,
-    col,
-    rowSpan: 1,
-    colSpan: 1,
-    shape: 'square' as const,
-    form: null,
-  })
+  const part = (id: string, col: number) => shadeFields(id, id, col)
   const palette = await house.item({
     categoryId: 'eyeshadow-palette',
     structure: 'palette',

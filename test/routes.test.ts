@@ -4,6 +4,7 @@ import { CollectionAnswer, ItemAnswer } from '#contract/item'
 import { DecideAnswer, EmptiesAnswer } from '#contract/ending'
 import { ProjectsAnswer } from '#contract/projects'
 import { Fronts, TodayAnswer } from '#contract/today'
+import { shadeFields } from './support/fields'
 import { TestHouse, TODAY } from './support/test-house'
 
 let house: TestHouse
@@ -40,18 +41,7 @@ describe('a day', () => {
   })
 
   test('two shades of a palette are one use of it and one of each shade', async () => {
-    const part = (id: string, col: number) => ({
-      id,
-      name: id,
-      colour: null,
-      finish: null,
-      row: 1,
-      col,
-      rowSpan: 1,
-      colSpan: 1,
-      shape: 'square' as const,
-      form: null,
-    })
+    const part = (id: string, col: number) => shadeFields(id, id, col)
     const itemId = await house.item({
       categoryId: 'eyeshadow-palette',
       parts: [part('moss', 1), part('bark', 2), part('dusk', 3)],

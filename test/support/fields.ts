@@ -16,3 +16,8 @@ export const FIELDS: ItemFields = {
   source: 'bought',
   paoMonths: 12,
 }
+
+/** A shade of a palette as the form sends it. */
+export function shadeFields(id: string, name = id, col = 1): ItemFields['parts'][number] {
+  return { id, name, colour: null, finish: null, row: 1, col, rowSpan: 1, colSpan: 1, shape: 'square', form: null }
+}

@@ -1,6 +1,6 @@
 import { addDays, type Day } from '#core/calendar/day'
-import type { ItemFields } from '#contract/item'
 import type { ProjectView, StayView } from '#contract/projects'
+import { shadeFields } from './fields'
 import { TODAY, type Answer, type TestHouse } from './test-house'
 
 /** What an owner does and reads, in the short words of the tests; of the house that stands at that moment. */
@@ -52,24 +52,12 @@ export function ownerActs(house: () => TestHouse) {
     answer.body.code,
     answer.body.errors?.[0]?.field ?? '',
   ]
-  const part = (id: string, name = id): ItemFields['parts'][number] => ({
-    id,
-    name,
-    colour: null,
-    finish: null,
-    row: 1,
-    col: 1,
-    rowSpan: 1,
-    colSpan: 1,
-    shape: 'square',
-    form: null,
-  })
   const palette = (...ids: string[]) =>
     house().item({
       shade: 'Hedgerow',
       structure: 'palette',
       categoryId: 'eyeshadow-palette',
-      parts: ids.map((id) => part(id)),
+      parts: ids.map((id) => shadeFields(id)),
     })
   return {
     ago,
@@ -85,7 +73,7 @@ export function ownerActs(house: () => TestHouse) {
     finish,
     read,
     code,
-    part,
+    part: shadeFields,
     palette,
   }
 }

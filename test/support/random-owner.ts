@@ -2,6 +2,7 @@ import { addDays, type Day } from '#core/calendar/day'
 import { Random } from '#demo/random'
 import { uuidOf } from '#demo/demo-house'
 import { ACT_NAMES, ACTS } from './random-acts-data'
+import { shadeFields } from './fields'
 import { FIELDS, TODAY, type Answer, type TestHouse } from './test-house'
 
 const CATEGORIES = ['blush', 'lipstick', 'mascara', 'eyeshadow-palette', 'sunscreen', 'primer'] as const
@@ -77,18 +78,7 @@ export class RandomOwner {
   fields(): Record<string, unknown> {
     const categoryId = this.random.pick(CATEGORIES)
     const palette = categoryId === 'eyeshadow-palette'
-    const part = (n: number) => ({
-      id: this.id(),
-      name: `Pan ${n}`,
-      colour: null,
-      finish: null,
-      row: 1,
-      col: n,
-      rowSpan: 1,
-      colSpan: 1,
-      shape: 'square',
-      form: null,
-    })
+    const part = (n: number) => shadeFields(this.id(), `Pan ${n}`, n)
     return {
       ...FIELDS,
       // Few names, so that backups of one product come about.

@@ -49,8 +49,7 @@ export function openingOf(facts: OpeningFacts): Opening {
     const earliest = notBefore === null ? said.earliest : later(said.earliest, notBefore)
     const latest = notAfter === null ? said.latest : earlier(said.latest, notAfter)
     // What she said and what was logged can contradict each other; then her word stands.
-    const within =
-      earliest <= latest ? { earliest, latest } : { earliest: said.earliest, latest: later(said.earliest, said.latest) }
+    const within = earliest <= latest ? { earliest, latest } : { earliest: said.earliest, latest: said.latest }
     return { kind: 'range', by: facts.by, within, notBefore: within.earliest, notAfter: within.latest }
   }
   if (said.kind === 'unopened' && !usedBefore) {

@@ -98,12 +98,7 @@ export class Undo {
         const net = this.#restoring.netOf(all.map((row) => row.id))
         const done = this.#restore(net, target)
         if (!done.ok) return done
-        // Statuses go back the way they came, the newest first; then all of this time is taken back.
-        for (const row of all)
-          if (row.is_undo === 1)
-            for (const { change_id: changeId, was_by: was } of this.#statements.flips.all(row.id))
-              this.#turn(request.changeId, changeId, was)
-        for (const row of all) this.#turn(request.changeId, row.id, request.changeId)
+        this.#markTakenBack(request.changeId, all)
         return ok({
           words: `Went back to before: ${target.words}`,
           answer: { takenBack: inForce.map((row) => ({ ...listed(row), undone: true })) },
@@ -139,12 +134,7 @@ export class Undo {
           })
         const done = this.#restore(net, target)
         if (!done.ok) return done
-        for (const row of all) {
-          if (row.is_undo === 1)
-            for (const { change_id: changeId, was_by: was } of this.#statements.flips.all(row.id))
-              this.#turn(request.changeId, changeId, was)
-          this.#turn(request.changeId, row.id, request.changeId)
-        }
+        this.#markTakenBack(request.changeId, all)
         const words = all.length === 1 ? `Took back: ${target.words}` : `Took back ${all.length} changes`
         return ok({ words, answer: { takenBack: all.map((row) => ({ ...listed(row), undone: true })) } })
       },
@@ -199,6 +189,16 @@ export class Undo {
     return this.#statements.flips
       .all(row.id)
       .every((flip) => (this.#statements.seqOf.get(flip.change_id)?.seq ?? 0) > target.seq)
+  }
+
+  /** Changes, the newest first, are in force no more; what one of them had taken back stands again as it stood before it. */
+  #markTakenBack(undoId: string, changes: readonly ChangeListRow[]): void {
+    for (const { id, is_undo: isUndo } of changes) {
+      if (isUndo === 1)
+        for (const { change_id: changeId, was_by: was } of this.#statements.flips.all(id))
+          this.#turn(undoId, changeId, was)
+      this.#turn(undoId, id, undoId)
+    }
   }
 
   #turn(undoId: string, changeId: string, now: string | null): void {
