@@ -5,6 +5,33 @@ import accessibility from 'eslint-plugin-vuejs-accessibility'
 import globals from 'globals'
 import typescript from 'typescript-eslint'
 
+/** Places of the pages; each has a folder of its own. */
+const PLACES =
+  'collection|decide|drawer|empties|importing|item|journal|projects|settings|shelf-life|specimen|stocktaking|today'
+const CONTRACT_TYPES = {
+  regex: '^#contract/(?!(blank-item|packed-items)$)',
+  allowTypeImports: true,
+  message: 'Types only; values belong in the core.',
+}
+
+/** The floors of the pages, one way down: shell → places → ui → data. */
+const floor = (files, above) => ({
+  files,
+  ignores: ['**/*.test.ts'],
+  rules: {
+    '@typescript-eslint/no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          CONTRACT_TYPES,
+          { regex: `^#web/(${above})(/|$)`, message: 'The floors lead one way down: shell, places, ui, data.' },
+          { regex: '^\\.\\./\\.\\.', message: 'Say where it is from the top: #web/…' },
+        ],
+      },
+    ],
+  },
+})
+
 /** The core proves its purity: no clock, no randomness, no I/O, no platform. */
 const PURE = {
   'no-restricted-globals': [
@@ -65,24 +92,10 @@ export default typescript.config(
     },
   },
   // The pages take the contract's types only: what checks them on the server need not travel to the browser.
-  {
-    files: ['src/web/**/*.{ts,vue}'],
-    ignores: ['**/*.test.ts'],
-    rules: {
-      '@typescript-eslint/no-restricted-imports': [
-        'error',
-        {
-          patterns: [
-            {
-              regex: '^#contract/(?!blank-item$)',
-              allowTypeImports: true,
-              message: 'Types only; values belong in the core.',
-            },
-          ],
-        },
-      ],
-    },
-  },
+  floor(['src/web/*.ts', 'src/web/shell/**/*.{ts,vue}'], 'nothing-above'),
+  floor([`src/web/{${PLACES.replaceAll('|', ',')}}/**/*.{ts,vue}`], 'shell'),
+  floor(['src/web/ui/**/*.{ts,vue}'], `shell|${PLACES}`),
+  floor(['src/web/data/**/*.{ts,vue}'], `shell|ui|${PLACES}`),
   // Data tables are as long as their data.
   { files: ['**/*-data.ts'], rules: { 'max-lines': 'off' } },
   { files: ['src/core/**/*.ts'], ignores: ['**/*.test.ts'], rules: PURE },

@@ -59,7 +59,7 @@ test('a pair works or fights, with its ratio seen from either side; the later wo
   const pair = { otherItemId: b, verdict: 'works', itemAmount: 2, otherAmount: 1, amountUnit: 'pumps', words: '' }
   await house.post(`/items/${a}/pairs`, { id: 'p', ...pair })
   expect((await item(b)).pairs).toMatchObject([
-    { otherItemId: a, other: 'A', itemAmount: 1, otherAmount: 2, amountUnit: 'pumps' },
+    { otherItemId: a, other: 'Pellwick A blush', itemAmount: 1, otherAmount: 2, amountUnit: 'pumps' },
   ])
   await house.post(`/items/${b}/pairs`, {
     id: 'q',
@@ -279,7 +279,7 @@ describe('laying the drawer for a season', () => {
     await house.put('/zones/cheeks', { name: 'Cheeks', slots: 1 })
     await choose(summer, 'comes in')
     expect((await choose(summer, 'put away')).body.errors[0].field).toBe('until')
-    expect((await house.post('/laying/l/close', {})).body.noRoom).toEqual(['Winter'])
+    expect((await house.post('/laying/l/close', {})).body.noRoom).toEqual(['Pellwick Winter blush'])
     expect((await house.post('/laying/l/close', {})).body.code).toBe('no-laying')
   })
   test('a tall thing does not close the lid: it stands beside and takes no slot', async () => {

@@ -41,11 +41,11 @@ test('what later changes stand on is taken back with them, or not at all', async
   const full = house.snapshot()
   const refused = await house.post(`/changes/${added}/take-back`, {})
   expect([refused.status, refused.body.code]).toEqual([409, 'later-changes-stand-on-it'])
-  expect(refused.body.detail).toContain('Rust Bloom worn')
+  expect(refused.body.detail).toContain('Pellwick Rust Bloom blush worn')
   expect(house.snapshot()).toBe(full)
   const all = await house.post(`/changes/${added}/take-back`, { withLater: true })
   expect(all.body.takenBack).toHaveLength(3)
-  expect((await house.get('/collection')).body.items).toEqual([])
+  expect(await house.listed()).toEqual([])
   // Taking the undo back brings all of it again.
   await house.post(`/changes/${all.body.change.id}/take-back`, {})
   expect(house.snapshot()).toBe(full)

@@ -61,12 +61,7 @@ test('finished and given away are stored as history, with the day they ended as 
     ['Quay', null],
     ['Halo', null],
   ])
-  expect((await house.get('/collection')).body.items.map((each: ItemSummary) => each.name).sort()).toEqual([
-    'Ember',
-    'Fig',
-    'Old',
-    'Old',
-  ])
+  expect((await house.listed()).map((each) => each.name).sort()).toEqual(['Ember', 'Fig', 'Old', 'Old'])
   expect((await house.get('/decide')).body.verdicts).toMatchObject([{ verdict: 'let go', destination: 'give' }])
 })
 

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { addDays } from '#core/calendar/day'
-import { CollectionAnswer, ItemAnswer } from '#contract/item'
+import { CollectionAnswer, ItemAnswer, ShelfLifeAnswer } from '#contract/item'
 import { DecideAnswer, EmptiesAnswer } from '#contract/ending'
 import { ProjectsAnswer } from '#contract/projects'
 import { Fronts, TodayAnswer } from '#contract/today'
@@ -246,7 +246,7 @@ describe('endings', () => {
       rolledOut: null,
       goal: { met: true },
     })
-    expect((await house.get('/collection')).body.items).toEqual([])
+    expect(await house.listed()).toEqual([])
     const late = await house.post('/wear', { itemId, day: TODAY, worn: true })
     expect(late.status).toBe(200)
     expect((await finish(TODAY)).body.code).toBe('item-ended')
@@ -330,7 +330,7 @@ test('every answer has the shape its contract states', async () => {
   await house.post('/trials', { trialId: 't', itemId, wearsWanted: 2, dueOn: addDays(TODAY, 20), question: '' })
   await wear(itemId, 1)
   CollectionAnswer.parse((await house.get('/collection')).body)
-  CollectionAnswer.parse((await house.get('/shelf-life')).body)
+  ShelfLifeAnswer.parse((await house.get('/shelf-life')).body)
   ItemAnswer.parse((await house.get(`/items/${itemId}`)).body)
   TodayAnswer.parse((await house.get('/today')).body)
   ProjectsAnswer.parse((await house.get('/projects')).body)
@@ -350,7 +350,7 @@ test('the export holds every row with its id', async () => {
   const itemId = await house.item()
   await wear(itemId, 1)
   const { body } = await house.get('/export')
-  expect(body).toMatchObject({ format: 'seligo collection', version: 3 })
+  expect(body).toMatchObject({ format: 'seligo collection', version: 4 })
   expect(body.tables.item.map((row: { id: string }) => row.id)).toEqual([itemId])
   expect(body.tables.wear).toHaveLength(1)
   expect(body.tables.category.length).toBeGreaterThan(40)

@@ -40,7 +40,7 @@ const category = (name: string) => ({
 const CASES: Readonly<Record<string, { stands: string | RegExp; code: string; acts: () => Promise<string> }>> = {
   'rolled out, in again, the first taken back': {
     code: 'later-changes-stand-on-it',
-    stands: 'Rust Bloom rolled into P',
+    stands: 'Pellwick Rust Bloom blush rolled into P',
     acts: async () => {
       const itemId = await house.item()
       await house.post('/projects', project)
@@ -107,7 +107,7 @@ const CASES: Readonly<Record<string, { stands: string | RegExp; code: string; ac
   },
   'after a merge, unticked and ticked again': {
     code: 'later-changes-stand-on-it',
-    stands: 'A not worn on 2026-11-22',
+    stands: 'Pellwick A blush not worn on ⟦day:2026-11-22⟧',
     acts: async () => {
       const [a, b] = [await house.item({ shade: 'A' }), await house.item({ shade: 'A' })]
       await wear(b, 2)
@@ -129,7 +129,7 @@ const CASES: Readonly<Record<string, { stands: string | RegExp; code: string; ac
   },
   'a product renamed, and another of its first name': {
     code: 'later-changes-stand-on-it',
-    stands: 'Added Rust Bloom',
+    stands: 'Added Pellwick Rust Bloom blush',
     acts: async () => {
       const id = await house.item()
       const renamed = await house.put(`/items/${id}`, { version: 1, fields: { ...FIELDS, name: 'Other' } })
@@ -139,7 +139,7 @@ const CASES: Readonly<Record<string, { stands: string | RegExp; code: string; ac
   },
   'no makeup beside a worn lipstick': {
     code: 'would-break-a-rule',
-    stands: 'Sloe worn',
+    stands: 'Pellwick Sloe lipstick worn',
     acts: async () => {
       const itemId = await house.item({ shade: 'Sloe', categoryId: 'lipstick', form: 'bullet' })
       await house.post('/no-makeup', { day: TODAY, noMakeup: true })
@@ -150,7 +150,7 @@ const CASES: Readonly<Record<string, { stands: string | RegExp; code: string; ac
   },
   'worn after it was finished': {
     code: 'would-break-a-rule',
-    stands: 'Finished Rust Bloom',
+    stands: 'Finished Pellwick Rust Bloom blush',
     acts: async () => {
       const itemId = await house.item()
       await wear(itemId, 1)
@@ -161,7 +161,7 @@ const CASES: Readonly<Record<string, { stands: string | RegExp; code: string; ac
   },
   'two things in one slot': {
     code: 'would-break-a-rule',
-    stands: 'Laid B into Cheeks',
+    stands: 'Laid Pellwick B blush into Cheeks',
     acts: async () => {
       const [a, b] = [await house.item({ shade: 'A' }), await house.item({ shade: 'B' })]
       await house.put('/zones/cheeks', { name: 'Cheeks', slots: 1 })
@@ -248,7 +248,7 @@ describe('back to a moment', () => {
     // The second edit stood on the first: doing it again without the first is refused by name …
     const refused = await takeBack(undoB)
     expect([refused.status, refused.body.code]).toEqual([409, 'later-changes-stand-on-it'])
-    expect(refused.body.detail).toContain('Took back: Changed Rust Bloom')
+    expect(refused.body.detail).toContain('Took back: Changed Pellwick Rust Bloom blush')
     // … and with it both stand again.
     changeOf(await takeBack(undoB, true))
     expect((await house.get(`/items/${itemId}`)).body.item.notes).toBe('two')

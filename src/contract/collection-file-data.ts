@@ -14,6 +14,7 @@ import {
 } from '#core/item/traits'
 import { FORMS, PAN_STAGES } from '#core/item/form'
 import { DESTINATIONS, VERDICTS } from '#core/decide/verdict'
+import { LAYING_CHOICES } from '#core/plan/laying-choices'
 import { GOAL_KINDS } from '#core/goal/progress'
 import { PROJECT_SHAPES, REPLACING, THEMES } from '#core/goal/project-rules'
 import { MODEL_TYPES } from '#core/item/model-type'
@@ -286,8 +287,9 @@ export const TABLES = {
     id,
     laying_id: id,
     item_id: id,
-    choice: z.enum(['stays', 'comes in', 'put away', 'rests', 'doubtful']),
+    choice: z.enum(LAYING_CHOICES),
     until_day: day.nullable(),
+    destination: z.enum(DESTINATIONS).nullable(),
   }),
   trial: z.strictObject({
     id,

@@ -201,6 +201,8 @@ export const ItemSummary = z.object({
   homeZoneId: Id,
   form: z.enum(FORMS),
   colour: z.string().nullable(),
+  /** Where no swatch was recorded: a colour guessed from its words, drawn as a guess and counted nowhere. */
+  guess: z.string().nullable(),
   finish: z.enum(FINISHES).nullable(),
   opaque: z.boolean(),
   slots: z.int(),
@@ -244,6 +246,8 @@ export const ItemSummary = z.object({
   leftOf: z.object({ read: z.int(), all: z.int() }).nullable(),
   /** Cells of a sheet that were kept as words. */
   keptWords: z.int(),
+  /** Cells of a sheet, or a price in another currency, are kept as words. */
+  hasKeptWords: z.boolean(),
   parts: z.array(PartSummary),
   shelfLife: ShelfLifeView,
   placement: z.object({ zoneId: Id, since: DayText, position: z.int(), beside: z.boolean() }).nullable(),
@@ -252,6 +256,57 @@ export const ItemSummary = z.object({
   onTrial: z.boolean(),
 })
 export type ItemSummary = z.infer<typeof ItemSummary>
+
+const ListedReading = Reading.pick({ kind: true, value: true, stage: true })
+export type ListedReading = z.infer<typeof ListedReading>
+const ListedPart = PartSummary.extend({ reading: ListedReading.nullable() })
+export type ListedPart = z.infer<typeof ListedPart>
+
+/** What lists, pickers and the drawer show of an item: enough to draw it, name it, sort it and say how it stands. */
+export const ListedItem = ItemSummary.pick({
+  id: true,
+  maker: true,
+  name: true,
+  shade: true,
+  categoryId: true,
+  category: true,
+  faceOrder: true,
+  makeup: true,
+  eye: true,
+  wornAs: true,
+  homeZoneId: true,
+  form: true,
+  colour: true,
+  guess: true,
+  finish: true,
+  opaque: true,
+  slots: true,
+  lifecycle: true,
+  endedOn: true,
+  location: true,
+  isBackup: true,
+  backups: true,
+  content: true,
+  acquired: true,
+  uses: true,
+  firstWorn: true,
+  lastWorn: true,
+  liking: true,
+  packageStates: true,
+  placement: true,
+  restingUntil: true,
+  goal: true,
+  onTrial: true,
+  hasKeptWords: true,
+}).extend({
+  opening: ItemSummary.shape.opening.omit({ by: true }),
+  reading: ListedReading.nullable(),
+  parts: z.array(ListedPart),
+  shelfLife: ShelfLifeView.pick({ state: true, lastGood: true, actOn: true }).extend({
+    sun: z.object({ lapsed: z.boolean() }).nullable(),
+  }),
+})
+export type ListedItem = z.infer<typeof ListedItem>
 
 export const CategoryView = z.object({
   id: Id,
@@ -271,9 +326,18 @@ export type ZoneView = z.infer<typeof ZoneView>
 export const CollectionAnswer = z.object({
   today: DayText,
   currency: z.string(),
-  items: z.array(ItemSummary),
+  /** The items as `packItems` writes them: a collection of thousands is sent whole. */
+  items: z.object({
+    categories: z.array(z.unknown()),
+    makers: z.array(z.string()),
+    rows: z.array(z.array(z.unknown())),
+  }),
 })
 export type CollectionAnswer = z.infer<typeof CollectionAnswer>
+
+/** Every item with the reasons for its last good day, the soonest to spoil first. */
+export const ShelfLifeAnswer = z.object({ today: DayText, currency: z.string(), items: z.array(ItemSummary) })
+export type ShelfLifeAnswer = z.infer<typeof ShelfLifeAnswer>
 
 export const LifeEvent = z.object({
   day: DayText,

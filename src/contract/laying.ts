@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { DESTINATIONS } from '#core/decide/verdict'
 import { LAYING_CHOICES } from '#core/plan/laying-choices'
 import { SEASONS } from '#core/item/traits'
 import { ChangeId, DayText, Id, NewId } from './basic.js'
@@ -12,6 +13,12 @@ export const ChooseInLaying = z
     /** Null takes the choice back. */
     choice: z.enum(LAYING_CHOICES).nullable(),
     until: DayText.nullable(),
+    /** Where it goes, when it is let go. */
+    destination: z.enum(DESTINATIONS).nullable().default(null),
+  })
+  .refine((body) => (body.choice === 'let go') === (body.destination !== null), {
+    path: ['destination'],
+    message: 'Say where it goes; the other choices go nowhere.',
   })
   .refine((body) => (body.choice === 'put away') === (body.until !== null), {
     path: ['until'],
@@ -25,6 +32,13 @@ export const LayingCandidate = z.object({
   why: z.enum(['in the drawer', 'asks to come back', 'on the short list', 'of the season']),
   choice: z.enum(LAYING_CHOICES).nullable(),
   until: DayText.nullable(),
+  destination: z.enum(DESTINATIONS).nullable(),
+  /** Put away it would ask to come back on this day; null = it would be over by then. */
+  awayUntil: DayText.nullable(),
+  /** Where it could go. */
+  destinations: z.array(z.enum(DESTINATIONS)),
+  /** What it is over by: its date, or a sign. */
+  spoiled: z.boolean(),
 })
 export type LayingCandidate = z.infer<typeof LayingCandidate>
 

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { parseDay } from '#core/calendar/day'
+import { UNIT_SYSTEMS } from '#core/settings'
 import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
 
 export const Settings = z.strictObject({
@@ -7,16 +8,9 @@ export const Settings = z.strictObject({
   rollOverHour: z.int().min(0).max(12),
   /** Wear days she plans, Monday first. */
   plannedWeek: z.array(z.boolean()).length(7),
-  units: z.enum(['metric', 'ounces']),
+  units: z.enum(UNIT_SYSTEMS),
 })
 export type Settings = z.infer<typeof Settings>
-
-export const DEFAULT_SETTINGS: Settings = {
-  currency: 'EUR',
-  rollOverHour: 4,
-  plannedWeek: [true, true, true, true, true, true, true],
-  units: 'metric',
-}
 
 export const SaveSettings = z.strictObject({ changeId: ChangeId, settings: Settings, version: z.int() })
 

@@ -3,7 +3,7 @@ import { FACE_STEPS } from '#core/plan/face-step'
 import { SEASONS } from '#core/item/traits'
 import { AMOUNT_UNITS, HANDS, SKINS, TONES, WEATHERS } from '#core/wear/day-choices'
 import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
-import { ItemSummary } from './item.js'
+import { ListedItem } from './item.js'
 
 export const SetWorn = z.strictObject({
   changeId: ChangeId,
@@ -161,8 +161,10 @@ export const TodayAnswer = z.object({
   day: DayText,
   zones: z.array(DrawerZone),
   /** Everything in the drawer and everything worn that day. */
-  items: z.array(ItemSummary),
+  items: z.array(ListedItem),
   worn: z.array(Worn),
+  /** What is on trial and lies outside the drawer: within reach until it is decided. */
+  onTrial: z.array(Id),
   noMakeup: z.boolean(),
   conditions: DayView,
   /** Occasions she has told before, the most frequent first. */
@@ -171,7 +173,7 @@ export const TodayAnswer = z.object({
   notToday: z.array(Id),
   reachFor: z.array(SuggestionView),
   /** Said when no sunscreen in date lies in the drawer and none is worn: where one is, or null for nowhere. */
-  sunscreen: z.object({ elsewhere: ItemSummary.nullable() }).nullable(),
+  sunscreen: z.object({ elsewhere: ListedItem.nullable() }).nullable(),
   earlierFaces: z.array(EarlierFace),
   savedFaces: z.array(SavedFace),
   /** Days that nobody wrote down, to be asked about once. */
@@ -179,6 +181,23 @@ export const TodayAnswer = z.object({
   collectionIsEmpty: z.boolean(),
 })
 export type TodayAnswer = z.infer<typeof TodayAnswer>
+
+/** What ticks changed of a day: asked for once they have all arrived, instead of the whole day again. */
+export const DayAfterTicks = TodayAnswer.pick({
+  day: true,
+  worn: true,
+  noMakeup: true,
+  items: true,
+  conditions: true,
+  putBack: true,
+  notToday: true,
+  reachFor: true,
+  sunscreen: true,
+})
+export type DayAfterTicks = z.infer<typeof DayAfterTicks> & { readonly fronts: Fronts }
+
+export const DrawerAnswer = z.object({ today: DayText, zones: z.array(DrawerZone), items: z.array(ListedItem) })
+export type DrawerAnswer = z.infer<typeof DrawerAnswer>
 
 export const Place = z.strictObject({
   changeId: ChangeId,

@@ -2,6 +2,8 @@ import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import express, { type Express, type NextFunction, type Request, type Response } from 'express'
 import helmet from 'helmet'
+import { callOf } from '#core/item/naming'
+import { itemsIn, tellMarks } from '#core/words/told'
 import { changeRoutes } from './changes/routes.js'
 import { collectionRoutes } from './collection/routes.js'
 import { packageRoot } from './db/package-root.js'
@@ -9,8 +11,9 @@ import { decideRoutes } from './decide/routes.js'
 import { drawerRoutes } from './drawer/routes.js'
 import { emptiesRoutes } from './empties/routes.js'
 import { exportRoutes } from './export/routes.js'
+import { findingRoutes } from './finding/routes.js'
 import { frontRoutes } from './fronts/routes.js'
-import type { House } from './house.js'
+import { nextRollOver, type House } from './house.js'
 import { layingRoutes } from './laying/routes.js'
 import { ownPagesOnly } from './http/guard.js'
 import { problemOf, sendProblem } from './http/problem.js'
@@ -22,6 +25,7 @@ import { todayRoutes } from './today/routes.js'
 
 const PLACES = [
   frontRoutes,
+  findingRoutes,
   todayRoutes,
   drawerRoutes,
   layingRoutes,
@@ -76,6 +80,11 @@ export function createApp(house: House): Express {
   app.use('/api', (_request, response, next) =>
     house.stillThere() ? next() : sendProblem(response, problemOf({ code: 'collection-gone', data: {} })),
   )
+  app.use('/api', (_request, response, next) => {
+    tellTheDay(house, response)
+    nameWhatIsMarked(house, response)
+    next()
+  })
   for (const routes of PLACES) app.use('/api', routes(house))
   app.use('/api', (_request, response) => {
     sendProblem(response, problemOf({ code: 'no-such-place', data: {} }))
@@ -83,6 +92,33 @@ export function createApp(house: House): Express {
   servePages(app)
   app.use(onError)
   return app
+}
+
+/** Every answer says her day and when the next one begins, so that a page can reckon on while nobody answers it. */
+function tellTheDay(house: House, response: Response): void {
+  const now = house.now()
+  response.set({
+    'Seligo-Day': house.today(),
+    'Seligo-Day-Ends': nextRollOver(now, house.settings().rollOverHour).toISOString(),
+    'Seligo-Now': now.toISOString(),
+  })
+}
+
+/** Kept words name things by their ids: whatever answer holds such words leaves with the names of today. */
+function nameWhatIsMarked(house: House, response: Response): void {
+  const send = response.send.bind(response)
+  response.send = (body: unknown) => send(typeof body === 'string' && body.includes('⟦item:') ? named(body) : body)
+
+  function named(json: string): string {
+    const items = new Map(house.stock.facts(itemsIn(json), house.today()).map((item) => [item.id, item]))
+    return tellMarks(json, {
+      item: (id, keptName) => {
+        const item = items.get(id)
+        // Within a JSON text: what was kept is written that way already.
+        return item === undefined ? keptName : JSON.stringify(callOf(item)).slice(1, -1)
+      },
+    })
+  }
 }
 
 function servePages(app: Express): void {

@@ -16,6 +16,8 @@ import { Decide } from './decide/decide.js'
 import { Drawer } from './drawer/drawer.js'
 import { Empties } from './empties/empties.js'
 import { CollectionFiles } from './export/collection-file.js'
+import { Finder } from './finding/finder.js'
+import { FrontFigures } from './fronts/figures.js'
 import type { CommandRoute } from './http/routes.js'
 import { Importing } from './importing/importing.js'
 import { Laying } from './laying/laying.js'
@@ -61,6 +63,8 @@ export class House {
   readonly stretches: Stretches
   readonly importing: Importing
   readonly files: CollectionFiles
+  readonly fronts: FrontFigures
+  readonly finder: Finder
 
   constructor(db: Db, now: () => Date, newId: () => string = randomUUID) {
     this.db = db
@@ -88,6 +92,8 @@ export class House {
     this.stretches = new Stretches(this)
     this.importing = new Importing(this)
     this.files = new CollectionFiles(this)
+    this.fronts = new FrontFigures(this)
+    this.finder = new Finder(this)
   }
 
   settings(): Settings {
@@ -98,6 +104,14 @@ export class House {
   today(): Day {
     return dayNow(this.now(), this.settings().rollOverHour)
   }
+}
+
+/** The instant at which the day after `instant`'s begins for her: the next time that the clock stands at her roll-over hour. */
+export function nextRollOver(instant: Date, rollOverHour: number): Date {
+  const next = new Date(instant)
+  next.setHours(rollOverHour, 0, 0, 0)
+  if (next <= instant) next.setDate(next.getDate() + 1)
+  return next
 }
 
 /** The local calendar day of an instant under her roll-over hour. */

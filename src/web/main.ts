@@ -1,5 +1,6 @@
 import '@fontsource-variable/bricolage-grotesque'
 import '@fontsource-variable/instrument-sans'
+import { PiniaColada } from '@pinia/colada'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './shell/App.vue'
@@ -8,6 +9,6 @@ import { router } from './shell/router'
 import { vuetify } from './shell/vuetify'
 import './shell/tokens.css'
 
-const app = createApp(App).use(createPinia()).use(router).use(vuetify)
+const app = createApp(App).use(createPinia()).use(PiniaColada).use(router).use(vuetify)
 reportFailures(app)
 app.mount('#app')

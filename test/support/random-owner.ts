@@ -117,7 +117,7 @@ export class RandomOwner {
 
   /** Two items that could be one. */
   async alike(): Promise<[string, string]> {
-    const { items } = (await this.house.get('/collection')).body as { items: { id: string; parts: unknown[] }[] }
+    const items = await this.house.listed()
     const plain = items.filter((each) => each.parts.length === 0).map((each) => each.id)
     return plain.length < 2 ? ['none', 'none'] : [this.random.pick(plain), this.random.pick(plain)]
   }

@@ -1,3 +1,5 @@
+import type { ListedItem } from '#contract/item'
+import { unpackItems, type PackedItems } from '#contract/packed-items'
 import { once } from 'node:events'
 import { mkdtempSync, rmSync } from 'node:fs'
 import type { Server } from 'node:http'
@@ -87,6 +89,12 @@ export class TestHouse {
 
   async get(path: string): Promise<Answer> {
     return this.request('GET', path)
+  }
+
+  /** Everything in stock, as lists show it. */
+  async listed(): Promise<ListedItem[]> {
+    const { body } = await this.get('/collection')
+    return unpackItems(body.items as PackedItems)
   }
 
   async post(path: string, body: object): Promise<Answer> {

@@ -1,3 +1,29 @@
+import { addMonths, fieldsOf, type Day } from '../calendar/day.js'
+import { seasonOfMonth, type Season } from '../item/traits.js'
+
 /** What can be done with each thing when the drawer is laid anew. */
-export const LAYING_CHOICES = ['stays', 'comes in', 'put away', 'rests', 'doubtful'] as const
+export const LAYING_CHOICES = ['stays', 'comes in', 'put away', 'rests', 'doubtful', 'let go'] as const
 export type LayingChoice = (typeof LAYING_CHOICES)[number]
+
+/** What suits no season in particular asks to come back after this long. Assumption. */
+const USUAL_MONTHS = 9
+
+/**
+ * Until when a thing is put away: the first day of the next season it suits, and never beyond its last good day. Null where it
+ * would be over before it came back.
+ */
+export function putAwayUntil(item: {
+  readonly today: Day
+  readonly seasons: readonly Season[]
+  readonly lastGood: Day | null
+}): Day | null {
+  const { today, seasons, lastGood } = item
+  const month = `${today.slice(0, 7)}-01` as Day
+  const starts = Array.from({ length: 12 }, (_, n) => addMonths(month, n + 1)).filter((day) => {
+    const season = seasonOfMonth(fieldsOf(day).month)
+    return seasons.includes(season) && season !== seasonOfMonth(fieldsOf(addMonths(day, -1)).month)
+  })
+  const until = starts[0] ?? addMonths(today, USUAL_MONTHS)
+  if (lastGood === null || lastGood >= until) return until
+  return lastGood > today ? lastGood : null
+}

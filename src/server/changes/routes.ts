@@ -7,12 +7,20 @@ import { read } from '../http/routes.js'
 
 /** How many changes a page of the journal shows. */
 const PAGE = 60
+/** More are asked for page by page. */
+const MOST = 3000
 
 export function changeRoutes(house: House): Router {
   const routes = Router()
   read(routes, '/changes', (request) => {
     const before = Number(request.query['before'])
-    return ok(house.undo.page(Number.isSafeInteger(before) && before > 0 ? before : null, PAGE))
+    const limit = Number(request.query['limit'])
+    return ok(
+      house.undo.page(
+        Number.isSafeInteger(before) && before > 0 ? before : null,
+        Number.isSafeInteger(limit) && limit > 0 ? Math.min(limit, MOST) : PAGE,
+      ),
+    )
   })
   house.commandRoutes.push(
     { method: 'post', path: '/changes/:id/go-back', schema: GoBackBody },

@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import { fail, ok, type Failure, type Outcome } from '../failing.js'
+import { itemMark } from '#core/words/told'
 import { cannotBeUnopened, saidOn, type Opened } from '#core/item/opening'
 import { counted } from '#core/words/counted'
 import type { AddCategory, EditCategory, EditMany, PutPair, PutSomewhere, SetOpenings } from '#contract/collection'
@@ -45,7 +46,7 @@ export class Care {
         {
           id: row.id,
           otherItemId,
-          other: other.shade || other.name,
+          other: itemMark(other),
           verdict: row.verdict,
           itemAmount: mine ? row.item_amount : row.other_amount,
           otherAmount: mine ? row.other_amount : row.item_amount,
@@ -66,7 +67,7 @@ export class Care {
     if (taken && ![taken.item_id, taken.other_item_id].includes(itemId)) return fail('id-taken', { value: body.id })
     this.#queries.dropPairBetween.run({ a: itemId, b: body.otherItemId })
     this.#queries.addPair.run({ ...body, itemId })
-    const names = `${item.shade || item.name} and ${other.shade || other.name}`
+    const names = `${itemMark(item)} and ${itemMark(other)}`
     return ok({ words: body.verdict === 'works' ? `${names} go together` : `${names} fight`, answer: { id: body.id } })
   }
 
@@ -128,12 +129,12 @@ export class Care {
     const today = this.#house.today()
     const item = this.#house.stock.one(id, today)
     if (!item) return fail('unknown-item', { value: id })
-    if (item.endedOn !== null) return fail('item-ended', { name: item.shade || item.name })
+    if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
     if (body.until !== null && body.until <= today) return fail('until-in-past', { value: body.until })
     if (item.placement !== null) this.#house.drawer.takeOut(id, today)
     this.#queries.setLocation.run({ id, location: body.location, until: body.until })
     return ok({
-      words: `Put ${item.shade || item.name} ${body.location === 'resting' ? 'to rest' : `in the ${body.location}`}`,
+      words: `Put ${itemMark(item)} ${body.location === 'resting' ? 'to rest' : `in the ${body.location}`}`,
       answer: { id },
     })
   }

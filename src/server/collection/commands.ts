@@ -1,4 +1,5 @@
 import { fail, ok, type Failure, type Outcome } from '../failing.js'
+import { itemMark } from '#core/words/told'
 import type { Day } from '#core/calendar/day'
 import { eyeMeasureOf } from '#core/item/form'
 import { cannotBeUnopened, saidOn, type Opened } from '#core/item/opening'
@@ -60,7 +61,7 @@ export class CollectionCommands {
       })
       if (!read.ok) return read
     }
-    return ok({ words: `Added ${wordsOf(fields)}`, answer: { id: body.id } })
+    return ok({ words: `Added ${itemMark({ id: body.id, ...fields })}`, answer: { id: body.id } })
   }
 
   edit(id: string, body: EditBody): Outcome<Done<{ id: string }>> {
@@ -85,7 +86,7 @@ export class CollectionCommands {
     }
     this.#putParts(id, fields)
     this.#house.wearing.laterWordHolds()
-    return ok({ words: `Changed ${wordsOf(fields)}`, answer: { id } })
+    return ok({ words: `Changed ${itemMark({ id, ...fields })}`, answer: { id } })
   }
 
   addReading(itemId: string, body: ReadingBody): Outcome<Done<{ id: string }>> {
@@ -113,7 +114,7 @@ export class CollectionCommands {
       unit: reading.kind === 'stage' ? null : 'share',
       stage: reading.kind === 'stage' ? reading.stage : null,
     })
-    return ok({ words: `Recorded how much is left of ${item.shade || item.name}`, answer: { id: body.id } })
+    return ok({ words: `Recorded how much is left of ${itemMark(item)}`, answer: { id: body.id } })
   }
 
   recordSign(id: string, day: Day, words: string): Outcome<Done<{ id: string }>> {
@@ -121,16 +122,16 @@ export class CollectionCommands {
     if (!item) return fail('unknown-item', { value: id })
     if (day > this.#house.today()) return fail('day-in-future', { value: day })
     this.#queries.recordSign.run({ id, day, words })
-    return ok({ words: `Recorded a sign on ${item.shade || item.name}`, answer: { id } })
+    return ok({ words: `Recorded a sign on ${itemMark(item)}`, answer: { id } })
   }
 
   open(id: string, day: Day): Outcome<Done<{ id: string }>> {
     const item = this.#house.stock.one(id, this.#house.today())
     if (!item) return fail('unknown-item', { value: id })
-    if (item.endedOn !== null) return fail('item-ended', { name: item.shade || item.name })
+    if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
     if (day > this.#house.today()) return fail('day-in-future', { value: day })
     this.#queries.openItem.run({ id, day })
-    return ok({ words: `Opened ${item.shade || item.name}`, answer: { id } })
+    return ok({ words: `Opened ${itemMark(item)}`, answer: { id } })
   }
 
   #checked(fields: ItemFields, item: ItemFacts | null): Refusal | null {
@@ -229,9 +230,4 @@ function bindings(fields: ItemFields, opened: Opened): Record<string, string | n
 function sameOpened(a: Opened, b: Opened): boolean {
   if (a.kind !== 'range' || b.kind !== 'range') return a.kind === b.kind
   return a.earliest === b.earliest && a.latest === b.latest && a.said === b.said
-}
-
-/** How an item is called in a sentence: its shade where it has one, else its name. */
-export function wordsOf(item: { name: string; shade: string }): string {
-  return item.shade === '' ? item.name : item.shade
 }

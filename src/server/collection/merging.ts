@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import { fail, ok, type Failure, type Outcome } from '../failing.js'
+import { itemMark } from '#core/words/told'
 import { earlier, later, type Day } from '#core/calendar/day'
 import { counted } from '#core/words/counted'
 import type { MergeItems } from '#contract/collection'
@@ -40,7 +41,7 @@ export class Merging {
     this.#house.wearing.laterWordHolds()
     const name = this.#house.stock.one(body.keepId, today)
     return ok({
-      words: `Made one of ${counted(dropIds.length + 1, 'item')}: ${name?.shade || name?.name || ''}`,
+      words: `Made one of ${counted(dropIds.length + 1, 'item')}: ${name ? itemMark(name) : ''}`,
       answer: { id: body.keepId },
     })
   }
@@ -51,7 +52,7 @@ export class Merging {
       (kept.endedOn === null) !== (other.endedOn === null) ||
       (kept.endedOn !== null && kept.lifecycle !== other.lifecycle)
     )
-      return fail('merge-one-ended', { name: (kept.endedOn === null ? other : kept).shade || kept.name })
+      return fail('merge-one-ended', { name: itemMark(kept.endedOn === null ? other : kept) })
     const both = this.#queries.bothIn.get({ kept: kept.id, other: other.id })
     if (both) return fail('merge-both-in-project', { project: both.name })
     if (kept.onTrial && other.onTrial) return fail('merge-both-on-trial')

@@ -14,6 +14,7 @@ import {
 } from 'node:fs'
 import { join } from 'node:path'
 import { fail, ok, type Outcome } from '../failing.js'
+import { itemMark } from '#core/words/told'
 import type { Day } from '#core/calendar/day'
 import type { PhotoView } from '#contract/beside-item'
 import type { Done } from '../db/journal.js'
@@ -90,7 +91,7 @@ export class Photos {
     if (this.#queries.photo.get(id)) return fail('id-taken', { value: id })
     const content = this.write(photo.jpeg)
     this.#queries.addPhoto.run({ id, itemId, day, width: photo.width, height: photo.height, content })
-    return ok({ words: `Added a picture of ${item.shade || item.name}`, answer: { id } })
+    return ok({ words: `Added a picture of ${itemMark(item)}`, answer: { id } })
   }
 
   /**

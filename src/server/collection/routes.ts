@@ -15,14 +15,14 @@ import {
   PutSomewhere,
   SetOpenings,
 } from '#contract/collection'
+import { packItems } from '#contract/packed-items'
 import { ChangeId, DayText, NewId } from '#contract/basic'
 import { z } from 'zod'
 import { problemOf, problemOfInput, sendProblem } from '../http/problem.js'
 import { shrink } from './photos.js'
 import type { House } from '../house.js'
 import { command, read } from '../http/routes.js'
-import { sendCollection } from '../stock/send-collection.js'
-import { summaryOf } from '../stock/item-facts.js'
+import { listedOf, summaryOf } from '../stock/item-facts.js'
 import { datedReading, shownReading } from '../stock/stock.js'
 import { collectionQueries } from './queries.js'
 
@@ -33,9 +33,10 @@ export function collectionRoutes(house: House): Router {
   const { collection: commands, care, merging, photos } = house
   const routes = Router()
 
-  routes.get('/collection', (_request, response) => {
+  read(routes, '/collection', () => {
     const today = house.today()
-    sendCollection(house, response, today, house.stock.facts(house.stock.presentIds(), today))
+    const items = packItems(house.stock.facts(house.stock.presentIds(), today).map(listedOf))
+    return ok({ today, currency: house.settings().currency, items })
   })
   read(routes, '/categories', () => ok({ categories: categories(), zones: queries.zones.all() }))
   read(routes, '/items/:id', (_, { id = '' }) => item(id))

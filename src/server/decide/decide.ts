@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import { fail, ok, type Outcome } from '../failing.js'
+import { itemMark } from '#core/words/told'
 import { daysBetween, type Day } from '#core/calendar/day'
 import { trialStanding } from '#core/decide/trial'
 import { destinationsFor } from '#core/decide/verdict'
@@ -72,13 +73,13 @@ export class Decide {
     const today = this.#house.today()
     const item = this.#house.stock.one(body.itemId, today)
     if (!item) return fail('unknown-item', { value: body.itemId })
-    if (item.endedOn !== null) return fail('item-ended', { name: item.shade || item.name })
-    if (item.onTrial) return fail('already-on-trial', { name: item.shade || item.name })
+    if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
+    if (item.onTrial) return fail('already-on-trial', { name: itemMark(item) })
     if (body.dueOn <= today) return fail('due-in-past', { value: body.dueOn })
     if (this.#queries.trial.get(body.trialId)) return fail('id-taken', { value: body.trialId })
     const { trialId: id, itemId, dueOn, wearsWanted, question } = body
     this.#queries.addTrial.run({ id, itemId, startedOn: today, dueOn, wearsWanted, question })
-    return ok({ words: `${item.shade || item.name} on trial for ${counted(wearsWanted, 'wear')}`, answer: { id } })
+    return ok({ words: `${itemMark(item)} on trial for ${counted(wearsWanted, 'wear')}`, answer: { id } })
   }
 
   /** A verdict ends the running trial and does what it says; what is let go keeps its history. */
@@ -86,7 +87,7 @@ export class Decide {
     const today = this.#house.today()
     const item = this.#house.stock.one(body.itemId, today)
     if (!item) return fail('unknown-item', { value: body.itemId })
-    if (item.endedOn !== null) return fail('item-ended', { name: item.shade || item.name })
+    if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
     if (body.trialId !== null) {
       const trial = this.#queries.trial.get(body.trialId)
       if (!trial || trial.item_id !== body.itemId || trial.closed_on !== null)
@@ -113,7 +114,7 @@ export class Decide {
       this.#queries.useAs.run({ id: itemId, usedAs })
       this.#house.wearing.laterWordHolds()
     }
-    const name = item.shade || item.name
+    const name = itemMark(item)
     return ok({ words: verdict === 'let go' ? `Let ${name} go` : `${name}: ${verdict}`, answer: { id } })
   }
 
@@ -182,7 +183,7 @@ export class Decide {
   }
 }
 
-function destinationsOf(item: ItemFacts) {
+export function destinationsOf(item: ItemFacts) {
   const spoiled = isSpoiled(item.shelfLife)
   return destinationsFor({ opened: item.lifecycle !== 'unopened', eye: item.eye, lip: item.lip, spoiled })
 }

@@ -1,4 +1,5 @@
 import { fail, ok, type Outcome } from '../failing.js'
+import { itemMark } from '#core/words/told'
 import type { Day } from '#core/calendar/day'
 import type { DrawerZone } from '#contract/today'
 import type { Done } from '../db/journal.js'
@@ -33,13 +34,13 @@ export class Drawer {
     const today = this.#house.today()
     const item = this.#house.stock.one(itemId, today)
     if (!item) return fail('unknown-item', { value: itemId })
-    if (item.endedOn !== null) return fail('item-ended', { name: item.shade || item.name })
+    if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
     const zone = this.zones().find((each) => each.id === zoneId)
     if (!zone) return fail('unknown-zone', { value: zoneId })
     if (item.placement?.zoneId === zoneId)
-      return ok({ words: `${item.shade || item.name} is in ${zone.name}`, answer: { id: placementId } })
+      return ok({ words: `${itemMark(item)} is in ${zone.name}`, answer: { id: placementId } })
     if (!beside && item.packageStates.includes('too tall for the drawer'))
-      return fail('too-tall', { name: item.shade || item.name })
+      return fail('too-tall', { name: itemMark(item) })
     if (!beside && zone.taken + item.slots > zone.slots)
       return fail('zone-full', { zone: zone.name, slots: zone.slots })
     if ((this.#queries.taken.get(placementId)?.n ?? 0) > 0) return fail('id-taken', { value: placementId })
@@ -47,7 +48,7 @@ export class Drawer {
     this.#queries.place.run({ id: placementId, itemId, zoneId, day: today, beside: beside ? 1 : 0 })
     this.#queries.setLocation.run({ itemId, location: 'zone', until: null })
     return ok({
-      words: `Laid ${item.shade || item.name} ${beside ? 'beside the drawer' : `into ${zone.name}`}`,
+      words: `Laid ${itemMark(item)} ${beside ? 'beside the drawer' : `into ${zone.name}`}`,
       answer: { id: placementId },
     })
   }
@@ -60,7 +61,7 @@ export class Drawer {
     // A day before it was laid in can be meant when it ended earlier than it was recorded.
     this.#queries.takeOut.run({ itemId, day: day < item.placement.since ? item.placement.since : day })
     this.#queries.setLocation.run({ itemId, location: 'resting', until })
-    return ok({ words: `Took ${item.shade || item.name} out of the drawer`, answer: { id: itemId } })
+    return ok({ words: `Took ${itemMark(item)} out of the drawer`, answer: { id: itemId } })
   }
 
   /** Puts the items of a zone into her order; ids that do not lie there are ignored. */

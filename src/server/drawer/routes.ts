@@ -3,6 +3,7 @@ import { ok } from '../failing.js'
 import { EditZone, Place, Reorder, TakeOut } from '#contract/today'
 import type { House } from '../house.js'
 import { command, read } from '../http/routes.js'
+import { listedOf } from '../stock/item-facts.js'
 
 export function drawerRoutes(house: House): Router {
   const { drawer } = house
@@ -11,7 +12,7 @@ export function drawerRoutes(house: House): Router {
     const today = house.today()
     const zones = drawer.zones()
     const placed = zones.flatMap((zone) => zone.itemIds)
-    return ok({ today, zones, items: house.stock.summaries(placed, today) })
+    return ok({ today, zones, items: house.stock.facts(placed, today).map(listedOf) })
   })
   command(house, routes, 'post', '/drawer/place', Place, 'place', (body) =>
     drawer.place(body.placementId, body.itemId, body.zoneId, body.beside),

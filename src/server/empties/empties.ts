@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import { fail, ok, type Outcome } from '../failing.js'
+import { itemMark } from '#core/words/told'
 import { daysBetween } from '#core/calendar/day'
 import type { EmptiesAnswer, FinishItem } from '#contract/ending'
 import type { Done } from '../db/journal.js'
@@ -56,7 +57,7 @@ export class Empties {
     const today = this.#house.today()
     const item = this.#house.stock.one(itemId, today)
     if (!item) return fail('unknown-item', { value: itemId })
-    if (item.endedOn !== null) return fail('item-ended', { name: item.shade || item.name })
+    if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
     if (body.day > today) return fail('day-in-future', { value: body.day })
     if (item.lastWorn !== null && body.day < item.lastWorn)
       return fail('finished-before-last-wear', { value: body.day, day: item.lastWorn })
@@ -77,7 +78,7 @@ export class Empties {
       words: body.words,
       packageGoes: body.packageGoes,
     })
-    return ok({ words: `Finished ${item.shade || item.name}`, answer: { id: itemId, backups: item.backups } })
+    return ok({ words: `Finished ${itemMark(item)}`, answer: { id: itemId, backups: item.backups } })
   }
 }
 

@@ -5,7 +5,7 @@ type Row = Record<string, unknown>
 type Tables = Record<string, Row[] | undefined>
 
 /** What each version of the file needs to become the next one, by the version it starts from. */
-const STEPS: Readonly<Record<number, (tables: Tables) => Tables>> = { 2: fromSecond }
+const STEPS: Readonly<Record<number, (tables: Tables) => Tables>> = { 2: fromSecond, 3: fromThird }
 
 /**
  * A collection file of an earlier version as one of today's. What is no collection file, or of a later version, is given back as
@@ -54,6 +54,11 @@ function fromSecond(tables: Tables): Tables {
     unwritten: [],
     package_weight: [],
   }
+}
+
+/** The third version had no way to let something go while laying. */
+function fromThird(tables: Tables): Tables {
+  return { ...tables, laying_choice: rowsOf(tables, 'laying_choice').map((row) => ({ ...row, destination: null })) }
 }
 
 function rowsOf(tables: Tables, name: string): Row[] {

@@ -1,48 +1,10 @@
 import { Router } from 'express'
 import { ok } from '../failing.js'
-import type { Day } from '#core/calendar/day'
-import type { Fronts } from '#contract/today'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
 import type { House } from '../house.js'
 import { read } from '../http/routes.js'
 
-/** The live figure on each drawer front of the chest. */
 export function frontRoutes(house: House): Router {
-  const queries = frontQueries(house.db)
   const routes = Router()
-  read(routes, '/fronts', () => ok(fronts()))
+  read(routes, '/fronts', () => ok(house.fronts.read()))
   return routes
-
-  function fronts(): Fronts {
-    const today = house.today()
-    const present = house.stock.presentIds()
-    const soon = house.stock.facts(present, today).filter((item) => item.shelfLife.state === 'within 90 days')
-    const trials = house.decide.counts()
-    return {
-      today,
-      wornToday: queries.wornOn.get(today)?.n ?? 0,
-      items: present.length,
-      projects: queries.projects.get()?.n ?? 0,
-      inProjects: queries.inProjects.get()?.n ?? 0,
-      spoilSoon: soon.length,
-      decisionsDue: trials.due,
-      trials: trials.running,
-      emptiesThisYear: queries.emptiesIn.get(today.slice(0, 4))?.n ?? 0,
-    }
-  }
-}
-
-export function frontQueries(db: Db) {
-  const sql = preparing(db)
-  return {
-    wornOn: sql<[Day], { n: number }>('SELECT count(*) AS n FROM wear WHERE day = ?'),
-    projects: sql<[], { n: number }>('SELECT count(*) AS n FROM project WHERE closed_on IS NULL'),
-    inProjects: sql<[], { n: number }>(`
-      SELECT count(DISTINCT s.item_id) AS n FROM stay s JOIN project p ON p.id = s.project_id
-       WHERE s.rolled_out IS NULL AND s.beside = 0 AND p.closed_on IS NULL`),
-    emptiesIn: sql<[string], { n: number }>(
-      "SELECT count(*) AS n FROM item WHERE ended_as = 'finished' AND ended_roughly = 0 AND substr(ended_on, 1, 4) = ?",
-    ),
-  }
 }

@@ -1,5 +1,7 @@
+import type { Day } from '#core/calendar/day'
 import type { Failure } from '#core/failure'
 import { counted, plural } from '#core/words/counted'
+import { dayMark as markOf } from '#core/words/told'
 
 interface Words {
   readonly status: number
@@ -23,6 +25,8 @@ const missing = (what: string): Words => ({
   title: `There is no such ${what}.`,
   detail: `This ${what} is not in the collection. It may have been taken back in another window; load the page again.`,
 })
+/** Days of failures travel as text; their words are those of whoever reads them. */
+const dayMark = (day: string | number | undefined): string => markOf(String(day ?? '') as Day)
 const conflict = (title: string, detail: string): Words => ({ status: 409, title, detail })
 
 /** The words of every expected failure; a code without words does not compile. Data table. */
@@ -81,28 +85,29 @@ const WORDS = {
       'It was changed in another window.',
       'Your version is kept in the form. Compare it with what is stored now, then save again.',
     ),
-  'day-in-future': ({ value }) => refused(`${value} has not come yet; choose today or an earlier day.`, 'day'),
+  'day-in-future': ({ value }) => refused(`${dayMark(value)} has not come yet; choose today or an earlier day.`, 'day'),
   'opened-in-future': ({ value }) =>
-    refused(`${value} has not come yet; when it was opened cannot lie ahead.`, 'opened'),
+    refused(`${dayMark(value)} has not come yet; when it was opened cannot lie ahead.`, 'opened'),
   'acquired-in-future': ({ value }) =>
-    refused(`${value} has not come yet; when you got it cannot lie ahead.`, 'acquired'),
-  'acquired-after-wear': ({ day }) => refused(`It was worn on ${day} already; it came that day or before.`, 'acquired'),
+    refused(`${dayMark(value)} has not come yet; when you got it cannot lie ahead.`, 'acquired'),
+  'acquired-after-wear': ({ day }) =>
+    refused(`It was worn on ${dayMark(day)} already; it came that day or before.`, 'acquired'),
   'not-silent': () => refused('Something is written down for those days by now; load the page again.', 'earliest'),
   'mix-of-one': () => refused('A mix has at least two things; choose another.', 'itemIds'),
   'item-gone': ({ name, day }) =>
     refused(
-      `${name} left the collection on ${day}. Tick it anyway, and it left on the day of that use; or choose an earlier day.`,
+      `${name} left the collection on ${dayMark(day)}. Tick it anyway, and it left on the day of that use; or choose an earlier day.`,
       'day',
     ),
   'worn-before-it-came': ({ name, day }) =>
     refused(
-      `${name} came on ${day}. Tick it anyway, and it came on the day of that use; or choose a later day.`,
+      `${name} came on ${dayMark(day)}. Tick it anyway, and it came on the day of that use; or choose a later day.`,
       'day',
     ),
   'not-worn': () => refused('It is not ticked for that day; tick it first.', 'itemId'),
   'unknown-face': () => missing('saved face'),
   'finished-before-last-wear': ({ day }) =>
-    refused(`It was last worn on ${day}; choose that day or a later one, or take the tick back first.`, 'day'),
+    refused(`It was last worn on ${dayMark(day)}; choose that day or a later one, or take the tick back first.`, 'day'),
   'item-ended': ({ name }) =>
     conflict('It is no longer in use.', `${name} is finished or has left. Take that back first.`),
   'reading-does-not-fit': ({ form, kind }) =>
@@ -146,16 +151,20 @@ const WORDS = {
   'too-tall': ({ name }) =>
     conflict('It does not fit under the lid.', `${name} is too tall for the drawer. Let it stand beside it.`),
   'not-in-drawer': () => conflict('It is not in the drawer.', 'It was taken out before; load the page again.'),
-  'by-before-start': ({ value }) => refused(`${value} is before the start; choose a later day or none.`, 'by'),
+  'by-before-start': ({ value }) => refused(`${dayMark(value)} is before the start; choose a later day or none.`, 'by'),
   'no-project-date': () => refused('The project has no date of its own; give the goal a date or none.', 'goal.by'),
   'head-start-too-big': ({ target }) =>
     refused(`The head start must stay below the goal of ${counted(Number(target), 'use')}.`, 'goal.headStart'),
   'already-in-project': ({ name }) =>
     conflict('It is in this project already.', `${name} is already being worked on here.`),
   'already-rolled-out': () => conflict('It has rolled out before.', 'Load the page again to see where it stands.'),
-  'rolled-out-before-in': ({ day }) => refused(`It rolled in on ${day}; choose that day or a later one.`, 'day'),
+  'rolled-out-before-in': ({ day }) =>
+    refused(`It rolled in on ${dayMark(day)}; choose that day or a later one.`, 'day'),
   'carried-before-in': ({ day }) =>
-    refused(`It cannot be carried over before ${day}, when it was still to roll in or out; choose a later day.`, 'day'),
+    refused(
+      `It cannot be carried over before ${dayMark(day)}, when it was still to roll in or out; choose a later day.`,
+      'day',
+    ),
   'carried-though-met': ({ uses, target }) =>
     conflict(
       'Its goal is met.',
@@ -197,8 +206,8 @@ const WORDS = {
     conflict('It is not that palette.', `${project} works on the shades of one palette. Choose one of those.`),
   'already-on-trial': ({ name }) =>
     conflict('A trial is running.', `${name} is on trial already; decide that one first.`),
-  'due-in-past': ({ value }) => refused(`${value} has passed; choose a day ahead.`, 'dueOn'),
-  'until-in-past': ({ value }) => refused(`${value} has passed; choose a day ahead.`, 'until'),
+  'due-in-past': ({ value }) => refused(`${dayMark(value)} has passed; choose a day ahead.`, 'dueOn'),
+  'until-in-past': ({ value }) => refused(`${dayMark(value)} has passed; choose a day ahead.`, 'until'),
   'destination-refused': ({ destination }) =>
     refused(
       `"${destination}" is not open to this item: used eye and lip things, and spoiled ones, are not passed on.`,

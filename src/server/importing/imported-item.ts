@@ -1,4 +1,4 @@
-import { plainWords } from '#core/formats/sheet/plain-words'
+import { plainWords } from '#core/words/plain-words'
 import type { SheetItem } from '#core/formats/sheet/sheet-item'
 import type { PreviewRow } from '#contract/importing'
 import { BLANK_FIELDS } from '#contract/blank-item'

@@ -1,8 +1,12 @@
 import type { z } from 'zod'
 import { fail, ok, type Outcome } from '../failing.js'
+import { itemMark } from '#core/words/told'
 import { addDays, fieldsOf, type Day } from '#core/calendar/day'
 import { seasonOfMonth, type Season } from '#core/item/traits'
-import { isInDate } from '#core/shelf-life/last-good-day'
+import type { Destination } from '#core/decide/verdict'
+import { putAwayUntil } from '#core/plan/laying-choices'
+import { isInDate, isSpoiled } from '#core/shelf-life/last-good-day'
+import { destinationsOf } from '../decide/decide.js'
 import { rivalries } from '#core/plan/rivals'
 import type { ChooseInLaying, LayingAnswer, LayingCandidate, LayoutChange } from '#contract/laying'
 import type { Done } from '../db/journal.js'
@@ -74,10 +78,12 @@ export class Laying {
     const item = this.#house.stock.one(body.itemId, today)
     if (!item) return fail('unknown-item', { value: body.itemId })
     if (body.until !== null && body.until <= today) return fail('until-in-past', { value: body.until })
-    const { itemId, choice, until } = body
+    const { itemId, choice, until, destination } = body
+    if (destination !== null && !destinationsOf(item).includes(destination))
+      return fail('destination-refused', { value: destination, destination })
     if (choice === null) this.#queries.unchoose.run({ layingId, itemId })
-    else this.#queries.choose.run({ id: this.#house.newId(), layingId, itemId, choice, until })
-    return ok({ words: `${item.shade || item.name}: ${choice ?? 'not chosen'}`, answer: { id: itemId } })
+    else this.#queries.choose.run({ id: this.#house.newId(), layingId, itemId, choice, until, destination })
+    return ok({ words: `${itemMark(item)}: ${choice ?? 'not chosen'}`, answer: { id: itemId } })
   }
 
   /** All choices take effect at once: first what leaves, then what comes in. What finds no slot is named and stays out. */
@@ -108,7 +114,7 @@ export class Laying {
       if (!item || item.endedOn !== null || (choice !== 'comes in' && choice !== 'doubtful')) continue
       if (item.placement === null) {
         const placed = this.#house.drawer.place(this.#house.newId(), id, item.homeZoneId, tooTall(item))
-        if (!placed.ok) noRoom.push(item.shade || item.name)
+        if (!placed.ok) noRoom.push(itemMark(item))
         else if (item.brushes !== '') brushes.in.push(item.brushes)
       }
       if (choice === 'doubtful' && !item.onTrial)
@@ -121,24 +127,56 @@ export class Laying {
           question: `Doubted when the drawer was laid for ${laying.season}.`,
         })
     }
+    for (const { item_id: itemId, choice, destination } of choices)
+      if (choice === 'let go' && items.get(itemId)?.endedOn === null) {
+        const gone = this.#letGo(itemId, destination, laying.season)
+        if (!gone.ok) return gone
+      }
     this.#queries.close.run({ id: layingId, day: today })
     return ok({ words: `Laid the drawer for ${laying.season}`, answer: { id: layingId, noRoom, brushes } })
+  }
+
+  #letGo(itemId: string, destination: Destination | null, season: Season): Outcome<unknown> {
+    return this.#house.decide.giveVerdict({
+      changeId: '',
+      verdictId: this.#house.newId(),
+      itemId,
+      trialId: null,
+      verdict: 'let go',
+      reason: `When the drawer was laid for ${season}.`,
+      destination,
+      until: null,
+      usedAs: null,
+    })
   }
 
   #present(): ItemFacts[] {
     return this.#house.stock.facts(this.#house.stock.presentIds(), this.#house.today())
   }
 
-  /** The drawer first, then what asks to come back, is on the short list or suits the season; in the order of a face. */
+  /** What is over first; then the drawer, then what asks to come back, is on the short list or suits the season; in the order of a face. */
   #candidates(layingId: string, season: Season, present: readonly ItemFacts[], today: Day): LayingCandidate[] {
     const chosen = new Map(this.#queries.choices.all(layingId).map((row) => [row.item_id, row]))
     const listed = new Set(this.#queries.shortListed.all({ season }).map((row) => row.item_id))
-    return present.flatMap((item): LayingCandidate[] => {
+    const found = present.flatMap((item): LayingCandidate[] => {
       const why = whyLookedAt(item, season, listed, today)
       if (why === null) return []
       const row = chosen.get(item.id)
-      return [{ item: summaryOf(item), why, choice: row?.choice ?? null, until: row?.until_day ?? null }]
+      return [
+        {
+          item: summaryOf(item),
+          why,
+          choice: row?.choice ?? null,
+          until: row?.until_day ?? null,
+          destination: row?.destination ?? null,
+          awayUntil: putAwayUntil({ today, seasons: item.seasons, lastGood: item.shelfLife.actOn }),
+          destinations: [...destinationsOf(item)],
+          spoiled: isSpoiled(item.shelfLife),
+        },
+      ]
     })
+    // What is over is decided on first: it need not be looked at again.
+    return found.sort((a, b) => Number(b.spoiled) - Number(a.spoiled))
   }
 }
 

@@ -1,4 +1,5 @@
 import type { Day } from '#core/calendar/day'
+import type { Destination } from '#core/decide/verdict'
 import type { Season } from '#core/item/traits'
 import type { LayingCandidate } from '#contract/laying'
 import type { Db } from '../db/open-database.js'
@@ -19,12 +20,19 @@ export function layingQueries(db: Db) {
       'INSERT INTO laying (id, season, started_on) VALUES (@id, @season, @day)',
     ),
     close: sql<[{ id: string; day: Day }]>('UPDATE laying SET closed_on = @day, version = version + 1 WHERE id = @id'),
-    choices: sql<[string], { item_id: string; choice: NonNullable<LayingCandidate['choice']>; until_day: Day | null }>(
-      'SELECT item_id, choice, until_day FROM laying_choice WHERE laying_id = ? ORDER BY rowid',
-    ),
+    choices: sql<
+      [string],
+      {
+        item_id: string
+        choice: NonNullable<LayingCandidate['choice']>
+        until_day: Day | null
+        destination: Destination | null
+      }
+    >('SELECT item_id, choice, until_day, destination FROM laying_choice WHERE laying_id = ? ORDER BY rowid'),
     choose: sql(`
-      INSERT INTO laying_choice (id, laying_id, item_id, choice, until_day) VALUES (@id, @layingId, @itemId, @choice, @until)
-      ON CONFLICT (laying_id, item_id) DO UPDATE SET choice = @choice, until_day = @until`),
+      INSERT INTO laying_choice (id, laying_id, item_id, choice, until_day, destination)
+      VALUES (@id, @layingId, @itemId, @choice, @until, @destination)
+      ON CONFLICT (laying_id, item_id) DO UPDATE SET choice = @choice, until_day = @until, destination = @destination`),
     unchoose: sql<[{ layingId: string; itemId: string }]>(
       'DELETE FROM laying_choice WHERE laying_id = @layingId AND item_id = @itemId',
     ),

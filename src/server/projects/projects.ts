@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import { fail, ok, type Failure, type Outcome } from '../failing.js'
+import { itemMark } from '#core/words/told'
 import type { Day } from '#core/calendar/day'
 import type { RuleBreach } from '#core/goal/project-rules'
 import { isCounted } from '#core/goal/progress'
@@ -95,7 +96,7 @@ export class Projects {
     const today = this.#house.today()
     const item = this.#house.stock.one(body.itemId, today)
     if (!item) return fail('unknown-item', { value: body.itemId })
-    if (item.endedOn !== null) return fail('item-ended', { name: item.shade || item.name })
+    if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
     if (body.day > today) return fail('day-in-future', { value: body.day })
     if (this.#queries.stay.get(body.stayId)) return fail('id-taken', { value: body.stayId })
     const part = item.parts.find((each) => each.id === body.partId)
@@ -104,7 +105,7 @@ export class Projects {
     const inside = stays.some(
       (stay) => stay.item_id === body.itemId && stay.part_id === body.partId && stay.rolled_out === null,
     )
-    if (inside) return fail('already-in-project', { name: part?.name ?? (item.shade || item.name) })
+    if (inside) return fail('already-in-project', { name: part?.name ?? itemMark(item) })
     const wrong = wrongGoal(body.goal, project, body.day) ?? this.#breach(project, stays, item, body)
     if (wrong) return wrong
     this.#queries.rollIn.run({
@@ -117,7 +118,7 @@ export class Projects {
       carriedFrom,
       ...goalBindings(body.goal),
     })
-    const name = part?.name ?? (item.shade || item.name)
+    const name = part?.name ?? itemMark(item)
     return ok({
       words: body.beside ? `${name} goes along with ${project.name}` : `${name} rolled into ${project.name}`,
       answer: { id: body.stayId },
@@ -158,7 +159,7 @@ export class Projects {
     if (wrong) return wrong
     const item = this.#house.stock.one(stay.item_id, today)
     this.#queries.rollOut.run({ id: stayId, day: body.day, reason: body.reason, words: body.words })
-    return ok({ words: `${item?.shade || item?.name || 'An item'} rolled out`, answer: { id: stayId } })
+    return ok({ words: `${item ? itemMark(item) : 'An item'} rolled out`, answer: { id: stayId } })
   }
 
   /**
@@ -230,11 +231,11 @@ export class Projects {
     const today = this.#house.today()
     const item = this.#house.stock.one(body.itemId, today)
     if (!item) return fail('unknown-item', { value: body.itemId })
-    if (item.endedOn !== null) return fail('item-ended', { name: item.shade || item.name })
+    if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
     const { id, itemId, season, words } = body
     if (this.#queries.shortListOwner.get({ id, itemId })) return fail('id-taken', { value: id })
     this.#queries.putOnShortList.run({ id, itemId, season, words, day: today })
-    return ok({ words: `${item.shade || item.name} on the short list`, answer: { id } })
+    return ok({ words: `${itemMark(item)} on the short list`, answer: { id } })
   }
 
   takeOffShortList(id: string): Answer {
@@ -246,7 +247,7 @@ export class Projects {
   #wrongReason(stay: StayHeadRow, project: ProjectRow, reason: RollOutBody['reason']): Refusal | null {
     const item = this.#house.stock.one(stay.item_id, this.#house.today())
     const part = item?.parts.find((each) => each.id === stay.part_id)
-    const name = part?.name ?? (item?.shade || item?.name || '')
+    const name = part?.name ?? (item ? itemMark(item) : '')
     if (reason === 'met' && this.#goal(stay)?.met !== true) return fail('goal-not-met')
     if (reason === 'finished' && item?.lifecycle !== 'finished' && (part?.finishedOn ?? null) === null)
       return fail('not-finished-yet', { name })
@@ -296,7 +297,7 @@ export class Projects {
     )
     const categories = new Map(others.map((each) => [each.id, each.categoryId]))
     const breach = ruleBrokenBy(project, stays, categories, item, body)
-    return breach === null ? null : refusalOf(breach, project.name, item.shade || item.name)
+    return breach === null ? null : refusalOf(breach, project.name, itemMark(item))
   }
 }
 

@@ -1,4 +1,5 @@
-import { DEFAULT_SETTINGS, Settings } from '#contract/settings'
+import { DEFAULT_SETTINGS } from '#core/settings'
+import { Settings } from '#contract/settings'
 import type { Db } from '../db/open-database.js'
 
 const ROW_ID = 'settings'

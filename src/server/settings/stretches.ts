@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import { ok, type Outcome } from '../failing.js'
+import { dayMark, yearlyMark } from '#core/words/told'
 import type { Day } from '#core/calendar/day'
 import type { AddAway, AddLowSeason, StretchesAnswer } from '#contract/settings'
 import { preparing } from '../db/query.js'
@@ -23,7 +24,7 @@ export class Stretches {
 
   addAway(body: z.output<typeof AddAway>): Answer {
     this.#queries.addAway.run({ ...body })
-    return ok({ words: `Away from ${body.earliest} to ${body.latest}`, answer: { id: body.id } })
+    return ok({ words: `Away from ${dayMark(body.earliest)} to ${dayMark(body.latest)}`, answer: { id: body.id } })
   }
 
   dropAway(id: string): Answer {
@@ -33,7 +34,10 @@ export class Stretches {
 
   addLowSeason(body: z.output<typeof AddLowSeason>): Answer {
     this.#queries.addLowSeason.run({ ...body })
-    return ok({ words: `A low season from ${body.from} to ${body.to}`, answer: { id: body.id } })
+    return ok({
+      words: `A low season from ${yearlyMark(body.from)} to ${yearlyMark(body.to)}`,
+      answer: { id: body.id },
+    })
   }
 
   dropLowSeason(id: string): Answer {

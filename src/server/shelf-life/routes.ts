@@ -1,6 +1,5 @@
 import { Router } from 'express'
 import type { House } from '../house.js'
-import { sendCollection } from '../stock/send-collection.js'
 
 export function shelfLifeRoutes(house: House): Router {
   const routes = Router()
@@ -12,7 +11,9 @@ export function shelfLifeRoutes(house: House): Router {
       const [first, second] = [end(a.shelfLife.actOn), end(b.shelfLife.actOn)]
       return first < second ? -1 : first > second ? 1 : 0
     })
-    sendCollection(house, response, today, items)
+    // Thousands of items are not written anew for every reader: each is kept as JSON.
+    const head = JSON.stringify({ today, currency: house.settings().currency }).slice(0, -1)
+    response.type('json').send(`${head},"items":${house.stock.json(items)}}`)
   })
   return routes
 }

@@ -19,7 +19,7 @@ import type { Content } from '#core/item/what-is-left'
 import { usualPeriod } from '#core/shelf-life/default-pao'
 import { shelfLifeOf, type ShelfLife } from '#core/shelf-life/last-good-day'
 import { lifetimeUses } from '#core/wear/tally'
-import type { GoalView, ItemSummary, PartSummary, Reading } from '#contract/item'
+import type { GoalView, ItemSummary, ListedItem, PartSummary, Reading } from '#contract/item'
 import type { ItemRow, PlacementRow, WearSpanRow } from './rows.js'
 
 /** What the house knows of an item: every command works with this; each answer picks from it what it shows. */
@@ -45,6 +45,8 @@ export interface ItemFacts {
   readonly homeZoneId: string
   readonly form: Form
   readonly colour: string | null
+  /** A colour guessed from its words where no swatch was recorded. */
+  readonly guess: string | null
   readonly finish: Finish | null
   readonly opaque: boolean
   readonly slots: number
@@ -163,6 +165,7 @@ export function factsOf(row: ItemRow, beside: BesideRow): ItemFacts {
     homeZoneId: row.home_zone_id,
     form: row.form,
     colour: row.colour,
+    guess: null,
     finish: row.finish,
     opaque: row.opaque === 1,
     slots: row.slots,
@@ -229,7 +232,7 @@ export function factsOf(row: ItemRow, beside: BesideRow): ItemFacts {
   }
 }
 
-/** What a list shows of an item. */
+/** Everything that a page about one item shows of it. */
 export function summaryOf(facts: ItemFacts): ItemSummary {
   const { productId, modelType, wornType, contents, opening, seasons, packageStates, parts, ...shown } = facts
   void productId
@@ -243,7 +246,66 @@ export function summaryOf(facts: ItemFacts): ItemSummary {
     parts: [...parts],
     left: contents.left,
     leftOf: contents.shades,
+    hasKeptWords: keepsWords(facts),
   }
+}
+
+/** What a list shows of an item. */
+export function listedOf(facts: ItemFacts): ListedItem {
+  const { opening, shelfLife, reading } = facts
+  return {
+    id: facts.id,
+    maker: facts.maker,
+    name: facts.name,
+    shade: facts.shade,
+    categoryId: facts.categoryId,
+    category: facts.category,
+    faceOrder: facts.faceOrder,
+    makeup: facts.makeup,
+    eye: facts.eye,
+    wornAs: facts.wornAs,
+    homeZoneId: facts.homeZoneId,
+    form: facts.form,
+    colour: facts.colour,
+    guess: facts.guess,
+    finish: facts.finish,
+    opaque: facts.opaque,
+    slots: facts.slots,
+    lifecycle: facts.lifecycle,
+    endedOn: facts.endedOn,
+    location: facts.location,
+    isBackup: facts.isBackup,
+    backups: facts.backups,
+    content: facts.content,
+    acquired: facts.acquired,
+    uses: facts.uses,
+    firstWorn: facts.firstWorn,
+    lastWorn: facts.lastWorn,
+    liking: facts.liking,
+    packageStates: [...facts.packageStates],
+    placement: facts.placement,
+    restingUntil: facts.restingUntil,
+    goal: facts.goal,
+    onTrial: facts.onTrial,
+    opening: { kind: opening.kind, within: opening.within, notAfter: opening.notAfter },
+    reading: reading && glance(reading),
+    parts: facts.parts.map((part) => ({ ...part, reading: part.reading && glance(part.reading) })),
+    shelfLife: {
+      state: shelfLife.state,
+      lastGood: shelfLife.lastGood,
+      actOn: shelfLife.actOn,
+      sun: shelfLife.sun && { lapsed: shelfLife.sun.lapsed },
+    },
+    hasKeptWords: keepsWords(facts),
+  }
+}
+
+function keepsWords(facts: ItemFacts): boolean {
+  return facts.keptWords > 0 || facts.priceSaid !== null
+}
+
+function glance({ kind, value, stage }: Reading): Pick<Reading, 'kind' | 'value' | 'stage'> {
+  return { kind, value, stage }
 }
 
 function contentOf(row: ItemRow): ItemFacts['content'] {

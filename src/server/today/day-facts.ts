@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import { fail, ok, type Outcome } from '../failing.js'
+import { itemMark } from '#core/words/told'
 import type { Day } from '#core/calendar/day'
 import type { DayView, SaveFace, SavedFace, SetDay } from '#contract/today'
 import type { Done } from '../db/journal.js'
@@ -45,7 +46,7 @@ export class DayFacts {
     if (day > this.#house.today()) return fail('day-in-future', { value: day })
     if (putBack) this.#queries.addPutBack.run({ id: this.#house.newId(), itemId, day })
     else this.#queries.dropPutBack.run({ itemId, day })
-    const name = item.shade || item.name
+    const name = itemMark(item)
     return ok({ words: putBack ? `${name} put back unused` : `${name} not put back`, answer: { id: itemId } })
   }
 
@@ -54,7 +55,7 @@ export class DayFacts {
     if (!item) return fail('unknown-item', { value: itemId })
     if (notToday) this.#queries.addNotToday.run({ id: this.#house.newId(), itemId, day })
     else this.#queries.dropNotToday.run({ itemId, day })
-    return ok({ words: `${item.shade || item.name}: not today`, answer: { id: itemId } })
+    return ok({ words: `${itemMark(item)}: not today`, answer: { id: itemId } })
   }
 
   savedFaces(): SavedFace[] {

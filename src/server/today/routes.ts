@@ -22,7 +22,7 @@ import { dayParam } from '../http/day-param.js'
 import { command, read } from '../http/routes.js'
 import { todayQueries } from './queries.js'
 import { Reaching } from './reaching.js'
-import { summaryOf } from '../stock/item-facts.js'
+import { listedOf } from '../stock/item-facts.js'
 
 export function todayRoutes(house: House): Router {
   const queries = todayQueries(house.db)
@@ -40,6 +40,13 @@ export function todayRoutes(house: House): Router {
     const [from, to] = [dayParam(request.query['from']), dayParam(request.query['to'])]
     if (from === null || to === null) return fail('day-in-future', { value: String(request.query['to']) })
     return ok({ worn: queries.wornBetween.all({ from, to }).map((row) => ({ itemId: row.item_id, day: row.day })) })
+  })
+  read(routes, '/day-after-ticks', (request) => {
+    const day = dayParam(request.query['day'])
+    if (day === null || day > house.today()) return fail('day-in-future', { value: String(request.query['day']) })
+    const touched = String(request.query['items'] ?? '').split(',')
+    const { zones, occasions, silence, earlierFaces, savedFaces, collectionIsEmpty, today: now, ...after } = today(day)
+    return ok({ ...after, items: after.items.filter((item) => touched.includes(item.id)), fronts: house.fronts.read() })
   })
   command(house, routes, 'post', '/wear', SetWorn, 'set-worn', (body) => wearing.setWorn(body))
   command(house, routes, 'post', '/face', SetFace, 'set-face', (body) => wearing.setFace(body))
@@ -66,7 +73,8 @@ export function todayRoutes(house: House): Router {
     const zones = drawer.zones()
     const worn = wearing.wornOn(day)
     const drawerIds = zones.flatMap((zone) => zone.itemIds)
-    const ids = [...new Set([...drawerIds, ...worn.map((each) => each.itemId)])]
+    const onTrial = day === now ? queries.onTrial.all().map((row) => row.item_id) : []
+    const ids = [...new Set([...drawerIds, ...onTrial, ...worn.map((each) => each.itemId)])]
     const items = house.stock.facts(ids, now)
     const wornIds = new Set(worn.map((each) => each.itemId))
     const conditions = facts.conditions(day)
@@ -76,15 +84,16 @@ export function todayRoutes(house: House): Router {
       today: now,
       day,
       zones,
-      items: items.map(summaryOf),
+      items: items.map(listedOf),
       worn,
+      onTrial: onTrial.filter((id) => !drawerIds.includes(id)),
       noMakeup: queries.dayRecord.get(day)?.no_makeup === 1,
       conditions,
       occasions: queries.occasions.all().map((row) => row.occasion),
       putBack: queries.putBackOn.all(day).map((row) => row.item_id),
       notToday: queries.notTodayOn.all(day).map((row) => row.item_id),
       reachFor: isNow ? reaching.suggestions(items, wornIds, day, conditions) : [],
-      sunscreen: sunscreen && { elsewhere: sunscreen.elsewhere && summaryOf(sunscreen.elsewhere) },
+      sunscreen: sunscreen && { elsewhere: sunscreen.elsewhere && listedOf(sunscreen.elsewhere) },
       silence: isNow ? house.stock.days.silent(now) : null,
       earlierFaces: earlierFaces(day, conditions.occasion),
       savedFaces: facts.savedFaces(),

@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import { fail, ok, type Failure, type Outcome } from '../failing.js'
+import { dayMark, itemMark } from '#core/words/told'
 import type { Day } from '#core/calendar/day'
 import { counted } from '#core/words/counted'
 import type { SayOfSilence, SetFace, SetMix, SetWearDetails, TypeInSheet, Worn } from '#contract/today'
@@ -48,9 +49,9 @@ export class Wearing {
     if (foreign !== undefined) return fail('unknown-part', { value: foreign })
     if (state.worn) this.#put(item, state.day, state.partIds)
     else this.#take(state.itemId, state.day)
-    const name = item.shade || item.name
+    const name = itemMark(item)
     return ok({
-      words: `${name} ${state.worn ? 'worn' : 'not worn'}${state.day === this.#house.today() ? '' : ` on ${state.day}`}`,
+      words: `${name} ${state.worn ? 'worn' : 'not worn'}${state.day === this.#house.today() ? '' : ` on ${dayMark(state.day)}`}`,
       answer: { worn: this.wornOn(state.day) },
     })
   }
@@ -147,7 +148,7 @@ export class Wearing {
     if (body.said === 'not written down') this.#queries.addUnwritten.run({ id, earliest, latest })
     else for (const day of days) this.#queries.setNoMakeup.run({ day, noMakeup: 1 })
     const what = body.said === 'no makeup' ? 'no makeup' : 'not written down'
-    return ok({ words: `${earliest} to ${latest}: ${what}`, answer: { days: days.length } })
+    return ok({ words: `${dayMark(earliest)} to ${dayMark(latest)}: ${what}`, answer: { days: days.length } })
   }
 
   wornOn(day: Day): Worn[] {
@@ -203,7 +204,7 @@ export class Wearing {
   #refusal(item: ItemFacts, day: Day, despite: boolean): Refusal | null {
     const future = this.#future(day)
     if (future || despite) return future
-    const name = item.shade || item.name
+    const name = itemMark(item)
     if (item.endedOn !== null && day > item.endedOn) return fail('item-gone', { value: day, name, day: item.endedOn })
     if (item.acquired !== null && day < item.acquired.earliest)
       return fail('worn-before-it-came', { value: day, name, day: item.acquired.earliest })

@@ -2,21 +2,22 @@
 import { computed, ref } from 'vue'
 import { AVAILABILITIES, FORMATS, SEASONS } from '#core/item/traits'
 import { FORMS } from '#core/item/form'
-import type { CategoryView, ItemSummary } from '#contract/item'
-import { newId } from '#web/api/client'
-import { useChanges } from '#web/shell/changes'
-import { shortName, usesWords } from '#web/ui/words/item-words'
+import type { CategoryView, ListedItem } from '#contract/item'
+import FormDialog from '#web/ui/form/FormDialog.vue'
+import FormTrouble from '#web/ui/form/FormTrouble.vue'
+import { useDraft } from '#web/ui/form/use-draft'
+import { LIKING_ITEMS } from '#web/ui/words/liking-words'
+import { callIt, usesWords } from '#web/ui/words/item-words'
 
 /** One change to all that are chosen; or one item made of those that are the same thing. */
 const props = defineProps<{
   chosen: readonly string[]
-  items: readonly ItemSummary[]
+  items: readonly ListedItem[]
   categories: readonly CategoryView[]
 }>()
 const emit = defineEmits<{ all: []; done: [] }>()
-const changes = useChanges()
-const what = ref<string | null>(null)
-const value = ref<string | null>(null)
+const draft = useDraft(() => ({ what: null as string | null, value: null as string | null }))
+const { typed } = draft
 const merging = ref(false)
 const FIELDS = [
   { value: 'categoryId', title: 'category' },
@@ -28,15 +29,8 @@ const FIELDS = [
   { value: 'liking', title: 'liking' },
   { value: 'paoMonths', title: 'months after opening' },
 ]
-const LIKINGS = [
-  { title: 'love it', value: '5' },
-  { title: 'like it', value: '4' },
-  { title: 'neither', value: '3' },
-  { title: 'not much', value: '2' },
-  { title: 'dislike it', value: '1' },
-]
 const options = computed(() => {
-  switch (what.value) {
+  switch (typed.value.what) {
     case 'categoryId':
     case 'usedAs':
       return props.categories.map((each) => ({ title: each.name, value: each.id }))
@@ -49,7 +43,7 @@ const options = computed(() => {
     case 'availability':
       return plain(AVAILABILITIES)
     case 'liking':
-      return LIKINGS
+      return LIKING_ITEMS
     default:
       return plain(['3', '6', '9', '12', '18', '24', '36'])
   }
@@ -61,25 +55,20 @@ function plain(list: readonly string[]) {
 }
 
 async function set(): Promise<void> {
-  if (what.value === null || value.value === null) return
-  const typed =
-    what.value === 'seasons'
-      ? [value.value]
-      : what.value === 'liking' || what.value === 'paoMonths'
-        ? Number(value.value)
-        : value.value
-  const done = await changes.run('POST', '/edit-many', {
-    changeId: newId(),
-    itemIds: props.chosen,
-    set: { [what.value]: typed },
-  })
-  if (done) emit('done')
+  const { what, value } = typed.value
+  if (what === null || value === null) return
+  const read = what === 'seasons' ? [value] : what === 'liking' || what === 'paoMonths' ? Number(value) : value
+  if (!(await draft.store('POST', '/edit-many', { itemIds: props.chosen, set: { [what]: read } }))) return
+  draft.begin()
+  emit('done')
 }
 
 async function merge(keepId: string): Promise<void> {
-  merging.value = false
   const dropIds = props.chosen.filter((id) => id !== keepId)
-  if (await changes.run('POST', '/merge', { changeId: newId(), keepId, dropIds })) emit('done')
+  if (!(await draft.store('POST', '/merge', { keepId, dropIds }))) return
+  merging.value = false
+  draft.begin()
+  emit('done')
 }
 </script>
 
@@ -89,38 +78,37 @@ async function merge(keepId: string): Promise<void> {
     <v-btn variant="text" @click="emit('all')">All shown</v-btn>
     <template v-if="chosen.length > 0">
       <v-select
-        v-model="what"
+        v-model="typed.what"
         class="field"
         density="compact"
         label="Set"
         :items="FIELDS"
-        @update:model-value="value = null"
+        @update:model-value="typed.value = null"
       />
       <v-autocomplete
-        v-if="what"
-        v-model="value"
+        v-if="typed.what"
+        v-model="typed.value"
         class="field"
         density="compact"
         label="to"
         auto-select-first
         :items="options"
       />
-      <v-btn type="submit" color="primary" :disabled="value === null">Set for {{ chosen.length }}</v-btn>
+      <v-btn type="submit" color="primary" :disabled="typed.value === null" :loading="draft.busy.value"
+        >Set for {{ chosen.length }}</v-btn
+      >
       <v-btn v-if="chosen.length > 1" variant="outlined" color="primary" @click="merging = true">They are one</v-btn>
     </template>
-    <v-dialog v-model="merging" aria-label="Make one of them">
-      <div class="sheet dialog">
-        <h2>Which one stays?</h2>
-        <p class="quiet">
-          Its history takes in that of the others; uses on the same day count once. The others go. It can be taken back.
-        </p>
-        <v-btn v-for="item in picked" :key="item.id" variant="outlined" color="primary" @click="merge(item.id)"
-          >{{ shortName(item) }}, {{ item.maker }} ({{ usesWords(item.uses) }})</v-btn
-        >
-        <div class="acts"><v-btn variant="text" @click="merging = false">Cancel</v-btn></div>
-      </div>
-    </v-dialog>
+    <FormTrouble v-if="!merging" :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />
   </form>
+  <FormDialog v-if="merging" title="Which one stays?" label="Make one of them" :draft="draft" @close="merging = false">
+    <p class="quiet">
+      Its history takes in that of the others; uses on the same day count once. The others go. It can be taken back.
+    </p>
+    <v-btn v-for="item in picked" :key="item.id" variant="outlined" color="primary" @click="merge(item.id)"
+      >{{ callIt(item) }} ({{ usesWords(item.uses) }})</v-btn
+    >
+  </FormDialog>
 </template>
 
 <style scoped>

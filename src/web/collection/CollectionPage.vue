@@ -1,41 +1,62 @@
 <script setup lang="ts">
-import { useStorage } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { counted, plural } from '#core/words/counted'
-import { useStock } from '#web/ui/stock'
+import { useDevice } from '#web/data/device'
+import { useStock } from '#web/data/stock'
+import PlaceHead from '#web/ui/PlaceHead.vue'
+import { useFinding } from '#web/ui/use-finding'
 import BulkBar from './BulkBar.vue'
-import CollectionRow from './CollectionRow.vue'
-import { choose, countsOf, FILTERS, ORDERS, type Order } from './filters'
+import CategoryList from './CategoryList.vue'
+import CollectionTable from './CollectionTable.vue'
+import EmptyCollection from './EmptyCollection.vue'
+import { choose, countsOf, FILTERS, ORDERS } from './filters'
 import GaugeWall from './GaugeWall.vue'
+import GoneList from './GoneList.vue'
+import { useWish } from './use-wish'
 
+/** Everything that is owned: found again by words, narrowed by what it is, in her order. */
 const stock = useStock()
-void stock.load()
-const words = ref('')
-const filters = ref<string[]>([])
-const categoryId = ref<string | null>(null)
-const order = ref<Order>('face')
-const view = useStorage<'list' | 'gauges'>('seligo-collection-view', 'list')
+const device = useDevice()
+const wish = useWish()
+const words = computed({ get: () => wish.value.words, set: (text: string | null) => (wish.value.words = text ?? '') })
+const { found, gone } = useFinding(words, () => stock.items)
 const counts = computed(() => countsOf(stock.items))
-const shown = computed(() =>
-  choose(stock.items, { words: words.value, filters: filters.value, categoryId: categoryId.value, order: order.value }),
-)
+const shown = computed(() => choose(found.value, { ...wish.value, ranked: words.value !== '' }))
 /** What is shown, and how many of just those are backups. */
 const summary = computed(() => {
   const backups = shown.value.filter((item) => item.isBackup).length
-  const kind = counts.value.find((row) => row.id === categoryId.value)?.name
+  const kind = counts.value.find((row) => row.id === wish.value.categoryId)?.name
   const told =
     counted(shown.value.length, kind ?? 'item') +
     (backups > 0 ? `, ${backups} of them ${plural(backups, 'backup')}` : '')
   const all = stock.items.length
   return shown.value.length === all ? told : `${told}; ${counted(all, 'item')} in all`
 })
-
-function toggle(id: string): void {
-  filters.value = filters.value.includes(id) ? filters.value.filter((each) => each !== id) : [...filters.value, id]
-}
-
 const chosen = ref<string[] | null>(null)
 const unknown = computed(() => stock.items.filter((item) => item.opening.kind === 'unknown').length)
+const guessed = computed(() => stock.items.filter((item) => item.colour === null && item.guess !== null).length)
+const acts = computed(() => [
+  ...(unknown.value > 0 ? [{ words: `When opened? (${unknown.value})`, to: '/collection/openings' }] : []),
+  ...(guessed.value > 0 ? [{ words: `Swatches (${guessed.value})`, to: '/collection/swatches' }] : []),
+  {
+    words: chosen.value === null ? 'Choose several' : 'Choose none',
+    act: () => (chosen.value = chosen.value === null ? [] : null),
+    pressed: chosen.value !== null,
+  },
+  { words: 'Import a sheet', to: '/collection/import' },
+  { words: 'By lines', to: '/collection/lines' },
+])
+// What is not in sight any more is not chosen any more.
+watch(shown, (items) => {
+  if (chosen.value === null) return
+  const ids = new Set(items.map((item) => item.id))
+  chosen.value = chosen.value.filter((id) => ids.has(id))
+})
+
+function toggle(id: string): void {
+  const { filters } = wish.value
+  wish.value.filters = filters.includes(id) ? filters.filter((each) => each !== id) : [...filters, id]
+}
 
 function pick(id: string): void {
   if (chosen.value === null) return
@@ -43,62 +64,39 @@ function pick(id: string): void {
 }
 
 function clear(): void {
-  filters.value = []
-  categoryId.value = null
-  words.value = ''
+  wish.value = { ...wish.value, words: '', filters: [], categoryId: null }
 }
 </script>
 
 <template>
-  <div class="place-head">
-    <h1>Collection</h1>
-    <span class="quiet">What do I own, and is it more than a face can use?</span>
-    <v-btn v-if="unknown > 0" variant="text" to="/collection/openings">When opened? ({{ unknown }})</v-btn>
-    <v-btn variant="text" :aria-pressed="chosen !== null" @click="chosen = chosen === null ? [] : null">{{
-      chosen === null ? 'Choose several' : 'Choose none'
-    }}</v-btn>
-    <v-btn variant="outlined" color="primary" to="/collection/import">Import a sheet</v-btn>
-    <v-btn color="primary" to="/collection/add">Add an item</v-btn>
-  </div>
-  <section v-if="stock.loaded && stock.items.length === 0" class="inset empty">
-    <h2>Nothing here yet</h2>
-    <p>
-      Everything you own goes here, with how much is left and how long it is good. Import the sheet you keep, or add
-      things one by one.
-    </p>
-  </section>
+  <PlaceHead
+    title="Collection"
+    question="What do I own, and is it more than a face can use?"
+    :primary="{ words: 'Add an item', to: '/collection/add' }"
+    :acts="acts"
+  />
+  <EmptyCollection v-if="stock.loaded && stock.items.length === 0 && words === ''" />
   <div v-else class="layout">
-    <nav class="categories" aria-label="Categories">
-      <button type="button" class="category" :aria-pressed="categoryId === null" @click="categoryId = null">
-        <span>everything</span><span class="figures">{{ stock.items.length }}</span>
-      </button>
-      <button
-        v-for="row in counts"
-        :key="row.id"
-        type="button"
-        class="category"
-        :aria-pressed="categoryId === row.id"
-        @click="categoryId = row.id"
-      >
-        <span>{{ row.name }}</span>
-        <span class="figures"
-          >{{ row.count }}<span v-if="row.backups > 0" class="quiet">, {{ counted(row.backups, 'backup') }}</span></span
-        >
-      </button>
-    </nav>
+    <CategoryList v-model="wish.categoryId" :counts="counts" :all="stock.items.length" />
     <section class="main" aria-label="Items">
       <div class="tools">
-        <v-text-field v-model="words" class="search" label="Maker, name or shade" clearable />
+        <v-text-field v-model="words" class="search" label="Maker, name, shade or notes" clearable />
         <v-select
-          v-model="order"
+          v-model="wish.order"
           class="order"
           label="Order"
           :items="Object.entries(ORDERS).map(([value, title]) => ({ value, title }))"
         />
         <div class="choices">
-          <button type="button" class="choice" :aria-pressed="view === 'list'" @click="view = 'list'">List</button>
-          <button type="button" class="choice" :aria-pressed="view === 'gauges'" @click="view = 'gauges'">
-            Gauges
+          <button
+            v-for="view in ['list', 'gauges'] as const"
+            :key="view"
+            type="button"
+            class="choice"
+            :aria-pressed="device.collectionView === view"
+            @click="device.collectionView = view"
+          >
+            {{ view === 'list' ? 'List' : 'Gauges' }}
           </button>
         </div>
       </div>
@@ -108,7 +106,7 @@ function clear(): void {
           :key="filter.id"
           type="button"
           class="choice small"
-          :aria-pressed="filters.includes(filter.id)"
+          :aria-pressed="wish.filters.includes(filter.id)"
           @click="toggle(filter.id)"
         >
           {{ filter.name }}
@@ -124,18 +122,11 @@ function clear(): void {
         @done="chosen = []"
       />
       <p v-if="stock.loaded && shown.length === 0" class="inset none">
-        Nothing fits all of that. <v-btn variant="text" @click="clear">Show everything</v-btn>
+        Nothing that is here fits all of that. <v-btn variant="text" @click="clear">Show everything</v-btn>
       </p>
-      <GaugeWall v-else-if="view === 'gauges'" :items="shown" />
-      <v-virtual-scroll v-else-if="stock.today" class="list" :items="shown" :item-height="58" item-key="id">
-        <template #default="{ item }"
-          ><CollectionRow
-            :item="item"
-            :today="stock.today"
-            :chosen="chosen === null ? null : chosen.includes(item.id)"
-            @choose="pick(item.id)"
-        /></template>
-      </v-virtual-scroll>
+      <GaugeWall v-else-if="device.collectionView === 'gauges'" :items="shown" />
+      <CollectionTable v-else-if="stock.today" :items="shown" :today="stock.today" :chosen="chosen" @choose="pick" />
+      <GoneList v-if="gone.length > 0" :gone="gone" />
     </section>
   </div>
 </template>
@@ -145,40 +136,6 @@ function clear(): void {
   display: grid;
   grid-template-columns: 214px minmax(0, 1fr);
   gap: 16px;
-}
-
-.categories {
-  display: grid;
-  align-content: start;
-  max-height: calc(100vh - 84px);
-  overflow: auto;
-}
-
-.category {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 8px;
-  min-height: 36px;
-  padding: 0 10px;
-  text-align: left;
-  border-radius: 7px;
-  font-size: 14px;
-}
-
-.category:hover {
-  background: var(--inset);
-}
-
-.category[aria-pressed='true'] {
-  background: var(--raised);
-  box-shadow: inset 4px 0 0 var(--primary);
-  font-weight: 600;
-}
-
-.category .quiet {
-  font-size: 12px;
-  font-weight: 400;
 }
 
 .tools {
@@ -211,37 +168,15 @@ function clear(): void {
   font-size: 13.5px;
 }
 
-.list {
-  height: calc(100vh - 232px);
-  min-height: 320px;
-  background: var(--raised);
-  border: 1px solid var(--hair);
-  border-radius: 10px;
-}
-
-.empty,
 .none {
   padding: 28px;
 }
 
-@media (max-width: 760px) {
-  .layout {
-    display: block;
-  }
+.phone .layout {
+  display: block;
+}
 
-  .categories {
-    display: flex;
-    overflow-x: auto;
-    padding-bottom: 8px;
-  }
-
-  .category {
-    white-space: nowrap;
-    min-height: 44px;
-  }
-
-  .list {
-    height: calc(100vh - 220px);
-  }
+.phone .choice.small {
+  min-height: 44px;
 }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { RouterLink } from 'vue-router'
+import { useRouter } from 'vue-router'
 import type { Day } from '#core/calendar/day'
-import type { ItemSummary } from '#contract/item'
+import type { ListedItem } from '#contract/item'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { useWhenIdle } from '#web/ui/when-idle'
 import { leftWords } from '#web/ui/words/gauge-words'
@@ -10,45 +10,48 @@ import { fullName, usesWords } from '#web/ui/words/item-words'
 import { goodTo } from '#web/ui/words/shelf-life-words'
 import { fromNow, openedWords } from '#web/ui/words/when-words'
 
-/** `chosen` null = a link to the item; else a thing that can be chosen. */
-defineProps<{ item: ItemSummary; today: Day; chosen: boolean | null }>()
-defineEmits<{ choose: [] }>()
+/** `chosen` null = a way to the item; else a thing that can be chosen. */
+const props = defineProps<{ item: ListedItem; today: Day; chosen: boolean | null; wide: boolean }>()
+const emit = defineEmits<{ choose: [] }>()
+const router = useRouter()
 const drawn = useWhenIdle()
+
+function open(): void {
+  if (props.chosen === null) void router.push(`/items/${props.item.id}`)
+  else emit('choose')
+}
 </script>
 
 <template>
-  <component
-    :is="chosen === null ? RouterLink : 'button'"
-    class="row"
-    :class="{ chosen }"
-    :type="chosen === null ? undefined : 'button'"
-    :aria-pressed="chosen ?? undefined"
-    :to="chosen === null ? `/items/${item.id}` : undefined"
-    @click="chosen !== null && $emit('choose')"
-  >
-    <ItemGauge v-if="drawn" :item="item" size="small" /><span v-else></span>
-    <span class="name">
-      <strong>{{ fullName(item) }}</strong>
-      <span class="quiet">{{ item.maker }}<template v-if="item.isBackup">, backup</template></span>
-    </span>
-    <span class="cell">
-      {{ leftWords(item) }}
+  <tr class="row" :class="{ chosen }" @click="open">
+    <td class="drawn"><ItemGauge v-if="drawn" :item="item" size="small" /></td>
+    <td class="cell">
+      <RouterLink v-if="chosen === null" class="name" :to="`/items/${item.id}`" @click.stop>{{
+        fullName(item)
+      }}</RouterLink>
+      <button v-else type="button" class="name" :aria-pressed="chosen" @click.stop="emit('choose')">
+        {{ fullName(item) }}
+      </button>
+      <span class="quiet">{{ [item.maker, item.isBackup ? 'backup' : ''].filter(Boolean).join(', ') }}</span>
+    </td>
+    <td v-if="wide" class="cell">
+      <span>{{ leftWords(item) }}</span>
       <span class="quiet">{{ openedWords(item) }}</span>
-    </span>
-    <span
+    </td>
+    <td
       class="cell"
       :class="{
         alarm: item.shelfLife.state === 'past' || item.shelfLife.state === 'sign seen',
         soon: item.shelfLife.state === 'within 90 days',
       }"
     >
-      {{ goodTo(item, today) }}
+      <span>{{ goodTo(item, today) }}</span>
       <span class="quiet">{{
         item.goal ? `${item.goal.projectName}${shortStanding(item.goal) ? `: ${shortStanding(item.goal)}` : ''}` : ''
       }}</span>
-    </span>
-    <span class="cell figures uses">
-      {{ usesWords(item.uses) }}
+    </td>
+    <td v-if="wide" class="cell figures">
+      <span>{{ usesWords(item.uses) }}</span>
       <span class="quiet">{{
         item.lastWorn
           ? `worn ${fromNow(item.lastWorn, today)}`
@@ -56,52 +59,51 @@ const drawn = useWhenIdle()
             ? ''
             : 'not worn in the log'
       }}</span>
-    </span>
-  </component>
+    </td>
+  </tr>
 </template>
 
 <style scoped>
 .row {
-  display: grid;
-  grid-template-columns: 44px minmax(0, 1.5fr) minmax(0, 1.1fr) minmax(0, 1.1fr) minmax(0, 0.9fr);
-  gap: 14px;
-  align-items: center;
   height: 58px;
-  /* A row is laid out and painted by itself: thousands scroll past. */
-  contain: strict;
-  padding: 0 14px 0 10px;
-  border-bottom: 1px solid var(--hair);
-  color: var(--ink);
-  text-decoration: none;
   font-size: 13.5px;
+  cursor: pointer;
 }
 
-button.row {
-  width: 100%;
-  text-align: left;
+.row td {
+  height: 58px;
+  padding: 0 10px;
+  border-bottom: 1px solid var(--hair);
+  overflow: hidden;
 }
 
-.row.chosen {
+.row.chosen td {
   background: var(--inset);
+}
+
+.row.chosen .drawn {
   box-shadow: inset 6px 0 0 var(--primary);
 }
 
-.row:hover {
+.row:hover td {
   background: var(--inset);
 }
 
-.name,
-.cell {
-  display: grid;
-  line-height: 1.3;
-  min-width: 0;
-}
-
-.name > *,
 .cell > * {
+  display: block;
+  line-height: 1.3;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+
+.name {
+  color: var(--ink);
+  font-weight: 650;
+  text-decoration: none;
+  text-align: left;
+  max-width: 100%;
+  padding: 3px 0;
 }
 
 .quiet {
@@ -114,16 +116,5 @@ button.row {
 
 .soon {
   color: var(--attention);
-}
-
-@media (max-width: 760px) {
-  .row {
-    grid-template-columns: 44px minmax(0, 1fr) minmax(0, 0.8fr);
-  }
-
-  .row .cell:nth-child(3),
-  .row .uses {
-    display: none;
-  }
 }
 </style>

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { ItemSummary } from '#contract/item'
+import type { ListedItem } from '#contract/item'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { shortName } from '#web/ui/words/item-words'
 
 /** The same items as gauges in trays, one tray to a category. */
-const props = defineProps<{ items: readonly ItemSummary[] }>()
+const props = defineProps<{ items: readonly ListedItem[] }>()
 const trays = computed(() => {
-  const found = new Map<string, ItemSummary[]>()
+  const found = new Map<string, ListedItem[]>()
   for (const item of props.items) found.set(item.category, [...(found.get(item.category) ?? []), item])
   return [...found]
 })
@@ -22,7 +22,9 @@ const trays = computed(() => {
       <div class="items">
         <RouterLink v-for="item in within" :key="item.id" class="item" :to="`/items/${item.id}`">
           <ItemGauge :item="item" size="middle" />
-          <span>{{ shortName(item) }}</span>
+          <span
+            >{{ shortName(item) }}<span class="quiet">{{ item.maker }}</span></span
+          >
         </RouterLink>
       </div>
     </section>
@@ -63,8 +65,14 @@ h2 {
   padding: 4px;
   font-size: 12.5px;
   font-weight: 600;
+  text-align: center;
   color: var(--ink);
   text-decoration: none;
+}
+
+.quiet {
+  display: block;
+  font-weight: 400;
 }
 
 .item:hover {

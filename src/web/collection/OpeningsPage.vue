@@ -2,17 +2,19 @@
 import { computed, ref } from 'vue'
 import { addDays, fieldsOf, type Day } from '#core/calendar/day'
 import { parseWhen, type DayRange } from '#core/calendar/when'
-import type { ItemSummary } from '#contract/item'
-import { newId } from '#web/api/client'
-import { useChanges } from '#web/shell/changes'
+import type { ListedItem } from '#contract/item'
+import { newId } from '#web/data/client'
+import { useChanges } from '#web/data/changes'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
-import { useStock } from '#web/ui/stock'
+import { useStock } from '#web/data/stock'
 import { fullName, usesWords } from '#web/ui/words/item-words'
-import { dateWords, rangeWords } from '#web/ui/words/when-words'
+import { rangeWords } from '#web/ui/words/when-words'
+import { dateWords, herOrder } from '#web/data/locale'
+import DayField from '#web/ui/form/DayField.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
 
 /** One thing after the other whose opening nobody wrote down: a rough answer is worth more than none. */
 const stock = useStock()
-void stock.load()
 const changes = useChanges()
 const landmark = ref({ words: 'the move', day: '' })
 const passed = ref<string[]>([])
@@ -21,7 +23,7 @@ const wrong = ref('')
 const rest = computed(() =>
   stock.items.filter((item) => item.opening.kind === 'unknown' && !passed.value.includes(item.id)),
 )
-const item = computed<ItemSummary | null>(() => rest.value[0] ?? null)
+const item = computed<ListedItem | null>(() => rest.value[0] ?? null)
 const latest = computed<Day | null>(() => item.value?.firstWorn ?? stock.today)
 
 /** Answers that need no typing, from the years that can be meant. */
@@ -69,7 +71,7 @@ function say(range: DayRange, said: string): void {
 }
 
 function type(): void {
-  const when = parseWhen(typed.value, 'day-first', stock.today ?? undefined)
+  const when = parseWhen(typed.value, herOrder(), stock.today ?? undefined)
   if (!when.ok || stock.today === null)
     wrong.value = 'That is no date that can be read. Try 2024, March 2024 or spring 2024.'
   else if (when.value.earliest > stock.today) wrong.value = 'That has not come yet.'
@@ -78,20 +80,14 @@ function type(): void {
 </script>
 
 <template>
-  <div class="place-head">
-    <h1>When was it opened?</h1>
-    <span class="quiet figures">{{ rest.length }} to go. About is good enough; stop whenever you like.</span>
-    <v-btn color="primary" to="/collection">Done</v-btn>
-  </div>
+  <PlaceHead
+    title="When was it opened?"
+    :question="`${rest.length} to go. About is good enough; stop whenever you like.`"
+    :primary="{ words: 'Done', to: '/collection' }"
+  />
   <section class="sheet landmark" aria-label="Something you remember">
-    <v-text-field v-model="landmark.words" density="compact" label="Something you remember" />
-    <v-text-field
-      v-model="landmark.day"
-      density="compact"
-      type="date"
-      label="When it was"
-      :max="stock.today ?? undefined"
-    />
+    <v-text-field v-model="landmark.words" label="Something you remember" />
+    <DayField v-model="landmark.day" label="When it was" v-bind="stock.today ? { max: stock.today } : {}" />
     <p class="quiet">With it the question is only: before, or after?</p>
   </section>
   <section v-if="item" class="sheet card" :aria-label="fullName(item)">
@@ -135,7 +131,7 @@ function type(): void {
 <style scoped>
 .landmark {
   display: grid;
-  grid-template-columns: 220px 180px 1fr;
+  grid-template-columns: 220px 210px 1fr;
   gap: 12px;
   align-items: center;
   padding: 12px 16px;
@@ -179,11 +175,9 @@ p {
   padding: 24px;
 }
 
-@media (max-width: 760px) {
-  .landmark,
-  .card,
-  .typed {
-    grid-template-columns: 1fr;
-  }
+.phone .landmark,
+.phone .card,
+.phone .typed {
+  grid-template-columns: 1fr;
 }
 </style>

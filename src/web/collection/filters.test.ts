@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest'
 import type { Day } from '#core/calendar/day'
-import type { ItemSummary } from '#contract/item'
+import type { ListedItem } from '#contract/item'
 import { specimen } from '#web/specimen/specimen-data'
 import { choose, countsOf, FILTERS, type Order } from './filters'
 
-const make = (shade: string, over: Partial<ItemSummary>): ItemSummary => ({
+const make = (shade: string, over: Partial<ListedItem>): ListedItem => ({
   ...specimen({ shade, form: 'wand', colour: null }),
   ...over,
 })
@@ -23,7 +23,6 @@ const ITEMS = [
     category: 'foundation',
     faceOrder: 2,
     uses: 40,
-    opened: { kind: 'unopened' },
     placement: { zoneId: 'z', since: '2026-01-01' as Day, position: 1, beside: false },
   }),
   make('Barley', {
@@ -40,17 +39,21 @@ const ITEMS = [
   }),
 ]
 type Wish = Parameters<typeof choose>[1]
-const ALL: Wish = { words: '', filters: [], categoryId: null, order: 'face' }
+const ALL: Wish = { filters: [], categoryId: null, order: 'face', ranked: false }
 const shades = (wish: Partial<Wish>): string[] => choose(ITEMS, { ...ALL, ...wish }).map((item) => item.shade)
 
 describe('choosing', () => {
-  test('filters, category and words combine', () => {
+  test('what was found by words stays in the order of the finding, unless she orders otherwise', () => {
+    expect(shades({ ranked: true })).toEqual(ITEMS.map((item) => item.shade))
+    expect(shades({ ranked: true, order: 'uses' })).toEqual(shades({ order: 'uses' }))
+  })
+  test('filters and category combine', () => {
     expect(shades({ filters: ['open'] })).toEqual(['Fawn', 'Barley', 'Quay'])
     expect(shades({ filters: ['open', 'past'] })).toEqual(['Barley'])
     expect(shades({ filters: ['open'], categoryId: 'gloss' })).toEqual(['Quay'])
-    expect(shades({ filters: ['backup'], words: 'kel' })).toEqual(['Kelp'])
+    expect(shades({ filters: ['backup'] })).toEqual(['Kelp'])
     expect(shades({ filters: ['drawer'] })).toEqual(['Fawn'])
-    expect(shades({ words: 'nothing like it' })).toEqual([])
+    expect(shades({ categoryId: 'nothing of the kind' })).toEqual([])
   })
   test.each<[Order, string[]]>([
     ['face', ['Fawn', 'Barley', 'Quay', 'Kelp']],
@@ -61,13 +64,13 @@ describe('choosing', () => {
     expect(shades({ order })).toEqual(expected)
   })
   test('every filter passes something and stops something', () => {
-    const many: ItemSummary[] = [
+    const many: ListedItem[] = [
       ...ITEMS,
       make('Soon', {
         shelfLife: { ...specimen({ shade: 'x', form: 'wand', colour: null, state: 'within 90 days' }).shelfLife },
       }),
       specimen({ shade: 'Goal', form: 'wand', colour: null, goal: {} }),
-      make('Kept', { keptWords: 2, opening: { kind: 'unopened', by: 'she', within: null, notAfter: null } }),
+      make('Kept', { hasKeptWords: true, opening: { kind: 'unopened', within: null, notAfter: null } }),
     ]
     for (const filter of FILTERS) {
       const passed = many.filter(filter.test).length

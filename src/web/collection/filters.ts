@@ -1,11 +1,10 @@
-import type { ItemSummary } from '#contract/item'
-import { matchesWords } from '#web/ui/words/item-words'
+import type { ListedItem } from '#contract/item'
 
 /** A question that can be asked of every item; several combine. */
 export interface Filter {
   readonly id: string
   readonly name: string
-  readonly test: (item: ItemSummary) => boolean
+  readonly test: (item: ListedItem) => boolean
 }
 
 export const FILTERS: readonly Filter[] = [
@@ -21,7 +20,7 @@ export const FILTERS: readonly Filter[] = [
     test: (item) => item.shelfLife.state === 'past' || item.shelfLife.state === 'sign seen',
   },
   { id: 'undated', name: 'opening unknown', test: (item) => item.opening.kind === 'unknown' },
-  { id: 'kept', name: 'kept as words', test: (item) => item.keptWords > 0 || item.priceSaid !== null },
+  { id: 'kept', name: 'kept as words', test: (item) => item.hasKeptWords },
 ]
 
 export type Order = 'face' | 'spoils' | 'uses' | 'unworn' | 'name'
@@ -34,7 +33,7 @@ export const ORDERS: Readonly<Record<Order, string>> = {
   name: 'by name',
 }
 
-const COMPARE: Readonly<Record<Order, (a: ItemSummary, b: ItemSummary) => number>> = {
+const COMPARE: Readonly<Record<Order, (a: ListedItem, b: ListedItem) => number>> = {
   face: (a, b) => a.faceOrder - b.faceOrder,
   spoils: (a, b) => (a.shelfLife.actOn ?? '9999').localeCompare(b.shelfLife.actOn ?? '9999'),
   uses: (a, b) => b.uses - a.uses,
@@ -42,19 +41,17 @@ const COMPARE: Readonly<Record<Order, (a: ItemSummary, b: ItemSummary) => number
   name: (a, b) => `${a.name} ${a.maker}`.localeCompare(`${b.name} ${b.maker}`),
 }
 
+/** What is wished for of the items found, in the order wished for; found by words, the closest stay first unless she orders otherwise. */
 export function choose(
-  items: readonly ItemSummary[],
-  wish: { words: string; filters: readonly string[]; categoryId: string | null; order: Order },
-): ItemSummary[] {
+  found: readonly ListedItem[],
+  wish: { filters: readonly string[]; categoryId: string | null; order: Order; ranked: boolean },
+): ListedItem[] {
   const tests = FILTERS.filter((filter) => wish.filters.includes(filter.id))
-  return items
-    .filter(
-      (item) =>
-        (wish.categoryId === null || item.categoryId === wish.categoryId) &&
-        tests.every((filter) => filter.test(item)) &&
-        (wish.words.trim() === '' || matchesWords(item, wish.words)),
-    )
-    .sort(COMPARE[wish.order])
+  const kept = found.filter(
+    (item) =>
+      (wish.categoryId === null || item.categoryId === wish.categoryId) && tests.every((filter) => filter.test(item)),
+  )
+  return wish.ranked && wish.order === 'face' ? kept : kept.sort(COMPARE[wish.order])
 }
 
 export interface CategoryCount {
@@ -65,7 +62,7 @@ export interface CategoryCount {
 }
 
 /** Counts by category in the order of a face, backups named apart. */
-export function countsOf(items: readonly ItemSummary[]): CategoryCount[] {
+export function countsOf(items: readonly ListedItem[]): CategoryCount[] {
   const counts = new Map<string, { id: string; name: string; count: number; backups: number; order: number }>()
   for (const item of items) {
     const row = counts.get(item.categoryId) ?? {

@@ -1,63 +1,39 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
-import type { Verdict } from '#core/decide/verdict'
-import type { DecideAnswer, TrialView } from '#contract/ending'
-import type { ItemSummary } from '#contract/item'
-import { get } from '#web/api/client'
-import { useChanges } from '#web/shell/changes'
-import TrialDialog from '#web/ui/dialogs/TrialDialog.vue'
-import VerdictDialog from '#web/ui/dialogs/VerdictDialog.vue'
+import { ref } from 'vue'
+import type { ListedItem } from '#contract/item'
+import { dateWords } from '#web/data/locale'
+import { useDecide } from '#web/data/reads'
+import { useItemActs } from '#web/ui/acts/item-acts'
+import ItemActsMenu from '#web/ui/acts/ItemActsMenu.vue'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import ItemPicker from '#web/ui/ItemPicker.vue'
-import { shortName } from '#web/ui/words/item-words'
-import { dateWords, spanWords } from '#web/ui/words/when-words'
+import PlaceHead from '#web/ui/PlaceHead.vue'
+import { callIt, kindAndMaker, shortName } from '#web/ui/words/item-words'
+import { spanWords } from '#web/ui/words/when-words'
+import EmptyDecide from './EmptyDecide.vue'
 import TrialCard from './TrialCard.vue'
 
-const changes = useChanges()
-const router = useRouter()
-const answer = ref<DecideAnswer | null>(null)
-const starting = ref<ItemSummary | null>(null)
-const deciding = ref<TrialView | null>(null)
+const acts = useItemActs()
+const { answer } = useDecide()
 const picking = ref(false)
 
-watch(
-  () => changes.count,
-  async () => (answer.value = await get<DecideAnswer>('/decide')),
-  { immediate: true },
-)
-
-function start(item: ItemSummary): void {
+function start(item: ListedItem): void {
   picking.value = false
-  starting.value = item
-}
-
-/** A verdict can ask for the next step: back into use, or another trial. */
-async function decided(verdict: Verdict): Promise<void> {
-  const item = deciding.value?.item ?? null
-  deciding.value = null
-  if (item && verdict === 'once more, otherwise') starting.value = { ...item, onTrial: false }
-  if (item && verdict === 'keep and use') await router.push(`/items/${item.id}`)
+  void acts.begin('trial', item)
 }
 </script>
 
 <template>
-  <div class="place-head">
-    <h1>Decide</h1>
-    <span class="quiet">Does it stay?</span>
-    <v-btn color="primary" @click="picking = true">Put something on trial</v-btn>
-  </div>
+  <PlaceHead
+    title="Decide"
+    question="Does it stay?"
+    :primary="{ words: 'Put something on trial', act: () => (picking = true) }"
+  />
   <template v-if="answer">
-    <section
+    <EmptyDecide
       v-if="answer.trials.length === 0 && answer.verdicts.length === 0 && answer.doubtful.length === 0"
-      class="inset empty"
-    >
-      <h2>Nothing is in doubt</h2>
-      <p>
-        Some things survive every clear-out and are never reached for. Put one on trial: wear it properly a set number
-        of times, then decide. “I love it” and “I use it” are different facts.
-      </p>
-    </section>
+      @start="picking = true"
+    />
     <section v-if="answer.trials.length > 0" aria-label="On trial">
       <h2>On trial</h2>
       <div class="trials">
@@ -66,7 +42,7 @@ async function decided(verdict: Verdict): Promise<void> {
           :key="trial.id"
           :trial="trial"
           :today="answer.today"
-          @decide="deciding = trial"
+          @decide="acts.begin('decide', trial.item, { trialId: trial.id })"
         />
       </div>
     </section>
@@ -82,7 +58,7 @@ async function decided(verdict: Verdict): Promise<void> {
           <span class="words">
             <RouterLink :to="`/items/${row.item.id}`">{{ shortName(row.item) }}</RouterLink>
             <span class="quiet"
-              >{{ row.item.category }},
+              >{{ kindAndMaker(row.item) }},
               {{ row.daysUnworn === null ? 'never worn in the log' : `unworn ${spanWords(row.daysUnworn)}`
               }}{{ row.putBack > 0 ? `, held up and put back ${row.putBack} times since` : '' }}</span
             >
@@ -90,10 +66,11 @@ async function decided(verdict: Verdict): Promise<void> {
           <v-btn
             variant="outlined"
             color="primary"
-            :aria-label="`Put ${shortName(row.item)} on trial`"
-            @click="starting = row.item"
+            :aria-label="`Put ${callIt(row.item)} on trial`"
+            @click="acts.begin('trial', row.item)"
             >Trial</v-btn
           >
+          <ItemActsMenu :item="row.item" :without="['trial']" />
         </div>
       </div>
     </section>
@@ -103,7 +80,7 @@ async function decided(verdict: Verdict): Promise<void> {
         <li v-for="row in answer.verdicts" :key="row.id">
           <span class="quiet figures">{{ dateWords(row.day) }}</span>
           <span>
-            <RouterLink :to="`/items/${row.item.id}`">{{ shortName(row.item) }}</RouterLink>:
+            <RouterLink :to="`/items/${row.item.id}`">{{ callIt(row.item) }}</RouterLink>:
             <strong>{{ row.verdict }}</strong><template v-if="row.destination">, {{ row.destination }}</template
             ><template v-if="row.until"> ({{ dateWords(row.until) }})</template
             ><template v-if="row.reason">. {{ row.reason }}</template>
@@ -112,27 +89,12 @@ async function decided(verdict: Verdict): Promise<void> {
       </ul>
     </section>
     <ItemPicker
+      v-if="picking"
       v-model="picking"
       title="Put on trial"
       action="Choose"
       :exclude="answer.trials.map((trial) => trial.item.id)"
       @pick="start"
-    />
-    <TrialDialog
-      v-if="starting"
-      :item="starting"
-      :today="answer.today"
-      @close="starting = null"
-      @done="starting = null"
-    />
-    <VerdictDialog
-      v-if="deciding"
-      :item="deciding.item"
-      :today="answer.today"
-      :trial-id="deciding.id"
-      :destinations="deciding.destinations"
-      @close="deciding = null"
-      @done="decided"
     />
   </template>
 </template>
@@ -155,7 +117,7 @@ async function decided(verdict: Verdict): Promise<void> {
 }
 
 .last {
-  padding-bottom: 70px;
+  padding-bottom: 20px;
 }
 
 .doubtful {
@@ -194,10 +156,5 @@ async function decided(verdict: Verdict): Promise<void> {
   display: grid;
   grid-template-columns: 110px 1fr;
   gap: 12px;
-}
-
-.empty {
-  padding: 28px;
-  max-width: 760px;
 }
 </style>

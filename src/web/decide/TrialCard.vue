@@ -4,7 +4,7 @@ import type { Day } from '#core/calendar/day'
 import { counted } from '#core/words/counted'
 import type { TrialView } from '#contract/ending'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
-import { shortName, usesWords } from '#web/ui/words/item-words'
+import { kindAndMaker, shortName, usesWords } from '#web/ui/words/item-words'
 import { goodTo } from '#web/ui/words/shelf-life-words'
 import { fromNow, shortDay } from '#web/ui/words/when-words'
 
@@ -37,7 +37,7 @@ const evidence = computed(() => {
     <div class="words">
       <h3>
         <RouterLink :to="`/items/${trial.item.id}`">{{ shortName(trial.item) }}</RouterLink>
-        <span class="quiet">{{ trial.item.category }}</span>
+        <span class="quiet">{{ kindAndMaker(trial.item) }}</span>
       </h3>
       <p v-if="trial.question" class="question">“{{ trial.question }}”</p>
       <p class="standing figures">{{ standing }}</p>

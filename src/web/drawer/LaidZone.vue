@@ -1,33 +1,27 @@
 <script setup lang="ts">
 import { mdiArrowDown, mdiArrowUp } from '@mdi/js'
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { counted } from '#core/words/counted'
-import type { ItemSummary } from '#contract/item'
+import type { ListedItem } from '#contract/item'
 import type { DrawerZone } from '#contract/today'
+import ItemActsMenu from '#web/ui/acts/ItemActsMenu.vue'
+import FormDialog from '#web/ui/form/FormDialog.vue'
+import { useDraft } from '#web/ui/form/use-draft'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
-import { shortName } from '#web/ui/words/item-words'
+import { callIt, kindAndMaker, shortName } from '#web/ui/words/item-words'
 
 /** One zone while the drawer is laid: every move is a button. */
-const props = defineProps<{ zone: DrawerZone; zones: readonly DrawerZone[]; items: ReadonlyMap<string, ItemSummary> }>()
+const props = defineProps<{ zone: DrawerZone; zones: readonly DrawerZone[]; items: ReadonlyMap<string, ListedItem> }>()
 const emit = defineEmits<{
   add: []
-  takeOut: [item: ItemSummary]
-  move: [item: ItemSummary, zoneId: string]
+  takeOut: [item: ListedItem]
+  move: [item: ListedItem, zoneId: string]
   reorder: [ids: string[]]
-  edit: [name: string, slots: number]
 }>()
 const editing = ref(false)
-const name = ref(props.zone.name)
-const slots = ref(String(props.zone.slots))
+const draft = useDraft(() => ({ name: props.zone.name, slots: props.zone.slots }))
+const { typed, on } = draft
 const lying = computed(() => props.zone.itemIds.flatMap((id) => props.items.get(id) ?? []))
-watch(
-  () => props.zone,
-  (zone) => {
-    name.value = zone.name
-    slots.value = String(zone.slots)
-  },
-)
-
 function shift(index: number, by: number): void {
   const ids = [...props.zone.itemIds]
   const [moved] = ids.splice(index, 1)
@@ -36,9 +30,13 @@ function shift(index: number, by: number): void {
   emit('reorder', ids)
 }
 
-function save(): void {
-  emit('edit', name.value, Number(slots.value))
-  editing.value = false
+async function store(): Promise<void> {
+  if (await draft.store('PUT', `/zones/${props.zone.id}`, typed.value)) editing.value = false
+}
+
+function start(): void {
+  draft.begin()
+  editing.value = true
 }
 </script>
 
@@ -47,26 +45,34 @@ function save(): void {
     <header>
       <h2>{{ zone.name }}</h2>
       <span class="quiet figures">{{ zone.taken }} of {{ zone.slots }} slots</span>
-      <v-btn variant="text" size="small" :aria-expanded="editing" @click="editing = !editing">Change</v-btn>
+      <v-btn variant="text" :aria-label="`Change ${zone.name}`" @click="start">Change</v-btn>
     </header>
-    <form v-if="editing" class="edit" @submit.prevent="save">
-      <v-text-field v-model="name" label="Name" />
-      <v-text-field v-model="slots" type="number" min="0" max="200" label="Slots" />
-      <v-btn type="submit" color="primary">Save</v-btn>
-    </form>
+    <FormDialog
+      v-if="editing"
+      :title="`The zone ${zone.name}`"
+      :draft="draft"
+      act="Save"
+      @close="editing = false"
+      @store="store"
+    >
+      <v-text-field v-model="typed.name" label="Name" :error-messages="on('name')" />
+      <v-number-input v-model="typed.slots" :min="0" :max="200" label="Slots" :error-messages="on('slots')" />
+    </FormDialog>
     <ul>
       <li v-for="(item, index) in lying" :key="item.id">
         <ItemGauge :item="item" size="small" />
         <span class="name">
           <RouterLink :to="`/items/${item.id}`">{{ shortName(item) }}</RouterLink>
-          <span class="quiet">{{ item.category }}{{ item.slots > 1 ? `, ${counted(item.slots, 'slot')}` : '' }}</span>
+          <span class="quiet"
+            >{{ kindAndMaker(item) }}{{ item.slots > 1 ? `, ${counted(item.slots, 'slot')}` : '' }}</span
+          >
         </span>
         <v-btn
           variant="text"
           :icon="mdiArrowUp"
           size="44"
           :disabled="index === 0"
-          :aria-label="`Move ${shortName(item)} forward`"
+          :aria-label="`Move ${callIt(item)} forward`"
           @click="shift(index, -1)"
         />
         <v-btn
@@ -74,12 +80,12 @@ function save(): void {
           :icon="mdiArrowDown"
           size="44"
           :disabled="index === lying.length - 1"
-          :aria-label="`Move ${shortName(item)} back`"
+          :aria-label="`Move ${callIt(item)} back`"
           @click="shift(index, 1)"
         />
         <v-menu>
           <template #activator="{ props: menu }">
-            <v-btn v-bind="menu" variant="text" :aria-label="`Move ${shortName(item)} elsewhere`">Move</v-btn>
+            <v-btn v-bind="menu" variant="text" :aria-label="`Move ${callIt(item)} elsewhere`">Move</v-btn>
           </template>
           <v-list>
             <v-list-item
@@ -92,6 +98,7 @@ function save(): void {
             <v-list-item title="Take out, let it rest" @click="emit('takeOut', item)" />
           </v-list>
         </v-menu>
+        <ItemActsMenu :item="item" :without="['take out']" />
       </li>
       <li v-if="lying.length === 0" class="quiet">Nothing lies here yet.</li>
     </ul>
@@ -117,13 +124,6 @@ header {
 header h2 {
   flex: 1;
   font-size: 17px;
-}
-
-.edit {
-  display: grid;
-  grid-template-columns: 1fr 90px auto;
-  gap: 8px;
-  align-items: start;
 }
 
 ul {

@@ -1,48 +1,39 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { counted } from '#core/words/counted'
-import { addMonths, type Day } from '#core/calendar/day'
 import { SEASONS, type Season } from '#core/item/traits'
-import { LAYING_CHOICES } from '#core/plan/laying-choices'
-import type { LayingAnswer, LayingCandidate } from '#contract/laying'
-import { get, newId } from '#web/api/client'
-import { useChanges } from '#web/shell/changes'
-import ChoiceRow from '#web/ui/ChoiceRow.vue'
+import type { ChangeNote } from '#contract/basic'
+import type { LayingCandidate } from '#contract/laying'
+import { newId } from '#web/data/client'
+import { useChanges } from '#web/data/changes'
+import { dateWords } from '#web/data/locale'
+import { useLaying } from '#web/data/reads'
+import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
-import { shortName, usesWords } from '#web/ui/words/item-words'
-import { goodTo } from '#web/ui/words/shelf-life-words'
-import { dateWords, fromNow } from '#web/ui/words/when-words'
+import PlaceHead from '#web/ui/PlaceHead.vue'
+import { callIt, shortName } from '#web/ui/words/item-words'
+import LayingCard from './LayingCard.vue'
+import { CHOICE_WORDS, type LayingSaid } from './laying-words'
 import PastLayouts from './PastLayouts.vue'
 
-/** A guided pass for a new season: the drawer and the season's candidates, one after the other, stopped and resumed at will. */
+/** A guided pass for a new season: what is over first, then the drawer and the season's candidates; stopped and resumed at will. */
 const changes = useChanges()
-const answer = ref<LayingAnswer | null>(null)
-const season = ref<Season | null>(null)
+const { answer } = useLaying()
+const chosenSeason = ref<Season | null>(null)
+const season = computed({
+  get: () => chosenSeason.value ?? answer.value?.season ?? null,
+  set: (value) => (chosenSeason.value = value),
+})
 const done = ref<{ noRoom: string[]; brushes: { out: string[]; in: string[] } } | null>(null)
 const at = ref<string | null>(null)
-const candidates = computed(() => answer.value?.candidates ?? [])
+/** What she has just said and the server has not shown yet. */
+const said = ref(new Map<string, LayingSaid>())
+const candidates = computed(() =>
+  (answer.value?.candidates ?? []).map((each) => ({ ...each, ...said.value.get(each.item.id) })),
+)
 const left = computed(() => candidates.value.filter((each) => each.choice === null))
 const current = computed<LayingCandidate | null>(
   () => candidates.value.find((each) => each.item.id === at.value) ?? left.value[0] ?? null,
-)
-const WORDS: Readonly<Record<(typeof LAYING_CHOICES)[number], string>> = {
-  stays: 'Stays',
-  'comes in': 'Comes in',
-  'put away': 'Put away till its season',
-  rests: 'Rests',
-  doubtful: 'Doubtful: on trial',
-}
-const offered = computed(() =>
-  LAYING_CHOICES.filter((choice) => (current.value?.item.placement ? choice !== 'comes in' : choice !== 'stays')),
-)
-
-watch(
-  () => changes.count,
-  async () => {
-    answer.value = await get<LayingAnswer>('/laying')
-    season.value ??= answer.value.season
-  },
-  { immediate: true },
 )
 
 async function start(): Promise<void> {
@@ -50,18 +41,15 @@ async function start(): Promise<void> {
   await changes.run('POST', '/laying', { changeId: newId(), id: newId(), season: season.value })
 }
 
-async function choose(choice: (typeof LAYING_CHOICES)[number]): Promise<void> {
+async function choose(word: LayingSaid): Promise<void> {
   const laying = answer.value?.laying
-  if (!laying || !current.value || !answer.value) return
+  if (!laying || !current.value) return
   const itemId = current.value.item.id
   at.value = null
-  await changes.run('POST', `/laying/${laying.id}/choose`, {
-    changeId: newId(),
-    itemId,
-    choice,
-    // Put away until the same time next year but a season early, when the drawer is laid again.
-    until: choice === 'put away' ? addMonths(answer.value.today, 9) : null,
-  })
+  said.value = new Map(said.value).set(itemId, word)
+  const stored = await changes.run('POST', `/laying/${laying.id}/choose`, { changeId: newId(), itemId, ...word })
+  // Refused: it is asked again. Stored: the answer shows it from now on.
+  if (stored === null) said.value = new Map([...said.value].filter(([id]) => id !== itemId))
 }
 
 async function close(): Promise<void> {
@@ -70,33 +58,20 @@ async function close(): Promise<void> {
   const closed = await changes.run<{
     noRoom: string[]
     brushes: { out: string[]; in: string[] }
-    change: { id: string; words: string; changed: boolean }
+    change: ChangeNote
   }>('POST', `/laying/${laying.id}/close`, { changeId: newId() })
-  if (closed) done.value = closed
-}
-
-function said(each: LayingCandidate, today: Day): string {
-  const { item } = each
-  return [
-    each.why,
-    item.lastWorn ? `worn ${fromNow(item.lastWorn, today)}` : 'not worn in the log',
-    usesWords(item.uses),
-    goodTo(item, today),
-    item.brushes ? `with ${item.brushes}` : '',
-  ]
-    .filter(Boolean)
-    .join('; ')
+  if (!closed) return
+  done.value = closed
+  said.value = new Map()
 }
 </script>
 
 <template>
-  <div class="place-head">
-    <h1>Lay for a season</h1>
-    <span class="quiet"
-      >What stays in reach, what comes in, what is put by? Take everything out, clean it, then one by one.</span
-    >
-    <v-btn variant="outlined" color="primary" to="/drawer">Zones and slots</v-btn>
-  </div>
+  <PlaceHead
+    title="Lay for a season"
+    question="What stays in reach, what comes in, what is put by? Take everything out, clean it, then one by one."
+    :acts="[{ words: 'Zones and slots', to: '/drawer' }]"
+  />
   <template v-if="answer">
     <section v-if="done" class="inset part" role="status">
       <p>The drawer is laid.</p>
@@ -113,7 +88,7 @@ function said(each: LayingCandidate, today: Day): string {
     <section v-if="answer.laying === null" class="inset part">
       <ChoiceRow v-model="season" label="For which season?" :options="SEASONS" />
       <p v-if="answer.comeBack.length > 0">
-        Asks to come back: {{ answer.comeBack.map((item) => shortName(item)).join(', ') }}.
+        Asks to come back: {{ answer.comeBack.map((item) => callIt(item)).join(', ') }}.
       </p>
       <v-btn color="primary" @click="start">Begin</v-btn>
     </section>
@@ -123,26 +98,7 @@ function said(each: LayingCandidate, today: Day): string {
         {{ candidates.length - left.length }} of {{ candidates.length }} chosen. Stop whenever you like; nothing moves
         before the end.
       </p>
-      <section v-if="current" class="sheet one" :aria-label="shortName(current.item)">
-        <div class="drawn"><ItemGauge :item="current.item" size="large" /></div>
-        <div class="ask">
-          <h2>{{ shortName(current.item) }}</h2>
-          <p class="quiet">{{ current.item.category }}, {{ current.item.maker }}</p>
-          <p class="figures">{{ said(current, answer.today) }}</p>
-          <div class="choices">
-            <button
-              v-for="choice in offered"
-              :key="choice"
-              type="button"
-              class="choice"
-              :aria-pressed="current.choice === choice"
-              @click="choose(choice)"
-            >
-              {{ WORDS[choice] }}
-            </button>
-          </div>
-        </div>
-      </section>
+      <LayingCard v-if="current" :key="current.item.id" :candidate="current" :today="answer.today" @choose="choose" />
       <div class="queue" role="group" aria-label="All that is looked at">
         <button
           v-for="each in candidates"
@@ -150,12 +106,15 @@ function said(each: LayingCandidate, today: Day): string {
           type="button"
           class="candidate"
           :class="{ current: each.item.id === current?.item.id }"
+          :aria-label="`${callIt(each.item)}: ${each.choice === null ? each.why : CHOICE_WORDS[each.choice]}`"
           @click="at = each.item.id"
         >
           <ItemGauge :item="each.item" size="small" :rail="false" />
           <span
             ><strong>{{ shortName(each.item) }}</strong
-            ><span class="quiet">{{ each.choice === null ? each.why : WORDS[each.choice].toLowerCase() }}</span></span
+            ><span class="quiet">{{
+              each.choice === null ? (each.spoiled ? 'over' : each.why) : CHOICE_WORDS[each.choice].toLowerCase()
+            }}</span></span
           >
         </button>
       </div>
@@ -188,28 +147,6 @@ p {
   margin-bottom: 8px;
 }
 
-.one {
-  display: grid;
-  grid-template-columns: 250px 1fr;
-  gap: 22px;
-  padding: 16px;
-  margin: 8px 0 12px;
-}
-
-.drawn {
-  display: grid;
-  place-items: center;
-  min-height: 250px;
-  background: var(--plate);
-  border-radius: 10px;
-}
-
-.ask {
-  display: grid;
-  gap: 8px;
-  align-content: center;
-}
-
 .queue {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
@@ -238,12 +175,6 @@ p {
 }
 
 .form-acts {
-  margin: 14px 0 30px;
-}
-
-@media (max-width: 760px) {
-  .one {
-    grid-template-columns: 1fr;
-  }
+  margin: 14px 0 20px;
 }
 </style>

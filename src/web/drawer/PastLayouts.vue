@@ -1,21 +1,20 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import type { Day } from '#core/calendar/day'
 import type { LayoutChange } from '#contract/laying'
-import { get } from '#web/api/client'
-import { shortName } from '#web/ui/words/item-words'
-import { dateWords } from '#web/ui/words/when-words'
+import { callIt } from '#web/ui/words/item-words'
+import { dateWords } from '#web/data/locale'
+import { useRead } from '#web/data/reads'
 
 /** The drawer as it was laid before, against the drawer of today. */
 const props = defineProps<{ days: readonly Day[] }>()
 const day = ref<Day | null>(null)
-const layout = ref<LayoutChange | null>(null)
-const names = computed(() => new Map((layout.value?.lay ?? []).map((item) => [item.id, shortName(item)])))
+const { answer: layout } = useRead<LayoutChange>(
+  () => ['layouts', day.value ?? ''],
+  () => (day.value === null ? null : `/layouts/${day.value}`),
+)
+const names = computed(() => new Map((layout.value?.lay ?? []).map((item) => [item.id, callIt(item)])))
 const named = (ids: readonly string[]): string => ids.map((id) => names.value.get(id) ?? '').join(', ') || 'nothing'
-
-watch(day, async (asked) => {
-  if (asked !== null) layout.value = await get<LayoutChange>(`/layouts/${asked}`)
-})
 </script>
 
 <template>
@@ -44,7 +43,7 @@ watch(day, async (asked) => {
 
 <style scoped>
 .past {
-  margin-bottom: 70px;
+  margin: 14px 0 20px;
 }
 
 h2 {

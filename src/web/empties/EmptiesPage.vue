@@ -1,21 +1,15 @@
 <script setup lang="ts">
+import { computed, ref } from 'vue'
 import { counted } from '#core/words/counted'
-import { computed, ref, watch } from 'vue'
-import type { EmptiesAnswer, EmptyView } from '#contract/ending'
-import { get } from '#web/api/client'
-import { useChanges } from '#web/shell/changes'
+import type { EmptyView } from '#contract/ending'
+import { useEmpties } from '#web/data/reads'
+import EmptyPlace from '#web/ui/EmptyPlace.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
 import EmptyEntry from './EmptyEntry.vue'
 
 /** The journal of what was finished, with what was thought of it. */
-const changes = useChanges()
-const answer = ref<EmptiesAnswer | null>(null)
+const { answer } = useEmpties()
 const again = ref(false)
-
-watch(
-  () => changes.count,
-  async () => (answer.value = await get<EmptiesAnswer>('/empties')),
-  { immediate: true },
-)
 
 const years = computed(() => {
   const found = new Map<string, EmptyView[]>()
@@ -39,21 +33,22 @@ function kindsOf(empties: readonly EmptyView[]): string {
 </script>
 
 <template>
-  <div class="place-head">
-    <h1>Empties</h1>
-    <span class="quiet">What did I finish, and what did I think?</span>
-    <button type="button" class="choice" :aria-pressed="again" @click="again = !again">
-      Only what I would buy again
-    </button>
-  </div>
+  <PlaceHead
+    title="Empties"
+    question="What did I finish, and what did I think?"
+    :acts="[{ words: 'Only what I would buy again', act: () => (again = !again), pressed: again }]"
+  />
   <template v-if="answer">
-    <section v-if="answer.empties.length === 0" class="inset empty">
-      <h2>No empties yet</h2>
-      <p>
-        When something is used up, say so on its page: “It is empty”. It keeps its uses, its months and your few words
-        here, so that you need not buy it again to remember.
-      </p>
-    </section>
+    <EmptyPlace v-if="answer.empties.length === 0" title="No empties yet" act="Go to the drawer" to="/">
+      <template #drawing>
+        <svg viewBox="0 0 200 110" width="200" height="110" aria-hidden="true">
+          <path d="M30 26h36v14l8 12v46a6 6 0 0 1-6 6H28a6 6 0 0 1-6-6V52l8-12z" class="line" />
+          <path d="M98 40h96M98 58h80M98 76h58" class="line" />
+        </svg>
+      </template>
+      When something is used up, say so on its page: “It is empty”. It keeps its uses, its months and your few words
+      here, so that you need not buy it again to remember.
+    </EmptyPlace>
     <section v-for="group in years" :key="group.year" class="year" :aria-label="group.year">
       <h2>
         {{ group.year }} <span class="quiet figures">{{ group.empties.length }} finished: {{ group.kinds }}</span>
@@ -68,17 +63,8 @@ function kindsOf(empties: readonly EmptyView[]): string {
   margin-bottom: 24px;
 }
 
-.year:last-of-type {
-  padding-bottom: 70px;
-}
-
 h2 .quiet {
   font: 400 13.5px var(--text);
   margin-left: 8px;
-}
-
-.empty {
-  padding: 28px;
-  max-width: 760px;
 }
 </style>

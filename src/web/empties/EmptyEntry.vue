@@ -2,8 +2,9 @@
 import { computed } from 'vue'
 import type { EmptyView } from '#contract/ending'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
-import { fullName, moneyWords, usesWords } from '#web/ui/words/item-words'
-import { dateWords, spanRangeWords } from '#web/ui/words/when-words'
+import { fullName, kindAndMaker, usesWords } from '#web/ui/words/item-words'
+import { spanRangeWords } from '#web/ui/words/when-words'
+import { dateWords, moneyWords } from '#web/data/locale'
 
 const props = defineProps<{ empty: EmptyView; currency: string }>()
 const AGAIN: Readonly<Record<NonNullable<EmptyView['wouldBuyAgain']>, string>> = {
@@ -33,7 +34,7 @@ const facts = computed(() => {
     <div>
       <h3>
         <RouterLink :to="`/items/${empty.item.id}`">{{ fullName(empty.item) }}</RouterLink>
-        <span class="quiet">{{ empty.item.category }}, {{ empty.item.maker }}</span>
+        <span class="quiet">{{ kindAndMaker(empty.item) }}</span>
       </h3>
       <p class="quiet figures">{{ facts }}</p>
       <p v-if="empty.words" class="words">{{ empty.words }}</p>

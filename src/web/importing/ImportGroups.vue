@@ -143,17 +143,15 @@ li {
   margin: 12px 0 8px;
 }
 
-@media (max-width: 760px) {
-  .mend {
-    flex-wrap: wrap;
-  }
+.phone .mend {
+  flex-wrap: wrap;
+}
 
-  .mend > :first-child {
-    flex: 1 0 100%;
-  }
+.phone .mend > :first-child {
+  flex: 1 0 100%;
+}
 
-  .cell {
-    min-height: 44px;
-  }
+.phone .cell {
+  min-height: 44px;
 }
 </style>

@@ -3,10 +3,12 @@ import { computed, ref } from 'vue'
 import { SHEET_FIELDS, type SheetField } from '#core/formats/sheet/columns'
 import { counted, plural } from '#core/words/counted'
 import type { ImportChoices } from '#contract/importing'
-import { OutOfReach } from '#web/api/client'
-import FormTrouble from '#web/ui/FormTrouble.vue'
-import { useStock } from '#web/ui/stock'
-import { useForm } from '#web/ui/use-form'
+import type { ChangeNote } from '#contract/basic'
+import FormTrouble from '#web/ui/form/FormTrouble.vue'
+import { useStock } from '#web/data/stock'
+import { useOpenDrafts } from '#web/ui/form/open-drafts'
+import { useDraft } from '#web/ui/form/use-draft'
+import PlaceHead from '#web/ui/PlaceHead.vue'
 import ImportGroups from './ImportGroups.vue'
 import ImportKinds from './ImportKinds.vue'
 import ImportRows from './ImportRows.vue'
@@ -14,11 +16,12 @@ import { NO_CHOICES, usePreview } from './use-preview'
 
 /** A sheet is read and shown before anything is stored. */
 const stock = useStock()
-void stock.load()
-const form = useForm()
-const { shown, choices, reading, read, choose: rechoose, close } = usePreview(form)
+const draft = useDraft(() => ({ pasted: '' }))
+const { typed } = draft
+const { shown, choices, reading, refused, outOfReach, read, choose: rechoose, close } = usePreview()
+// A sheet with what was chosen and mended in it is typed work too.
+useOpenDrafts().watchOver(() => shown.value !== null)
 const preview = computed(() => shown.value?.answer ?? null)
-const pasted = ref('')
 const stored = ref<{ stored: number; backups: number; leftOut: number } | null>(null)
 /** The row that a problem was opened at. */
 const lookedAt = ref<number | null>(null)
@@ -37,12 +40,12 @@ const fieldItems = [
   ...SHEET_FIELDS.map((field) => ({ title: FIELD_WORDS[field] ?? field, value: field as SheetField | null })),
 ]
 
-async function choose(file: File | undefined): Promise<void> {
+async function choose(file: File | undefined | null): Promise<void> {
   if (!file) return
-  form.refused.value = null
+  refused.value = null
   stored.value = null
   if (file.size > MOST_BYTES) {
-    form.outOfReach.value = `${file.name} is larger than 20 MB. Split the sheet and import the parts. Nothing was stored.`
+    outOfReach.value = `${file.name} is larger than 20 MB. Split the sheet and import the parts. Nothing was stored.`
     return
   }
   await read(file.name, await base64Of(file, file.name))
@@ -51,7 +54,7 @@ async function choose(file: File | undefined): Promise<void> {
 /** Cells copied from a spreadsheet come as text with tabs between them. */
 async function takePasted(): Promise<void> {
   stored.value = null
-  await read('pasted cells', await base64Of(new Blob([pasted.value]), 'pasted cells'))
+  await read('pasted cells', await base64Of(new Blob([typed.value.pasted]), 'pasted cells'))
 }
 
 function setTab(name: string, wanted: boolean): void {
@@ -90,14 +93,14 @@ function mend(row: number, at: number, text: string): void {
 async function store(): Promise<void> {
   if (!shown.value) return
   const { answer: _, ...body } = shown.value
-  const answer = await form.submit<{
-    stored: number
-    backups: number
-    leftOut: number
-    change: { id: string; words: string; changed: boolean }
-  }>('POST', '/import/run', body)
+  const answer = await draft.store<{ stored: number; backups: number; leftOut: number; change: ChangeNote }>(
+    'POST',
+    '/import/run',
+    body,
+  )
   if (!answer) return
   stored.value = answer
+  draft.begin({ pasted: '' })
   close()
 }
 
@@ -107,7 +110,7 @@ async function base64Of(file: Blob, name: string): Promise<string> {
   const url = await new Promise<string>((resolve, reject) => {
     const reader = new FileReader()
     reader.onload = () => resolve(String(reader.result))
-    reader.onerror = () => reject(new OutOfReach(`${name} cannot be read.`))
+    reader.onerror = () => reject(reader.error ?? new Error(`${name} cannot be read.`))
     reader.readAsDataURL(file)
   })
   return url.slice(url.indexOf(',') + 1)
@@ -115,23 +118,22 @@ async function base64Of(file: Blob, name: string): Promise<string> {
 </script>
 
 <template>
-  <div class="place-head">
-    <h1>Import a sheet</h1>
-    <span class="quiet">What does my sheet say, and what is wrong in it? Nothing is stored before you say so.</span>
-  </div>
+  <PlaceHead
+    title="Import a sheet"
+    question="What does my sheet say, and what is wrong in it? Nothing is stored before you say so."
+    :acts="[{ words: 'Type lines instead', to: '/collection/lines' }]"
+  />
   <section class="sheet choose">
-    <label class="file">
-      <span>Choose a file: CSV, TSV or a workbook (.xlsx)</span>
-      <input
-        type="file"
-        accept=".csv,.tsv,.txt,.xlsx,text/csv"
-        @change="choose(($event.target as HTMLInputElement).files?.[0])"
-      />
-    </label>
+    <v-file-upload
+      title="Drop a sheet here, or choose one: CSV, TSV or a workbook (.xlsx)"
+      browse-text="Choose a file"
+      accept=".csv,.tsv,.txt,.xlsx,text/csv"
+      @update:model-value="(files) => choose(Array.isArray(files) ? files[0] : files)"
+    />
     <details class="paste">
       <summary>Or paste cells copied from a spreadsheet</summary>
-      <v-textarea v-model="pasted" label="Cells" rows="4" spellcheck="false" />
-      <v-btn variant="outlined" color="primary" :disabled="pasted.trim() === ''" @click="takePasted"
+      <v-textarea v-model="typed.pasted" label="Cells" rows="4" spellcheck="false" />
+      <v-btn variant="outlined" color="primary" :disabled="typed.pasted.trim() === ''" @click="takePasted"
         >Read what is pasted</v-btn
       >
     </details>
@@ -139,7 +141,7 @@ async function base64Of(file: Blob, name: string): Promise<string> {
       Headers may stand in any order and language, under title lines or none; section lines such as “LIPSTICKS” are
       understood. Columns that are not recognised are kept as text with each item.
     </p>
-    <FormTrouble :refused="form.refused.value" :out-of-reach="form.outOfReach.value" />
+    <FormTrouble :refused="refused ?? draft.refused.value" :out-of-reach="outOfReach || draft.outOfReach.value" />
   </section>
   <p v-if="stored" class="inset stored" role="status">
     {{ counted(stored.stored, 'item') }} {{ plural(stored.stored, 'is') }} stored{{
@@ -201,7 +203,7 @@ async function base64Of(file: Blob, name: string): Promise<string> {
         }}{{ willLeaveOut > 0 ? `, ${willLeaveOut} stay out` : '' }}.</span
       >
       <v-btn variant="text" @click="close">Cancel</v-btn>
-      <v-btn color="primary" :loading="form.busy.value || reading" :disabled="preview.willStore === 0" @click="store"
+      <v-btn color="primary" :loading="draft.busy.value || reading" :disabled="preview.willStore === 0" @click="store"
         >Store {{ counted(preview.willStore, 'item') }}</v-btn
       >
     </div>
@@ -213,18 +215,6 @@ async function base64Of(file: Blob, name: string): Promise<string> {
 .part {
   padding: 16px 18px;
   margin-bottom: 12px;
-}
-
-.file {
-  display: inline-flex;
-  flex-wrap: wrap;
-  gap: 14px;
-  align-items: center;
-  font-weight: 600;
-}
-
-.file input {
-  font-weight: 400;
 }
 
 .paste summary {
@@ -262,10 +252,8 @@ async function base64Of(file: Blob, name: string): Promise<string> {
   z-index: 4;
 }
 
-@media (max-width: 760px) {
-  .store {
-    bottom: 60px;
-    flex-wrap: wrap;
-  }
+.phone .store {
+  bottom: 60px;
+  flex-wrap: wrap;
 }
 </style>

@@ -4,8 +4,9 @@ import { FORMS, type Form } from '#core/item/form'
 import { counted } from '#core/words/counted'
 import type { PreviewRow } from '#contract/importing'
 import type { CategoryView } from '#contract/item'
-import { contentWords, moneyWords, usesWords } from '#web/ui/words/item-words'
-import { dateWords, rangeWords } from '#web/ui/words/when-words'
+import { contentWords, usesWords } from '#web/ui/words/item-words'
+import { rangeWords } from '#web/ui/words/when-words'
+import { dateWords, moneyWords } from '#web/data/locale'
 
 /** Every row as it will be stored; chosen ones can be set together or left out. */
 const props = defineProps<{
@@ -197,14 +198,12 @@ function lifeWords(row: PreviewRow): string {
   text-decoration: underline;
 }
 
-@media (max-width: 760px) {
-  .row {
-    grid-template-columns: 40px minmax(0, 1.6fr) minmax(0, 1fr);
-  }
+.phone .row {
+  grid-template-columns: 40px minmax(0, 1.6fr) minmax(0, 1fr);
+}
 
-  .row > :nth-child(2),
-  .row > :nth-child(n + 5) {
-    display: none;
-  }
+.phone .row > :nth-child(2),
+.phone .row > :nth-child(n + 5) {
+  display: none;
 }
 </style>

@@ -1,7 +1,6 @@
 import { ref, shallowRef, type Ref } from 'vue'
 import type { ImportChoices, PreviewAnswer } from '#contract/importing'
-import { ask, newId, OutOfReach, Refused } from '#web/api/client'
-import type { useForm } from '#web/ui/use-form'
+import { ask, newId, OutOfReach, Refused } from '#web/data/client'
 
 export const NO_CHOICES: ImportChoices = { meanings: null, rows: [], skip: [], mended: [], tabs: null }
 
@@ -17,10 +16,12 @@ export interface Shown {
 }
 
 /** The preview of a sheet: the last one asked for is the one that is shown, in whatever order answers come. */
-export function usePreview(form: ReturnType<typeof useForm>) {
+export function usePreview() {
   const shown = shallowRef<Shown | null>(null)
   const choices: Ref<ImportChoices> = ref({ ...NO_CHOICES })
   const reading = ref(false)
+  const refused = ref<Refused | null>(null)
+  const outOfReach = ref('')
   const source = ref({ fileName: '', base64: '' })
   let asked = 0
 
@@ -40,15 +41,15 @@ export function usePreview(form: ReturnType<typeof useForm>) {
     const mine = asked
     const sent = { ...source.value, choices: choices.value }
     reading.value = true
-    form.outOfReach.value = ''
-    form.refused.value = null
+    outOfReach.value = ''
+    refused.value = null
     try {
       const answer = await ask<PreviewAnswer>('/import/preview', sent)
       if (mine === asked) shown.value = { answer, ...sent, changeId: newId(), importId: newId() }
     } catch (error) {
       if (mine !== asked) return
-      if (error instanceof Refused) form.refused.value = error
-      else if (error instanceof OutOfReach) form.outOfReach.value = error.message
+      if (error instanceof Refused) refused.value = error
+      else if (error instanceof OutOfReach) outOfReach.value = error.message
       else throw error
       // What was shown before stays with what was chosen for it, so that nothing said so far is lost.
       if (shown.value?.base64 === sent.base64) choices.value = shown.value.choices
@@ -64,5 +65,5 @@ export function usePreview(form: ReturnType<typeof useForm>) {
     shown.value = null
   }
 
-  return { shown, choices, reading, read, choose, close }
+  return { shown, choices, reading, refused, outOfReach, read, choose, close }
 }

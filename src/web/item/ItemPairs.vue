@@ -1,40 +1,49 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { PairView } from '#contract/beside-item'
-import type { ItemSummary } from '#contract/item'
-import { newId } from '#web/api/client'
-import { useChanges } from '#web/shell/changes'
-import ChoiceRow from '#web/ui/ChoiceRow.vue'
+import type { ListedItem } from '#contract/item'
+import { newId } from '#web/data/client'
+import { useChanges } from '#web/data/changes'
+import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
+import FormDialog from '#web/ui/form/FormDialog.vue'
+import { useDraft } from '#web/ui/form/use-draft'
 import ItemPicker from '#web/ui/ItemPicker.vue'
-import { shortName } from '#web/ui/words/item-words'
+import { callIt } from '#web/ui/words/item-words'
 
 /** What it goes with and what it fights with; for two that are mixed, the ratio. */
-const props = defineProps<{ item: ItemSummary; pairs: readonly PairView[] }>()
+const props = defineProps<{ item: ListedItem; pairs: readonly PairView[] }>()
 const changes = useChanges()
 const picking = ref(false)
-const other = ref<ItemSummary | null>(null)
-const verdict = ref<'works' | 'fights' | null>('works')
-const mine = ref('')
-const theirs = ref('')
-const unit = ref<'pumps' | 'drops'>('pumps')
-const words = ref('')
+const other = ref<ListedItem | null>(null)
+const draft = useDraft(() => ({
+  verdict: 'works' as 'works' | 'fights' | null,
+  mine: '',
+  theirs: '',
+  unit: 'pumps' as 'pumps' | 'drops',
+  words: '',
+}))
+const { typed, on } = draft
 
-async function save(): Promise<void> {
+function pick(item: ListedItem): void {
+  picking.value = false
+  draft.begin()
+  other.value = item
+}
+
+async function store(): Promise<void> {
   if (!other.value) return
-  const ratio = mine.value !== '' && theirs.value !== ''
-  const done = await changes.run('POST', `/items/${props.item.id}/pairs`, {
-    changeId: newId(),
-    id: newId(),
+  const { verdict, mine, theirs, unit, words } = typed.value
+  const ratio = verdict === 'works' && mine !== '' && theirs !== ''
+  const done = await draft.store('POST', `/items/${props.item.id}/pairs`, {
+    id: draft.id('pair'),
     otherItemId: other.value.id,
-    verdict: verdict.value ?? 'works',
-    itemAmount: ratio ? Number(mine.value) : null,
-    otherAmount: ratio ? Number(theirs.value) : null,
-    amountUnit: ratio ? unit.value : null,
-    words: words.value,
+    verdict: verdict ?? 'works',
+    itemAmount: ratio ? Number(mine) : null,
+    otherAmount: ratio ? Number(theirs) : null,
+    amountUnit: ratio ? unit : null,
+    words,
   })
-  if (!done) return
-  other.value = null
-  mine.value = theirs.value = words.value = ''
+  if (done) other.value = null
 }
 
 function ratioWords(pair: PairView): string {
@@ -62,32 +71,41 @@ function drop(pair: PairView): void {
         Nothing recorded yet. What peels or pills together is never suggested together.
       </li>
     </ul>
-    <form v-if="other" class="inset add" @submit.prevent="save">
+    <v-btn variant="outlined" color="primary" @click="picking = true">Add a pair</v-btn>
+    <FormDialog
+      v-if="other"
+      :title="`With ${callIt(other)}`"
+      label="A pair"
+      :draft="draft"
+      act="Keep the pair"
+      @close="other = null"
+      @store="store"
+    >
       <ChoiceRow
-        v-model="verdict"
-        :label="`With ${shortName(other)} it`"
+        v-model="typed.verdict"
+        label="Together they"
         :options="['works', 'fights']"
-        :words="{ works: 'goes well', fights: 'fights: peels, pills, patches' }"
+        :words="{ works: 'go well', fights: 'fight: peel, pill, patch' }"
       />
-      <div v-if="verdict === 'works'" class="ratio">
-        <v-text-field v-model="mine" type="number" min="0" step="0.5" density="compact" label="Of this" />
-        <v-text-field v-model="theirs" type="number" min="0" step="0.5" density="compact" label="Of the other" />
-        <v-select v-model="unit" density="compact" label="In" :items="['pumps', 'drops']" />
+      <div v-if="typed.verdict === 'works'" class="ratio">
+        <v-text-field v-model="typed.mine" inputmode="decimal" label="Of this" :error-messages="on('itemAmount')" />
+        <v-text-field
+          v-model="typed.theirs"
+          inputmode="decimal"
+          label="Of the other"
+          :error-messages="on('otherAmount')"
+        />
+        <v-select v-model="typed.unit" label="In" :items="['pumps', 'drops']" />
       </div>
-      <v-text-field v-model="words" density="compact" label="In a few words" />
-      <div class="form-acts">
-        <v-btn variant="text" @click="other = null">Cancel</v-btn>
-        <v-btn type="submit" color="primary">Keep the pair</v-btn>
-      </div>
-    </form>
-    <v-btn v-else variant="outlined" color="primary" @click="picking = true">Add a pair</v-btn>
+      <v-text-field v-model="typed.words" label="In a few words" :error-messages="on('words')" />
+    </FormDialog>
     <ItemPicker
       v-if="picking"
       v-model="picking"
       title="A pair with"
       action="Choose"
       :exclude="[item.id]"
-      @pick="(each) => ((other = each), (picking = false))"
+      @pick="pick"
     />
   </section>
 </template>
@@ -104,7 +122,7 @@ ul {
 }
 
 li {
-  min-height: 36px;
+  min-height: 44px;
   display: flex;
   gap: 8px;
   align-items: center;
@@ -113,13 +131,7 @@ li {
 .drop {
   color: var(--primary);
   text-decoration: underline;
-  min-height: 36px;
-}
-
-.add {
-  padding: 12px;
-  display: grid;
-  gap: 10px;
+  min-height: 44px;
 }
 
 .ratio {

@@ -3,30 +3,32 @@ import { ref } from 'vue'
 import type { Day } from '#core/calendar/day'
 import type { PhotoView } from '#contract/beside-item'
 import type { ItemSummary } from '#contract/item'
-import { newId, sendPicture } from '#web/api/client'
-import { useChanges } from '#web/shell/changes'
-import { shortName } from '#web/ui/words/item-words'
-import { dateWords } from '#web/ui/words/when-words'
+import { newId, sendPicture } from '#web/data/client'
+import { useChanges } from '#web/data/changes'
+import { callIt } from '#web/ui/words/item-words'
+import { dateWords } from '#web/data/locale'
 
 /** Pictures of it, the latest first; shrunk, without the place they were taken at. */
 const props = defineProps<{ item: ItemSummary; photos: readonly PhotoView[]; today: Day }>()
 const changes = useChanges()
 const busy = ref(false)
+let sending: { file: File; changeId: string; photoId: string } | null = null
 
-async function add(event: Event): Promise<void> {
-  const field = event.target as HTMLInputElement
-  const file = field.files?.[0]
+async function add(file: File | undefined | null): Promise<void> {
   if (!file) return
   busy.value = true
   try {
-    const query = new URLSearchParams({ changeId: newId(), photoId: newId(), day: props.today })
+    // A picture that may have arrived is sent again under the same ids: it is one picture.
+    if (sending?.file !== file) sending = { file, changeId: newId(), photoId: newId() }
+    const { changeId, photoId } = sending
+    const query = new URLSearchParams({ changeId, photoId, day: props.today })
     const answer = await sendPicture(`/items/${props.item.id}/photos?${query.toString()}`, file)
+    sending = null
     changes.report(answer.change)
   } catch (error) {
-    changes.show(error)
+    changes.show(error, { again: () => void add(file) })
   } finally {
     busy.value = false
-    field.value = ''
   }
 }
 
@@ -41,7 +43,7 @@ function drop(photo: PhotoView): void {
     <div class="strip">
       <figure v-for="photo in photos" :key="photo.id">
         <a :href="`/api/photos/${photo.id}`" target="_blank" rel="noopener">
-          <img :src="`/api/photos/${photo.id}`" :alt="`${shortName(item)} on ${dateWords(photo.day)}`" loading="lazy" />
+          <img :src="`/api/photos/${photo.id}`" :alt="`${callIt(item)} on ${dateWords(photo.day)}`" loading="lazy" />
         </a>
         <figcaption class="figures">
           {{ dateWords(photo.day) }}
@@ -59,10 +61,14 @@ function drop(photo: PhotoView): void {
     <p v-if="photos.length === 0" class="quiet">
       None yet. From above, in the same light, progress shows that no memory keeps.
     </p>
-    <label class="add">
-      <span>{{ busy ? 'Shrinking and storing…' : 'Add a picture' }}</span>
-      <input type="file" accept="image/*" :disabled="busy" @change="add" />
-    </label>
+    <v-file-upload
+      :key="photos.length"
+      :title="busy ? 'Shrinking and storing…' : 'Drop a picture here, or choose one'"
+      browse-text="Choose a picture"
+      accept="image/*"
+      :disabled="busy"
+      @update:model-value="(files) => add(Array.isArray(files) ? files[0] : files)"
+    />
   </section>
 </template>
 
@@ -101,15 +107,6 @@ figcaption {
 .drop {
   color: var(--primary);
   text-decoration: underline;
-  min-height: 32px;
-}
-
-.add {
-  display: inline-flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  align-items: center;
   min-height: 44px;
-  font-weight: 600;
 }
 </style>

@@ -1,14 +1,18 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import { useDisplay } from 'vuetify'
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import { counted } from '#core/words/counted'
 import type { ItemAnswer } from '#contract/item'
 import { readingWords } from '#web/ui/words/gauge-words'
-import { dateWords } from '#web/ui/words/when-words'
+import { dateWords } from '#web/data/locale'
 
 /** The item's life on one line: opened, worn, looked at, rolled in and out, good to. */
 const props = defineProps<{ answer: ItemAnswer }>()
-const WIDTH = 1000
+/** Drawn at the width it is shown at, so that its words keep their size. */
+const { mobile } = useDisplay()
+const WIDTH = computed(() => (mobile.value ? 360 : 1000))
+const asTable = ref(false)
 const MARGIN = 14
 const item = computed(() => props.answer.item)
 const span = computed(() => {
@@ -32,7 +36,8 @@ const span = computed(() => {
 })
 const at = (day: Day): number =>
   MARGIN +
-  ((WIDTH - 2 * MARGIN) * daysBetween(span.value.from, day)) / Math.max(1, daysBetween(span.value.from, span.value.to))
+  ((WIDTH.value - 2 * MARGIN) * daysBetween(span.value.from, day)) /
+    Math.max(1, daysBetween(span.value.from, span.value.to))
 const ticks = computed(() => props.answer.wearDays.map((day) => ({ day, x: at(day) })))
 const readings = computed(() =>
   props.answer.readings.map((reading) => ({
@@ -56,6 +61,23 @@ const goodEnd = computed(() =>
     ? at(item.value.shelfLife.actOn)
     : null,
 )
+/** Everything on the line as rows, the latest first: months of wear as one row each. */
+const rows = computed(() => {
+  const months = new Map<string, Day[]>()
+  for (const day of props.answer.wearDays) months.set(day.slice(0, 7), [...(months.get(day.slice(0, 7)) ?? []), day])
+  return [
+    ...[...months.values()].flatMap((days) =>
+      days[0] === undefined
+        ? []
+        : [{ day: days.at(-1) ?? days[0], words: `worn on ${counted(days.length, 'day')} of its month` }],
+    ),
+    ...props.answer.readings.map((reading) => ({ day: reading.day, words: `looked at: ${readingWords(reading)}` })),
+    ...props.answer.events.map((event) => ({
+      day: event.day,
+      words: `${event.kind}${event.words ? `, ${event.words}` : ''}`,
+    })),
+  ].sort((a, b) => (a.day < b.day ? 1 : -1))
+})
 const todayAt = computed(() => at(props.answer.today))
 </script>
 
@@ -83,30 +105,46 @@ const todayAt = computed(() => at(props.answer.today))
       <line class="today" :x1="todayAt" :x2="todayAt" y1="20" y2="72" />
       <line v-if="goodEnd !== null" class="good" :x1="goodEnd" :x2="goodEnd" y1="20" y2="72" />
       <text v-if="openedSpan" :x="openedSpan.x" y="88">opened</text>
-      <text :x="todayAt" y="14" text-anchor="middle">today</text>
-      <text v-if="goodEnd !== null" class="end" :x="goodEnd" y="88" :text-anchor="goodEnd > 900 ? 'end' : 'middle'">
+      <text :x="todayAt" y="14" :text-anchor="todayAt > WIDTH * 0.9 ? 'end' : 'middle'">today</text>
+      <text
+        v-if="goodEnd !== null"
+        class="end"
+        :x="goodEnd"
+        y="88"
+        :text-anchor="goodEnd > WIDTH * 0.9 ? 'end' : 'middle'"
+      >
         last good day
       </text>
     </svg>
     <p class="key quiet">
       Strokes: days worn. Dots: looked at. Pale bar: when it was opened, as closely as it is known.
     </p>
-    <ol v-if="answer.events.length > 0" class="events">
-      <li v-for="(event, n) in answer.events" :key="n">
-        <span class="quiet figures">{{ dateWords(event.day) }}</span>
-        <span
-          ><strong>{{ event.kind }}</strong
-          >{{ event.words ? `, ${event.words}` : '' }}</span
-        >
-      </li>
-    </ol>
+    <v-btn variant="text" :aria-expanded="asTable" @click="asTable = !asTable">{{
+      asTable ? 'Hide the table' : 'As a table'
+    }}</v-btn>
+    <table :class="{ 'visually-hidden': !asTable }">
+      <caption class="visually-hidden">
+        The same as a table, the latest first
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">Day</th>
+          <th scope="col">What</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(row, n) in rows" :key="n">
+          <td class="figures">{{ dateWords(row.day) }}</td>
+          <td>{{ row.words }}</td>
+        </tr>
+      </tbody>
+    </table>
   </section>
 </template>
 
 <style scoped>
 .life {
   margin-top: 22px;
-  padding-bottom: 70px;
 }
 
 h2 {
@@ -165,17 +203,15 @@ text {
   margin: 4px 0 10px;
 }
 
-.events {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-  display: grid;
-  gap: 4px;
+table {
+  border-collapse: collapse;
+  font-size: 13.5px;
 }
 
-.events li {
-  display: grid;
-  grid-template-columns: 110px 1fr;
-  gap: 12px;
+td,
+th {
+  text-align: left;
+  padding: 4px 16px 4px 0;
+  border-bottom: 1px solid var(--hair);
 }
 </style>

@@ -3,7 +3,8 @@ import { mdiClose } from '@mdi/js'
 import { ref } from 'vue'
 import { FORMS } from '#core/item/form'
 import { FINISHES } from '#core/item/traits'
-import { newId } from '#web/api/client'
+import { newId } from '#web/data/client'
+import SwatchField from '#web/ui/form/SwatchField.vue'
 import type { ItemDraft } from './item-draft'
 
 /** The shades of a palette, the sides of a duo, the ends of a pencil: each where it really lies. */
@@ -21,7 +22,7 @@ function add(): void {
     {
       id: newId(),
       name: `${PART_NAME[props.structure]} ${n + 1}`,
-      colour: '#b08a78',
+      colour: null,
       finish: null,
       shape: 'square',
       row: Math.floor(n / across) + 1,
@@ -60,11 +61,11 @@ function place(index: number, key: 'row' | 'col' | 'rowSpan' | 'colSpan', value:
   <fieldset>
     <legend>{{ PART_NAME[structure] }}s, as they lie</legend>
     <div v-if="parts.length > 0" class="top">
-      <v-text-field v-model="columns" class="columns" type="number" min="1" max="30" label="In a row" />
+      <v-text-field v-model="columns" class="columns" inputmode="numeric" label="In a row" />
       <v-btn variant="text" @click="layOut">Lay them out row by row</v-btn>
     </div>
     <div v-for="(part, n) in parts" :key="part.id" class="shade">
-      <input v-model="part.colour" type="color" :aria-label="`Colour of ${part.name}`" />
+      <SwatchField v-model="part.colour" :label="`Colour of ${part.name}`" small />
       <v-text-field
         v-model="part.name"
         :label="`${PART_NAME[structure]} ${n + 1}`"
@@ -85,9 +86,7 @@ function place(index: number, key: 'row' | 'col' | 'rowSpan' | 'colSpan', value:
             ['colSpan', 'Columns wide'],
           ] as const"
           :key="key"
-          type="number"
-          min="1"
-          max="30"
+          inputmode="numeric"
           density="compact"
           :label="label"
           :model-value="part[key]"
@@ -150,20 +149,11 @@ legend {
   padding: 4px 0 10px 56px;
 }
 
-input[type='color'] {
-  width: 48px;
-  height: 40px;
-  border: 1px solid var(--line);
-  border-radius: 7px;
+.phone .shade {
+  grid-template-columns: 48px minmax(0, 1fr) auto;
 }
 
-@media (max-width: 600px) {
-  .shade {
-    grid-template-columns: 48px minmax(0, 1fr) auto;
-  }
-
-  .finish {
-    display: none;
-  }
+.phone .finish {
+  display: none;
 }
 </style>

@@ -26,15 +26,14 @@ function toggle<T>(list: readonly T[], each: T): T[] {
     <v-select v-model="draft.availability" label="Can it be had again?" clearable :items="AVAILABILITIES" />
     <v-text-field
       v-model="draft.spf"
-      type="number"
-      min="1"
+      inputmode="numeric"
       label="SPF on the label"
       :error-messages="errors.spf ? [errors.spf] : []"
     />
     <v-text-field v-model="draft.brushes" label="Brushes that go with it" />
     <v-text-field v-model="draft.kit" label="Kit or set it belongs to" />
   </div>
-  <fieldset>
+  <fieldset class="choice-row">
     <legend>Seasons it suits (none: all year)</legend>
     <div class="choices">
       <button
@@ -49,7 +48,7 @@ function toggle<T>(list: readonly T[], each: T): T[] {
       </button>
     </div>
   </fieldset>
-  <fieldset>
+  <fieldset class="choice-row">
     <legend>The package</legend>
     <div class="choices">
       <button
@@ -65,23 +64,3 @@ function toggle<T>(list: readonly T[], each: T): T[] {
     </div>
   </fieldset>
 </template>
-
-<style scoped>
-.grid {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(240px, 1fr));
-  gap: 12px;
-}
-
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
-}
-
-legend {
-  font-weight: 600;
-  font-size: 13.5px;
-  margin-bottom: 5px;
-}
-</style>

@@ -2,7 +2,8 @@ import { describe, expect, test } from 'vitest'
 import type { Day } from '#core/calendar/day'
 import type { ItemSummary } from '#contract/item'
 import { specimen } from '#web/specimen/specimen-data'
-import { draftOf, EMPTY_DRAFT, fieldsOf, type ItemDraft } from './item-draft'
+import { differencesOf } from '#web/ui/form/differences'
+import { draftOf, EMPTY_DRAFT, fieldsOf, ITEM_FIELDS, type ItemDraft } from './item-draft'
 
 const TODAY = '2026-11-24' as Day
 const CONTEXT = { currency: 'EUR', today: TODAY, before: null }
@@ -52,6 +53,22 @@ describe('a field that cannot be read is named, with a sentence, and nothing is 
   })
 })
 
+const TWO_SHADES = ['Moss', 'Bark'].map((name, n) => ({
+  id: `t${n}`,
+  name,
+  colour: n === 0 ? null : '#5b6b3a',
+  finish: null,
+  shape: 'square' as const,
+  row: 1,
+  col: n + 1,
+  rowSpan: 1,
+  colSpan: 1,
+  form: null,
+  reading: null,
+  uses: 0,
+  finishedOn: null,
+}))
+
 test('what is typed is read as it is meant', () => {
   const { fields } = read({
     size: '0.5 fl oz',
@@ -62,7 +79,6 @@ test('what is typed is read as it is meant', () => {
     pao: '12M',
     expiry: '11/26',
     usesBefore: '40',
-    coloured: true,
     colour: '#C0614E',
   })
   expect(fields).toMatchObject({
@@ -113,7 +129,8 @@ test('shades keep the place she gave them, spans and forms included', () => {
   const parts = ['Moss', 'Bark'].map((name, n) => ({
     id: `s${n}`,
     name,
-    colour: '#888888',
+    // One dyed, one not: it stays undyed.
+    colour: n === 0 ? '#888888' : null,
     finish: null,
     shape: 'square' as const,
     ...(n === 1 ? wide : { row: 1, col: 1, rowSpan: 1, colSpan: 1, form: null }),
@@ -122,4 +139,21 @@ test('shades keep the place she gave them, spans and forms included', () => {
   expect(fields?.parts).toEqual(parts)
   // What has shades and was called a single is a palette.
   expect(fields?.structure).toBe('palette')
+})
+
+test('a note changed changes the note alone: undyed shades stay undyed, every other field as it was', () => {
+  const palette = specimen({ shade: 'Hedgerow', form: 'pressed', colour: null, parts: TWO_SHADES })
+  const context = { currency: 'EUR', today: TODAY, before: palette }
+  const before = fieldsOf(draftOf(palette, 'EUR'), context).fields
+  const after = fieldsOf({ ...draftOf(palette, 'EUR'), notes: 'fig by candlelight' }, context).fields
+  expect(after).toEqual({ ...before, notes: 'fig by candlelight' })
+  expect(after?.parts.map((part) => part.colour)).toEqual([null, '#5b6b3a'])
+})
+
+test('every field of the form has a name for when two windows differ', () => {
+  const mine = { ...EMPTY_DRAFT, seasons: ['summer' as const], brushes: 'fan' }
+  expect(differencesOf(ITEM_FIELDS, mine, EMPTY_DRAFT)).toEqual([
+    { name: 'Seasons', mine: 'summer', theirs: '' },
+    { name: 'Brushes', mine: 'fan', theirs: '' },
+  ])
 })

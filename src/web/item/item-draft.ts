@@ -1,11 +1,12 @@
 import type { Day } from '#core/calendar/day'
-import { parseWhen, type DateOrder, type DayRange } from '#core/calendar/when'
+import { parseWhen, type DayRange } from '#core/calendar/when'
 import type { Form } from '#core/item/form'
 import { parseLabelAmount } from '#core/quantity/label-amount'
 import { minorDigits, parsePrice } from '#core/quantity/money'
 import { parseExpiry, parsePao } from '#core/shelf-life/printed-expiry'
 import { BLANK_FIELDS } from '#contract/blank-item'
 import type { ItemFields, ItemSummary } from '#contract/item'
+import { herOrder } from '#web/data/locale'
 import { failureSentence } from '#web/ui/words/failure-sentences'
 
 /** An item as it is typed: every field keeps its letters, also the wrong ones. */
@@ -15,8 +16,8 @@ export interface ItemDraft {
   shade: string
   categoryId: string | null
   form: Form | null
-  colour: string
-  coloured: boolean
+  /** Null = undyed, and stays so. */
+  colour: string | null
   finish: ItemFields['finish']
   opaque: boolean
   slots: string
@@ -36,7 +37,7 @@ export interface ItemDraft {
   parts: {
     id: string
     name: string
-    colour: string
+    colour: string | null
     finish: ItemFields['finish']
     shape: 'square' | 'round'
     row: number
@@ -64,8 +65,7 @@ export const EMPTY_DRAFT: ItemDraft = {
   shade: '',
   categoryId: null,
   form: null,
-  colour: '#b4706f',
-  coloured: false,
+  colour: null,
   finish: null,
   opaque: false,
   slots: '1',
@@ -96,15 +96,6 @@ export const EMPTY_DRAFT: ItemDraft = {
   kit: '',
 }
 
-/** Month first where the browser's locale writes dates that way. */
-export function localeOrder(): DateOrder {
-  const parts = new Intl.DateTimeFormat(undefined).formatToParts(new Date(2000, 11, 31))
-  return parts.findIndex((part) => part.type === 'month') < parts.findIndex((part) => part.type === 'day') &&
-    parts[0]?.type !== 'year'
-    ? 'month-first'
-    : 'day-first'
-}
-
 export function draftOf(item: ItemSummary, currency: string): ItemDraft {
   return {
     ...EMPTY_DRAFT,
@@ -113,8 +104,7 @@ export function draftOf(item: ItemSummary, currency: string): ItemDraft {
     shade: item.shade,
     categoryId: item.categoryId,
     form: item.form,
-    colour: item.colour ?? EMPTY_DRAFT.colour,
-    coloured: item.colour !== null,
+    colour: item.colour,
     finish: item.finish,
     opaque: item.opaque,
     slots: String(item.slots),
@@ -138,7 +128,7 @@ export function draftOf(item: ItemSummary, currency: string): ItemDraft {
     parts: item.parts.map(({ id, name, colour, finish, shape, row, col, rowSpan, colSpan, form }) => ({
       id,
       name,
-      colour: colour ?? '#999999',
+      colour,
       finish,
       shape,
       row,
@@ -166,6 +156,44 @@ function spell(range: DayRange): string {
   return range.earliest === range.latest ? range.earliest : `${range.earliest} to ${range.latest}`
 }
 
+/** What each field is called where two drafts are compared; a field without a name does not compile. */
+export const ITEM_FIELDS: Readonly<Record<keyof ItemDraft, string>> = {
+  maker: 'Maker',
+  name: 'Name',
+  shade: 'Shade',
+  categoryId: 'Category',
+  form: 'How it is packed',
+  colour: 'Swatch',
+  finish: 'Finish',
+  opaque: 'Opaque',
+  slots: 'Slots',
+  size: 'Size',
+  price: 'Price',
+  source: 'Where from',
+  acquired: 'Came on',
+  openedKind: 'Opened or not',
+  opened: 'Opened',
+  pao: 'Months after opening',
+  expiry: 'Printed expiry',
+  sunProtection: 'Sunscreen',
+  usesBefore: 'Uses before',
+  liking: 'Liking',
+  notes: 'Notes',
+  columns: 'Shades in a row',
+  parts: 'Shades',
+  structure: 'It is',
+  usedAs: 'Worn as',
+  format: 'Format',
+  undertone: 'Undertone',
+  depth: 'Depth',
+  seasons: 'Seasons',
+  availability: 'To be had again',
+  spf: 'SPF',
+  packageStates: 'The package',
+  brushes: 'Brushes',
+  kit: 'Kit',
+}
+
 export type DraftErrors = Partial<Record<keyof ItemDraft, string>>
 
 /**
@@ -177,7 +205,7 @@ export function fieldsOf(
   context: { currency: string; today: Day; before: ItemSummary | null },
 ): { fields: ItemFields | null; errors: DraftErrors } {
   const errors: DraftErrors = {}
-  const order = localeOrder()
+  const order = herOrder()
   const read = <T>(
     field: keyof ItemDraft,
     text: string,
@@ -225,7 +253,7 @@ export function fieldsOf(
       shade: draft.shade.trim(),
       categoryId: draft.categoryId,
       form: draft.form,
-      colour: draft.coloured ? draft.colour.toLowerCase() : null,
+      colour: draft.colour?.toLowerCase() ?? null,
       finish: draft.finish,
       opaque: draft.opaque,
       slots,

@@ -1,8 +1,13 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { counted } from '#core/words/counted'
-import { get, newId } from '#web/api/client'
-import { useChanges } from '#web/shell/changes'
+import { newId } from '#web/data/client'
+import { useChanges } from '#web/data/changes'
+import { instantFormat } from '#web/data/locale'
+import { useRead } from '#web/data/reads'
+import EmptyPlace from '#web/ui/EmptyPlace.vue'
+import FormDialog from '#web/ui/form/FormDialog.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
 
 interface Listed {
   readonly id: string
@@ -10,22 +15,23 @@ interface Listed {
   readonly madeAt: string
   readonly undone: boolean
 }
-interface Page {
-  readonly changes: Listed[]
-  readonly next: number | null
-}
 
 /** What changed and when; each can be taken back, or all of it back to a moment. */
+const PAGE = 60
 const changes = useChanges()
-const list = ref<Listed[]>([])
-const next = ref<number | null>(null)
+const shown = ref(PAGE)
+const { answer } = useRead<{ changes: Listed[]; next: number | null }>(
+  () => ['changes', shown.value],
+  () => `/changes?limit=${shown.value}`,
+)
+const list = computed(() => answer.value?.changes ?? [])
 const asking = ref<Listed | null>(null)
-const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' })
-const dayWords = new Intl.DateTimeFormat(undefined, { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' })
+const clock = instantFormat({ hour: '2-digit', minute: '2-digit' })
+const dayWords = instantFormat({ weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' })
 const days = computed(() => {
   const found = new Map<string, Listed[]>()
   for (const change of list.value) {
-    const day = dayWords.format(new Date(change.madeAt))
+    const day = dayWords(change.madeAt)
     found.set(day, [...(found.get(day) ?? []), change])
   }
   return [...found]
@@ -36,23 +42,6 @@ const goingBack = computed(() => {
   return list.value.slice(0, at + 1).filter((change) => !change.undone).length
 })
 
-watch(
-  () => changes.count,
-  async () => {
-    const page = await get<Page>('/changes')
-    list.value = page.changes
-    next.value = page.next
-  },
-  { immediate: true },
-)
-
-async function more(): Promise<void> {
-  if (next.value === null) return
-  const page = await get<Page>(`/changes?before=${next.value}`)
-  list.value = [...list.value, ...page.changes]
-  next.value = page.next
-}
-
 async function goBack(): Promise<void> {
   const { value } = asking
   asking.value = null
@@ -61,16 +50,16 @@ async function goBack(): Promise<void> {
 </script>
 
 <template>
-  <div class="place-head">
-    <h1>Journal of changes</h1>
-    <span class="quiet">What changed, and when? Nothing here is final: it can be taken back across restarts.</span>
-    <v-btn variant="outlined" color="primary" to="/settings">Settings</v-btn>
-  </div>
+  <PlaceHead
+    title="Journal of changes"
+    question="What changed, and when? Nothing here is final: it can be taken back across restarts."
+    :acts="[{ words: 'Settings', to: '/settings' }]"
+  />
   <section v-for="[day, own] in days" :key="day" class="sheet day" :aria-label="day">
     <h2>{{ day }}</h2>
     <ol>
       <li v-for="change in own" :key="change.id" :class="{ undone: change.undone }">
-        <span class="quiet figures time">{{ clock.format(new Date(change.madeAt)) }}</span>
+        <span class="quiet figures time">{{ clock(change.madeAt) }}</span>
         <span class="words">{{ change.words }}</span>
         <span v-if="change.undone" class="quiet">taken back</span>
         <span v-else class="acts">
@@ -88,23 +77,25 @@ async function goBack(): Promise<void> {
       </li>
     </ol>
   </section>
-  <p v-if="list.length === 0" class="inset empty">
-    Nothing has changed yet. Every act of yours will stand here, with the way back.
-  </p>
-  <v-btn v-if="next !== null" class="more" variant="outlined" color="primary" @click="more">Earlier ones</v-btn>
-  <v-dialog :model-value="asking !== null" aria-label="Back to a moment" @update:model-value="asking = null">
-    <div class="sheet dialog">
-      <h2>Back to before “{{ asking?.words }}”?</h2>
-      <p class="figures">
-        {{ goingBack === 1 ? 'That one change is' : `That and ${counted(goingBack - 1, 'later change')} are` }} taken
-        back as one. It can be taken back in its turn from the bar below.
-      </p>
-      <div class="acts">
-        <v-btn variant="text" @click="asking = null">Leave it</v-btn>
-        <v-btn color="primary" @click="goBack">Go back</v-btn>
-      </div>
-    </div>
-  </v-dialog>
+  <EmptyPlace v-if="answer && list.length === 0" title="Nothing has changed yet" act="Go to the drawer" to="/">
+    Every act of yours will stand here, with the way back.
+  </EmptyPlace>
+  <v-btn v-if="answer?.next != null" variant="outlined" color="primary" @click="shown += PAGE">Earlier ones</v-btn>
+  <FormDialog
+    v-if="asking"
+    :title="`Back to before “${asking.words}”?`"
+    label="Back to a moment"
+    :draft="null"
+    act="Go back"
+    cancel="Leave it"
+    @close="asking = null"
+    @store="goBack"
+  >
+    <p class="figures">
+      {{ goingBack === 1 ? 'That one change is' : `That and ${counted(goingBack - 1, 'later change')} are` }} taken back
+      as one. It can be taken back in its turn.
+    </p>
+  </FormDialog>
 </template>
 
 <style scoped>
@@ -141,21 +132,11 @@ li:first-child {
   color: var(--quiet);
 }
 
-.more {
-  margin-bottom: 80px;
+.phone li {
+  grid-template-columns: 48px 1fr;
 }
 
-.empty {
-  padding: 24px;
-}
-
-@media (max-width: 760px) {
-  li {
-    grid-template-columns: 48px 1fr;
-  }
-
-  .acts {
-    grid-column: 2;
-  }
+.phone .acts {
+  grid-column: 2;
 }
 </style>

@@ -1,44 +1,41 @@
 <script setup lang="ts">
-import { ref } from 'vue'
 import type { Day } from '#core/calendar/day'
 import type { ProjectView, StayView } from '#contract/projects'
-import { newId } from '#web/api/client'
-import FormTrouble from '#web/ui/FormTrouble.vue'
-import { useForm } from '#web/ui/use-form'
-import { shortName, usesWords } from '#web/ui/words/item-words'
+import FormDialog from '#web/ui/form/FormDialog.vue'
+import { useDraft } from '#web/ui/form/use-draft'
+import { callIt, shortName, usesWords } from '#web/ui/words/item-words'
 
 /** Into another project in one step; what was counted goes along as a head start. */
 const props = defineProps<{ stay: StayView; projects: readonly ProjectView[]; today: Day }>()
 const emit = defineEmits<{ close: []; done: [] }>()
-const form = useForm()
-const projectId = ref(props.projects[0]?.id ?? '')
+const draft = useDraft(() => ({ projectId: props.projects[0]?.id ?? '' }))
+const { typed, on } = draft
 
-async function save(): Promise<void> {
-  const body = { changeId: newId(), stayId: newId(), projectId: projectId.value, day: props.today }
-  if (await form.submit('POST', `/stays/${props.stay.stayId}/carry-over`, body)) emit('done')
+async function store(): Promise<void> {
+  const body = { stayId: draft.id('stay'), projectId: typed.value.projectId, day: props.today }
+  if (await draft.store('POST', `/stays/${props.stay.stayId}/carry-over`, body)) emit('done')
 }
 </script>
 
 <template>
-  <v-dialog :model-value="true" :aria-label="`Carry over ${shortName(stay.item)}`" @update:model-value="emit('close')">
-    <form class="sheet dialog" @submit.prevent="save">
-      <h2>Carry over {{ shortName(stay.item) }}</h2>
-      <p class="quiet">
-        It rolls out here and in there at once, with the same goal<template v-if="stay.goal.usesLeft !== null">
-          and its {{ usesWords(stay.goal.uses) }} as a head start</template
-        >.
-      </p>
-      <v-select
-        v-model="projectId"
-        label="Into"
-        :items="projects.map((each) => ({ title: each.name, value: each.id }))"
-        :error-messages="form.on('projectId')"
-      />
-      <FormTrouble :refused="form.refused.value" :out-of-reach="form.outOfReach.value" />
-      <div class="acts">
-        <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
-        <v-btn type="submit" color="primary" :loading="form.busy.value">Carry it over</v-btn>
-      </div>
-    </form>
-  </v-dialog>
+  <FormDialog
+    :title="`Carry over ${shortName(stay.item)}`"
+    :label="`Carry over ${callIt(stay.item)}`"
+    :draft="draft"
+    act="Carry it over"
+    @close="emit('close')"
+    @store="store"
+  >
+    <p class="quiet">
+      It rolls out here and in there at once, with the same goal<template v-if="stay.goal.usesLeft !== null">
+        and its {{ usesWords(stay.goal.uses) }} as a head start</template
+      >.
+    </p>
+    <v-select
+      v-model="typed.projectId"
+      label="Into"
+      :items="projects.map((each) => ({ title: each.name, value: each.id }))"
+      :error-messages="on('projectId')"
+    />
+  </FormDialog>
 </template>

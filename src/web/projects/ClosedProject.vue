@@ -2,7 +2,7 @@
 import type { ProjectView } from '#contract/projects'
 import { shortName, usesWords } from '#web/ui/words/item-words'
 import { reachedWords, SHAPE_NAMES } from '#web/ui/words/project-words'
-import { dateWords } from '#web/ui/words/when-words'
+import { dateWords } from '#web/data/locale'
 
 /** A project after its finale: what was reached, what was learned. */
 defineProps<{ project: ProjectView }>()

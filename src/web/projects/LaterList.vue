@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { ShortListed } from '#contract/projects'
-import { newId } from '#web/api/client'
-import { useChanges } from '#web/shell/changes'
+import { newId } from '#web/data/client'
+import { useChanges } from '#web/data/changes'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
-import { shortName } from '#web/ui/words/item-words'
+import { callIt, kindAndMaker, shortName } from '#web/ui/words/item-words'
 
 /** The short list for later seasons, kept all year: it comes first when something rolls in. */
 defineProps<{ items: readonly ShortListed[] }>()
@@ -28,13 +28,13 @@ function takeOff(id: string): void {
         <span
           ><RouterLink :to="`/items/${each.item.id}`">{{ shortName(each.item) }}</RouterLink
           ><span class="quiet">{{
-            [each.item.category, each.season, each.words].filter(Boolean).join(', ')
+            [kindAndMaker(each.item), each.season, each.words].filter(Boolean).join(', ')
           }}</span></span
         >
         <button
           type="button"
           class="off"
-          :aria-label="`Take ${shortName(each.item)} off the short list`"
+          :aria-label="`Take ${callIt(each.item)} off the short list`"
           @click="takeOff(each.id)"
         >
           take off

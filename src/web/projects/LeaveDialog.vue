@@ -1,38 +1,32 @@
 <script setup lang="ts">
-import { ref } from 'vue'
 import type { Day } from '#core/calendar/day'
 import type { StayView } from '#contract/projects'
-import { newId } from '#web/api/client'
-import FormTrouble from '#web/ui/FormTrouble.vue'
-import { useForm } from '#web/ui/use-form'
-import { shortName } from '#web/ui/words/item-words'
+import FormDialog from '#web/ui/form/FormDialog.vue'
+import { useDraft } from '#web/ui/form/use-draft'
+import { callIt, shortName } from '#web/ui/words/item-words'
 
+/** Out of a project before its goal is met. */
 const props = defineProps<{ stay: StayView; today: Day }>()
 const emit = defineEmits<{ close: []; done: [] }>()
-const form = useForm()
-const words = ref('')
+const draft = useDraft(() => ({ words: '' }))
+const { typed, on } = draft
 
-async function save(): Promise<void> {
-  const body = { changeId: newId(), day: props.today, reason: 'left unfinished', words: words.value }
-  if (await form.submit('POST', `/stays/${props.stay.stayId}/roll-out`, body)) emit('done')
+async function store(): Promise<void> {
+  const body = { day: props.today, reason: 'left unfinished', words: typed.value.words }
+  if (await draft.store('POST', `/stays/${props.stay.stayId}/roll-out`, body)) emit('done')
 }
 </script>
 
 <template>
-  <v-dialog
-    :model-value="true"
-    :aria-label="`Leave ${shortName(stay.item)} unfinished`"
-    @update:model-value="emit('close')"
+  <FormDialog
+    :title="`Leave ${shortName(stay.item)} unfinished`"
+    :label="`Leave ${callIt(stay.item)} unfinished`"
+    :draft="draft"
+    act="Roll it out"
+    @close="emit('close')"
+    @store="store"
   >
-    <form class="sheet dialog" @submit.prevent="save">
-      <h2>Leave {{ shortName(stay.item) }} unfinished</h2>
-      <p class="quiet">It rolls out and keeps what was counted. That is information, not a failure.</p>
-      <v-text-field v-model="words" label="Why? (may stay empty)" :error-messages="form.on('words')" />
-      <FormTrouble :refused="form.refused.value" :out-of-reach="form.outOfReach.value" />
-      <div class="acts">
-        <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
-        <v-btn type="submit" color="primary" :loading="form.busy.value">Roll it out</v-btn>
-      </div>
-    </form>
-  </v-dialog>
+    <p class="quiet">It rolls out and keeps what was counted. That is information, not a failure.</p>
+    <v-text-field v-model="typed.words" label="Why? (may stay empty)" :error-messages="on('words')" />
+  </FormDialog>
 </template>

@@ -4,7 +4,8 @@ import { daysBetween, type Day } from '#core/calendar/day'
 import { counted, plural } from '#core/words/counted'
 import type { ProjectView } from '#contract/projects'
 import { evennessWords, overloadWords, reachedWords, ruleSentences, SHAPE_NAMES } from '#web/ui/words/project-words'
-import { dateWords, spanWords } from '#web/ui/words/when-words'
+import { spanWords } from '#web/ui/words/when-words'
+import { dateWords } from '#web/data/locale'
 
 /** What a project is, by its rules, and whether it adds up. */
 const props = defineProps<{

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Day } from '#core/calendar/day'
-import type { ItemSummary } from '#contract/item'
+import type { ListedItem } from '#contract/item'
 import type { ProjectView, StayView } from '#contract/projects'
-import { newId } from '#web/api/client'
-import { useChanges } from '#web/shell/changes'
-import FinishDialog from '#web/ui/dialogs/FinishDialog.vue'
-import { shortName, usesWords } from '#web/ui/words/item-words'
+import { newId } from '#web/data/client'
+import { useChanges } from '#web/data/changes'
+import { ACT_WORDS, useItemActs } from '#web/ui/acts/item-acts'
+import ItemActsMenu from '#web/ui/acts/ItemActsMenu.vue'
+import { callIt, shortName, usesWords } from '#web/ui/words/item-words'
 import { shortDay } from '#web/ui/words/when-words'
 import CarryDialog from './CarryDialog.vue'
 import FinaleDialog from './FinaleDialog.vue'
@@ -24,9 +25,10 @@ const props = defineProps<{
   week: readonly number[]
   weekLearnedFrom: number
 }>()
-const emit = defineEmits<{ edit: []; room: [replacing: ItemSummary | null] }>()
+const emit = defineEmits<{ edit: []; room: [replacing: ListedItem | null] }>()
 const changes = useChanges()
-const act = ref<{ kind: 'finish' | 'goal' | 'leave' | 'carry'; stay: StayView } | null>(null)
+const acts = useItemActs()
+const act = ref<{ kind: 'goal' | 'leave' | 'carry'; stay: StayView } | null>(null)
 const finale = ref(false)
 const choosing = ref(false)
 const inside = computed(() => props.project.stays.filter((stay) => stay.rolledOut === null))
@@ -34,7 +36,7 @@ const met = computed(() => inside.value.filter((stay) => stay.goal.met && !stay.
 const going = computed(() => inside.value.filter((stay) => !stay.goal.met && !stay.goal.beside))
 const beside = computed(() => inside.value.filter((stay) => stay.goal.beside))
 const out = computed(() => props.project.stays.filter((stay) => stay.rolledOut !== null && !stay.goal.beside))
-const nameOf = (stay: StayView): string => stay.goal.partName ?? shortName(stay.item)
+const nameOf = (stay: StayView): string => stay.goal.partName ?? callIt(stay.item)
 
 async function rollOut(stay: StayView, reason: 'met' | 'finished' | 'left unfinished'): Promise<void> {
   const done = await changes.run('POST', `/stays/${stay.stayId}/roll-out`, {
@@ -71,9 +73,9 @@ async function rollOut(stay: StayView, reason: 'met' | 'finished' | 'left unfini
       <v-btn
         variant="outlined"
         color="primary"
-        :aria-label="`${shortName(stay.item)} is empty`"
-        @click="act = { kind: 'finish', stay }"
-        >It is empty</v-btn
+        :aria-label="`${callIt(stay.item)}: how much is left`"
+        @click="acts.begin('read', stay.item)"
+        >{{ ACT_WORDS.read }}</v-btn
       >
       <v-btn variant="text" :aria-label="`Change the goal of ${nameOf(stay)}`" @click="act = { kind: 'goal', stay }"
         >Goal</v-btn
@@ -92,6 +94,7 @@ async function rollOut(stay: StayView, reason: 'met' | 'finished' | 'left unfini
         @click="act = { kind: 'leave', stay }"
         >Leave</v-btn
       >
+      <ItemActsMenu :item="stay.item" :without="['read', 'roll in']" />
     </StayRow>
     <p v-if="going.length + met.length === 0" class="quiet">
       Nothing is in it now. Choose a set at once, or roll things in one by one.
@@ -116,15 +119,8 @@ async function rollOut(stay: StayView, reason: 'met' | 'finished' | 'left unfini
       </ul>
     </details>
     <template v-if="act">
-      <FinishDialog
-        v-if="act.kind === 'finish'"
-        :item="act.stay.item"
-        :today="today"
-        @close="act = null"
-        @done="act = null"
-      />
       <GoalDialog
-        v-else-if="act.kind === 'goal'"
+        v-if="act.kind === 'goal'"
         :stay="act.stay"
         :project-by="project.by"
         :today="today"

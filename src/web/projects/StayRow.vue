@@ -3,7 +3,7 @@ import type { Day } from '#core/calendar/day'
 import type { StayView } from '#contract/projects'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { paceWords, shortStanding } from '#web/ui/words/goal-words'
-import { shortName } from '#web/ui/words/item-words'
+import { kindAndMaker, shortName } from '#web/ui/words/item-words'
 import { goodTo } from '#web/ui/words/shelf-life-words'
 
 /** An item at work: its gauge with its rail, its pace in words. */
@@ -16,7 +16,7 @@ defineProps<{ stay: StayView; today: Day }>()
     <div class="words">
       <div class="head">
         <RouterLink :to="`/items/${stay.item.id}`">{{ shortName(stay.item) }}</RouterLink>
-        <span class="quiet">{{ stay.item.category }}, {{ stay.item.maker }}</span>
+        <span class="quiet">{{ kindAndMaker(stay.item) }}</span>
         <span v-if="shortStanding(stay.goal)" class="standing" :class="stay.goal.standing.replaceAll(' ', '-')">{{
           shortStanding(stay.goal)
         }}</span>
@@ -82,18 +82,16 @@ p {
   max-width: 330px;
 }
 
-@media (max-width: 760px) {
-  .row {
-    grid-template-columns: minmax(0, 1fr);
-    gap: 8px;
-  }
+.phone .row {
+  grid-template-columns: minmax(0, 1fr);
+  gap: 8px;
+}
 
-  .drawn {
-    place-items: start;
-  }
+.phone .drawn {
+  place-items: start;
+}
 
-  .acts {
-    justify-content: flex-start;
-  }
+.phone .acts {
+  justify-content: flex-start;
 }
 </style>

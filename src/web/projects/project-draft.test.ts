@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest'
 import type { Day } from '#core/calendar/day'
 import type { GoalView } from '#contract/item'
-import { draftOf, freshGoal, goalBody } from '#web/ui/dialogs/goal-draft'
+import { draftOf, freshGoal, goalBody } from '#web/ui/acts/goal-draft'
 import { draftOfProject, projectBody, usualRules } from './project-draft'
 
 const TODAY = '2026-11-24' as Day

@@ -75,3 +75,23 @@ export function projectBody(draft: ProjectDraft) {
     paletteId: draft.shape === 'palette' ? draft.paletteId : null,
   }
 }
+
+/** What each field is called where two drafts are compared. */
+export const PROJECT_FIELDS: Readonly<Record<keyof ProjectDraft, string>> = {
+  shape: 'Shape',
+  name: 'Name',
+  startedOn: 'Started on',
+  by: 'Until',
+  wanted: 'How many to reach',
+  atLeast: 'Enough when',
+  mostItems: 'At most',
+  replacing: 'What rolls out is replaced',
+  breakDays: 'Days a category rests',
+  leavingAllowed: 'Things may leave unfinished',
+  theme: 'Only',
+  categoryId: 'Category',
+  usesEach: 'Uses for each',
+  atOnce: 'At a time',
+  paletteId: 'Palette',
+  rules: 'Other rules',
+}

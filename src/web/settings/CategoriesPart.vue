@@ -3,17 +3,14 @@ import { ref } from 'vue'
 import { FORMS } from '#core/item/form'
 import { MODEL_TYPES } from '#core/item/model-type'
 import type { CategoryView } from '#contract/item'
-import { newId } from '#web/api/client'
-import FormTrouble from '#web/ui/FormTrouble.vue'
-import { useStock } from '#web/ui/stock'
-import { useForm } from '#web/ui/use-form'
+import { useStock } from '#web/data/stock'
+import FormDialog from '#web/ui/form/FormDialog.vue'
+import { useDraft } from '#web/ui/form/use-draft'
 
 /** Categories of her own, and the ones it came with, to be called as she calls them. */
 const stock = useStock()
-void stock.load()
-const form = useForm()
-type Draft = Omit<CategoryView, 'id'>
-const BLANK: Draft = {
+type Fields = Omit<CategoryView, 'id'>
+const BLANK: Fields = {
   name: '',
   makeup: true,
   zoneId: 'extras',
@@ -23,22 +20,20 @@ const BLANK: Draft = {
   modelType: 'other',
 }
 const editing = ref<string | 'new' | null>(null)
-const draft = ref<Draft>({ ...BLANK })
+const draft = useDraft<Fields>(() => BLANK)
+const { typed, on } = draft
 
 function start(category: CategoryView | null): void {
-  editing.value = category?.id ?? 'new'
-  if (category) {
-    draft.value = { ...BLANK, ...category }
-  } else draft.value = { ...BLANK }
+  const { id = 'new', ...fields } = category ?? (BLANK as Fields & { id?: string })
+  editing.value = id
+  draft.begin({ ...BLANK, ...fields })
 }
 
-async function save(): Promise<void> {
-  const { name, makeup, zoneId, usualForm, eye, lip, modelType } = draft.value
-  const body = { changeId: newId(), name, makeup, zoneId, usualForm, eye, lip, modelType }
+async function store(): Promise<void> {
   const done =
     editing.value === 'new'
-      ? await form.submit('POST', '/categories', { ...body, id: newId() })
-      : await form.submit('PUT', `/categories/${editing.value}`, body)
+      ? await draft.store('POST', '/categories', { ...typed.value, id: draft.id('category') })
+      : await draft.store('PUT', `/categories/${editing.value}`, typed.value)
   if (done) editing.value = null
 }
 </script>
@@ -51,32 +46,35 @@ async function save(): Promise<void> {
         v-for="category in stock.categories"
         :key="category.id"
         type="button"
-        class="choice small"
+        class="choice"
         @click="start(category)"
       >
         {{ category.name }}
       </button>
       <v-btn variant="outlined" color="primary" @click="start(null)">Add one of your own</v-btn>
     </div>
-    <form v-if="editing" class="inset edit" @submit.prevent="save">
-      <v-text-field v-model="draft.name" label="Name" :error-messages="form.on('name')" />
+    <FormDialog
+      v-if="editing"
+      :title="editing === 'new' ? 'A category of your own' : `The category ${typed.name}`"
+      label="Category"
+      :draft="draft"
+      act="Save"
+      @close="editing = null"
+      @store="store"
+    >
+      <v-text-field v-model="typed.name" label="Name" :error-messages="on('name')" />
       <v-select
-        v-model="draft.zoneId"
+        v-model="typed.zoneId"
         label="Zone of the drawer"
         :items="stock.zones.map((zone) => ({ title: zone.name, value: zone.id }))"
-        :error-messages="form.on('zoneId')"
+        :error-messages="on('zoneId')"
       />
-      <v-select v-model="draft.usualForm" label="Usual form" :items="FORMS" />
-      <v-select v-model="draft.modelType" label="Most like" :items="MODEL_TYPES" />
-      <v-checkbox v-model="draft.makeup" label="It makes a wear day" />
-      <v-checkbox v-model="draft.eye" label="Worn at the eye" />
-      <v-checkbox v-model="draft.lip" label="Worn on the lips" />
-      <div class="form-acts">
-        <v-btn variant="text" @click="editing = null">Cancel</v-btn>
-        <v-btn type="submit" color="primary" :loading="form.busy.value">Save</v-btn>
-      </div>
-      <FormTrouble :refused="form.refused.value" :out-of-reach="form.outOfReach.value" />
-    </form>
+      <v-select v-model="typed.usualForm" label="Usual form" :items="FORMS" />
+      <v-select v-model="typed.modelType" label="Most like" :items="MODEL_TYPES" />
+      <v-checkbox v-model="typed.makeup" label="It makes a wear day" />
+      <v-checkbox v-model="typed.eye" label="Worn at the eye" />
+      <v-checkbox v-model="typed.lip" label="Worn on the lips" />
+    </FormDialog>
   </section>
 </template>
 
@@ -85,20 +83,5 @@ async function save(): Promise<void> {
   padding: 16px 18px;
   display: grid;
   gap: 12px;
-  margin-top: 14px;
-}
-
-.small {
-  min-height: 36px;
-  padding: 0 10px !important;
-  font-size: 13px;
-}
-
-.edit {
-  padding: 14px;
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
-  gap: 10px;
-  align-items: center;
 }
 </style>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
-import { get } from '#web/api/client'
-import { useChanges } from '#web/shell/changes'
+import { computed } from 'vue'
+import { useChanges } from '#web/data/changes'
+import { instantFormat } from '#web/data/locale'
+import { useRead } from '#web/data/reads'
 
 interface Listed {
   readonly id: string
@@ -13,13 +14,9 @@ interface Listed {
 /** The latest few changes, each of which can be taken back; all of them stand in the journal. */
 const SHOWN = 8
 const changes = useChanges()
-const list = ref<Listed[]>([])
-const when = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
-watch(
-  () => changes.count,
-  async () => (list.value = (await get<{ changes: Listed[] }>('/changes')).changes.slice(0, SHOWN)),
-  { immediate: true },
-)
+const { answer } = useRead<{ changes: Listed[] }>(['changes', SHOWN], `/changes?limit=${SHOWN}`)
+const list = computed(() => answer.value?.changes ?? [])
+const when = instantFormat({ day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 </script>
 
 <template>
@@ -28,14 +25,14 @@ watch(
     <RouterLink to="/journal">The whole journal, and back to a moment</RouterLink>
     <ol>
       <li v-for="change in list" :key="change.id" :class="{ undone: change.undone }">
-        <span class="quiet figures">{{ when.format(new Date(change.madeAt)) }}</span>
+        <span class="quiet figures">{{ when(change.madeAt) }}</span>
         <span>{{ change.words }}</span>
         <span v-if="change.undone" class="quiet">taken back</span>
         <v-btn v-else variant="text" :aria-label="`Take back: ${change.words}`" @click="changes.takeBack(change.id)"
           >Take back</v-btn
         >
       </li>
-      <li v-if="list.length === 0" class="quiet">Nothing has changed yet.</li>
+      <li v-if="answer && list.length === 0" class="quiet">Nothing has changed yet.</li>
     </ol>
   </section>
 </template>
@@ -43,7 +40,7 @@ watch(
 <style scoped>
 .list {
   padding: 16px 18px;
-  margin: 14px 0 70px;
+  margin: 14px 0 20px;
 }
 
 ol {

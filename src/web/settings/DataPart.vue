@@ -1,20 +1,20 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { counted, plural } from '#core/words/counted'
-import { newId } from '#web/api/client'
-import FormTrouble from '#web/ui/FormTrouble.vue'
-import { useForm } from '#web/ui/use-form'
+import type { ChangeNote } from '#contract/basic'
+import FormTrouble from '#web/ui/form/FormTrouble.vue'
+import { useDraft } from '#web/ui/form/use-draft'
 
 /** Everything out, and in again. */
-const form = useForm()
+const draft = useDraft(() => ({}))
 const read = ref<{ name: string; collection: unknown } | null>(null)
 const wrong = ref('')
 const stored = ref('')
 
-async function choose(event: Event): Promise<void> {
-  const file = (event.target as HTMLInputElement).files?.[0]
+async function choose(file: File | undefined | null): Promise<void> {
   stored.value = wrong.value = ''
   read.value = null
+  draft.begin({})
   if (!file) return
   try {
     read.value = { name: file.name, collection: JSON.parse(await file.text()) }
@@ -25,11 +25,10 @@ async function choose(event: Event): Promise<void> {
 
 async function take(replace: boolean): Promise<void> {
   if (!read.value) return
-  const answer = await form.submit<{ items: number; change: { id: string; words: string; changed: boolean } }>(
-    'POST',
-    '/collection-file',
-    { changeId: newId(), replace, collection: read.value.collection },
-  )
+  const answer = await draft.store<{ items: number; change: ChangeNote }>('POST', '/collection-file', {
+    replace,
+    collection: read.value.collection,
+  })
   if (!answer) return
   stored.value = `${counted(answer.items, 'item')} ${plural(answer.items, 'is')} in the collection now.`
   read.value = null
@@ -50,22 +49,24 @@ async function take(replace: boolean): Promise<void> {
       <v-btn variant="outlined" color="primary" href="/api/export" download>Export everything</v-btn>
       <v-btn variant="outlined" color="primary" href="/api/export.csv" download>Export the items as CSV</v-btn>
     </div>
-    <label class="file">
-      <span>Take in an exported file</span>
-      <input type="file" accept=".json,application/json" @change="choose" />
-    </label>
+    <v-file-upload
+      title="Take in an exported file"
+      browse-text="Choose a file"
+      accept=".json,application/json"
+      @update:model-value="(files) => choose(Array.isArray(files) ? files[0] : files)"
+    />
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
     <div v-if="read" class="acts">
-      <v-btn color="primary" :loading="form.busy.value" @click="take(false)">Take in {{ read.name }}</v-btn>
+      <v-btn color="primary" :loading="draft.busy.value" @click="take(false)">Take in {{ read.name }}</v-btn>
       <v-btn
-        v-if="form.refused.value?.problem.code === 'collection-not-empty'"
+        v-if="draft.refused.value?.problem.code === 'collection-not-empty'"
         color="error"
-        :loading="form.busy.value"
+        :loading="draft.busy.value"
         @click="take(true)"
         >In place of what is here</v-btn
       >
     </div>
-    <FormTrouble :refused="form.refused.value" :out-of-reach="form.outOfReach.value" />
+    <FormTrouble :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />
     <p v-if="stored" role="status">{{ stored }} One “take back” brings the former collection again.</p>
     <p class="quiet">
       A dated copy of the database is made each day Seligo starts and before every import, in the folder “copies” beside
@@ -91,15 +92,6 @@ p {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-}
-
-.file {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  align-items: center;
-  min-height: 44px;
-  font-weight: 600;
 }
 
 .wrong {

@@ -1,48 +1,51 @@
 <script setup lang="ts">
-import { inject, ref, watch } from 'vue'
+import { computed, watch } from 'vue'
+import { DEFAULT_SETTINGS } from '#core/settings'
 import type { Settings } from '#contract/settings'
-import { get, newId } from '#web/api/client'
-import { themeChoiceKey } from '#web/shell/theme-choice'
-import { useChanges } from '#web/shell/changes'
-import ChoiceRow from '#web/ui/ChoiceRow.vue'
-import FormTrouble from '#web/ui/FormTrouble.vue'
-import { useForm } from '#web/ui/use-form'
+import { useDevice } from '#web/data/device'
+import { useSettings } from '#web/data/reads'
+import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
+import { differencesOf } from '#web/ui/form/differences'
+import FormTrouble from '#web/ui/form/FormTrouble.vue'
+import StaleEdit from '#web/ui/form/StaleEdit.vue'
+import { useDraft } from '#web/ui/form/use-draft'
+import PlaceHead from '#web/ui/PlaceHead.vue'
 import CategoriesPart from './CategoriesPart.vue'
 import ChangeList from './ChangeList.vue'
 import DataPart from './DataPart.vue'
 import StretchesPart from './StretchesPart.vue'
 
-const changes = useChanges()
-const form = useForm()
-const stored = ref<{ settings: Settings; version: number } | null>(null)
-const draft = ref<Settings | null>(null)
-const theme = inject(themeChoiceKey)
+const device = useDevice()
+const { answer } = useSettings()
+const draft = useDraft<Settings>(() => answer.value?.settings ?? DEFAULT_SETTINGS)
+const { typed, on } = draft
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
-
-watch(() => changes.count, load, { immediate: true })
-
-async function load(): Promise<void> {
-  stored.value = await get<{ settings: Settings; version: number }>('/settings')
-  const { settings } = stored.value
-  draft.value = { ...settings, plannedWeek: [...settings.plannedWeek] }
+const FIELDS: Readonly<Record<keyof Settings, string>> = {
+  currency: 'Currency',
+  rollOverHour: 'The day begins at',
+  plannedWeek: 'Wear days',
+  units: 'Units',
 }
+const stale = computed(() => (draft.refused.value?.problem.code === 'stale' ? draft.refused.value.problem : null))
+const theirs = computed(() => stale.value && (stale.value.current as { settings: Settings; version: number }))
 
-async function save(): Promise<void> {
-  if (!draft.value || !stored.value) return
-  const settings = { ...draft.value, rollOverHour: Number(draft.value.rollOverHour) }
-  await form.submit('PUT', '/settings', { changeId: newId(), settings, version: stored.value.version })
+// What another part of the page stored leaves alone what is typed here.
+watch(answer, () => draft.isTyped.value || draft.begin(), { immediate: true })
+
+async function store(version = answer.value?.version): Promise<void> {
+  await draft.store('PUT', '/settings', {
+    settings: { ...typed.value, rollOverHour: Number(typed.value.rollOverHour) },
+    version,
+  })
 }
 </script>
 
 <template>
-  <div class="place-head">
-    <h1>Settings</h1>
-    <span class="quiet">My rules, my units, my data.</span>
-  </div>
+  <PlaceHead title="Settings" question="My rules, my units, my data." />
   <div class="columns">
-    <form v-if="draft" class="sheet part" @submit.prevent="save">
+    <form v-if="answer" class="sheet part" aria-label="Rules" @submit.prevent="store()">
       <h2>Rules</h2>
-      <fieldset>
+      <fieldset class="choice-row">
         <legend>Days on which I usually wear makeup</legend>
         <div class="choices">
           <button
@@ -50,46 +53,58 @@ async function save(): Promise<void> {
             :key="day"
             type="button"
             class="choice"
-            :aria-pressed="draft.plannedWeek[n]"
-            @click="draft.plannedWeek[n] = !draft.plannedWeek[n]"
+            :aria-pressed="typed.plannedWeek[n]"
+            @click="typed.plannedWeek[n] = !typed.plannedWeek[n]"
           >
             {{ day }}
           </button>
         </div>
       </fieldset>
       <p class="quiet">After four weeks of log Seligo learns the week from the last twelve.</p>
-      <v-text-field
-        v-model="draft.currency"
-        label="Currency of the collection"
-        maxlength="3"
-        :error-messages="form.on('settings.currency')"
+      <ChoiceRow
+        v-model="typed.units"
+        label="Sizes in"
+        :options="['metric', 'ounces']"
+        :words="{ metric: 'grams and millilitres', ounces: 'ounces, with grams and millilitres beside' }"
       />
       <v-text-field
-        v-model="draft.rollOverHour"
-        type="number"
-        min="0"
-        max="12"
+        v-model="typed.currency"
+        label="Currency of the collection"
+        maxlength="3"
+        :error-messages="on('settings.currency')"
+      />
+      <v-number-input
+        v-model="typed.rollOverHour"
+        :min="0"
+        :max="12"
         label="The day begins at (hour)"
         hint="At 4, two in the morning still belongs to yesterday."
         persistent-hint
-        :error-messages="form.on('settings.rollOverHour')"
+        :error-messages="on('settings.rollOverHour')"
       />
-      <FormTrouble :refused="form.refused.value" :out-of-reach="form.outOfReach.value" />
-      <div class="form-acts"><v-btn type="submit" color="primary" :loading="form.busy.value">Save</v-btn></div>
+      <StaleEdit
+        v-if="stale && theirs"
+        :problem="stale"
+        :differences="differencesOf(FIELDS, typed, theirs.settings)"
+        @overwrite="store(theirs.version)"
+      />
+      <FormTrouble :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />
+      <div class="form-acts"><v-btn type="submit" color="primary" :loading="draft.busy.value">Save</v-btn></div>
     </form>
-    <section class="sheet part" aria-label="Look">
-      <h2>Look</h2>
+    <section class="sheet part" aria-label="This device">
+      <h2>This device</h2>
       <ChoiceRow
-        v-if="theme"
-        v-model="theme"
-        label="Theme on this device"
+        v-model="device.theme"
+        label="Theme"
         :options="['system', 'day', 'night']"
         :words="{ system: 'as the machine is set', day: 'day', night: 'night' }"
       />
+      <v-switch v-model="device.letterKeys" label="Single letters are shortcuts (? shows them)" />
+      <p class="quiet">Switched off, only Ctrl or Cmd with K is left: it finds an item.</p>
       <p><RouterLink to="/drawer">Zones and slots are changed where the drawer is laid.</RouterLink></p>
     </section>
   </div>
-  <div class="columns second">
+  <div class="columns">
     <DataPart />
     <StretchesPart />
   </div>
@@ -100,42 +115,19 @@ async function save(): Promise<void> {
 <style scoped>
 .columns {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(340px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(340px, 100%), 1fr));
   gap: 14px;
   align-items: start;
-}
-
-.second {
-  margin-top: 14px;
+  margin-bottom: 14px;
 }
 
 .part {
   padding: 16px 18px;
   display: grid;
   gap: 12px;
-  justify-items: start;
-}
-
-.part > * {
-  max-width: 100%;
-}
-
-.part :deep(.v-input) {
-  width: 100%;
 }
 
 p {
   margin: 0;
-}
-
-fieldset {
-  border: 0;
-  padding: 0;
-}
-
-legend {
-  font-weight: 600;
-  font-size: 13.5px;
-  margin-bottom: 5px;
 }
 </style>

@@ -1,33 +1,38 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
-import type { StretchesAnswer } from '#contract/settings'
-import { get, newId } from '#web/api/client'
-import { useChanges } from '#web/shell/changes'
-import FormTrouble from '#web/ui/FormTrouble.vue'
-import { useForm } from '#web/ui/use-form'
-import { stretchWords, yearlyWords } from '#web/ui/words/when-words'
+import { ref } from 'vue'
+import { newId } from '#web/data/client'
+import { useChanges } from '#web/data/changes'
+import { yearlyWords } from '#web/data/locale'
+import { useStretches } from '#web/data/reads'
+import DayField from '#web/ui/form/DayField.vue'
+import FormDialog from '#web/ui/form/FormDialog.vue'
+import { useDraft } from '#web/ui/form/use-draft'
+import { stretchWords } from '#web/ui/words/when-words'
 
 /** Days away and low seasons: when less makeup is worn than the week says; goals and pace reckon with them. */
 const changes = useChanges()
-const form = useForm()
-const answer = ref<StretchesAnswer | null>(null)
-const away = ref({ earliest: '', latest: '', words: '' })
-const low = ref({ from: '', to: '', percent: '20', words: '' })
-watch(
-  () => changes.count,
-  async () => (answer.value = await get<StretchesAnswer>('/stretches')),
-  { immediate: true },
-)
+const { answer } = useStretches()
+const open = ref<'away' | 'low' | null>(null)
+const away = useDraft(() => ({ earliest: '', latest: '', words: '' }))
+const low = useDraft(() => ({ from: '', to: '', percent: 20, words: '' }))
+const { typed: gone, on: onAway } = away
+const { typed: less, on: onLow } = low
 
-async function addAway(): Promise<void> {
-  const done = await form.submit('POST', '/away', { changeId: newId(), id: newId(), ...away.value })
-  if (done) away.value = { earliest: '', latest: '', words: '' }
+function start(which: 'away' | 'low'): void {
+  if (which === 'away') away.begin()
+  else low.begin()
+  open.value = which
 }
 
-async function addLow(): Promise<void> {
-  const { from, to, percent, words } = low.value
-  const body = { changeId: newId(), id: newId(), from, to, factor: Number(percent) / 100, words }
-  if (await form.submit('POST', '/low-seasons', body)) low.value = { from: '', to: '', percent: '20', words: '' }
+async function storeAway(): Promise<void> {
+  if (await away.store('POST', '/away', { id: away.id('away'), ...gone.value })) open.value = null
+}
+
+async function storeLow(): Promise<void> {
+  const { from, to, percent, words } = less.value
+  // Of a day only its month and date count: it is meant for every year.
+  const body = { id: low.id('low'), from: from.slice(5), to: to.slice(5), factor: Number(percent) / 100, words }
+  if (await low.store('POST', '/low-seasons', body)) open.value = null
 }
 
 function drop(path: 'away' | 'low-seasons', id: string): void {
@@ -38,59 +43,61 @@ function drop(path: 'away' | 'low-seasons', id: string): void {
 <template>
   <section class="sheet part" aria-label="Days away and low seasons">
     <h2>Days away and low seasons</h2>
+    <p class="quiet">When less is worn than the week says; goals and pace reckon with it.</p>
     <ul v-if="answer">
       <li v-for="each in answer.away" :key="each.id">
-        {{ stretchWords(each) }} <span class="quiet">{{ each.words }}</span>
-        <button type="button" class="drop" @click="drop('away', each.id)">drop</button>
+        <span class="said"
+          >{{ stretchWords(each) }} <span class="quiet">{{ each.words }}</span></span
+        >
+        <v-btn variant="text" :aria-label="`Drop the days away ${stretchWords(each)}`" @click="drop('away', each.id)"
+          >Drop</v-btn
+        >
       </li>
       <li v-for="each in answer.lowSeasons" :key="each.id" class="figures">
-        every year {{ yearlyWords(each.from) }} to {{ yearlyWords(each.to) }}: {{ Math.round(each.factor * 100) }} % of
-        usual
-        <span class="quiet">{{ each.words }}</span>
-        <button type="button" class="drop" @click="drop('low-seasons', each.id)">drop</button>
+        <span class="said"
+          >every year {{ yearlyWords(each.from) }} to {{ yearlyWords(each.to) }}: {{ Math.round(each.factor * 100) }} %
+          of usual <span class="quiet">{{ each.words }}</span></span
+        >
+        <v-btn
+          variant="text"
+          :aria-label="`Drop the low season from ${yearlyWords(each.from)}`"
+          @click="drop('low-seasons', each.id)"
+          >Drop</v-btn
+        >
       </li>
     </ul>
-    <form class="row" @submit.prevent="addAway">
-      <v-text-field
-        v-model="away.earliest"
-        density="compact"
-        type="date"
-        label="Away from"
-        :error-messages="form.on('earliest')"
-      />
-      <v-text-field
-        v-model="away.latest"
-        density="compact"
-        type="date"
-        label="to"
-        :error-messages="form.on('latest')"
-      />
-      <v-text-field v-model="away.words" density="compact" label="Where" />
-      <v-btn type="submit" variant="outlined" color="primary" :disabled="away.earliest === '' || away.latest === ''"
-        >Add</v-btn
-      >
-    </form>
-    <form class="row" @submit.prevent="addLow">
-      <v-text-field
-        v-model="low.from"
-        density="compact"
-        label="Low from"
-        placeholder="05-01"
-        :error-messages="form.on('from')"
-      />
-      <v-text-field v-model="low.to" density="compact" label="to" placeholder="05-31" :error-messages="form.on('to')" />
-      <v-text-field
-        v-model="low.percent"
-        density="compact"
-        type="number"
-        min="0"
-        max="100"
-        label="% of usual"
-        :error-messages="form.on('factor')"
-      />
-      <v-btn type="submit" variant="outlined" color="primary" :disabled="low.from === '' || low.to === ''">Add</v-btn>
-    </form>
-    <FormTrouble :refused="form.refused.value" :out-of-reach="form.outOfReach.value" />
+    <div class="choices">
+      <v-btn variant="outlined" color="primary" @click="start('away')">Add days away</v-btn>
+      <v-btn variant="outlined" color="primary" @click="start('low')">Add a low season</v-btn>
+    </div>
+    <FormDialog
+      v-if="open === 'away'"
+      title="Days away"
+      :draft="away"
+      act="Add"
+      :ready="gone.earliest !== '' && gone.latest !== ''"
+      @close="open = null"
+      @store="storeAway"
+    >
+      <DayField v-model="gone.earliest" label="Away from" :error-messages="onAway('earliest')" />
+      <DayField v-model="gone.latest" label="to" :error-messages="onAway('latest')" />
+      <v-text-field v-model="gone.words" label="Where (may stay empty)" :error-messages="onAway('words')" />
+    </FormDialog>
+    <FormDialog
+      v-if="open === 'low'"
+      title="A low season of every year"
+      :draft="low"
+      act="Add"
+      :ready="less.from !== '' && less.to !== ''"
+      @close="open = null"
+      @store="storeLow"
+    >
+      <p class="quiet">Choose its first and last day in any year; it comes back every year.</p>
+      <DayField v-model="less.from" label="Low from" :error-messages="onLow('from')" />
+      <DayField v-model="less.to" label="to" :error-messages="onLow('to')" />
+      <v-number-input v-model="less.percent" :min="0" :max="100" label="% of usual" :error-messages="onLow('factor')" />
+      <v-text-field v-model="less.words" label="Why (may stay empty)" :error-messages="onLow('words')" />
+    </FormDialog>
   </section>
 </template>
 
@@ -101,6 +108,10 @@ function drop(path: 'away' | 'low-seasons', id: string): void {
   gap: 12px;
 }
 
+p {
+  margin: 0;
+}
+
 ul {
   list-style: none;
   padding: 0;
@@ -108,28 +119,13 @@ ul {
 }
 
 li {
-  min-height: 36px;
+  min-height: 44px;
   display: flex;
   gap: 8px;
   align-items: center;
 }
 
-.drop {
-  color: var(--primary);
-  text-decoration: underline;
-  min-height: 36px;
-}
-
-.row {
-  display: grid;
-  grid-template-columns: 1fr 1fr 1fr auto;
-  gap: 8px;
-  align-items: start;
-}
-
-@media (max-width: 700px) {
-  .row {
-    grid-template-columns: 1fr 1fr;
-  }
+.said {
+  flex: 1;
 }
 </style>

@@ -1,26 +1,18 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
-import type { CollectionAnswer, ItemSummary } from '#contract/item'
-import { get } from '#web/api/client'
-import { useChanges } from '#web/shell/changes'
-import FinishDialog from '#web/ui/dialogs/FinishDialog.vue'
-import SignDialog from '#web/ui/dialogs/SignDialog.vue'
+import { computed, ref } from 'vue'
+import type { ItemSummary } from '#contract/item'
+import { useShelfLife } from '#web/data/reads'
+import { useItemActs } from '#web/ui/acts/item-acts'
+import EmptyPlace from '#web/ui/EmptyPlace.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
 import ShelfRow from './ShelfRow.vue'
 
 /** What will spoil before I get to it: soonest first, and what is not known. */
-const changes = useChanges()
-const answer = ref<CollectionAnswer | null>(null)
-const sign = ref<ItemSummary | null>(null)
-const finishing = ref<ItemSummary | null>(null)
+const acts = useItemActs()
+const { answer } = useShelfLife()
 /** Long groups open on demand. */
 const SHOWN = 12
 const open = ref<string[]>([])
-
-watch(
-  () => changes.count,
-  async () => (answer.value = await get<CollectionAnswer>('/shelf-life')),
-  { immediate: true },
-)
 
 const groups = computed(() => {
   const items = answer.value?.items ?? []
@@ -50,18 +42,24 @@ function shownOf(id: string, items: readonly ItemSummary[]): readonly ItemSummar
 </script>
 
 <template>
-  <div class="place-head">
-    <h1>Shelf life</h1>
-    <span class="quiet">What will spoil before I get to it?</span>
-  </div>
+  <PlaceHead title="Shelf life" question="What will spoil before I get to it?" />
   <template v-if="answer">
-    <section v-if="answer.items.length === 0" class="inset empty">
-      <h2>Nothing to watch yet</h2>
-      <p>
-        Once the collection holds things with an opening or an expiry date, the soonest to spoil stand here first, each
-        with the reason.
-      </p>
-    </section>
+    <EmptyPlace
+      v-if="answer.items.length === 0"
+      title="Nothing to watch yet"
+      act="Say what you own"
+      to="/collection/lines"
+    >
+      <template #drawing>
+        <svg viewBox="0 0 240 90" width="240" height="90" aria-hidden="true">
+          <path d="M4 45h232M70 20v50" class="line" />
+          <rect x="128" y="37" width="46" height="16" rx="8" class="rail" />
+          <rect x="128" y="37" width="46" height="16" rx="8" class="line" />
+        </svg>
+      </template>
+      Once the collection holds things with an opening or an expiry date, the soonest to spoil stand here first, each
+      with the reason.
+    </EmptyPlace>
     <p v-if="answer.items.length > 0" class="quiet key">
       The line runs from half a year back to a year and a half ahead; the stroke is today, the bar is when its last good
       day lies.
@@ -81,8 +79,8 @@ function shownOf(id: string, items: readonly ItemSummary[]): readonly ItemSummar
         :key="item.id"
         :item="item"
         :today="answer.today"
-        @sign="sign = item"
-        @finish="finishing = item"
+        @sign="acts.begin('sign', item)"
+        @finish="acts.begin('finish', item)"
       />
       <v-btn
         v-if="group.items.length > SHOWN && !open.includes(group.id)"
@@ -91,14 +89,6 @@ function shownOf(id: string, items: readonly ItemSummary[]): readonly ItemSummar
         >Show all {{ group.items.length }}</v-btn
       >
     </section>
-    <SignDialog v-if="sign" :item="sign" :today="answer.today" @close="sign = null" @done="sign = null" />
-    <FinishDialog
-      v-if="finishing"
-      :item="finishing"
-      :today="answer.today"
-      @close="finishing = null"
-      @done="finishing = null"
-    />
   </template>
 </template>
 
@@ -126,16 +116,8 @@ function shownOf(id: string, items: readonly ItemSummary[]): readonly ItemSummar
   margin-bottom: 22px;
 }
 
-.group:last-of-type {
-  padding-bottom: 70px;
-}
-
 .group p {
   margin: 0 0 6px;
   font-size: 13.5px;
-}
-
-.empty {
-  padding: 28px;
 }
 </style>

@@ -2,8 +2,9 @@
 import { computed } from 'vue'
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import type { ItemSummary } from '#contract/item'
+import ItemActsMenu from '#web/ui/acts/ItemActsMenu.vue'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
-import { fullName } from '#web/ui/words/item-words'
+import { callIt, fullName, kindAndMaker } from '#web/ui/words/item-words'
 import { goodTo, reasonWords, sunWords } from '#web/ui/words/shelf-life-words'
 import { fromNow } from '#web/ui/words/when-words'
 
@@ -31,7 +32,7 @@ const pastEye = computed(
     <ItemGauge :item="item" size="small" />
     <div class="words">
       <RouterLink :to="`/items/${item.id}`">{{ fullName(item) }}</RouterLink>
-      <span class="quiet">{{ item.category }}, {{ item.maker }}</span>
+      <span class="quiet">{{ kindAndMaker(item) }}</span>
     </div>
     <div class="race">
       <div class="line" aria-hidden="true">
@@ -52,17 +53,18 @@ const pastEye = computed(
         variant="outlined"
         color="primary"
         :to="`/items/${item.id}/edit`"
-        :aria-label="`Say when ${fullName(item)} was opened`"
+        :aria-label="`Say when ${callIt(item)} was opened`"
         >Say when</v-btn
       >
       <v-btn
         v-else-if="item.shelfLife.state !== 'sign seen'"
         variant="text"
-        :aria-label="`A sign on ${fullName(item)}`"
+        :aria-label="`A sign on ${callIt(item)}`"
         @click="$emit('sign')"
         >A sign</v-btn
       >
-      <v-btn variant="text" :aria-label="`${fullName(item)} is empty`" @click="$emit('finish')">Empty</v-btn>
+      <v-btn variant="text" :aria-label="`${callIt(item)} is empty`" @click="$emit('finish')">Empty</v-btn>
+      <ItemActsMenu :item="item" :without="['sign', 'finish']" />
     </div>
   </div>
 </template>
@@ -141,14 +143,12 @@ strong.sign-seen {
   display: flex;
 }
 
-@media (max-width: 760px) {
-  .row {
-    grid-template-columns: 44px minmax(0, 1fr);
-  }
+.phone .row {
+  grid-template-columns: 44px minmax(0, 1fr);
+}
 
-  .race,
-  .acts {
-    grid-column: 1 / -1;
-  }
+.phone .race,
+.phone .acts {
+  grid-column: 1 / -1;
 }
 </style>

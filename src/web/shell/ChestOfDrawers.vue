@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useRoute } from 'vue-router'
-import { useChanges } from './changes'
+import { useFronts } from '#web/data/reads'
 import { FRONTS } from './fronts'
 
 defineEmits<{ jump: [] }>()
-const changes = useChanges()
+const { answer: fronts } = useFronts()
 const route = useRoute()
 
 function isOpen(to: string): boolean {
@@ -32,7 +32,7 @@ function isOpen(to: string): boolean {
       :aria-current="isOpen(front.to) ? 'page' : undefined"
     >
       <span class="title">{{ front.name }}</span>
-      <span class="figure figures">{{ changes.fronts ? front.figure(changes.fronts) : '' }}</span>
+      <span class="figure figures">{{ fronts ? front.figure(fronts) : '' }}</span>
       <span class="pull" aria-hidden="true"></span>
     </RouterLink>
     <button type="button" class="jump" @click="$emit('jump')">Find an item <kbd>/</kbd></button>

@@ -1,26 +1,30 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import type { ItemSummary } from '#contract/item'
+import type { ListedItem } from '#contract/item'
+import { useHerDay } from '#web/data/her-day'
+import { useStock } from '#web/data/stock'
+import { useTicks } from '#web/data/ticks'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
-import { newId } from '#web/api/client'
-import { useChanges } from './changes'
-import { useStock } from '#web/ui/stock'
-import { matchesWords } from '#web/ui/words/item-words'
+import { useFinding } from '#web/ui/use-finding'
+import { callIt, kindAndMaker, shortName, twinWords } from '#web/ui/words/item-words'
 
 /** As many as can be told apart at a glance. */
 const SHOWN = 7
 
 const open = defineModel<boolean>({ required: true })
 const router = useRouter()
-const changes = useChanges()
 const stock = useStock()
-const text = ref('')
+const herDay = useHerDay()
+const ticks = useTicks()
+const text = ref<string | null>('')
 const at = ref(0)
 const field = ref<HTMLInputElement | null>(null)
+const { words, found: all, gone } = useFinding(text, () => stock.items)
 const found = computed(() =>
-  text.value.trim() === '' ? [] : stock.items.filter((item) => matchesWords(item, text.value)).slice(0, SHOWN),
+  words.value === '' ? [] : [...all.value, ...gone.value.map((each) => each.item)].slice(0, SHOWN),
 )
+const twins = computed(() => twinWords(found.value))
 
 watch(
   open,
@@ -28,23 +32,26 @@ watch(
     if (!isOpen) return
     text.value = ''
     at.value = 0
-    void stock.load()
     await nextTick()
     field.value?.focus()
   },
   { immediate: true },
 )
 const chosen = computed(() => found.value[at.value])
-watch(text, () => (at.value = 0))
+watch(words, () => (at.value = 0))
 
-/** Worn today from wherever it lies: the second thing this box is for. */
-async function tick(item: ItemSummary | undefined): Promise<void> {
-  if (!item || stock.today === null || item.endedOn !== null) return
-  open.value = false
-  await changes.run('POST', '/wear', { changeId: newId(), itemId: item.id, day: stock.today, worn: true, partIds: [] })
+function told(item: ListedItem): string {
+  return [kindAndMaker(item), twins.value.get(item.id), item.endedOn === null ? '' : 'gone'].filter(Boolean).join(', ')
 }
 
-function go(item: ItemSummary | undefined): void {
+/** Worn today from wherever it lies: the second thing this box is for. */
+function tick(item: ListedItem | undefined): void {
+  if (!item || herDay.today === null || item.endedOn !== null) return
+  open.value = false
+  ticks.setWorn(item, herDay.today, true)
+}
+
+function go(item: ListedItem | undefined): void {
   if (!item) return
   open.value = false
   void router.push(`/items/${item.id}`)
@@ -60,7 +67,7 @@ function go(item: ItemSummary | undefined): void {
         ref="field"
         v-model="text"
         autocomplete="off"
-        placeholder="a few letters of maker, name or shade"
+        placeholder="a few letters of maker, name, shade or notes"
         role="combobox"
         aria-haspopup="grid"
         aria-controls="jump-list"
@@ -83,8 +90,8 @@ function go(item: ItemSummary | undefined): void {
             <button type="button" tabindex="-1" :class="{ chosen: index === at }" @click="go(item)">
               <ItemGauge :item="item" size="small" />
               <span>
-                <strong>{{ item.shade || item.name }}</strong>
-                <span class="quiet kind">{{ item.category }}, {{ item.maker }}</span>
+                <strong>{{ shortName(item) }}</strong>
+                <span class="quiet kind">{{ told(item) }}</span>
               </span>
             </button>
           </span>
@@ -94,7 +101,7 @@ function go(item: ItemSummary | undefined): void {
               type="button"
               tabindex="-1"
               class="tick"
-              :aria-label="`Tick ${item.shade || item.name} as worn today`"
+              :aria-label="`Tick ${callIt(item)} as worn today`"
               @click="tick(item)"
             >
               worn today
@@ -103,7 +110,7 @@ function go(item: ItemSummary | undefined): void {
         </li>
       </ul>
       <p v-if="found.length > 0" class="quiet keys">Enter opens it; Shift and Enter tick it as worn today.</p>
-      <p v-if="text.trim() !== '' && found.length === 0" class="quiet">Nothing of that name is in the collection.</p>
+      <p v-if="words !== '' && found.length === 0" class="quiet">Nothing of that name is in the collection.</p>
     </div>
   </v-dialog>
 </template>

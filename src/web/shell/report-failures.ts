@@ -1,19 +1,25 @@
 import type { App } from 'vue'
-import { OutOfReach, Refused } from '#web/api/client'
-import { useChanges } from './changes'
+import { useChanges } from '#web/data/changes'
+import { OutOfReach, Refused } from '#web/data/client'
 
-/** Whatever a place could not load or store is said in the house's own words; a true fault goes on as one. */
+/** Whatever a place could not load or store is said in the house's own words; a true fault is logged and said in one quiet bar. */
 export function reportFailures(app: App): void {
-  app.config.errorHandler = (error) => {
-    if (!said(error)) throw error
-  }
+  app.config.errorHandler = report
   window.addEventListener('unhandledrejection', (event) => {
-    if (said(event.reason)) event.preventDefault()
+    event.preventDefault()
+    report(event.reason)
+  })
+  window.addEventListener('vite:preloadError', (event) => {
+    event.preventDefault()
+    useChanges().fault('A part of the page did not come. Is Seligo still running? Try again when it is.')
   })
 }
 
-function said(error: unknown): boolean {
-  if (!(error instanceof OutOfReach) && !(error instanceof Refused)) return false
-  useChanges().show(error)
-  return true
+function report(error: unknown): void {
+  const changes = useChanges()
+  // Left before it had come: nobody waits for it.
+  if (error instanceof DOMException && error.name === 'AbortError') return
+  if (error instanceof OutOfReach || error instanceof Refused) return changes.show(error)
+  console.error(error)
+  changes.fault('Something on this page does not work. What you have stored is safe; load the page again.')
 }

@@ -1,5 +1,6 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import TodayPage from '#web/today/TodayPage.vue'
+import { useOpenDrafts } from '#web/ui/form/open-drafts'
 
 /** Every place; all but Today load when they are opened. */
 export const router = createRouter({
@@ -102,6 +103,9 @@ export const router = createRouter({
   ],
   scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
 })
+
+// Nothing typed is left by going elsewhere without a word.
+router.beforeEach((to, from) => to.path === from.path || useOpenDrafts().mayLeave())
 
 router.afterEach((to) => {
   document.title = `${String(to.meta['title'])} · Seligo`

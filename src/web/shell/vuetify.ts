@@ -1,6 +1,7 @@
 import 'vuetify/styles'
 import { createVuetify } from 'vuetify'
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
+import { HER_LOCALE } from '#web/data/locale'
 
 /** The colours Vuetify's own parts take; the same values stand as tokens in tokens.css. */
 const day = {
@@ -35,6 +36,9 @@ const night = {
 const field = { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' } as const
 
 export const vuetify = createVuetify({
+  // One width at which the house becomes a phone's; `useDisplay().mobile` in scripts, `.phone` in styles.
+  display: { mobileBreakpoint: 761 },
+  date: { locale: { en: HER_LOCALE } },
   theme: { defaultTheme: 'day', themes: { day, night } },
   icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
   defaults: {
@@ -44,6 +48,11 @@ export const vuetify = createVuetify({
     VTextarea: { ...field, rows: 3, autoGrow: true },
     VSelect: field,
     VAutocomplete: field,
+    VDateInput: { ...field, prependIcon: '', prependInnerIcon: '$calendar' },
+    VNumberInput: { ...field, controlVariant: 'stacked' },
+    VFileUpload: { density: 'compact', variant: 'outlined' },
+    VSlider: { color: 'primary', hideDetails: 'auto', thumbLabel: false },
+    VList: { bgColor: 'surface' },
     VCheckbox: { density: 'comfortable', hideDetails: 'auto', color: 'primary' },
     VDialog: { maxWidth: 560 },
     VCard: { rounded: 'lg', flat: true },

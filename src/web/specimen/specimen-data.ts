@@ -9,6 +9,7 @@ interface Wanted {
   readonly shade: string
   readonly form: Form
   readonly colour: string | null
+  readonly guess?: string
   readonly finish?: ItemSummary['finish']
   readonly reading?: Partial<Reading>
   readonly goal?: Partial<GoalView>
@@ -37,6 +38,7 @@ export function specimen(wanted: Wanted): ItemSummary {
     homeZoneId: 'extras',
     form: wanted.form,
     colour: wanted.colour,
+    guess: wanted.guess ?? null,
     finish: wanted.finish ?? 'matte',
     opaque: wanted.opaque ?? false,
     slots: 1,
@@ -78,6 +80,7 @@ export function specimen(wanted: Wanted): ItemSummary {
     left: null,
     leftOf: null,
     keptWords: 0,
+    hasKeptWords: false,
     parts: wanted.parts ?? [],
     shelfLife: {
       state: wanted.state ?? 'in date',

@@ -56,9 +56,7 @@ const said = computed(() => {
   margin-left: 8px;
 }
 
-@media (max-width: 520px) {
-  .said {
-    text-align: left;
-  }
+.phone .said {
+  text-align: left;
 }
 </style>

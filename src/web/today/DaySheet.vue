@@ -1,89 +1,61 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed } from 'vue'
 import { HANDS, SKINS, TONES, WEATHERS } from '#core/wear/day-choices'
 import type { DayView } from '#contract/today'
-import ChoiceRow from '#web/ui/ChoiceRow.vue'
+import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
+import FormDialog from '#web/ui/form/FormDialog.vue'
+import { useDraft } from '#web/ui/form/use-draft'
 
-/** How the day is, told in parts that may each stay open. */
+/** How the day is, told in parts that may each stay open. A second tap on what is chosen takes it back. */
 const props = defineProps<{ conditions: DayView; occasions: readonly string[] }>()
 const emit = defineEmits<{ close: []; set: [conditions: DayView] }>()
-const draft = ref<DayView>({ ...props.conditions })
-const minutes = ref(props.conditions.minutes === null ? '' : String(props.conditions.minutes))
 const MINUTES = ['5', '10', '20', '40']
+const draft = useDraft(() => ({ ...props.conditions }))
+const { typed } = draft
+const minutes = computed({
+  get: () => (typed.value.minutes === null ? null : String(typed.value.minutes)),
+  set: (value) => (typed.value.minutes = value === null ? null : Number(value)),
+})
+const known = computed(() => typed.value.occasion !== null && props.occasions.includes(typed.value.occasion))
 
-function save(): void {
-  emit('set', { ...draft.value, minutes: minutes.value === '' ? null : Math.round(Number(minutes.value)) || null })
+function store(): void {
+  emit('set', typed.value)
   emit('close')
-}
-
-/** A second tap on what is chosen takes it back. */
-function choose<K extends keyof DayView>(key: K, value: DayView[K] | null): void {
-  draft.value = { ...draft.value, [key]: draft.value[key] === value ? null : value }
 }
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="640" aria-label="How the day is" @update:model-value="emit('close')">
-    <form class="sheet dialog" @submit.prevent="save">
-      <h2>How is the day?</h2>
-      <p class="quiet">All of it may stay open. What is told changes what is suggested.</p>
-      <div class="pairs">
-        <ChoiceRow
-          :model-value="draft.skin"
-          label="Skin"
-          :options="SKINS"
-          @update:model-value="(value) => choose('skin', value)"
-        />
-        <ChoiceRow
-          :model-value="draft.clothes"
-          label="Clothes"
-          :options="TONES"
-          @update:model-value="(value) => choose('clothes', value)"
-        />
-        <ChoiceRow
-          :model-value="MINUTES.includes(minutes) ? minutes : null"
-          label="Time, in minutes"
-          :options="MINUTES"
-          @update:model-value="(value) => (minutes = minutes === value ? '' : (value ?? ''))"
-        />
-        <ChoiceRow
-          v-if="occasions.length > 0"
-          :model-value="draft.occasion"
-          label="Occasion"
-          :options="occasions"
-          @update:model-value="(value) => choose('occasion', value)"
-        />
-        <v-text-field
-          :model-value="draft.occasion !== null && occasions.includes(draft.occasion) ? '' : (draft.occasion ?? '')"
-          :label="occasions.length > 0 ? 'Another occasion' : 'Occasion'"
-          placeholder="work, gig, walk"
-          @update:model-value="(value: string) => (draft = { ...draft, occasion: value || null })"
-        />
-        <ChoiceRow
-          :model-value="draft.hands"
-          label="Hands"
-          :options="HANDS"
-          @update:model-value="(value) => choose('hands', value)"
-        />
-        <ChoiceRow
-          :model-value="draft.weather"
-          label="Weather"
-          :options="WEATHERS"
-          @update:model-value="(value) => choose('weather', value)"
-        />
-      </div>
-      <v-textarea
-        :model-value="draft.note ?? ''"
-        label="A note on the day"
-        rows="2"
-        @update:model-value="(value: string) => (draft = { ...draft, note: value || null })"
+  <FormDialog
+    title="How is the day?"
+    label="How the day is"
+    :draft="draft"
+    act="Save"
+    :width="640"
+    @close="emit('close')"
+    @store="store"
+  >
+    <p class="quiet">All of it may stay open. What is told changes what is suggested.</p>
+    <div class="pairs">
+      <ChoiceRow v-model="typed.skin" label="Skin" :options="SKINS" again />
+      <ChoiceRow v-model="typed.clothes" label="Clothes" :options="TONES" again />
+      <ChoiceRow v-model="minutes" label="Time, in minutes" :options="MINUTES" again />
+      <ChoiceRow v-if="occasions.length > 0" v-model="typed.occasion" label="Occasion" :options="occasions" again />
+      <v-text-field
+        :model-value="known ? '' : (typed.occasion ?? '')"
+        :label="occasions.length > 0 ? 'Another occasion' : 'Occasion'"
+        placeholder="work, gig, walk"
+        @update:model-value="(value: string | null) => (typed.occasion = value || null)"
       />
-      <div class="acts">
-        <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
-        <v-btn type="submit" color="primary">Save</v-btn>
-      </div>
-    </form>
-  </v-dialog>
+      <ChoiceRow v-model="typed.hands" label="Hands" :options="HANDS" again />
+      <ChoiceRow v-model="typed.weather" label="Weather" :options="WEATHERS" again />
+    </div>
+    <v-textarea
+      :model-value="typed.note ?? ''"
+      label="A note on the day"
+      rows="2"
+      @update:model-value="(value: string | null) => (typed.note = value || null)"
+    />
+  </FormDialog>
 </template>
 
 <style scoped>
@@ -94,9 +66,7 @@ function choose<K extends keyof DayView>(key: K, value: DayView[K] | null): void
   align-items: start;
 }
 
-@media (max-width: 520px) {
-  .pairs {
-    grid-template-columns: 1fr;
-  }
+.phone .pairs {
+  grid-template-columns: 1fr;
 }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
-import type { ItemSummary } from '#contract/item'
+import type { ListedItem } from '#contract/item'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { gaugeWords, stateWords } from '#web/ui/words/gauge-words'
 import { shortStanding } from '#web/ui/words/goal-words'
@@ -9,7 +9,7 @@ import { shortName } from '#web/ui/words/item-words'
 
 /** An item lying in the drawer. Tap = worn, again = take back; worn ones lie lifted, with a tick. */
 const props = defineProps<{
-  item: ItemSummary
+  item: ListedItem
   density: 'roomy' | 'close' | 'packed' | 'row'
   worn: boolean
   wornParts: readonly string[]

@@ -1,31 +1,31 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { daysBetween, type Day } from '#core/calendar/day'
-import type { ItemSummary } from '#contract/item'
+import type { ListedItem } from '#contract/item'
 import type { EarlierFace, Worn } from '#contract/today'
-import { useChanges } from '#web/shell/changes'
+import { useChanges } from '#web/data/changes'
+import { usePendingActs, waitingWords } from '#web/data/pending-acts'
 import { shortName } from '#web/ui/words/item-words'
 import { shortDay, weekdayName } from '#web/ui/words/when-words'
 
 /** The day's face as a line, and what can be done with the whole of it. */
 const props = defineProps<{
-  face: readonly ItemSummary[]
+  face: readonly ListedItem[]
   worn: ReadonlyMap<string, Worn>
   noMakeup: boolean
   earlier: readonly EarlierFace[]
   occasion: string | null
   day: Day
   today: Day
-  saving: boolean
 }>()
 const emit = defineEmits<{
-  tap: [item: ItemSummary]
+  tap: [item: ListedItem]
   same: [face: EarlierFace, words: string]
   noMakeup: []
   act: [act: 'elsewhere' | 'details' | 'faces' | 'put-back']
 }>()
 const changes = useChanges()
-const more = ref(false)
+const pending = usePendingActs()
 
 const madeUp = computed(() => props.face.some((item) => item.makeup))
 function sameWords(face: EarlierFace): string {
@@ -44,20 +44,25 @@ const title = computed(() => {
   if (props.face.length > 0) return `${when}: ${props.face.length}`
   return props.noMakeup ? 'No makeup' : `${when}: nothing ticked`
 })
-function said(item: ItemSummary): string {
+function said(item: ListedItem): string {
   const wear = props.worn.get(item.id)
   if (!wear) return ''
   const amount = wear.amount === null ? '' : `${wear.amount} ${wear.amountUnit ?? ''}`
   return [amount, wear.mix ? `mixed ${wear.mix.ratio}` : ''].filter(Boolean).join(', ')
 }
-function act(which: 'elsewhere' | 'details' | 'faces' | 'put-back'): void {
-  more.value = false
-  emit('act', which)
-}
 </script>
 
 <template>
   <section class="line" aria-label="The day's face">
+    <div v-if="changes.trouble" class="trouble" role="alert">
+      <p>
+        <strong>{{ changes.trouble.title }}</strong> {{ changes.trouble.detail }}
+      </p>
+      <v-btn v-if="changes.trouble.remedy" class="take-back" @click="changes.trouble.remedy.act()">{{
+        changes.trouble.remedy.words
+      }}</v-btn>
+      <v-btn variant="text" @click="changes.trouble = null">Close</v-btn>
+    </div>
     <p class="words">
       <strong class="title figures">{{ title }}</strong>
       <span v-for="(item, index) in face" :key="item.id" class="item">
@@ -73,7 +78,8 @@ function act(which: 'elsewhere' | 'details' | 'faces' | 'put-back'): void {
           take back</button
         ><span v-if="index < face.length - 1" aria-hidden="true"> · </span>
       </span>
-      <span v-if="saving" class="quiet"> saving…</span>
+      <span v-if="pending.acts.length > 0 && !pending.away" class="quiet"> saving…</span>
+      <span v-if="pending.away" class="away" role="status">{{ waitingWords(pending.acts.length) }}</span>
     </p>
     <div class="acts">
       <v-btn v-if="changes.last" class="undo take-back" @click="changes.takeBackLast()"
@@ -90,36 +96,75 @@ function act(which: 'elsewhere' | 'details' | 'faces' | 'put-back'): void {
       <v-btn v-if="!madeUp" variant="outlined" color="primary" :aria-pressed="noMakeup" @click="emit('noMakeup')">{{
         noMakeup ? 'Makeup after all' : 'No makeup'
       }}</v-btn>
-      <v-btn variant="outlined" color="primary" :aria-expanded="more" @click="more = !more">More</v-btn>
-    </div>
-    <div v-if="more" class="more sheet" role="group" aria-label="More for the day">
-      <v-btn
-        v-for="each in offered.slice(1)"
-        :key="each.day"
-        variant="text"
-        @click="((more = false), emit('same', each, sameWords(each)))"
-        >{{ sameWords(each) }}</v-btn
-      >
-      <v-btn variant="text" @click="act('elsewhere')">Something else</v-btn>
-      <v-btn variant="text" @click="act('faces')">Saved faces</v-btn>
-      <v-btn v-if="face.length > 0" variant="text" @click="act('details')">How it was worn</v-btn>
-      <v-btn variant="text" @click="act('put-back')">Held up, put back</v-btn>
-      <v-btn variant="text" to="/tally-sheet">Type in a sheet</v-btn>
+      <v-menu>
+        <template #activator="{ props: menu }">
+          <v-btn v-bind="menu" variant="outlined" color="primary">More</v-btn>
+        </template>
+        <v-list aria-label="More for the day">
+          <v-list-item
+            v-for="each in offered.slice(1)"
+            :key="each.day"
+            :title="sameWords(each)"
+            @click="emit('same', each, sameWords(each))"
+          />
+          <v-list-item title="Something else" @click="emit('act', 'elsewhere')" />
+          <v-list-item title="Saved faces" @click="emit('act', 'faces')" />
+          <v-list-item v-if="face.length > 0" title="How it was worn" @click="emit('act', 'details')" />
+          <v-list-item title="Held up, put back" @click="emit('act', 'put-back')" />
+          <v-list-item title="Type in a sheet" to="/tally-sheet" />
+          <v-list-item title="Lay the drawer" to="/drawer" />
+        </v-list>
+      </v-menu>
     </div>
   </section>
 </template>
 
 <style scoped>
+.away {
+  display: block;
+  color: var(--attention);
+  font-weight: 600;
+}
+
+/* Always in sight, however long the drawer or the reasons along its lip. */
 .line {
-  position: relative;
+  position: sticky;
+  bottom: 0;
+  z-index: 4;
+  margin: 0 -16px -16px;
+  padding: 6px 16px 10px;
+  background: var(--tray);
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 14px;
+  gap: 4px 14px;
   min-height: 48px;
 }
 
-.words {
+.trouble {
+  flex: 1 0 100%;
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  padding: 4px 4px 4px 12px;
+  background: var(--raised);
+  border: 1px solid var(--alarm);
+  border-left-width: 6px;
+  border-radius: 8px;
+}
+
+.trouble p {
   flex: 1;
+  margin: 0;
+  white-space: pre-line;
+}
+
+.trouble strong {
+  color: var(--alarm);
+}
+
+.words {
+  flex: 1 1 300px;
   min-width: 0;
   margin: 0;
   font-size: 13.5px;
@@ -153,20 +198,6 @@ function act(which: 'elsewhere' | 'details' | 'faces' | 'put-back'): void {
   justify-content: flex-end;
 }
 
-.more {
-  position: absolute;
-  right: 0;
-  bottom: 52px;
-  z-index: 6;
-  display: grid;
-  padding: 6px;
-  box-shadow: 0 6px 18px var(--shade);
-}
-
-.more .v-btn {
-  justify-content: flex-start;
-}
-
 .undo {
   max-width: 260px;
 }
@@ -177,40 +208,37 @@ function act(which: 'elsewhere' | 'details' | 'faces' | 'put-back'): void {
   display: block;
 }
 
-@media (max-width: 760px) {
-  .line {
-    flex-direction: column;
-    align-items: stretch;
-  }
+.phone .line {
+  position: static;
+  flex-direction: column;
+  align-items: stretch;
+  margin: 0;
+  padding: 6px 0 62px;
+}
 
-  .acts {
-    /* Within the thumb's reach, above the bar. */
-    position: fixed;
-    left: 0;
-    right: 0;
-    bottom: calc(54px + env(safe-area-inset-bottom));
-    z-index: 5;
-    padding: 7px 10px;
-    background: var(--tray);
-    border-top: 1px solid var(--hair);
-    justify-content: stretch;
-  }
+.phone .words {
+  flex: none;
+}
 
-  .acts .v-btn {
-    flex: 1 1 auto;
-    padding: 0 8px;
-  }
+.phone .acts {
+  /* Within the thumb's reach, above the bar. */
+  position: fixed;
+  left: 0;
+  right: 0;
+  bottom: calc(57px + env(safe-area-inset-bottom));
+  z-index: 5;
+  padding: 7px 10px;
+  background: var(--tray);
+  border-top: 1px solid var(--hair);
+  justify-content: stretch;
+}
 
-  .more {
-    position: fixed;
-    left: 10px;
-    right: 10px;
-    bottom: calc(116px + env(safe-area-inset-bottom));
-    grid-template-columns: 1fr 1fr;
-  }
+.phone .acts .v-btn {
+  flex: 1 1 auto;
+  padding: 0 8px;
+}
 
-  .undo {
-    max-width: none;
-  }
+.phone .undo {
+  max-width: none;
 }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
 import type { Day } from '#core/calendar/day'
-import type { ItemSummary } from '#contract/item'
+import type { ListedItem } from '#contract/item'
 import type { SuggestionView, TodayAnswer } from '#contract/today'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { shortName } from '#web/ui/words/item-words'
@@ -12,10 +12,10 @@ import { suggestionWords } from '#web/ui/words/suggestion-words'
 defineProps<{
   suggestions: readonly SuggestionView[]
   sunscreen: TodayAnswer['sunscreen']
-  items: ReadonlyMap<string, ItemSummary>
+  items: ReadonlyMap<string, ListedItem>
   today: Day
 }>()
-const emit = defineEmits<{ tap: [item: ItemSummary]; notToday: [itemId: string] }>()
+const emit = defineEmits<{ tap: [item: ListedItem]; notToday: [item: ListedItem] }>()
 </script>
 
 <template>
@@ -47,7 +47,7 @@ const emit = defineEmits<{ tap: [item: ItemSummary]; notToday: [itemId: string] 
           class="away"
           :aria-label="`${shortName(items.get(suggestion.itemId)!)}: not today`"
           title="Not today"
-          @click="emit('notToday', suggestion.itemId)"
+          @click="emit('notToday', items.get(suggestion.itemId)!)"
         >
           <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true">
             <path :d="mdiClose" fill="currentColor" />
@@ -65,6 +65,9 @@ const emit = defineEmits<{ tap: [item: ItemSummary]; notToday: [itemId: string] 
   background: var(--raised);
   border-top: 1px solid var(--line);
   min-height: 78px;
+  position: sticky;
+  bottom: 62px;
+  z-index: 3;
 }
 
 .label {
@@ -144,33 +147,32 @@ h2 {
   align-self: center;
 }
 
-@media (max-width: 760px) {
-  .lip {
-    flex-direction: column;
-  }
+.phone .lip {
+  position: static;
+  flex-direction: column;
+}
 
-  .label {
-    flex: none;
-    display: flex;
-    gap: 8px;
-    align-items: baseline;
-    padding: 8px 12px 2px;
-  }
+.phone .label {
+  flex: none;
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+  padding: 8px 12px 2px;
+}
 
-  .hint,
-  .sun {
-    border-left: 0;
-    border-top: 1px solid var(--hair);
-    min-height: 56px;
-  }
+.phone .hint,
+.phone .sun {
+  border-left: 0;
+  border-top: 1px solid var(--hair);
+  min-height: 56px;
+}
 
-  .take {
-    padding: 4px 52px 4px 12px;
-  }
+.phone .take {
+  padding: 4px 52px 4px 12px;
+}
 
-  .away {
-    width: 48px;
-    height: 56px;
-  }
+.phone .away {
+  width: 48px;
+  height: 56px;
 }
 </style>

@@ -1,71 +1,62 @@
 <script setup lang="ts">
-import { ref } from 'vue'
-import type { ItemSummary } from '#contract/item'
+import type { ListedItem } from '#contract/item'
+import FormDialog from '#web/ui/form/FormDialog.vue'
+import { useDraft } from '#web/ui/form/use-draft'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
-import { shortName, usesWords } from '#web/ui/words/item-words'
+import { callIt, shortName, usesWords } from '#web/ui/words/item-words'
 
 /** Which shades of a palette were worn: one use of the palette, and one of each shade. */
-const props = defineProps<{ item: ItemSummary; worn: readonly string[] | null }>()
+const props = defineProps<{ item: ListedItem; worn: readonly string[] | null }>()
 const emit = defineEmits<{ close: []; set: [worn: boolean, partIds: string[]] }>()
-const chosen = ref<string[]>([...(props.worn ?? [])])
+const draft = useDraft(() => ({ chosen: [...(props.worn ?? [])] }))
+const { typed } = draft
 
 function toggle(id: string): void {
-  chosen.value = chosen.value.includes(id) ? chosen.value.filter((each) => each !== id) : [...chosen.value, id]
+  const { chosen } = typed.value
+  typed.value = { chosen: chosen.includes(id) ? chosen.filter((each) => each !== id) : [...chosen, id] }
 }
 
 function done(isWorn: boolean): void {
-  emit('set', isWorn, isWorn ? chosen.value : [])
+  emit('set', isWorn, isWorn ? typed.value.chosen : [])
   emit('close')
 }
 </script>
 
 <template>
-  <v-dialog
-    :model-value="true"
-    max-width="520"
-    :aria-label="`Shades of ${shortName(item)}`"
-    @update:model-value="emit('close')"
+  <FormDialog
+    :title="shortName(item)"
+    :label="`Shades of ${callIt(item)}`"
+    :draft="draft"
+    :act="typed.chosen.length === 0 ? 'Worn, some shade' : `Worn: ${typed.chosen.length}`"
+    :width="520"
+    @close="emit('close')"
+    @store="done(true)"
   >
-    <div class="sheet box">
-      <h2>{{ shortName(item) }}</h2>
-      <p class="quiet">Tap the shades you wore. None is fine too: “some shade”.</p>
-      <div class="large"><ItemGauge :item="item" size="large" :worn-parts="chosen" :rail="false" /></div>
-      <div class="shades" role="group" aria-label="Shades">
-        <button
-          v-for="part in item.parts"
-          :key="part.id"
-          type="button"
-          class="shade"
-          :class="{ chosen: chosen.includes(part.id) }"
-          :aria-pressed="chosen.includes(part.id)"
-          @click="toggle(part.id)"
+    <p class="quiet">Tap the shades you wore. None is fine too: “some shade”.</p>
+    <div class="large"><ItemGauge :item="item" size="large" :worn-parts="typed.chosen" :rail="false" /></div>
+    <div class="shades" role="group" aria-label="Shades">
+      <button
+        v-for="part in item.parts"
+        :key="part.id"
+        type="button"
+        class="shade"
+        :class="{ chosen: typed.chosen.includes(part.id) }"
+        :aria-pressed="typed.chosen.includes(part.id)"
+        @click="toggle(part.id)"
+      >
+        <span class="dot" :style="{ background: part.colour ?? 'var(--plate)' }"></span>
+        <span
+          >{{ part.name }}<span class="quiet figures">{{ usesWords(part.uses) }}</span></span
         >
-          <span class="dot" :style="{ background: part.colour ?? 'var(--plate)' }"></span>
-          <span
-            >{{ part.name }}<span class="quiet figures">{{ usesWords(part.uses) }}</span></span
-          >
-        </button>
-      </div>
-      <div class="acts">
-        <v-btn v-if="worn !== null" variant="text" @click="done(false)">Not worn</v-btn>
-        <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
-        <v-btn color="primary" @click="done(true)">{{
-          chosen.length === 0 ? 'Worn, some shade' : `Worn: ${chosen.length}`
-        }}</v-btn>
-      </div>
+      </button>
     </div>
-  </v-dialog>
+    <template #acts>
+      <v-btn v-if="worn !== null" variant="text" @click="done(false)">Not worn</v-btn>
+    </template>
+  </FormDialog>
 </template>
 
 <style scoped>
-.box {
-  padding: 18px;
-}
-
-p {
-  margin: 4px 0 12px;
-}
-
 .large {
   display: grid;
   place-items: center;
@@ -75,7 +66,6 @@ p {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(140px, 1fr));
   gap: 6px;
-  margin: 14px 0;
 }
 
 .shade {
@@ -106,11 +96,5 @@ p {
   height: 26px;
   border-radius: 6px;
   border: 1px solid rgb(0 0 0 / 0.35);
-}
-
-.acts {
-  display: flex;
-  justify-content: flex-end;
-  gap: 6px;
 }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Day } from '#core/calendar/day'
-import { newId } from '#web/api/client'
-import { useChanges } from '#web/shell/changes'
+import { newId } from '#web/data/client'
+import { useChanges } from '#web/data/changes'
 import type { TodayAnswer } from '#contract/today'
 import { stretchWords } from '#web/ui/words/when-words'
 

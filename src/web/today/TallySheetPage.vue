@@ -1,46 +1,60 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { addDays, dayOf, daysInMonth, fieldsOf, weekdayOf, type Day } from '#core/calendar/day'
-import type { ItemSummary } from '#contract/item'
-import { get, newId } from '#web/api/client'
-import FormTrouble from '#web/ui/FormTrouble.vue'
+import { addMonths, dayOf, daysInMonth, fieldsOf, weekdayOf, type Day } from '#core/calendar/day'
+import { mdiChevronLeft, mdiChevronRight } from '@mdi/js'
+import type { ChangeNote } from '#contract/basic'
+import type { ListedItem } from '#contract/item'
+import { dateWords, dayFormat } from '#web/data/locale'
+import { useRead } from '#web/data/reads'
+import { useStock } from '#web/data/stock'
+import FormTrouble from '#web/ui/form/FormTrouble.vue'
+import { useDraft } from '#web/ui/form/use-draft'
 import ItemPicker from '#web/ui/ItemPicker.vue'
-import { useStock } from '#web/ui/stock'
-import { useForm } from '#web/ui/use-form'
-import { shortName, usesWords } from '#web/ui/words/item-words'
+import PlaceHead from '#web/ui/PlaceHead.vue'
+import { callIt, shortName, usesWords } from '#web/ui/words/item-words'
 
-/** A paper sheet of strokes typed in for a month at once: a row for each thing, a square for each day. */
+/** A paper sheet of strokes typed in, month by month: a row for each thing, a square for each day. */
 const stock = useStock()
-const form = useForm()
-const month = ref<string>('')
-const rows = ref<ItemSummary[]>([])
-const ticks = ref<Record<string, Day[]>>({})
+const draft = useDraft(() => ({ ticks: {} as Record<string, Day[]> }))
+const { typed } = draft
+const monthName = dayFormat({ month: 'long', year: 'numeric' })
+/** The first day of the month that lies open. */
+const month = ref<Day | null>(null)
+const rows = ref<ListedItem[]>([])
 const picking = ref(false)
 const stored = ref('')
 
-void stock.load().then(() => {
-  if (stock.today === null) return
-  month.value = addDays(stock.today, -fieldsOf(stock.today).date).slice(0, 7)
-  if (rows.value.length === 0) rows.value = stock.items.filter((item) => item.placement !== null)
-})
+watch(
+  () => stock.today,
+  (today) => {
+    if (today === null || month.value !== null) return
+    month.value = addMonths(firstOf(today), -1)
+    rows.value = stock.items.filter((item) => item.placement !== null)
+  },
+  { immediate: true },
+)
 const days = computed<Day[]>(() => {
-  const [year = 0, number = 0] = month.value.split('-').map(Number)
-  if (!(year > 1900) || !(number >= 1 && number <= 12)) return []
+  if (month.value === null) return []
+  const { year, month: number } = fieldsOf(month.value)
   const all = Array.from({ length: daysInMonth(year, number) }, (_, at) => dayOf(year, number, at + 1))
   return all.filter((day): day is Day => day !== null && (stock.today === null || day <= stock.today))
 })
-const count = computed(() => Object.values(ticks.value).reduce((sum, each) => sum + each.length, 0))
+const isLast = computed(() => stock.today === null || month.value === null || month.value >= firstOf(stock.today))
+/** Of every month that was typed in, not only of the one that lies open. */
+const count = computed(() => Object.values(typed.value.ticks).reduce((sum, each) => sum + each.length, 0))
 /** What the log holds of this month already: on the sheet in another ink. */
-const there = ref(new Set<string>())
+const log = useRead<{ worn: { itemId: string; day: Day }[] }>(
+  () => ['worn-days', days.value[0] ?? '', days.value.at(-1) ?? ''],
+  () => (days.value.length === 0 ? null : `/worn-days?from=${days.value[0]}&to=${days.value.at(-1)}`),
+)
+const there = computed(() => new Set((log.answer.value?.worn ?? []).map((each) => `${each.itemId} ${each.day}`)))
 
-watch(month, () => (ticks.value = {}))
-watch(days, look)
+function firstOf(day: Day): Day {
+  return `${day.slice(0, 7)}-01` as Day
+}
 
-async function look(): Promise<void> {
-  const [from, to] = [days.value[0], days.value.at(-1)]
-  if (from === undefined || to === undefined) return
-  const { worn } = await get<{ worn: { itemId: string; day: Day }[] }>(`/worn-days?from=${from}&to=${to}`)
-  there.value = new Set(worn.map((each) => `${each.itemId} ${each.day}`))
+function turn(by: number): void {
+  if (month.value !== null) month.value = addMonths(month.value, by)
 }
 
 function isThere(itemId: string, day: Day): boolean {
@@ -49,67 +63,69 @@ function isThere(itemId: string, day: Day): boolean {
 
 function sum(itemId: string): number {
   const before = days.value.filter((day) => isThere(itemId, day)).length
-  return before + (ticks.value[itemId] ?? []).length
+  return before + (typed.value.ticks[itemId] ?? []).filter((day) => days.value.includes(day)).length
 }
 
 function toggle(itemId: string, day: Day): void {
   if (isThere(itemId, day)) return
-  const now = ticks.value[itemId] ?? []
-  ticks.value = { ...ticks.value, [itemId]: now.includes(day) ? now.filter((each) => each !== day) : [...now, day] }
+  const now = typed.value.ticks[itemId] ?? []
+  const after = now.includes(day) ? now.filter((each) => each !== day) : [...now, day]
+  typed.value.ticks = { ...typed.value.ticks, [itemId]: after }
 }
 
 /** The number of a day as far as it is typed: 1, then 12. */
-let typed = ''
+let number = ''
 
 /** Arrows walk from square to square as they do on paper; a number goes to that day of the row. */
 function move(event: KeyboardEvent, row: number, column: number): void {
-  typed = /^\d$/.test(event.key) ? `${typed}${event.key}`.slice(-2) : ''
-  if (typed !== '') return document.getElementById(`square-${row}-${Number(typed) - 1}`)?.focus()
+  number = /^\d$/.test(event.key) ? `${number}${event.key}`.slice(-2) : ''
+  if (number !== '') return document.getElementById(`square-${row}-${Number(number) - 1}`)?.focus()
   const step = { ArrowRight: [0, 1], ArrowLeft: [0, -1], ArrowDown: [1, 0], ArrowUp: [-1, 0] }[event.key]
   if (!step) return
   event.preventDefault()
   document.getElementById(`square-${row + (step[0] ?? 0)}-${column + (step[1] ?? 0)}`)?.focus()
 }
 
-async function save(): Promise<void> {
-  const body = {
-    changeId: newId(),
-    rows: Object.entries(ticks.value)
+async function store(): Promise<void> {
+  const asked = count.value
+  const answer = await draft.store<{ added: number; change: ChangeNote }>('POST', '/tally-sheet', {
+    rows: Object.entries(typed.value.ticks)
       .filter(([, own]) => own.length > 0)
       .map(([itemId, own]) => ({ itemId, days: own })),
-  }
-  const answer = await form.submit<{ added: number; change: { id: string; words: string; changed: boolean } }>(
-    'POST',
-    '/tally-sheet',
-    body,
-  )
+  })
   if (!answer) return
-  stored.value = `${usesWords(answer.added)} stored${answer.added < count.value ? `, ${count.value - answer.added} were there already` : ''}.`
-  ticks.value = {}
-  await look()
+  stored.value = `${usesWords(answer.added)} stored${answer.added < asked ? `, ${asked - answer.added} were there already` : ''}.`
+  draft.begin({ ticks: {} })
 }
 
-function add(item: ItemSummary): void {
+function add(item: ListedItem): void {
   picking.value = false
   if (!rows.value.some((row) => row.id === item.id)) rows.value = [...rows.value, item]
 }
 </script>
 
 <template>
-  <div class="place-head">
-    <h1>Type in a sheet</h1>
-    <span class="quiet"
-      >What does my paper sheet say for a month? Tick the days; what is there already stays. By keyboard: the number of
-      a day, then the space bar; arrows walk.</span
-    >
-    <v-btn variant="outlined" color="primary" @click="picking = true">Add a row</v-btn>
-    <v-btn color="primary" :disabled="count === 0" :loading="form.busy.value" @click="save"
-      >Store {{ usesWords(count) }}</v-btn
-    >
+  <PlaceHead
+    title="Type in a sheet"
+    question="What does my paper sheet say for a month? Tick the days; what is there already stays."
+    :primary="{ words: `Store ${usesWords(count)}`, act: store, disabled: count === 0, busy: draft.busy.value }"
+    :acts="[{ words: 'Add a row', act: () => (picking = true) }]"
+  />
+  <div class="month">
+    <v-btn variant="outlined" size="44" :icon="mdiChevronLeft" aria-label="The month before" @click="turn(-1)" />
+    <strong class="figures">{{ month ? monthName(month) : '' }}</strong>
+    <v-btn
+      variant="outlined"
+      size="44"
+      :icon="mdiChevronRight"
+      aria-label="The month after"
+      :disabled="isLast"
+      @click="turn(1)"
+    />
+    <span class="quiet">By keyboard: the number of a day, then the space bar; arrows walk.</span>
   </div>
-  <v-text-field v-model="month" class="month" type="month" label="Month" :max="stock.today?.slice(0, 7)" />
   <p v-if="stored" class="inset stored" role="status">{{ stored }}</p>
-  <FormTrouble :refused="form.refused.value" :out-of-reach="form.outOfReach.value" />
+  <FormTrouble :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />
   <div class="paper sheet">
     <table>
       <thead>
@@ -129,13 +145,13 @@ function add(item: ItemSummary): void {
               :id="`square-${row}-${column}`"
               type="button"
               :tabindex="column === 0 ? 0 : -1"
-              :aria-pressed="(ticks[item.id] ?? []).includes(day)"
-              :aria-label="`${shortName(item)}, ${day}${isThere(item.id, day) ? ', in the log already' : ''}`"
+              :aria-pressed="(typed.ticks[item.id] ?? []).includes(day)"
+              :aria-label="`${callIt(item)}, ${dateWords(day)}${isThere(item.id, day) ? ', in the log already' : ''}`"
               @click="toggle(item.id, day)"
               @keydown="move($event, row, column)"
             >
               <svg
-                v-if="isThere(item.id, day) || (ticks[item.id] ?? []).includes(day)"
+                v-if="isThere(item.id, day) || (typed.ticks[item.id] ?? []).includes(day)"
                 :class="{ before: isThere(item.id, day) }"
                 viewBox="0 0 20 24"
                 aria-hidden="true"
@@ -162,8 +178,16 @@ function add(item: ItemSummary): void {
 
 <style scoped>
 .month {
-  max-width: 240px;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 10px;
   margin-bottom: 10px;
+}
+
+.month strong {
+  min-width: 150px;
+  text-align: center;
 }
 
 .stored {

@@ -2,16 +2,22 @@
 import { useEventListener } from '@vueuse/core'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { useDisplay } from 'vuetify'
 import { addDays, parseDay, type Day } from '#core/calendar/day'
-import type { ItemSummary } from '#contract/item'
-import { useChanges } from '#web/shell/changes'
+import type { ListedItem } from '#contract/item'
+import type { DrawerZone } from '#contract/today'
+import { useChanges } from '#web/data/changes'
+import { useDevice } from '#web/data/device'
+import { useHerDay } from '#web/data/her-day'
+import { useTicks } from '#web/data/ticks'
+import { longDay } from '#web/ui/words/when-words'
 import DayConditions from './DayConditions.vue'
 import DayHeader from './DayHeader.vue'
 import EmptyHouse from './EmptyHouse.vue'
 import FaceLine from './FaceLine.vue'
 import ReachForLip from './ReachForLip.vue'
+import { useShownDay } from './use-shown-day'
 import ZoneCompartment from './ZoneCompartment.vue'
-import { useToday } from './today-store'
 
 const ItemPicker = defineAsyncComponent(() => import('#web/ui/ItemPicker.vue'))
 const ShadeSheet = defineAsyncComponent(() => import('./ShadeSheet.vue'))
@@ -22,8 +28,25 @@ const WearDetails = defineAsyncComponent(() => import('./WearDetails.vue'))
 const route = useRoute()
 const router = useRouter()
 const changes = useChanges()
-const today = useToday()
-const shadesOf = ref<ItemSummary | null>(null)
+const device = useDevice()
+const herDay = useHerDay()
+const ticks = useTicks()
+const { mobile } = useDisplay()
+/** The day in the address; null = today. */
+const asked = computed<Day | null>(() => parseDay(String(route.params['day'] ?? '')))
+const day = useShownDay(asked)
+const { shown, items, worn, wears, face } = day
+const today = computed(() => herDay.today ?? shown.value?.today ?? null)
+/** The day of the next tap: two quick steps are two days, also before the first has come. */
+const dayAsked = computed(() => asked.value ?? shown.value?.day ?? null)
+/** Whether what is drawn is the day that was asked for; until it is, a tap is for nobody. */
+const isHere = computed(() => shown.value !== null && shown.value.day === dayAsked.value)
+/** What is on trial lies within reach too, wherever it is kept, until it is decided. */
+const trials = computed<DrawerZone>(() => {
+  const itemIds = shown.value?.onTrial ?? []
+  return { id: 'on trial', name: 'On trial', slots: itemIds.length, taken: itemIds.length, itemIds }
+})
+const shadesOf = ref<ListedItem | null>(null)
 /** What is open above the drawer. */
 const open = ref<'elsewhere' | 'put-back' | 'faces' | 'details' | null>(null)
 const picking = computed({
@@ -32,148 +55,157 @@ const picking = computed({
     if (!wanted) open.value = null
   },
 })
-const asked = computed<Day | null>(() => parseDay(String(route.params['day'] ?? '')))
-const shown = computed(() => today.answer)
-/** The day in the address: two quick steps are two days, also before the first has come. */
-const dayAsked = computed(() => asked.value ?? shown.value?.today)
 
-watch(
-  asked,
-  (day) =>
-    today.load(day).catch((error: unknown) => {
-      changes.show(error)
-      void router.replace('/')
-    }),
-  { immediate: true },
-)
-watch(
-  () => changes.count,
-  () => void today.refresh(),
-)
+watch(day.failed, (error) => {
+  if (error === null) return
+  // A day that was looked at before is still drawn; its next answer will say itself.
+  if (shown.value === null || day.refused.value) changes.show(error, { again: () => void day.again() })
+  if (day.refused.value && asked.value !== null) void router.replace('/')
+})
 
-function go(day: Day): void {
-  void router.push(day === shown.value?.today ? '/' : `/day/${day}`)
+function go(to: Day): void {
+  void router.push(to === today.value ? '/' : `/day/${to}`)
 }
 
-function tap(item: ItemSummary): void {
-  today.onTheDayAsked(() => {
-    if (item.parts.length > 0) shadesOf.value = item
-    else today.setWorn(item, !today.worn.has(item.id))
-  })
+function tap(item: ListedItem): void {
+  if (!isHere.value || shown.value === null) return
+  if (item.parts.length > 0) shadesOf.value = item
+  else ticks.setWorn(item, shown.value.day, !worn.value.has(item.id))
 }
 
-function wearElsewhere(item: ItemSummary): void {
+function wearElsewhere(item: ListedItem): void {
   const putBack = open.value === 'put-back'
   open.value = null
-  if (putBack) {
-    void today.say('/put-back', { itemId: item.id, putBack: true })
-    return
-  }
-  if (item.parts.length > 0) shadesOf.value = item
-  else today.setWorn(item, true)
+  if (!shown.value) return
+  if (putBack) ticks.setPutBack(item, shown.value.day)
+  else if (item.parts.length > 0) shadesOf.value = item
+  else ticks.setWorn(item, shown.value.day, true)
 }
 
 useEventListener('keydown', (event: KeyboardEvent) => {
-  const typing = (event.target as HTMLElement).closest('input, textarea, [role="dialog"]') !== null
-  if (!shown.value || !dayAsked.value || typing) return
+  const busy = (event.target as HTMLElement).closest('input, textarea, [role="dialog"], .v-overlay') !== null
+  const bare = !event.ctrlKey && !event.metaKey && !event.altKey
+  if (!device.letterKeys || !bare || busy || !dayAsked.value || !today.value) return
   if (event.key === '[') go(addDays(dayAsked.value, -1))
-  if (event.key === ']' && dayAsked.value < shown.value.today) go(addDays(dayAsked.value, 1))
+  if (event.key === ']' && dayAsked.value < today.value) go(addDays(dayAsked.value, 1))
 })
 </script>
 
 <template>
-  <div v-if="shown" class="today">
-    <DayHeader :day="dayAsked ?? shown.day" :today="shown.today" @go="go">
+  <div v-if="shown && today && dayAsked" class="today">
+    <DayHeader :day="dayAsked" :today="today" @go="go">
       <DayConditions
         v-if="!shown.collectionIsEmpty"
         :conditions="shown.conditions"
         :occasions="shown.occasions"
-        :is-today="shown.day === shown.today"
-        @set="(conditions) => today.say('/day', conditions)"
+        :is-today="shown.day === today"
+        @set="(conditions) => shown && ticks.setConditions(shown.day, conditions)"
       />
     </DayHeader>
+    <p v-if="herDay.turnedFrom" class="inset turned" role="status">
+      A new day has begun: this is {{ longDay(today) }}.
+      <RouterLink :to="`/day/${herDay.turnedFrom}`" @click="herDay.turnedFrom = null"
+        >Back to {{ longDay(herDay.turnedFrom) }}</RouterLink
+      >
+      <v-btn variant="text" @click="herDay.turnedFrom = null">Close</v-btn>
+    </p>
     <EmptyHouse v-if="shown.collectionIsEmpty" />
     <template v-else>
-      <SilentDays v-if="shown.silence" :silence="shown.silence" :today="shown.today" />
-      <section class="drawer" aria-label="The active drawer">
+      <SilentDays v-if="shown.silence" :silence="shown.silence" :today="today" />
+      <section class="drawer" :class="{ coming: !isHere }" aria-label="The active drawer">
+        <ReachForLip
+          v-if="mobile && shown.day === today"
+          :suggestions="shown.reachFor"
+          :sunscreen="shown.sunscreen"
+          :items="items"
+          :today="today"
+          @tap="tap"
+          @not-today="(item) => shown && ticks.setNotToday(item, shown.day)"
+        />
         <div class="plan">
           <ZoneCompartment
             v-for="zone in shown.zones"
             :key="zone.id"
             :zone="zone"
-            :items="today.items"
-            :worn="today.worn"
+            :items="items"
+            :worn="worn"
             @tap="tap"
           />
+          <ZoneCompartment v-if="shown.onTrial.length > 0" :zone="trials" :items="items" :worn="worn" @tap="tap" />
         </div>
         <ReachForLip
-          v-if="shown.day === shown.today"
+          v-if="!mobile && shown.day === today"
           :suggestions="shown.reachFor"
           :sunscreen="shown.sunscreen"
-          :items="today.items"
-          :today="shown.today"
+          :items="items"
+          :today="today"
           @tap="tap"
-          @not-today="(itemId) => today.say('/not-today', { itemId, notToday: true })"
+          @not-today="(item) => shown && ticks.setNotToday(item, shown.day)"
         />
       </section>
       <FaceLine
-        :face="today.face"
-        :worn="today.wears"
+        :face="face"
+        :worn="wears"
         :no-makeup="shown.noMakeup"
         :earlier="shown.earlierFaces"
         :occasion="shown.conditions.occasion"
         :day="shown.day"
-        :today="shown.today"
-        :saving="today.waiting > 0"
+        :today="today"
         @tap="tap"
         @same="
-          (face, words) => today.onTheDayAsked(() => today.putOn(face.itemIds, words, { kind: 'day', day: face.day }))
+          (earlier, words) =>
+            isHere && shown && ticks.putOn(shown.day, earlier.itemIds, words, { kind: 'day', day: earlier.day })
         "
-        @no-makeup="today.onTheDayAsked(() => today.setNoMakeup(!today.answer?.noMakeup))"
+        @no-makeup="isHere && shown && ticks.setNoMakeup(shown.day, !shown.noMakeup)"
         @act="(act) => (open = act)"
       />
     </template>
     <ShadeSheet
       v-if="shadesOf"
       :item="shadesOf"
-      :worn="today.worn.get(shadesOf.id) ?? null"
+      :worn="worn.get(shadesOf.id) ?? null"
       @close="shadesOf = null"
-      @set="(isWorn, partIds) => shadesOf && today.setWorn(shadesOf, isWorn, partIds)"
+      @set="(isWorn, partIds) => shadesOf && shown && ticks.setWorn(shadesOf, shown.day, isWorn, partIds)"
     />
     <ItemPicker
       v-if="picking"
       v-model="picking"
       :title="open === 'put-back' ? 'Held up, looked at and put back' : 'Worn from outside the drawer'"
       :action="open === 'put-back' ? 'Put back' : 'Tick'"
-      :exclude="[...today.worn.keys()]"
+      :exclude="[...worn.keys()]"
       @pick="wearElsewhere"
     />
     <SavedFaces
       v-if="open === 'faces'"
       :faces="shown.savedFaces"
-      :face="today.face"
+      :face="face"
       :day="shown.day"
       :occasion="shown.conditions.occasion"
       @close="open = null"
       @wear="
-        (face) => (today.putOn(face.itemIds, `The face ${face.name}`, { kind: 'face', id: face.id }), (open = null))
+        (saved) => {
+          if (shown) ticks.putOn(shown.day, saved.itemIds, `The face ${saved.name}`, { kind: 'face', id: saved.id })
+          open = null
+        }
       "
     />
-    <WearDetails
-      v-if="open === 'details'"
-      :face="today.face"
-      :worn="shown.worn"
-      @close="open = null"
-      @details="(body) => today.say('/wear-details', body)"
-      @mix="(body) => today.say('/mix', body)"
-    />
+    <WearDetails v-if="open === 'details'" :face="face" :worn="shown.worn" :day="shown.day" @close="open = null" />
   </div>
 </template>
 
 <style scoped>
 .today {
   display: grid;
-  gap: 9px;
+  gap: 8px;
+}
+
+.turned {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 14px;
+  margin: 0;
+  padding: 2px 6px 2px 14px;
 }
 
 .drawer {
@@ -183,7 +215,12 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   box-shadow:
     inset 0 3px 9px var(--shade),
     0 1px 0 var(--glow);
-  overflow: hidden;
+  /* Its corners are cut, and yet what sticks within it sticks to the window. */
+  overflow: clip;
+}
+
+.drawer.coming {
+  opacity: 0.6;
 }
 
 .plan {
@@ -193,10 +230,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   padding: 9px;
 }
 
-@media (max-width: 760px) {
-  .plan {
-    flex-direction: column;
-    padding: 7px;
-  }
+.phone .plan {
+  flex-direction: column;
+  padding: 7px;
 }
 </style>

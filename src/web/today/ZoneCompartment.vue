@@ -1,32 +1,34 @@
 <script setup lang="ts">
-import { useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import { useDisplay } from 'vuetify'
 import { counted } from '#core/words/counted'
-import type { ItemSummary } from '#contract/item'
+import type { ListedItem } from '#contract/item'
 import type { DrawerZone } from '#contract/today'
 import DrawerItem from './DrawerItem.vue'
 
 /** One moulded compartment: its items in her order, its free slots as bare floor. */
 const props = defineProps<{
   zone: DrawerZone
-  items: ReadonlyMap<string, ItemSummary>
+  items: ReadonlyMap<string, ListedItem>
   worn: ReadonlyMap<string, readonly string[]>
 }>()
-const emit = defineEmits<{ tap: [item: ItemSummary] }>()
+const emit = defineEmits<{ tap: [item: ListedItem] }>()
 /** Up to here the middle drawing with its name fits. */
 const ROOMY = 6
 /** Up to here the small one with its name. */
 const CLOSE = 18
 
-const phone = useMediaQuery('(max-width: 760px)')
+const { mobile: phone } = useDisplay()
 const lying = computed(() => props.zone.itemIds.flatMap((id) => props.items.get(id) ?? []))
 const density = computed(() =>
   phone.value ? 'row' : lying.value.length <= ROOMY ? 'roomy' : lying.value.length <= CLOSE ? 'close' : 'packed',
 )
 const free = computed(() => props.zone.slots - props.zone.taken)
-const freeWords = computed(() =>
-  free.value < 0 ? `${-free.value} too many` : free.value === 0 ? 'full' : `room for ${free.value}`,
-)
+const freeWords = computed(() => {
+  if (props.zone.id === 'on trial') return 'until decided'
+  if (free.value < 0) return `${-free.value} too many`
+  return free.value === 0 ? 'full' : `room for ${free.value}`
+})
 const wornHere = computed(() => lying.value.filter((item) => props.worn.has(item.id)).length)
 /** Roving focus: one Tab stop per zone, arrows inside. */
 const at = ref(0)

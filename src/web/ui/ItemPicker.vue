@@ -1,94 +1,92 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
-import type { ItemSummary } from '#contract/item'
+import { computed, ref } from 'vue'
+import type { ListedItem } from '#contract/item'
+import { useStock } from '#web/data/stock'
+import FormDialog from './form/FormDialog.vue'
 import ItemGauge from './gauge/ItemGauge.vue'
-import { useStock } from './stock'
-import { matchesWords, shortName } from './words/item-words'
+import { useFinding } from './use-finding'
+import { callIt, kindAndMaker, shortName, twinWords } from './words/item-words'
 
-/** Chooses one item of the stock by a few letters. */
+/** Chooses one item of the stock by a few letters; all of them can be reached. */
 const props = defineProps<{
   title: string
   action: string
   exclude?: readonly string[]
-  first?: (item: ItemSummary) => boolean
+  first?: (item: ListedItem) => boolean
 }>()
-const emit = defineEmits<{ pick: [item: ItemSummary] }>()
+const emit = defineEmits<{ pick: [item: ListedItem] }>()
 const open = defineModel<boolean>({ required: true })
-const SHOWN = 40
+const ROW = 57
 const stock = useStock()
-const text = ref('')
-watch(
-  open,
-  (isOpen) => {
-    if (!isOpen) return
-    text.value = ''
-    void stock.load()
-  },
-  { immediate: true },
-)
-const found = computed(() => {
-  const rows = stock.items.filter(
-    (item) => !(props.exclude ?? []).includes(item.id) && (text.value.trim() === '' || matchesWords(item, text.value)),
-  )
+const text = ref<string | null>('')
+const eligible = computed(() => {
+  const left = stock.items.filter((item) => !(props.exclude ?? []).includes(item.id))
   const { first } = props
-  if (first) rows.sort((a, b) => Number(first(b)) - Number(first(a)))
-  return rows.slice(0, SHOWN)
+  return first ? [...left].sort((a, b) => Number(first(b)) - Number(first(a))) : left
 })
+const { found } = useFinding(text, eligible)
+const twins = computed(() => twinWords(eligible.value))
+
+function told(item: ListedItem): string {
+  return [kindAndMaker(item), twins.value.get(item.id)].filter(Boolean).join(', ')
+}
 </script>
 
 <template>
-  <v-dialog v-model="open" :aria-label="title" scrollable>
-    <div class="sheet box">
-      <h2>{{ title }}</h2>
-      <v-text-field v-model="text" autofocus label="A few letters of maker, name or shade" />
-      <ul :aria-label="title">
-        <li v-for="item in found" :key="item.id">
+  <FormDialog v-if="open" :title="title" :draft="null" @close="open = false">
+    <v-text-field v-model="text" autofocus clearable label="A few letters of maker, name, shade or notes" />
+    <v-virtual-scroll
+      class="list"
+      role="list"
+      :aria-label="title"
+      :items="found as ListedItem[]"
+      :item-height="ROW"
+      item-key="id"
+    >
+      <template #default="{ item }">
+        <div class="row" role="listitem">
           <ItemGauge :item="item" size="small" />
           <span class="words">
             <strong>{{ shortName(item) }}</strong>
-            <span class="quiet">{{ item.category }}, {{ item.maker }}</span>
+            <span class="quiet">{{ told(item) }}</span>
           </span>
           <v-btn
             variant="outlined"
             color="primary"
-            :aria-label="`${action} ${shortName(item)}`"
+            :aria-label="[`${action} ${callIt(item)}`, twins.get(item.id)].filter(Boolean).join(', ')"
             @click="emit('pick', item)"
             >{{ action }}</v-btn
           >
-        </li>
-        <li v-if="found.length === 0" class="quiet">Nothing of that name.</li>
-      </ul>
-    </div>
-  </v-dialog>
+        </div>
+      </template>
+    </v-virtual-scroll>
+    <p v-if="stock.loaded && found.length === 0" class="quiet">Nothing of that name.</p>
+  </FormDialog>
 </template>
 
 <style scoped>
-.box {
-  padding: 18px;
-  display: flex;
-  flex-direction: column;
-  gap: 10px;
-  max-height: 82vh;
+.list {
+  height: min(52vh, 480px);
 }
 
-ul {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-  overflow: auto;
-}
-
-li {
+.row {
   display: flex;
   align-items: center;
   gap: 12px;
-  padding: 4px 2px;
-  min-height: 52px;
+  height: 57px;
+  padding: 0 2px;
   border-bottom: 1px solid var(--hair);
 }
 
 .words {
   flex: 1;
   display: grid;
+  min-width: 0;
+}
+
+.words > * {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 </style>

@@ -1,4 +1,4 @@
-import { plainWords } from './plain-words.js'
+import { plainWords } from '../../words/plain-words.js'
 
 export interface KnownCategory {
   readonly id: string

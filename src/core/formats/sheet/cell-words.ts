@@ -1,4 +1,4 @@
-import { plainWords } from './plain-words.js'
+import { plainWords } from '../../words/plain-words.js'
 
 /** Cells that say no more than a blank one. Data table. */
 const NOTHING = new Set(

@@ -1,5 +1,5 @@
 import { HEADER_WORDS } from './header-words-data.js'
-import { plainWords } from './plain-words.js'
+import { plainWords } from '../../words/plain-words.js'
 
 /** What a column of a sheet can mean. */
 export const SHEET_FIELDS = [

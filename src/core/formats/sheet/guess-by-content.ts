@@ -5,7 +5,7 @@ import { parsePao } from '../../shelf-life/printed-expiry.js'
 import { saysNothing } from './cell-words.js'
 import { matchCategory, type KnownCategory } from './category-match.js'
 import type { SheetField } from './columns.js'
-import { plainWords } from './plain-words.js'
+import { plainWords } from '../../words/plain-words.js'
 
 /** This share of the filled cells must show a meaning before it is believed. Assumption. */
 const ENOUGH = 0.6

@@ -1,6 +1,6 @@
 import { matchCategory, type KnownCategory } from './category-match.js'
 import { meaningOfHeader } from './columns.js'
-import { plainWords } from './plain-words.js'
+import { plainWords } from '../../words/plain-words.js'
 
 /** One tab of a workbook, or the whole of a text file. */
 export interface SheetTab {

@@ -1,7 +1,7 @@
 import { parseWhen, type DateOrder, type DayRange } from '../../calendar/when.js'
 import type { Destination } from '../../decide/verdict.js'
 import { openingWord, saysNothing, tickOf } from './cell-words.js'
-import { plainWords } from './plain-words.js'
+import { plainWords } from '../../words/plain-words.js'
 
 /** What a status cell says of an item. */
 export type SheetStatus =

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { PartSummary } from '#contract/item'
+import type { ListedPart } from '#contract/item'
 import { barePatch } from './bare-patch'
 import { hasGrain, paintOf, type PaletteProps } from './drawing-props'
 import { contentOf, type Content } from './gauge-model'
@@ -17,7 +17,7 @@ const width = computed(() => columns.value * (PAN + GAP) - GAP + EDGE * 2)
 const height = computed(() => rows.value * (PAN + GAP) - GAP + EDGE * 2)
 
 interface Pan {
-  readonly part: PartSummary
+  readonly part: ListedPart
   readonly x: number
   readonly y: number
   readonly w: number

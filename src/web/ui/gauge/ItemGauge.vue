@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
-import type { ItemSummary } from '#contract/item'
+import type { ListedItem } from '#contract/item'
 import { gaugeWords } from '#web/ui/words/gauge-words'
 import { contentOf, drawingOf, EXTENT, paletteBreadth, railOf, stands, type GaugeSize } from './gauge-model'
 import GaugeLabel from './GaugeLabel.vue'
@@ -14,7 +14,7 @@ import StatusMark from './StatusMark.vue'
 
 /** An item as the whole house shows it: the body tells what is left, the rail how far its goal is. */
 const props = withDefaults(
-  defineProps<{ item: ItemSummary; size: GaugeSize; worn?: boolean; wornParts?: readonly string[]; rail?: boolean }>(),
+  defineProps<{ item: ListedItem; size: GaugeSize; worn?: boolean; wornParts?: readonly string[]; rail?: boolean }>(),
   {
     worn: false,
     wornParts: () => [],

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { ItemSummary } from '#contract/item'
+import type { ListedItem } from '#contract/item'
 
 /** Definitions that give a swatch its finish: what `fill="url(#id)"` and the overlay draw. */
-defineProps<{ id: string; colour: string | null; finish: ItemSummary['finish']; plain: boolean }>()
+defineProps<{ id: string; colour: string | null; finish: ListedItem['finish']; plain: boolean }>()
 </script>
 
 <template>

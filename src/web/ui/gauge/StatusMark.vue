@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { ItemSummary } from '#contract/item'
+import type { ListedItem } from '#contract/item'
 
 /** One mark on the small drawing: the most pressing state, by shape and not by colour alone. */
-const props = defineProps<{ item: ItemSummary }>()
+const props = defineProps<{ item: ListedItem }>()
 const state = computed(() => {
   // What has left asks for nothing any more.
   if (props.item.endedOn !== null) return null

@@ -1,15 +1,15 @@
-import type { ItemSummary, PartSummary } from '#contract/item'
+import type { ListedItem, ListedPart } from '#contract/item'
 import type { Content, GaugeSize } from './gauge-model'
 
 /** What every drawing of the gauge is given. */
 export interface DrawingProps {
   readonly uid: string
   readonly seed: string
-  readonly form: ItemSummary['form']
+  readonly form: ListedItem['form']
   readonly size: GaugeSize
   readonly content: Content
   readonly colour: string | null
-  readonly finish: ItemSummary['finish']
+  readonly finish: ListedItem['finish']
   /** An unopened second one: a thin outline behind. */
   readonly backup: boolean
 }
@@ -17,7 +17,7 @@ export interface DrawingProps {
 export interface PaletteProps {
   readonly uid: string
   readonly size: GaugeSize
-  readonly parts: readonly PartSummary[]
+  readonly parts: readonly ListedPart[]
   readonly wornParts: readonly string[]
   readonly backup: boolean
 }
@@ -28,13 +28,13 @@ export function paintOf(props: { uid: string; colour: string | null }): string {
 }
 
 /** Whether an overlay is drawn for the finish. */
-export function hasGrain(props: { size: GaugeSize; finish: ItemSummary['finish'] }): boolean {
+export function hasGrain(props: { size: GaugeSize; finish: ListedItem['finish'] }): boolean {
   return (
     props.size !== 'small' && (props.finish === 'shimmer' || props.finish === 'metallic' || props.finish === 'satin')
   )
 }
 
 /** Sheer things let the glass shine through. */
-export function opacityOf(finish: ItemSummary['finish']): number {
+export function opacityOf(finish: ListedItem['finish']): number {
   return finish === 'sheer' ? 0.72 : 1
 }

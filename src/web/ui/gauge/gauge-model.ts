@@ -1,6 +1,6 @@
 import { eyeMeasureOf, type Form, type PanStage } from '#core/item/form'
 import { bareAtStage } from '#core/item/what-is-left'
-import type { GoalView, ItemSummary, Reading } from '#contract/item'
+import type { GoalView, ListedItem, ListedReading } from '#contract/item'
 
 export type GaugeSize = 'large' | 'middle' | 'small'
 export type Drawing = 'pan' | 'palette' | 'bottle' | 'tube' | 'wand' | 'pencil' | 'bullet' | 'pot' | 'label'
@@ -43,7 +43,7 @@ const STANDING: readonly Drawing[] = ['bottle', 'tube', 'wand', 'pencil', 'bulle
 const MOST_STEPS = 24
 
 /** Which drawing an item takes: an opaque package bears a label, whatever its form. */
-export function drawingOf(item: Pick<ItemSummary, 'form' | 'opaque' | 'parts'>): Drawing {
+export function drawingOf(item: Pick<ListedItem, 'form' | 'opaque' | 'parts'>): Drawing {
   if (item.parts.length > 0) return 'palette'
   if (item.opaque && eyeMeasureOf(item.form, true) === 'none') return 'label'
   return DRAWING[item.form]
@@ -53,7 +53,7 @@ export function stands(drawing: Drawing): boolean {
   return STANDING.includes(drawing)
 }
 
-export function contentOf(reading: Reading | null): Content {
+export function contentOf(reading: ListedReading | null): Content {
   if (reading === null) return { kind: 'unknown' }
   if (reading.kind === 'stage') {
     const stage = reading.stage ?? 'untouched'

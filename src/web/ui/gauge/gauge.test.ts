@@ -2,7 +2,7 @@ import { createSSRApp, h } from 'vue'
 import { renderToString } from 'vue/server-renderer'
 import { describe, expect, test } from 'vitest'
 import { FORMS } from '#core/item/form'
-import type { ItemSummary } from '#contract/item'
+import type { ListedItem } from '#contract/item'
 import { specimen, SPECIMEN_ROWS } from '#web/specimen/specimen-data'
 import { barePatch } from './bare-patch'
 import { contentOf, drawingOf, paletteBreadth, railOf, seedOf, type GaugeSize } from './gauge-model'
@@ -10,10 +10,9 @@ import ItemGauge from './ItemGauge.vue'
 import { tallyStrokes } from './tally-strokes'
 import { vesselShape } from './vessel-shape'
 
-const drawn = (item: ItemSummary, size: GaugeSize = 'middle', wornParts: string[] = []): Promise<string> =>
+const drawn = (item: ListedItem, size: GaugeSize = 'middle', wornParts: string[] = []): Promise<string> =>
   renderToString(createSSRApp({ render: () => h(ItemGauge, { item, size, wornParts }) }))
-const rust = (over: object = {}): ItemSummary =>
-  specimen({ shade: 'Rust', form: 'pressed', colour: '#c7747a', ...over })
+const rust = (over: object = {}): ListedItem => specimen({ shade: 'Rust', form: 'pressed', colour: '#c7747a', ...over })
 const GOAL = { done: 0.35, notch: 0.5, uses: 7, target: 20 }
 
 describe('which drawing a form takes', () => {
@@ -167,7 +166,7 @@ test('a palette keeps within its compartment', () => {
 
 test('no reading is unknown, a stage carries its bare area', () => {
   expect(contentOf(null)).toEqual({ kind: 'unknown' })
-  expect(contentOf({ kind: 'stage', value: null, stage: 'half bare', day: '2026-11-24' as never })).toEqual({
+  expect(contentOf({ kind: 'stage', value: null, stage: 'half bare' })).toEqual({
     kind: 'stage',
     stage: 'half bare',
     bare: 0.5,

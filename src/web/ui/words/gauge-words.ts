@@ -1,11 +1,11 @@
-import type { GoalView, ItemSummary, Reading } from '#contract/item'
+import type { GoalView, ListedItem, ListedReading } from '#contract/item'
 import { bareAtStage } from '#core/item/what-is-left'
 import { usesWords } from './item-words'
 import { shortStanding } from './goal-words'
 import { counted } from '#core/words/counted'
 
 /** The gauge in words: the same things it draws, for those who hear it. */
-export function gaugeWords(item: ItemSummary, worn: boolean, wornParts: readonly string[]): string {
+export function gaugeWords(item: ListedItem, worn: boolean, wornParts: readonly string[]): string {
   const said = [`${item.shade || item.name} ${item.category}`, leftWords(item)]
   if (item.goal) {
     said.push(
@@ -28,7 +28,7 @@ function goalAim(kind: GoalView['kind']): string {
 }
 
 /** What is left, as read by eye; honest about nothing being recorded. */
-export function leftWords(item: ItemSummary): string {
+export function leftWords(item: ListedItem): string {
   if (item.parts.length > 0) {
     const bare = item.parts.filter(
       (part) => part.reading?.kind === 'stage' && bareAtStage(part.reading.stage ?? 'untouched') > 0,
@@ -38,7 +38,7 @@ export function leftWords(item: ItemSummary): string {
   return item.reading === null ? 'level not recorded' : readingWords(item.reading)
 }
 
-export function readingWords(reading: Reading): string {
+export function readingWords(reading: ListedReading): string {
   if (reading.kind === 'stage') return STAGE_WORDS[reading.stage ?? 'untouched'] ?? ''
   const share = Math.round((reading.value ?? 0) * 100)
   return reading.kind === 'length' ? `${share} % of its length` : `${share} % full`
@@ -53,14 +53,14 @@ const STAGE_WORDS: Readonly<Record<string, string>> = {
   'mostly bare': 'mostly bare',
 }
 
-export function stateWords(item: ItemSummary): string {
+export function stateWords(item: ListedItem): string {
   const { state } = item.shelfLife
   if (state === 'sign seen') return 'spoiled'
   if (state === 'past') return 'past its date'
   return state === 'within 90 days' ? 'spoils soon' : ''
 }
 
-function partNames(item: ItemSummary, ids: readonly string[]): string {
+function partNames(item: ListedItem, ids: readonly string[]): string {
   return item.parts
     .filter((part) => ids.includes(part.id))
     .map((part) => part.name)

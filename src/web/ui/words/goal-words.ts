@@ -1,6 +1,7 @@
 import type { Day } from '#core/calendar/day'
 import type { GoalView } from '#contract/item'
-import { dateWords, shortDay, spanWords } from './when-words'
+import { shortDay, spanWords } from './when-words'
+import { dateWords } from '#web/data/locale'
 import { usesWords } from './item-words'
 import { counted, plural } from '#core/words/counted'
 

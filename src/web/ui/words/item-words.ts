@@ -1,27 +1,47 @@
-import type { ItemSummary } from '#contract/item'
+import { callOf, shortNameOf, tellTwinsApart, type Nameable } from '#core/item/naming'
+import { GRAMS_PER_OUNCE, MILLILITRES_PER_US_FLUID_OUNCE } from '#core/quantity/mass-volume'
+import type { UnitSystem } from '#core/settings'
+import type { ListedItem } from '#contract/item'
 import { counted } from '#core/words/counted'
+import { plainWords } from '#core/words/plain-words'
+import { numberWords } from '#web/data/locale'
+import { openedWords } from './when-words'
 
-/** How an item is called where its form shows what it is: by its shade, else its name. */
-export function shortName(item: Pick<ItemSummary, 'name' | 'shade'>): string {
-  return item.shade === '' ? item.name : item.shade
+/** How an item is called where its gauge shows what it is: by its shade, else its name. */
+export const shortName = shortNameOf
+
+/** How an item is called wherever things are listed, chosen, undone or journalled: maker, shade or name, and kind. */
+export function callIt(item: Nameable): string {
+  return callOf(item)
+}
+
+/** Beside the short name: the kind and who made it. */
+export function kindAndMaker(item: Pick<Nameable, 'category' | 'maker'>): string {
+  return [item.category, item.maker].filter(Boolean).join(', ')
+}
+
+/** What tells things of one name apart in a list, by id: size, opening or uses, whichever does. */
+export function twinWords(items: readonly ListedItem[], units: Units = 'metric'): Map<string, string> {
+  return tellTwinsApart(items, [
+    (item) => contentWords(item.content, units),
+    openedWords,
+    (item) => usesWords(item.uses),
+    (item) => [contentWords(item.content, units), openedWords(item), usesWords(item.uses)].filter(Boolean).join(', '),
+  ])
 }
 
 /** The full name; the shade is added only where the name does not hold it already. */
-export function fullName(item: Pick<ItemSummary, 'name' | 'shade'>): string {
+export function fullName(item: Pick<ListedItem, 'name' | 'shade'>): string {
   if (item.shade === '' || item.name.toLowerCase().includes(item.shade.toLowerCase())) return item.name
   return `${item.name}, ${item.shade}`
 }
 
 /** Whether every word typed begins or lies in the maker, name, shade or category. */
-export function matchesWords(item: ItemSummary, text: string): boolean {
-  const within = plain([item.maker, item.name, item.shade, item.category].join(' '))
-  return plain(text)
+export function matchesWords(item: Nameable, text: string): boolean {
+  const within = plainWords([item.maker, item.name, item.shade, item.category].join(' '))
+  return plainWords(text)
     .split(' ')
     .every((word) => within.includes(word))
-}
-
-function plain(text: string): string {
-  return text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase().trim()
 }
 
 /** "1 use", "12 uses". */
@@ -29,21 +49,14 @@ export function usesWords(count: number): string {
   return counted(count, 'use')
 }
 
-/** "30 mL", "9.5 g", or in ounces by setting. */
-export function contentWords(content: ItemSummary['content'], units: 'metric' | 'ounces' = 'metric'): string {
+export type Units = UnitSystem
+
+/** "30 mL", "9.5 g"; by her setting in ounces as a label prints it, "0.34 oz (9.5 g)". */
+export function contentWords(content: ListedItem['content'], units: Units = 'metric'): string {
   if (content === null) return ''
-  if (units === 'ounces') {
-    const ounces = content.unit === 'g' ? content.amount / 28.349523125 : content.amount / 29.5735295625
-    return `${round(ounces, 3)} ${content.unit === 'g' ? 'oz' : 'fl oz'}`
-  }
-  return `${round(content.amount, 2)} ${content.unit === 'g' ? 'g' : 'mL'}`
-}
-
-function round(value: number, digits: number): string {
-  return Number(value.toFixed(digits)).toLocaleString(undefined, { maximumFractionDigits: digits })
-}
-
-export function moneyWords(minor: number, currency: string): string {
-  const format = new Intl.NumberFormat(undefined, { style: 'currency', currency })
-  return format.format(minor / 10 ** (format.resolvedOptions().maximumFractionDigits ?? 2))
+  const metric = `${numberWords(content.amount, 2)} ${content.unit === 'g' ? 'g' : 'mL'}`
+  if (units === 'metric') return metric
+  const ounces =
+    content.unit === 'g' ? content.amount / GRAMS_PER_OUNCE : content.amount / MILLILITRES_PER_US_FLUID_OUNCE
+  return `${numberWords(ounces, 2)} ${content.unit === 'g' ? 'oz' : 'fl oz'} (${metric})`
 }

@@ -1,10 +1,8 @@
-import type { ItemSummary } from '#contract/item'
-import { dateWords } from './when-words'
+import type { ListedItem } from '#contract/item'
+import { dateWords } from '#web/data/locale'
 
 /** Where an item is, as the rest of a sentence about it: "in the backups box". */
-export function locationWords(
-  item: Pick<ItemSummary, 'placement' | 'location' | 'restingUntil' | 'lifecycle'>,
-): string {
+export function locationWords(item: Pick<ListedItem, 'placement' | 'location' | 'restingUntil' | 'lifecycle'>): string {
   if (item.placement !== null) return item.placement.beside ? 'beside the drawer' : 'in the drawer'
   switch (item.location) {
     case 'season box':

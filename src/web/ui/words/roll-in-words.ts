@@ -1,11 +1,11 @@
 import type { Day } from '#core/calendar/day'
-import type { ItemSummary } from '#contract/item'
+import type { ListedItem } from '#contract/item'
 import type { RollInReasonView } from '#contract/projects'
 import { usesWords } from './item-words'
 import { shortDay, spanWords } from './when-words'
 
 /** Why an item would do for a project, in a sentence. */
-export function rollInWords(reason: RollInReasonView, item: ItemSummary, today: Day): string {
+export function rollInWords(reason: RollInReasonView, item: ListedItem, today: Day): string {
   switch (reason.code) {
     case 'spoils-soon':
       return `Spoils soon: good to ${shortDay(reason.day, today)}.`

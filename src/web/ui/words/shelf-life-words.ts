@@ -1,10 +1,11 @@
 import type { Day } from '#core/calendar/day'
-import type { ItemSummary } from '#contract/item'
-import { dateWords, rangeWords, shortDay } from './when-words'
+import type { ItemSummary, ListedItem } from '#contract/item'
+import { rangeWords, shortDay } from './when-words'
+import { dateWords } from '#web/data/locale'
 import { counted } from '#core/words/counted'
 
 /** "Good to 2 Mar", "ends between 1 Jan 2027 and 31 Dec 2027", "past since 1 Sep", "not known". */
-export function goodTo(item: ItemSummary, today: Day): string {
+export function goodTo(item: ListedItem, today: Day): string {
   const { state, actOn, lastGood } = item.shelfLife
   if (state === 'sign seen') return 'spoiled'
   if (actOn === null || lastGood === null) return 'not known'

@@ -1,5 +1,5 @@
 import type { Day } from '#core/calendar/day'
-import type { ItemSummary } from '#contract/item'
+import type { ListedItem } from '#contract/item'
 import type { SuggestionView } from '#contract/today'
 import { shortDay, spanWords } from './when-words'
 import { shortName, usesWords } from './item-words'
@@ -7,7 +7,7 @@ import { shortName, usesWords } from './item-words'
 /** Why to reach for it, in one short sentence. `items` names the others it speaks of. */
 export function suggestionWords(
   { reason }: SuggestionView,
-  items: ReadonlyMap<string, ItemSummary>,
+  items: ReadonlyMap<string, ListedItem>,
   today: Day,
 ): string {
   const other = (id: string): string => {

@@ -9,8 +9,8 @@ import {
   spanRangeWords,
   spanWords,
   stretchWords,
-  yearlyWords,
 } from './when-words'
+import { yearlyWords } from '#web/data/locale'
 
 const TODAY = '2026-11-24' as Day
 const d = (text: string): Day => text as Day
@@ -66,7 +66,7 @@ describe('days in words', () => {
   })
   test('an opening as closely as it is known', () => {
     const opened = (kind: 'unopened' | 'unknown' | 'range', over: object = {}): string =>
-      openedWords({ opening: { kind, by: 'she', within: null, notAfter: null, ...over } })
+      openedWords({ opening: { kind, within: null, notAfter: null, ...over } })
     expect(opened('unopened')).toBe('unopened')
     expect(opened('unknown')).toBe('opened, date unknown')
     expect(opened('unknown', { notAfter: d('2024-03-15') })).toBe('opened 15 Mar 2024 or before, date unknown')

@@ -1,40 +1,27 @@
 import type { Day } from '#core/calendar/day'
-import { daysBetween, fieldsOf } from '#core/calendar/day'
+import { addDays, daysBetween, fieldsOf } from '#core/calendar/day'
 import type { DayRange } from '#core/calendar/when'
-import type { ItemSummary } from '#contract/item'
+import type { ListedItem } from '#contract/item'
 import { counted } from '#core/words/counted'
+import { dateWords, dayFormat } from '#web/data/locale'
 
-const locale = typeof navigator === 'undefined' ? 'en-GB' : navigator.language
-/** Made when first needed: the first of its kind costs the browser some fifty milliseconds. */
-const plain = (options: Intl.DateTimeFormatOptions): { format(date: Date): string } => {
-  let made: Intl.DateTimeFormat | null = null
-  return { format: (date) => (made ??= new Intl.DateTimeFormat(locale, { ...options, timeZone: 'UTC' })).format(date) }
-}
-const long = plain({ weekday: 'long', day: 'numeric', month: 'long' })
-const dated = plain({ day: 'numeric', month: 'short', year: 'numeric' })
-const shortly = plain({ day: 'numeric', month: 'short' })
-const monthly = plain({ month: 'short', year: 'numeric' })
-const weekday = plain({ weekday: 'long' })
-
-const at = (day: Day): Date => new Date(`${day}T12:00:00Z`)
+const long = dayFormat({ weekday: 'long', day: 'numeric', month: 'long' })
+const shortly = dayFormat({ day: 'numeric', month: 'short' })
+const monthly = dayFormat({ month: 'short', year: 'numeric' })
+const weekday = dayFormat({ weekday: 'long' })
 
 /** "Tuesday 24 November". */
 export function longDay(day: Day): string {
-  return long.format(at(day))
-}
-
-/** "24 Nov 2026", in the browser's locale. */
-export function dateWords(day: Day): string {
-  return dated.format(at(day))
+  return long(day)
 }
 
 /** "24 Nov", or with the year when it is not this one. */
 export function shortDay(day: Day, today: Day): string {
-  return fieldsOf(day).year === fieldsOf(today).year ? shortly.format(at(day)) : dated.format(at(day))
+  return fieldsOf(day).year === fieldsOf(today).year ? shortly(day) : dateWords(day)
 }
 
 export function weekdayName(day: Day): string {
-  return weekday.format(at(day))
+  return weekday(day)
 }
 
 /** A range as closely as it is known: a day, a month, a year, or both ends. */
@@ -43,7 +30,7 @@ export function rangeWords(range: DayRange): string {
   const [from, to] = [fieldsOf(range.earliest), fieldsOf(range.latest)]
   const wholeMonths = from.date === 1 && addOne(range.latest)
   if (wholeMonths && from.year === to.year && from.month === 1 && to.month === 12) return String(from.year)
-  if (wholeMonths && from.year === to.year && from.month === to.month) return monthly.format(at(range.earliest))
+  if (wholeMonths && from.year === to.year && from.month === to.month) return monthly(range.earliest)
   return `between ${dateWords(range.earliest)} and ${dateWords(range.latest)}`
 }
 
@@ -53,14 +40,9 @@ export function stretchWords({ earliest, latest }: DayRange, today: Day | null =
   return earliest === latest ? `on ${words(earliest)}` : `from ${words(earliest)} to ${words(latest)}`
 }
 
-/** A day of every year, "05-31": "31 May". */
-export function yearlyWords(monthDay: string): string {
-  return shortly.format(at(`2000-${monthDay}` as Day))
-}
-
 /** Whether a day is the last of its month. */
 function addOne(day: Day): boolean {
-  return new Date(at(day).getTime() + 86_400_000).getUTCDate() === 1
+  return fieldsOf(addDays(day, 1)).date === 1
 }
 
 /** "today", "in 12 days", "3 weeks ago", "in about 5 months". */
@@ -89,7 +71,7 @@ export function spanRangeWords(least: number, most: number): string {
 }
 
 /** When it was opened, as it is to be read from what was said and what was done. */
-export function openedWords({ opening }: Pick<ItemSummary, 'opening'>): string {
+export function openedWords({ opening }: Pick<ListedItem, 'opening'>): string {
   if (opening.kind === 'unopened') return 'unopened'
   if (opening.kind === 'unknown' || opening.within === null)
     return opening.notAfter === null

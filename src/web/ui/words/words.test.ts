@@ -157,8 +157,8 @@ describe('the gauge in words', () => {
     expect(gaugeWords(palette, true, ['a'])).toContain('worn: Moss')
   })
   test('a level and a length are told apart', () => {
-    expect(readingWords({ kind: 'level', value: 0.45, stage: null, day: TODAY })).toBe('45 % full')
-    expect(readingWords({ kind: 'length', value: 0.3, stage: null, day: TODAY })).toBe('30 % of its length')
+    expect(readingWords({ kind: 'level', value: 0.45, stage: null })).toBe('45 % full')
+    expect(readingWords({ kind: 'length', value: 0.3, stage: null })).toBe('30 % of its length')
   })
 })
 
@@ -338,6 +338,7 @@ test('finding goes by letters of several words, in any order, without accents', 
 
 test('content is shown in her units', () => {
   expect(contentWords({ amount: 14.78676478125, unit: 'ml' })).toBe('14.79 mL')
-  expect(contentWords({ amount: 14.78676478125, unit: 'ml' }, 'ounces')).toBe('0.5 fl oz')
+  expect(contentWords({ amount: 14.78676478125, unit: 'ml' }, 'ounces')).toBe('0.5 fl oz (14.79 mL)')
+  expect(contentWords({ amount: 8.504857, unit: 'g' }, 'ounces')).toBe('0.3 oz (8.5 g)')
   expect(contentWords(null)).toBe('')
 })

@@ -1,0 +1,16 @@
+/** Units in which sizes are shown. */
+export const UNIT_SYSTEMS = ['metric', 'ounces'] as const
+export type UnitSystem = (typeof UNIT_SYSTEMS)[number]
+
+/** What holds until she says otherwise. */
+export const DEFAULT_SETTINGS: {
+  currency: string
+  rollOverHour: number
+  plannedWeek: boolean[]
+  units: UnitSystem
+} = {
+  currency: 'EUR',
+  rollOverHour: 4,
+  plannedWeek: [true, true, true, true, true, true, true],
+  units: 'metric',
+}

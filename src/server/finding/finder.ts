@@ -1,0 +1,85 @@
+import MiniSearch from 'minisearch'
+import { plainWords } from '#core/words/plain-words'
+import type { FindAnswer, GoneItem } from '#contract/finding'
+import type { TouchedRow } from '../db/journal.js'
+import type { House } from '../house.js'
+import { listedOf } from '../stock/item-facts.js'
+import { findingQueries, type EndingRow, type FindableRow } from './queries.js'
+
+/** Tables whose rows hold words that can be looked for. */
+const WORDED = ['product', 'item', 'part', 'category', 'review', 'verdict']
+const FIELDS = ['maker', 'name', 'shade', 'category', 'notes', 'kept', 'parts', 'said']
+/** Where a word counts more: she looks for things by what they are called. Assumption. */
+const BOOST = { shade: 4, name: 3, maker: 2, category: 2 }
+/** One slip in a word of up to four letters is another word; from five on one in five may be wrong. Assumption. */
+const SURE_LENGTH = 5
+const TYPOS = 0.2
+/** More that has gone is not shown at once. */
+const MOST_GONE = 60
+
+/** Finds things again by words: accents folded, small slips forgiven, notes and kept cells looked at, what has gone found too. */
+export class Finder {
+  readonly #house: House
+  readonly #queries
+  #index: MiniSearch<FindableRow> | null = null
+
+  constructor(house: House) {
+    this.#house = house
+    this.#queries = findingQueries(house.db)
+    house.journal.listen((touched) => this.#forget(touched))
+  }
+
+  /** Ids of what is there, the closest first, and what has gone with how it ended. No words: nothing. */
+  find(words: string): FindAnswer {
+    const ids = this.#search(words)
+    const present = new Set(this.#house.stock.presentIds())
+    const gone = ids.filter((id) => !present.has(id)).slice(0, MOST_GONE)
+    return { ids: ids.filter((id) => present.has(id)), gone: this.#gone(gone) }
+  }
+
+  #search(words: string): string[] {
+    const text = plainWords(words)
+    if (text === '') return []
+    this.#index ??= this.#built()
+    return this.#index
+      .search(text, {
+        prefix: true,
+        fuzzy: (term) => (term.length < SURE_LENGTH ? false : TYPOS),
+        combineWith: 'AND',
+        boost: BOOST,
+      })
+      .map((found) => String(found.id))
+  }
+
+  #built(): MiniSearch<FindableRow> {
+    const index = new MiniSearch<FindableRow>({
+      fields: FIELDS,
+      tokenize: (text) => plainWords(text).split(' ').filter(Boolean),
+      processTerm: (term) => term,
+    })
+    index.addAll(this.#queries.findable.all())
+    return index
+  }
+
+  #gone(ids: readonly string[]): GoneItem[] {
+    const items = new Map(this.#house.stock.facts(ids, this.#house.today()).map((item) => [item.id, item]))
+    const endings = new Map(this.#queries.endings.all(JSON.stringify(ids)).map((row) => [row.item_id, row]))
+    return ids.flatMap((id) => {
+      const [item, ending] = [items.get(id), endings.get(id)]
+      return item && ending ? [{ item: listedOf(item), ...endingOf(ending) }] : []
+    })
+  }
+
+  #forget(touched: readonly TouchedRow[]): void {
+    if (touched.some((row) => WORDED.includes(row.tbl))) this.#index = null
+  }
+}
+
+function endingOf(row: EndingRow): Omit<GoneItem, 'item'> {
+  const { verdict, destination, reason, would_buy_again: wouldBuyAgain, review } = row
+  return {
+    endedAs: row.ended_as,
+    verdict: verdict === null ? null : { verdict, destination, reason: reason ?? '' },
+    review: review === null ? null : { wouldBuyAgain, words: review },
+  }
+}

@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import { counted } from '#core/words/counted'
+import type { CategoryCount } from './filters'
+
+/** The categories in the order of a face, each with how many there are. */
+defineProps<{ counts: readonly CategoryCount[]; all: number }>()
+const chosen = defineModel<string | null>({ required: true })
+</script>
+
+<template>
+  <nav class="categories" aria-label="Categories">
+    <button type="button" class="category" :aria-pressed="chosen === null" @click="chosen = null">
+      <span>everything</span><span class="figures">{{ all }}</span>
+    </button>
+    <button
+      v-for="row in counts"
+      :key="row.id"
+      type="button"
+      class="category"
+      :aria-pressed="chosen === row.id"
+      @click="chosen = row.id"
+    >
+      <span>{{ row.name }}</span>
+      <span class="figures"
+        >{{ row.count }}<span v-if="row.backups > 0" class="quiet">, {{ counted(row.backups, 'backup') }}</span></span
+      >
+    </button>
+  </nav>
+</template>
+
+<style scoped>
+.categories {
+  display: grid;
+  align-content: start;
+  max-height: calc(100vh - 84px);
+  overflow: auto;
+}
+
+.category {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 8px;
+  min-height: 36px;
+  padding: 0 10px;
+  text-align: left;
+  border-radius: 7px;
+  font-size: 14px;
+}
+
+.category:hover {
+  background: var(--inset);
+}
+
+.category[aria-pressed='true'] {
+  background: var(--raised);
+  box-shadow: inset 4px 0 0 var(--primary);
+  font-weight: 600;
+}
+
+.category .quiet {
+  font-size: 12px;
+  font-weight: 400;
+}
+
+.phone .categories {
+  display: flex;
+  overflow-x: auto;
+  padding-bottom: 8px;
+}
+
+.phone .category {
+  white-space: nowrap;
+  min-height: 44px;
+  flex: none;
+}
+</style>

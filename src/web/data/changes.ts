@@ -1,0 +1,137 @@
+import { defineStore } from 'pinia'
+import { computed, ref } from 'vue'
+import type { ChangeNote } from '#contract/basic'
+import { newId, OutOfReach, Refused, send, type CommandBody, type Method } from './client'
+import { usePendingActs } from './pending-acts'
+import { useStaleness } from './reads'
+
+/** What went wrong, with what can be done about it. */
+export interface Trouble {
+  readonly title: string
+  readonly detail: string
+  /** What can be done about it: its name, and the doing. */
+  readonly remedy: { readonly words: string; readonly act: () => void } | null
+}
+
+/** Refusals that are questions: she may be right, and the record wrong. */
+const DOUBTS = ['worn-before-it-came', 'item-gone']
+
+/** What was last done, how to take it back, and what went wrong. Shared by the whole house. */
+export const useChanges = defineStore('changes', () => {
+  const done = ref<ChangeNote | null>(null)
+  const trouble = ref<Trouble | null>(null)
+  const announcement = ref('')
+  const pending = usePendingActs()
+  const stale = useStaleness()
+
+  /** What a take-back would take back: the last act that waits, else the last that was done. */
+  const last = computed<{ id: string; words: string } | null>(() => pending.acts.at(-1) ?? done.value)
+
+  function say(words: string): void {
+    announcement.value = words
+  }
+
+  /**
+   * Sends a command and reports it; a refusal or a silence is said and returned as null, with nothing lost. After a silence
+   * it can be sent again under the same id.
+   */
+  async function run<A extends { change: ChangeNote }>(
+    method: Method,
+    path: string,
+    body: CommandBody,
+  ): Promise<A | null> {
+    try {
+      const answer = await send<A>(method, path, body)
+      trouble.value = null
+      if (answer.change.changed) report(answer.change)
+      return answer
+    } catch (error) {
+      show(error, {
+        again: () => void run(method, path, body),
+        anyway: () => void run(method, path, { ...body, changeId: newId(), despite: true }),
+      })
+      return null
+    }
+  }
+
+  /** A change that is stored: it can be taken back, and all that shows what it touched is asked for again. */
+  function report(change: ChangeNote): void {
+    note(change)
+    void stale.all()
+  }
+
+  function note(change: ChangeNote): void {
+    done.value = change
+    say(change.words)
+  }
+
+  /** Says a failure in its own words; a fault of ours goes on as one. */
+  function show(error: unknown, on: { of?: string; again?: () => void; anyway?: () => void } = {}): void {
+    if (error instanceof Refused) {
+      const { title, detail, code } = error.problem
+      const { anyway } = on
+      trouble.value = {
+        title: on.of === undefined ? title : `${on.of}: ${title.charAt(0).toLowerCase()}${title.slice(1)}`,
+        detail,
+        remedy: DOUBTS.includes(code) && anyway ? { words: 'Tick it anyway', act: anyway } : null,
+      }
+    } else if (error instanceof OutOfReach) {
+      const { again } = on
+      trouble.value = {
+        title: 'No answer.',
+        detail: error.message,
+        remedy: again ? { words: 'Try again', act: again } : null,
+      }
+    } else throw error
+    say(`${trouble.value.title} ${trouble.value.detail}`)
+  }
+
+  /** A fault of ours, in one quiet bar. */
+  function fault(detail: string): void {
+    trouble.value = { title: 'Seligo made a mistake.', detail, remedy: null }
+    say(detail)
+  }
+
+  /** Takes a change back; with those that stand on it when she says so. */
+  async function takeBack(id: string, withLater = false, changeId = newId()): Promise<boolean> {
+    try {
+      const body = { changeId, withLater }
+      const answer = await send<{ change: ChangeNote }>('POST', `/changes/${id}/take-back`, body)
+      tookBack(id, answer.change)
+      void stale.all()
+      return true
+    } catch (error) {
+      show(error, { again: () => void takeBack(id, withLater, changeId) })
+      if (error instanceof Refused && error.problem.code === 'later-changes-stand-on-it' && trouble.value)
+        trouble.value = {
+          ...trouble.value,
+          remedy: { words: 'Take all back', act: () => void takeBack(id, true) },
+        }
+      return false
+    }
+  }
+
+  function tookBack(id: string, change: ChangeNote): void {
+    if (done.value?.id === id) done.value = null
+    trouble.value = null
+    say(change.words)
+  }
+
+  /** Takes back what was done last, also what is still on its way. */
+  function takeBackLast(): void {
+    const waiting = pending.acts.at(-1)
+    if (waiting !== undefined) pending.takeBack(waiting)
+    else if (done.value !== null) void takeBack(done.value.id)
+  }
+
+  pending.listen({
+    done(act, change) {
+      if (act.takesBack !== undefined) tookBack(act.takesBack, change)
+      else if (change.changed) note(change)
+    },
+    refused: (act, refusal, again) => show(refusal, { of: act.words, anyway: again }),
+    waiting: say,
+  })
+
+  return { last, trouble, announcement, say, fault, run, report, note, show, takeBack, tookBack, takeBackLast }
+})

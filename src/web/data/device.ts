@@ -1,0 +1,10 @@
+import { useStorage } from '@vueuse/core'
+import { defineStore } from 'pinia'
+
+/** What is set on this device alone: it says nothing of the collection and is not exported. */
+export const useDevice = defineStore('device', () => ({
+  theme: useStorage<'system' | 'day' | 'night'>('seligo-theme', 'system'),
+  /** Whether a single letter does something. Off: only the jump box, by Ctrl or Cmd and K. */
+  letterKeys: useStorage('seligo-letter-keys', true),
+  collectionView: useStorage<'list' | 'gauges'>('seligo-collection-view', 'list'),
+}))

@@ -1,0 +1,97 @@
+import { useQuery, useQueryCache, type EntryKey } from '@pinia/colada'
+import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import type { DecideAnswer, EmptiesAnswer } from '#contract/ending'
+import type { CategoryView, CollectionAnswer, ItemAnswer, ListedItem, ShelfLifeAnswer, ZoneView } from '#contract/item'
+import type { LayingAnswer } from '#contract/laying'
+import type { ProjectsAnswer } from '#contract/projects'
+import type { Settings, StretchesAnswer } from '#contract/settings'
+import type { DrawerAnswer, Fronts, TodayAnswer } from '#contract/today'
+import type { Day } from '#core/calendar/day'
+import { unpackItems, type PackedItems } from '#contract/packed-items'
+import { get } from './client'
+
+/** What is asked of the server, by key: each answer is kept, shown at once, and made fresh by whatever changes it. */
+export const KEYS = {
+  fronts: ['fronts'],
+  day: (day: Day | null): EntryKey => ['day', day ?? 'today'],
+  collection: ['collection'],
+  categories: ['categories'],
+  item: (id: string): EntryKey => ['item', id],
+} as const
+
+/**
+ * An answer of the server as a page shows it: the last asked is the one that comes, what nobody waits for is given up, and it
+ * is fresh again after a change, on waking and when her day turns. `path` null = nothing to ask yet.
+ */
+export function useRead<A, Sent = A>(
+  key: MaybeRefOrGetter<EntryKey>,
+  path: MaybeRefOrGetter<string | null>,
+  opened: (sent: Sent) => A = (sent) => sent as unknown as A,
+) {
+  const query = useQuery<A>({
+    key,
+    query: async ({ signal }) => opened(await get<Sent>(toValue(path) ?? '', signal)),
+    enabled: () => toValue(path) !== null,
+  })
+  return {
+    /** The answer, or null until it has come. */
+    answer: computed<A | null>(() => query.data.value ?? null),
+    failed: computed(() => query.error.value),
+    again: () => query.refetch(),
+  }
+}
+
+export const useFronts = () => useRead<Fronts>(KEYS.fronts, '/fronts')
+export const useDay = (day: MaybeRefOrGetter<Day | null>) =>
+  useRead<TodayAnswer>(
+    () => KEYS.day(toValue(day)),
+    () => (toValue(day) === null ? '/today' : `/today?day=${toValue(day)}`),
+  )
+export const useDrawer = () => useRead<DrawerAnswer>(['drawer'], '/drawer')
+export const useLaying = () => useRead<LayingAnswer>(['laying'], '/laying')
+export const useProjects = () => useRead<ProjectsAnswer>(['projects'], '/projects')
+export const useShelfLife = () => useRead<ShelfLifeAnswer>(['shelf-life'], '/shelf-life')
+export const useDecide = () => useRead<DecideAnswer>(['decide'], '/decide')
+export const useEmpties = () => useRead<EmptiesAnswer>(['empties'], '/empties')
+export const useStretches = () => useRead<StretchesAnswer>(['stretches'], '/stretches')
+export const useSettings = () => useRead<{ settings: Settings; version: number }>(['settings'], '/settings')
+
+/** Everything in stock, as lists and pickers show it. */
+export interface Stock {
+  readonly today: Day
+  readonly currency: string
+  readonly items: readonly ListedItem[]
+}
+export const useCollection = () =>
+  useRead<Stock, CollectionAnswer>(KEYS.collection, '/collection', ({ today, currency, items }) => ({
+    today,
+    currency,
+    items: unpackItems(items as PackedItems),
+  }))
+export const useCategories = () =>
+  useRead<{ categories: CategoryView[]; zones: ZoneView[] }>(KEYS.categories, '/categories')
+export const useItem = (id: MaybeRefOrGetter<string | null>) =>
+  useRead<ItemAnswer>(
+    () => KEYS.item(toValue(id) ?? ''),
+    () => (toValue(id) === null ? null : `/items/${toValue(id)}`),
+  )
+
+/** What a change made stale: asked for again where it is on the screen, else when it is next looked at. */
+export function useStaleness() {
+  const cache = useQueryCache()
+  return {
+    /** Everything, but for answers that the change itself brought up to date. */
+    async all(except: readonly EntryKey[] = []): Promise<void> {
+      const spared = new Set(except.map((key) => JSON.stringify(key)))
+      // One that fails says so itself.
+      await cache
+        .invalidateQueries({ predicate: (entry) => !spared.has(JSON.stringify(entry.key)) })
+        .catch(() => undefined)
+    },
+    known: <A>(key: EntryKey): A | null => cache.getQueryData<A>(key) ?? null,
+    patch<A>(key: EntryKey, change: (answer: A) => A): void {
+      const now = cache.getQueryData<A>(key)
+      if (now !== undefined) cache.setQueryData(key, change(now))
+    },
+  }
+}

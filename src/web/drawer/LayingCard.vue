@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Day } from '#core/calendar/day'
+import { LAYING_CHOICES, type LayingChoice } from '#core/plan/laying-choices'
+import type { LayingCandidate } from '#contract/laying'
+import { dateWords } from '#web/data/locale'
+import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
+import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import { kindAndMaker, shortName, usesWords } from '#web/ui/words/item-words'
+import { goodTo } from '#web/ui/words/shelf-life-words'
+import { fromNow } from '#web/ui/words/when-words'
+import { CHOICE_WORDS, type LayingSaid } from './laying-words'
+
+/** One thing while the drawer is laid: what speaks for it, and where it goes. */
+const props = defineProps<{ candidate: LayingCandidate; today: Day }>()
+const emit = defineEmits<{ choose: [said: LayingSaid] }>()
+const letting = ref(false)
+const offered = computed(() => {
+  const { item, spoiled, awayUntil } = props.candidate
+  const possible = LAYING_CHOICES.filter((choice) => {
+    if (choice === (item.placement ? 'comes in' : 'stays')) return false
+    return choice !== 'put away' || awayUntil !== null
+  })
+  // What is over is let go first; the other ways stand behind it.
+  return spoiled ? [...possible].sort((a, b) => Number(b === 'let go') - Number(a === 'let go')) : possible
+})
+const said = computed(() => {
+  const { item, why } = props.candidate
+  return [
+    why,
+    item.lastWorn ? `worn ${fromNow(item.lastWorn, props.today)}` : 'not worn in the log',
+    usesWords(item.uses),
+    goodTo(item, props.today),
+    item.brushes ? `with ${item.brushes}` : '',
+  ]
+    .filter(Boolean)
+    .join('; ')
+})
+
+function words(choice: LayingChoice): string {
+  const { awayUntil } = props.candidate
+  return choice === 'put away' && awayUntil !== null
+    ? `Put away, back on ${dateWords(awayUntil)}`
+    : CHOICE_WORDS[choice]
+}
+
+function choose(choice: LayingChoice): void {
+  if (choice === 'let go') letting.value = !letting.value
+  else emit('choose', { choice, until: choice === 'put away' ? props.candidate.awayUntil : null, destination: null })
+}
+</script>
+
+<template>
+  <section class="sheet one" :aria-label="shortName(candidate.item)">
+    <div class="drawn"><ItemGauge :item="candidate.item" size="large" /></div>
+    <div class="ask">
+      <h2>{{ shortName(candidate.item) }}</h2>
+      <p class="quiet">{{ kindAndMaker(candidate.item) }}</p>
+      <p class="figures">{{ said }}</p>
+      <p v-if="candidate.spoiled" class="caution">
+        It is over.
+        {{ candidate.item.eye ? 'At the eye it is not worn any more.' : 'On trial or in reach: look and smell first.' }}
+      </p>
+      <div class="choices">
+        <button
+          v-for="choice in offered"
+          :key="choice"
+          type="button"
+          class="choice"
+          :aria-pressed="candidate.choice === choice"
+          :aria-expanded="choice === 'let go' ? letting : undefined"
+          @click="choose(choice)"
+        >
+          {{ words(choice) }}
+        </button>
+      </div>
+      <ChoiceRow
+        v-if="letting"
+        :model-value="candidate.destination"
+        label="Where does it go?"
+        :options="candidate.destinations"
+        @update:model-value="
+          (destination) => destination && emit('choose', { choice: 'let go', until: null, destination })
+        "
+      />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.one {
+  display: grid;
+  grid-template-columns: 250px 1fr;
+  gap: 22px;
+  padding: 16px;
+  margin: 8px 0 12px;
+}
+
+.drawn {
+  display: grid;
+  place-items: center;
+  min-height: 250px;
+  background: var(--plate);
+  border-radius: 10px;
+}
+
+.ask {
+  display: grid;
+  gap: 8px;
+  align-content: center;
+}
+
+p {
+  margin: 0;
+}
+
+.phone .one {
+  grid-template-columns: 1fr;
+}
+</style>

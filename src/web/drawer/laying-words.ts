@@ -1,0 +1,15 @@
+import type { LayingChoice } from '#core/plan/laying-choices'
+import type { LayingCandidate } from '#contract/laying'
+
+/** What she says of a thing while the drawer is laid. */
+export type LayingSaid = Pick<LayingCandidate, 'choice' | 'until' | 'destination'>
+
+/** Each choice in words. */
+export const CHOICE_WORDS: Readonly<Record<LayingChoice, string>> = {
+  stays: 'Stays',
+  'comes in': 'Comes in',
+  'put away': 'Put away till its season',
+  rests: 'Rests',
+  doubtful: 'Doubtful: on trial',
+  'let go': 'Let go',
+}

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useChanges } from '#web/data/changes'
+
+/**
+ * What was done, with the way back; what went wrong, with what can be done. It has a strip of its own that nothing else uses, a
+ * time limit, and a way to close it; what it said stays in the journal. Today has a line of its own for both.
+ */
+/** Time to read it, notice the mistake and reach it; trouble stays for longer. Assumption. */
+const SHOWN_MS = 20_000
+const TROUBLE_MS = 120_000
+const changes = useChanges()
+/** The change whose notice was closed or has had its time. */
+const read = ref<string | null>(null)
+const trouble = computed(() => changes.trouble)
+const done = computed(() => (changes.last !== null && changes.last.id !== read.value ? changes.last : null))
+const open = computed(() => trouble.value !== null || done.value !== null)
+const key = computed(() => trouble.value?.detail ?? done.value?.id ?? '')
+
+watch(
+  () => changes.last?.id,
+  () => (read.value = null),
+)
+
+function close(): void {
+  if (trouble.value !== null) changes.trouble = null
+  else read.value = done.value?.id ?? null
+}
+</script>
+
+<template>
+  <v-snackbar
+    v-if="open"
+    :key="key"
+    :model-value="true"
+    :timeout="trouble ? TROUBLE_MS : SHOWN_MS"
+    attach="#notices"
+    content-class="notice"
+    :class="{ trouble }"
+    @update:model-value="close"
+  >
+    <div :role="trouble ? 'alert' : undefined" class="words">
+      <template v-if="trouble"
+        ><strong>{{ trouble.title }}</strong> {{ trouble.detail }}</template
+      >
+      <template v-else-if="done">{{ done.words }}</template>
+    </div>
+    <template #actions>
+      <v-btn v-if="trouble?.remedy" class="take-back" @click="trouble.remedy.act()">{{ trouble.remedy.words }}</v-btn>
+      <v-btn v-else-if="done && !trouble" class="take-back" @click="changes.takeBackLast()">Take back</v-btn>
+      <v-btn variant="text" @click="close">Close</v-btn>
+    </template>
+  </v-snackbar>
+</template>

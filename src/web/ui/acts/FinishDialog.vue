@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import type { Day } from '#core/calendar/day'
+import { BUY_AGAIN, PACKAGE_GOES } from '#core/decide/review-choices'
+import type { ChangeNote } from '#contract/basic'
+import type { ListedItem } from '#contract/item'
+import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
+import DayField from '#web/ui/form/DayField.vue'
+import FormDialog from '#web/ui/form/FormDialog.vue'
+import { useDraft } from '#web/ui/form/use-draft'
+import { callIt, shortName, usesWords } from '#web/ui/words/item-words'
+import { openedWords } from '#web/ui/words/when-words'
+import type { ActResult } from './item-acts'
+
+/** An empty, with what she thought while she still remembers. */
+const props = defineProps<{ item: ListedItem; today: Day }>()
+const emit = defineEmits<{ close: []; done: [result: ActResult] }>()
+const draft = useDraft(() => ({
+  day: props.today as string,
+  wouldBuyAgain: (props.item.backups > 0 ? 'have a backup' : null) as (typeof BUY_AGAIN)[number] | null,
+  packageGoes: null as (typeof PACKAGE_GOES)[number] | null,
+  words: '',
+}))
+const { typed, on } = draft
+
+async function store(): Promise<void> {
+  const answer = await draft.store<{ backups: number; change: ChangeNote }>('POST', `/items/${props.item.id}/finish`, {
+    reviewId: draft.id('review'),
+    ...typed.value,
+  })
+  if (answer) emit('done', { backups: answer.backups })
+}
+</script>
+
+<template>
+  <FormDialog
+    :title="`${shortName(item)} is empty`"
+    :label="`Finish ${callIt(item)}`"
+    :draft="draft"
+    act="Record the empty"
+    :ready="typed.wouldBuyAgain !== null"
+    @close="emit('close')"
+    @store="store"
+  >
+    <p class="quiet">{{ usesWords(item.uses) }} in all, {{ openedWords(item) }}. It keeps its history.</p>
+    <p v-if="item.form === 'tube' || item.form === 'wand'" class="caution">
+      Cutting a tube open for the last of it: the edge is sharp.
+    </p>
+    <DayField v-model="typed.day" label="Finished on" :max="today" :error-messages="on('day')" />
+    <ChoiceRow
+      v-model="typed.wouldBuyAgain"
+      label="Would you buy it again?"
+      :options="BUY_AGAIN"
+      :words="{ 'have a backup': 'already have a backup', discontinued: 'cannot: discontinued' }"
+    />
+    <v-textarea v-model="typed.words" label="A few words on what you think of it" :error-messages="on('words')" />
+    <ChoiceRow
+      v-model="typed.packageGoes"
+      label="The package goes (may stay open)"
+      :options="PACKAGE_GOES"
+      :words="{ 'keep the container': 'washed and kept' }"
+      again
+    />
+  </FormDialog>
+</template>

@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import { computed, watch } from 'vue'
+import type { Day } from '#core/calendar/day'
+import { eyeMeasureOf } from '#core/item/form'
+import type { ListedItem } from '#contract/item'
+import { useProjects } from '#web/data/reads'
+import FormDialog from '#web/ui/form/FormDialog.vue'
+import { useDraft } from '#web/ui/form/use-draft'
+import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import { callIt, shortName } from '#web/ui/words/item-words'
+import { freshGoal, goalBody } from './goal-draft'
+import GoalFields from './GoalFields.vue'
+import type { ActContext, ActResult } from './item-acts'
+import ShadeChoice from './ShadeChoice.vue'
+
+/** An item, or some shades of it, joins a project with a goal of its own; or it merely goes along. */
+const props = defineProps<{ item: ListedItem; today: Day; context: ActContext }>()
+const emit = defineEmits<{ close: []; done: [result: ActResult] }>()
+const { answer } = useProjects()
+const projects = computed(() => answer.value?.projects ?? [])
+const draft = useDraft(() => ({
+  projectId: props.context.projectId ?? '',
+  goal: freshGoal(null),
+  beside: false,
+  shades: [] as string[],
+}))
+const { typed, on } = draft
+const project = computed(() => projects.value.find((each) => each.id === typed.value.projectId) ?? null)
+const pan = computed(() => props.item.parts.length > 0 || eyeMeasureOf(props.item.form, props.item.opaque) === 'pan')
+
+/** What a project asks of each is where the goal begins. */
+watch(
+  project,
+  (chosen) => {
+    if (chosen !== null && !draft.isTyped.value)
+      draft.begin({ ...typed.value, projectId: chosen.id, goal: freshGoal(chosen.by, chosen.usesEach) })
+  },
+  { immediate: true },
+)
+watch(
+  projects,
+  ([first]) => {
+    if (first !== undefined && project.value === null) draft.begin({ ...typed.value, projectId: first.id })
+  },
+  { immediate: true },
+)
+
+async function store(): Promise<void> {
+  const { projectId, goal, beside, shades } = typed.value
+  const path = `/projects/${projectId}`
+  const common = { day: props.today, goal: goalBody(goal) }
+  const itemId = props.item.id
+  const done =
+    shades.length > 0
+      ? await draft.store('POST', `${path}/roll-in-many`, {
+          ...common,
+          stays: shades.map((partId) => ({ stayId: draft.id(partId), itemId, partId })),
+        })
+      : await draft.store('POST', `${path}/roll-in`, {
+          ...common,
+          stayId: draft.id('stay'),
+          itemId,
+          beside,
+          ...(beside ? { goal: { kind: 'keep using', target: null, headStart: 0, by: { kind: 'none' } } } : {}),
+        })
+  if (done) emit('done', {})
+}
+</script>
+
+<template>
+  <FormDialog
+    :title="`Roll in ${shortName(item)}`"
+    :label="`Roll in ${callIt(item)}`"
+    :draft="draft"
+    :act="answer && projects.length === 0 ? undefined : typed.beside ? 'Let it go along' : 'Roll in'"
+    :ready="project !== null"
+    @close="emit('close')"
+    @store="store"
+  >
+    <template #head>
+      <div class="head">
+        <ItemGauge :item="item" size="middle" :rail="false" />
+        <h2 tabindex="-1">Roll in {{ shortName(item) }}</h2>
+      </div>
+    </template>
+    <p v-if="answer && projects.length === 0">
+      There is no project yet. <RouterLink to="/projects" @click="emit('close')">Start one</RouterLink>, then roll it
+      in.
+    </p>
+    <template v-else>
+      <v-select
+        v-if="projects.length > 1"
+        v-model="typed.projectId"
+        label="Project"
+        :items="projects.map((each) => ({ title: each.name, value: each.id }))"
+      />
+      <ShadeChoice
+        v-if="item.parts.length > 0"
+        v-model="typed.shades"
+        label="Which shades? None chosen: the whole of it."
+        :parts="item.parts"
+      />
+      <v-checkbox v-model="typed.beside" label="It only goes along, without a goal (a mixing partner)" />
+      <GoalFields
+        v-if="!typed.beside"
+        v-model="typed.goal"
+        :today="today"
+        :project-by="project?.by ?? null"
+        :on="on"
+        :uses-so-far="item.uses"
+        :pan="pan"
+      />
+    </template>
+  </FormDialog>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+}
+</style>

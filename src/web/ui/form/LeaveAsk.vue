@@ -1,0 +1,24 @@
+<script setup lang="ts">
+import { useOpenDrafts } from './open-drafts'
+
+/** Asked before anything typed is left: once, whatever way out was taken. */
+const drafts = useOpenDrafts()
+</script>
+
+<template>
+  <v-dialog
+    :model-value="drafts.asking !== null"
+    max-width="460"
+    aria-label="Leave what is typed?"
+    @update:model-value="drafts.asking?.(false)"
+  >
+    <div class="sheet dialog">
+      <h2>What you typed is not stored yet</h2>
+      <p>Go on with it, or leave without it.</p>
+      <div class="acts">
+        <v-btn variant="text" @click="drafts.asking?.(true)">Leave without it</v-btn>
+        <v-btn color="primary" autofocus @click="drafts.asking?.(false)">Go on with it</v-btn>
+      </div>
+    </div>
+  </v-dialog>
+</template>

@@ -1,0 +1,110 @@
+import { computed, ref, toRaw, type Ref } from 'vue'
+import type { ChangeNote } from '#contract/basic'
+import { newId, OutOfReach, Refused, send, type Method } from '#web/data/client'
+import { useChanges } from '#web/data/changes'
+import { useOpenDrafts } from './open-drafts'
+
+interface Sent {
+  readonly method: Method
+  readonly path: string
+  readonly body: object
+}
+
+/**
+ * What is typed in a form, from its first letter until it is stored: refusals by field, nothing lost, and stored once. The ids
+ * of the change and of its records are made when the draft begins and are kept until it is stored, so that storing again after
+ * a lost answer is the same act.
+ */
+export function useDraft<T extends object>(initial: () => T) {
+  const changes = useChanges()
+  const drafts = useOpenDrafts()
+  const typed = ref(copyOf(initial())) as Ref<T>
+  const start = ref(JSON.stringify(typed.value))
+  const busy = ref(false)
+  const refused = ref<Refused | null>(null)
+  const outOfReach = ref('')
+  const isTyped = computed(() => JSON.stringify(typed.value) !== start.value)
+  let ids = new Map<string, string>()
+  /** What was sent without an answer: it may be stored, or not. */
+  let unsure: Sent | null = null
+  drafts.watchOver(() => isTyped.value)
+
+  /** An id of this draft by what it is for: the same until the draft is stored. */
+  function id(of: string): string {
+    const known = ids.get(of) ?? newId()
+    ids.set(of, known)
+    return known
+  }
+
+  /** Begins anew, from what stands or from what is given. */
+  function begin(from: T = initial()): void {
+    typed.value = copyOf(from)
+    start.value = JSON.stringify(typed.value)
+    ids = new Map()
+    unsure = null
+    refused.value = null
+    outOfReach.value = ''
+  }
+
+  /** Stores what is typed as one change; null, with the words of the refusal, where it cannot be. */
+  async function store<A extends { change: ChangeNote }>(
+    method: Method,
+    path: string,
+    body: object,
+  ): Promise<A | null> {
+    if (busy.value) return null
+    busy.value = true
+    refused.value = null
+    outOfReach.value = ''
+    const now: Sent = { method, path, body }
+    try {
+      if (unsure !== null && JSON.stringify(unsure) !== JSON.stringify(now)) await settle(unsure)
+      unsure = now
+      const answer = await send<A>(method, path, { changeId: id('change'), ...body })
+      unsure = null
+      start.value = JSON.stringify(typed.value)
+      ids = new Map()
+      if (answer.change.changed) changes.report(answer.change)
+      return answer
+    } catch (error) {
+      if (error instanceof Refused) {
+        // An id that was refused was not used up: what is mended goes out under it.
+        unsure = null
+        refused.value = error
+      } else if (error instanceof OutOfReach) outOfReach.value = error.message
+      else throw error
+      changes.say(error.message)
+      return null
+    } finally {
+      busy.value = false
+    }
+  }
+
+  /** What was sent may have been stored, and more was typed since: that first act is taken back, so that this one is the only. */
+  async function settle(sent: Sent): Promise<void> {
+    const changeId = id('change')
+    try {
+      await send(sent.method, sent.path, { changeId, ...sent.body })
+      await send('POST', `/changes/${changeId}/take-back`, { changeId: newId() })
+    } catch (error) {
+      if (!(error instanceof Refused)) throw error
+    }
+    ids.set('change', newId())
+  }
+
+  /** The message for a field, as Vuetify's fields take it. */
+  function on(field: string): string[] {
+    const message = refused.value?.on(field)
+    return message === undefined ? [] : [message]
+  }
+
+  return { typed, isTyped, busy, refused, outOfReach, id, begin, store, on }
+}
+
+export type Draft<T extends object> = ReturnType<typeof useDraft<T>>
+/** What a form shows of its draft, whatever is typed in it. */
+export type DraftState = Pick<Draft<object>, 'busy' | 'refused' | 'outOfReach' | 'isTyped'>
+
+function copyOf<T>(value: T): T {
+  return JSON.parse(JSON.stringify(toRaw(value))) as T
+}
