@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { FORMS } from '#core/item/form'
 import { MODEL_TYPES } from '#core/item/model-type'
 import { AVAILABILITIES, FORMATS, PUT_LOCATIONS, SEASONS } from '#core/item/traits'
-import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
+import { ChangeId, DayText, Hex, Id, NewId, Line } from './basic.js'
 import { OpenedBody } from './item.js'
 
 export const PutPair = z
@@ -48,6 +48,14 @@ export const SetOpenings = z.strictObject({
   answers: z
     .array(z.strictObject({ itemId: Id, opened: OpenedBody }))
     .min(1)
+    .max(2000),
+})
+/** Swatches confirmed or picked, of items or of shades, as one change. */
+export const SetSwatches = z.strictObject({
+  changeId: ChangeId,
+  swatches: z
+    .array(z.strictObject({ itemId: Id, partId: Id.nullable().default(null), colour: Hex }))
+    .min(1, 'Nothing is chosen yet.')
     .max(2000),
 })
 export const MergeItems = z.strictObject({

@@ -124,6 +124,8 @@ export const Reading = z.object({
 export type Reading = z.infer<typeof Reading>
 
 export const PartSummary = PartBody.extend({
+  /** Where its swatch was not recorded. */
+  guess: z.string().nullable(),
   reading: Reading.nullable(),
   uses: z.int(),
   finishedOn: DayText.nullable(),

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { FACE_STEPS } from '#core/plan/face-step'
 import { SEASONS } from '#core/item/traits'
+import { REACH_REASONS } from '#core/plan/first-drawer'
 import { AMOUNT_UNITS, HANDS, SKINS, TONES, WEATHERS } from '#core/wear/day-choices'
 import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
 import { ListedItem } from './item.js'
@@ -207,6 +208,22 @@ export const Place = z.strictObject({
   /** It stands beside the drawer: in reach, in no slot. */
   beside: z.boolean().default(false),
 })
+/** Many things at once, as one change: a drawer to begin with. */
+export const LayMany = z.strictObject({
+  changeId: ChangeId,
+  placements: z
+    .array(z.strictObject({ placementId: NewId, itemId: Id, zoneId: Id, beside: z.boolean().default(false) }))
+    .min(1, 'Nothing is chosen yet.')
+    .max(400),
+})
+/** What could lie within reach to begin with, by zone, each with what speaks for it. */
+export const ProposalAnswer = z.object({
+  today: DayText,
+  zones: z.array(DrawerZone),
+  picks: z.array(z.object({ itemId: Id, zoneId: Id, reason: z.enum(REACH_REASONS) })),
+  items: z.array(ListedItem),
+})
+export type ProposalAnswer = z.infer<typeof ProposalAnswer>
 export const TakeOut = z.strictObject({ changeId: ChangeId, itemId: Id })
 export const Reorder = z.strictObject({ changeId: ChangeId, zoneId: Id, itemIds: z.array(Id).max(200) })
 export const EditZone = z.strictObject({

@@ -46,6 +46,12 @@ export function careQueries(db: Db) {
       UPDATE item SET opened_kind = @kind, opened_earliest = @earliest, opened_latest = @latest, opened_said = @said,
              opened_by = 'she', version = version + 1
        WHERE id = @id`),
+    setColour: sql<[{ id: string; colour: string }]>(
+      'UPDATE item SET colour = @colour, version = version + 1 WHERE id = @id',
+    ),
+    setPartColour: sql<[{ id: string; itemId: string; colour: string }]>(
+      'UPDATE part SET colour = @colour WHERE id = @id AND item_id = @itemId',
+    ),
     setLocation: sql<[{ id: string; location: Location; until: Day | null }]>(
       'UPDATE item SET location = @location, location_until = @until, version = version + 1 WHERE id = @id',
     ),

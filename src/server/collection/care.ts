@@ -3,7 +3,15 @@ import { fail, ok, type Failure, type Outcome } from '../failing.js'
 import { itemMark } from '#core/words/told'
 import { cannotBeUnopened, saidOn, type Opened } from '#core/item/opening'
 import { counted } from '#core/words/counted'
-import type { AddCategory, EditCategory, EditMany, PutPair, PutSomewhere, SetOpenings } from '#contract/collection'
+import type {
+  AddCategory,
+  EditCategory,
+  EditMany,
+  PutPair,
+  PutSomewhere,
+  SetOpenings,
+  SetSwatches,
+} from '#contract/collection'
 import type { PairView } from '#contract/beside-item'
 import type { Done } from '../db/journal.js'
 import type { House } from '../house.js'
@@ -123,6 +131,19 @@ export class Care {
       words: `Said when ${length === 1 ? 'one item was' : `${length} items were`} opened`,
       answer: { count: length },
     })
+  }
+
+  /** Swatches as she confirmed or picked them; from then on they are hers and no guess. */
+  setSwatches(body: z.output<typeof SetSwatches>): Outcome<Done<{ count: number }>> {
+    const missing = this.#missing(body.swatches.map((swatch) => swatch.itemId))
+    if (missing) return missing
+    for (const { itemId, partId, colour } of body.swatches) {
+      if (partId === null) this.#queries.setColour.run({ id: itemId, colour })
+      else if (this.#queries.setPartColour.run({ id: partId, itemId, colour }).changes === 0)
+        return fail('unknown-part', { value: partId, field: 'swatches' })
+    }
+    const { length } = body.swatches
+    return ok({ words: `Said ${counted(length, 'swatch')}`, answer: { count: length } })
   }
 
   putSomewhere(id: string, body: z.output<typeof PutSomewhere>): Answer {

@@ -14,6 +14,7 @@ import {
   PutPair,
   PutSomewhere,
   SetOpenings,
+  SetSwatches,
 } from '#contract/collection'
 import { packItems } from '#contract/packed-items'
 import { ChangeId, DayText, NewId } from '#contract/basic'
@@ -58,6 +59,7 @@ export function collectionRoutes(house: House): Router {
   )
   command(house, routes, 'post', '/edit-many', EditMany, 'edit-many', (body) => care.editMany(body))
   command(house, routes, 'post', '/openings', SetOpenings, 'set-openings', (body) => care.setOpenings(body))
+  command(house, routes, 'post', '/swatches', SetSwatches, 'set-swatches', (body) => care.setSwatches(body))
   command(house, routes, 'post', '/merge', MergeItems, 'merge', (body) => merging.merge(body))
   command(house, routes, 'post', '/categories', AddCategory, 'add-category', (body) => care.addCategory(body))
   command(house, routes, 'put', '/categories/:id', EditCategory, 'edit-category', (body, { id = '' }) =>

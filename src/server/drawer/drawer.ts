@@ -1,10 +1,19 @@
 import { fail, ok, type Outcome } from '../failing.js'
 import { itemMark } from '#core/words/told'
 import type { Day } from '#core/calendar/day'
-import type { DrawerZone } from '#contract/today'
+import type { z } from 'zod'
+import { fieldsOf } from '#core/calendar/day'
+import { seasonOfMonth } from '#core/item/traits'
+import { proposeDrawer } from '#core/plan/first-drawer'
+import { isSpoiled } from '#core/shelf-life/last-good-day'
+import { counted } from '#core/words/counted'
+import { listedOf } from '../stock/item-facts.js'
+import type { DrawerZone, LayMany, ProposalAnswer } from '#contract/today'
 import type { Done } from '../db/journal.js'
 import type { House } from '../house.js'
 import { drawerQueries } from './queries.js'
+
+const TOO_TALL = 'too tall for the drawer'
 
 /** The active drawer: zones with slots, and what lies in them. A layout is the placements on a date. */
 export class Drawer {
@@ -39,8 +48,7 @@ export class Drawer {
     if (!zone) return fail('unknown-zone', { value: zoneId })
     if (item.placement?.zoneId === zoneId)
       return ok({ words: `${itemMark(item)} is in ${zone.name}`, answer: { id: placementId } })
-    if (!beside && item.packageStates.includes('too tall for the drawer'))
-      return fail('too-tall', { name: itemMark(item) })
+    if (!beside && item.packageStates.includes(TOO_TALL)) return fail('too-tall', { name: itemMark(item) })
     if (!beside && zone.taken + item.slots > zone.slots)
       return fail('zone-full', { zone: zone.name, slots: zone.slots })
     if ((this.#queries.taken.get(placementId)?.n ?? 0) > 0) return fail('id-taken', { value: placementId })
@@ -51,6 +59,45 @@ export class Drawer {
       words: `Laid ${itemMark(item)} ${beside ? 'beside the drawer' : `into ${zone.name}`}`,
       answer: { id: placementId },
     })
+  }
+
+  /** Lays many things in as one change: all of them, or none where one does not fit. */
+  layMany(placements: z.output<typeof LayMany>['placements']): Outcome<Done<{ count: number }>> {
+    for (const { placementId, itemId, zoneId, beside } of placements) {
+      const laid = this.place(placementId, itemId, zoneId, beside)
+      if (!laid.ok) return laid
+    }
+    const { length: count } = placements
+    return ok({ words: `Laid ${counted(count, 'thing')} into the drawer`, answer: { count } })
+  }
+
+  /** A drawer to begin with, or what could fill the one there is. */
+  proposal(): ProposalAnswer {
+    const today = this.#house.today()
+    const zones = this.zones()
+    const present = this.#house.stock.facts(this.#house.stock.presentIds(), today)
+    const there = new Map<string, number>()
+    for (const item of present)
+      if (item.placement !== null) there.set(item.wornAsId, (there.get(item.wornAsId) ?? 0) + 1)
+    const out = present.filter((item) => item.placement === null && !item.packageStates.includes(TOO_TALL))
+    const picks = proposeDrawer(
+      out.map((item) => ({
+        itemId: item.id,
+        categoryId: item.wornAsId,
+        zoneId: item.homeZoneId,
+        slots: item.slots,
+        open: item.lifecycle === 'open',
+        spoiled: isSpoiled(item.shelfLife),
+        uses: item.uses,
+        liking: item.liking,
+        actOn: item.shelfLife.actOn,
+        seasons: item.seasons,
+      })),
+      new Map(zones.map((zone) => [zone.id, zone.slots - zone.taken])),
+      { season: seasonOfMonth(fieldsOf(today).month), today, there },
+    )
+    const chosen = new Set(picks.map((pick) => pick.itemId))
+    return { today, zones, picks, items: out.filter((item) => chosen.has(item.id)).map(listedOf) }
   }
 
   /** Takes an item out; it rests from then on. */

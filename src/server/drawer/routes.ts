@@ -1,6 +1,6 @@
 import { Router } from 'express'
 import { ok } from '../failing.js'
-import { EditZone, Place, Reorder, TakeOut } from '#contract/today'
+import { EditZone, LayMany, Place, Reorder, TakeOut } from '#contract/today'
 import type { House } from '../house.js'
 import { command, read } from '../http/routes.js'
 import { listedOf } from '../stock/item-facts.js'
@@ -14,6 +14,8 @@ export function drawerRoutes(house: House): Router {
     const placed = zones.flatMap((zone) => zone.itemIds)
     return ok({ today, zones, items: house.stock.facts(placed, today).map(listedOf) })
   })
+  read(routes, '/drawer/proposal', () => ok(drawer.proposal()))
+  command(house, routes, 'post', '/drawer/lay-many', LayMany, 'lay-many', (body) => drawer.layMany(body.placements))
   command(house, routes, 'post', '/drawer/place', Place, 'place', (body) =>
     drawer.place(body.placementId, body.itemId, body.zoneId, body.beside),
   )

@@ -21,6 +21,7 @@ import { shelfLifeOf, type ShelfLife } from '#core/shelf-life/last-good-day'
 import { lifetimeUses } from '#core/wear/tally'
 import type { GoalView, ItemSummary, ListedItem, PartSummary, Reading } from '#contract/item'
 import type { ItemRow, PlacementRow, WearSpanRow } from './rows.js'
+import { swatchGuess } from './swatch-guess.js'
 
 /** What the house knows of an item: every command works with this; each answer picks from it what it shows. */
 export interface ItemFacts {
@@ -165,7 +166,7 @@ export function factsOf(row: ItemRow, beside: BesideRow): ItemFacts {
     homeZoneId: row.home_zone_id,
     form: row.form,
     colour: row.colour,
-    guess: null,
+    guess: row.colour === null ? swatchGuess({ shade: row.shade, name: row.name, kind: row.worn_type }) : null,
     finish: row.finish,
     opaque: row.opaque === 1,
     slots: row.slots,

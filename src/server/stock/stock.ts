@@ -12,6 +12,7 @@ import { stockQueries } from './queries.js'
 import { Remembered } from './remembered.js'
 import type { ItemRow, PartRow, ReadingRow, StayRow } from './rows.js'
 import { HouseWeek } from './week.js'
+import { swatchGuess } from './swatch-guess.js'
 
 export interface GoalOfStay {
   readonly goal: GoalView
@@ -209,6 +210,7 @@ function partOf(row: PartRow, readings: readonly DatedReading[]): PartSummary {
     id: row.id,
     name: row.name,
     colour: row.colour,
+    guess: row.colour === null ? swatchGuess({ shade: row.name, name: '', kind: 'eyeshadow' }) : null,
     finish: row.finish,
     row: row.row,
     col: row.col,

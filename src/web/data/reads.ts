@@ -5,7 +5,7 @@ import type { CategoryView, CollectionAnswer, ItemAnswer, ListedItem, ShelfLifeA
 import type { LayingAnswer } from '#contract/laying'
 import type { ProjectsAnswer } from '#contract/projects'
 import type { Settings, StretchesAnswer } from '#contract/settings'
-import type { DrawerAnswer, Fronts, TodayAnswer } from '#contract/today'
+import type { DrawerAnswer, Fronts, ProposalAnswer, TodayAnswer } from '#contract/today'
 import type { Day } from '#core/calendar/day'
 import { unpackItems, type PackedItems } from '#contract/packed-items'
 import { get } from './client'
@@ -48,6 +48,7 @@ export const useDay = (day: MaybeRefOrGetter<Day | null>) =>
     () => (toValue(day) === null ? '/today' : `/today?day=${toValue(day)}`),
   )
 export const useDrawer = () => useRead<DrawerAnswer>(['drawer'], '/drawer')
+export const useProposal = () => useRead<ProposalAnswer>(['proposal'], '/drawer/proposal')
 export const useLaying = () => useRead<LayingAnswer>(['laying'], '/laying')
 export const useProjects = () => useRead<ProjectsAnswer>(['projects'], '/projects')
 export const useShelfLife = () => useRead<ShelfLifeAnswer>(['shelf-life'], '/shelf-life')

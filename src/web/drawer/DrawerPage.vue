@@ -43,7 +43,10 @@ async function reorder(zone: DrawerZone, itemIds: string[]): Promise<void> {
     title="Lay the drawer"
     question="What lies within reach, and where? What is in it gets used, what is not does not."
     :primary="{ words: 'Done', to: '/' }"
-    :acts="[{ words: 'Lay for a season', to: '/drawer/laying' }]"
+    :acts="[
+      { words: 'Lay for a season', to: '/drawer/laying' },
+      { words: 'Propose what comes in', to: '/drawer/first' },
+    ]"
   />
   <div v-if="answer" class="zones">
     <LaidZone

@@ -64,6 +64,7 @@ const TWO_SHADES = ['Moss', 'Bark'].map((name, n) => ({
   rowSpan: 1,
   colSpan: 1,
   form: null,
+  guess: null,
   reading: null,
   uses: 0,
   finishedOn: null,

@@ -39,6 +39,24 @@ export const router = createRouter({
       meta: { title: 'When was it opened?' },
     },
     {
+      path: '/collection/lines',
+      name: 'lines',
+      component: () => import('#web/stocktaking/LinesPage.vue'),
+      meta: { title: 'Line by line' },
+    },
+    {
+      path: '/collection/swatches',
+      name: 'swatches',
+      component: () => import('#web/collection/SwatchesPage.vue'),
+      meta: { title: 'Swatches' },
+    },
+    {
+      path: '/drawer/first',
+      name: 'first-drawer',
+      component: () => import('#web/drawer/FirstDrawerPage.vue'),
+      meta: { title: 'A drawer to begin with' },
+    },
+    {
       path: '/drawer/laying',
       name: 'laying',
       component: () => import('#web/drawer/LayingPage.vue'),

@@ -155,6 +155,7 @@ function palette(round: boolean): ItemSummary['parts'] {
     id: `part-${round ? 'r' : 's'}${n}`,
     name: `Shade ${n + 1}`,
     colour,
+    guess: null,
     finish,
     row: Math.floor(n / 4) + 1,
     col: (n % 4) + 1,

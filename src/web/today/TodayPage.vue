@@ -41,6 +41,10 @@ const today = computed(() => herDay.today ?? shown.value?.today ?? null)
 const dayAsked = computed(() => asked.value ?? shown.value?.day ?? null)
 /** Whether what is drawn is the day that was asked for; until it is, a tap is for nobody. */
 const isHere = computed(() => shown.value !== null && shown.value.day === dayAsked.value)
+/** Nothing lies in the drawer, and nothing was worn either: there is no day to draw. */
+const nothingInReach = computed(
+  () => shown.value !== null && shown.value.items.length === 0 && shown.value.onTrial.length === 0,
+)
 /** What is on trial lies within reach too, wherever it is kept, until it is decided. */
 const trials = computed<DrawerZone>(() => {
   const itemIds = shown.value?.onTrial ?? []
@@ -109,7 +113,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       >
       <v-btn variant="text" @click="herDay.turnedFrom = null">Close</v-btn>
     </p>
-    <EmptyHouse v-if="shown.collectionIsEmpty" />
+    <EmptyHouse v-if="nothingInReach" :collection-is-empty="shown.collectionIsEmpty" />
     <template v-else>
       <SilentDays v-if="shown.silence" :silence="shown.silence" :today="today" />
       <section class="drawer" :class="{ coming: !isHere }" aria-label="The active drawer">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A place with nothing in it: a drawing of what will be there, what it is for, and the next thing to do. */
-defineProps<{ title: string; act?: string; to?: string }>()
+defineProps<{ title: string; act?: string; to?: string | undefined }>()
 const emit = defineEmits<{ act: [] }>()
 </script>
 

@@ -4,7 +4,7 @@ import type { GaugeSize } from './gauge-model'
 import { tallyStrokes } from './tally-strokes'
 
 /** A package that shows nothing: a plain label with the tally on it. */
-const props = defineProps<{ size: GaugeSize; colour: string | null; uses: number; backup: boolean }>()
+const props = defineProps<{ size: GaugeSize; colour: string | null; guessed: boolean; uses: number; backup: boolean }>()
 /** Strokes beyond this no longer fit the label; the number alone says it then. */
 const MOST = 20
 /** Words are drawn where they are large enough to read. */
@@ -24,7 +24,15 @@ const strokes = computed(() => (props.uses <= MOST ? tallyStrokes(props.uses) : 
     <path class="body" d="M5 33q0-12 12-13h16q12 1 12 13v59q0 6-6 6H11q-6 0-6-6z" />
     <template v-if="size !== 'small'">
       <rect class="paper" x="9" y="37" width="32" height="48" rx="2" />
-      <rect x="9" y="37" width="32" height="6" rx="1" :fill="colour ?? 'var(--plate)'" />
+      <rect
+        x="9"
+        y="37"
+        width="32"
+        height="6"
+        rx="1"
+        :fill="colour ?? 'var(--plate)'"
+        :fill-opacity="guessed ? 0.5 : 1"
+      />
       <g v-if="strokes.length > 0" class="strokes">
         <path v-for="(stroke, n) in strokes" :key="n" :d="stroke" />
       </g>
@@ -33,7 +41,7 @@ const strokes = computed(() => (props.uses <= MOST ? tallyStrokes(props.uses) : 
     </template>
     <template v-else>
       <rect class="paper" x="10" y="40" width="30" height="40" rx="2" />
-      <rect x="10" y="40" width="30" height="12" :fill="colour ?? 'var(--plate)'" />
+      <rect x="10" y="40" width="30" height="12" :fill="colour ?? 'var(--plate)'" :fill-opacity="guessed ? 0.5 : 1" />
     </template>
     <path class="edge" d="M5 33q0-12 12-13h16q12 1 12 13v59q0 6-6 6H11q-6 0-6-6z" />
   </svg>

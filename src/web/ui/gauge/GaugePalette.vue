@@ -55,6 +55,7 @@ const isWorn = (id: string): boolean => props.wornParts.includes(id)
       <MakeupFill
         :id="`${uid}-${pan.part.id}`"
         :colour="pan.part.colour"
+        :guess="pan.part.guess"
         :finish="pan.part.finish"
         :plain="size === 'small'"
       />

@@ -15,7 +15,7 @@ const fine = computed(() => props.size !== 'small')
 
 <template>
   <svg viewBox="0 0 100 100" aria-hidden="true">
-    <MakeupFill :id="uid" :colour="colour" :finish="finish" :plain="!fine" />
+    <MakeupFill :id="uid" :colour="colour" :guess="guess" :finish="finish" :plain="!fine" />
     <defs>
       <radialGradient :id="`${uid}-dip`">
         <stop offset="0" stop-color="#000" stop-opacity=".3" />
@@ -38,7 +38,7 @@ const fine = computed(() => props.size !== 'small')
     <circle class="rim" cx="50" cy="50" r="47" />
     <template v-if="content.kind === 'unknown'">
       <circle class="open" cx="50" cy="50" :r="DISH" />
-      <circle v-if="colour" class="dab" cx="50" cy="50" r="13" :fill="colour" />
+      <circle v-if="colour ?? guess" class="dab" cx="50" cy="50" r="13" :fill="paintOf($props)" />
     </template>
     <g v-else :clip-path="`url(#${uid}-dish)`">
       <circle cx="50" cy="50" :r="DISH" :fill="paintOf(props)" />

@@ -16,7 +16,7 @@ const floor = computed(() =>
 
 <template>
   <svg viewBox="0 0 100 100" aria-hidden="true">
-    <MakeupFill :id="uid" :colour="colour" :finish="finish" :plain="size === 'small'" />
+    <MakeupFill :id="uid" :colour="colour" :guess="guess" :finish="finish" :plain="size === 'small'" />
     <defs>
       <radialGradient :id="`${uid}-well`">
         <stop offset="0" stop-color="#000" stop-opacity=".42" />
@@ -29,7 +29,7 @@ const floor = computed(() =>
     <circle class="thread" cx="50" cy="50" r="43" />
     <template v-if="share === null">
       <circle class="open" cx="50" cy="50" :r="WALL" />
-      <circle v-if="colour" class="dab" cx="50" cy="50" r="12" :fill="colour" />
+      <circle v-if="colour ?? guess" class="dab" cx="50" cy="50" r="12" :fill="paintOf($props)" />
     </template>
     <template v-else>
       <circle cx="50" cy="50" :r="WALL" :fill="paintOf(props)" :fill-opacity="opacityOf(finish)" />

@@ -28,7 +28,7 @@ const shapeOf = (top: number): string => (props.form === 'stick' ? stick(top) : 
 
 <template>
   <svg :viewBox="`0 0 ${width} 100`" aria-hidden="true">
-    <MakeupFill :id="uid" :colour="colour" :finish="finish" :plain="size === 'small'" />
+    <MakeupFill :id="uid" :colour="colour" :guess="guess" :finish="finish" :plain="size === 'small'" />
     <path
       v-if="backup"
       class="behind"
@@ -38,7 +38,7 @@ const shapeOf = (top: number): string => (props.form === 'stick' ? stick(top) : 
     <template v-if="isPencil">
       <path v-if="share === null || share < 0.97" class="gone" :d="pencil(PENCIL_HIGH)" />
       <template v-if="share === null">
-        <circle v-if="colour" class="dab" cx="9" cy="60" r="4.4" :fill="colour" />
+        <circle v-if="colour ?? guess" class="dab" cx="9" cy="60" r="4.4" :fill="paintOf($props)" />
       </template>
       <template v-else>
         <path class="wood" :d="pencil(pencilTop)" />
@@ -51,7 +51,7 @@ const shapeOf = (top: number): string => (props.form === 'stick' ? stick(top) : 
     </template>
     <template v-else>
       <path v-if="share === null || share < 0.97" class="gone" :d="shapeOf(8)" />
-      <circle v-if="share === null && colour" class="dab" cx="15" cy="34" r="5" :fill="colour" />
+      <circle v-if="share === null && (colour ?? guess)" class="dab" cx="15" cy="34" r="5" :fill="paintOf($props)" />
       <template v-if="share !== null && share > 0">
         <path :d="shapeOf(bulletTop)" :fill="paintOf(props)" />
         <path v-if="hasGrain(props)" :d="shapeOf(bulletTop)" :fill="`url(#${uid}-grain)`" />

@@ -20,7 +20,7 @@ const surface = computed(() => {
 
 <template>
   <svg :viewBox="`0 0 ${shape.width} 100`" aria-hidden="true">
-    <MakeupFill :id="uid" :colour="colour" :finish="finish" :plain="size === 'small'" />
+    <MakeupFill :id="uid" :colour="colour" :guess="guess" :finish="finish" :plain="size === 'small'" />
     <defs>
       <clipPath :id="`${uid}-inside`"><path :d="shape.inside" /></clipPath>
     </defs>
@@ -59,12 +59,12 @@ const surface = computed(() => {
     <template v-if="share === null">
       <path class="open" :d="shape.inside" />
       <circle
-        v-if="colour"
+        v-if="colour ?? guess"
         class="dab"
         :cx="shape.width / 2"
         :cy="(shape.top + shape.bottom) / 2"
         :r="Math.min(7, shape.width * 0.2)"
-        :fill="colour"
+        :fill="paintOf($props)"
       />
     </template>
     <path class="outline" :d="shape.outline" />

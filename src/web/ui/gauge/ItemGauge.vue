@@ -47,6 +47,7 @@ const drawingProps = computed(() => ({
   size: props.size,
   content: content.value,
   colour: props.item.colour,
+  guess: props.item.guess,
   finish: props.item.finish,
   backup: backup.value,
 }))
@@ -69,7 +70,8 @@ const labelUses = computed(() => props.item.goal?.uses ?? props.item.uses)
       <GaugeLabel
         v-else-if="drawing === 'label'"
         :size="size"
-        :colour="item.colour"
+        :colour="item.colour ?? item.guess"
+        :guessed="item.colour === null"
         :uses="labelUses"
         :backup="backup"
       />

@@ -2,7 +2,13 @@
 import type { ListedItem } from '#contract/item'
 
 /** Definitions that give a swatch its finish: what `fill="url(#id)"` and the overlay draw. */
-defineProps<{ id: string; colour: string | null; finish: ListedItem['finish']; plain: boolean }>()
+defineProps<{
+  id: string
+  colour: string | null
+  guess: string | null
+  finish: ListedItem['finish']
+  plain: boolean
+}>()
 </script>
 
 <template>
@@ -41,8 +47,13 @@ defineProps<{ id: string; colour: string | null; finish: ListedItem['finish']; p
       patternUnits="userSpaceOnUse"
       patternTransform="rotate(45)"
     >
-      <rect width="5" height="5" fill="var(--plate)" />
-      <rect width="1" height="5" fill="var(--line)" fill-opacity=".55" />
+      <rect width="5" height="5" :fill="guess ?? 'var(--plate)'" />
+      <rect
+        :width="guess ? 1.6 : 1"
+        height="5"
+        :fill="guess ? 'var(--plate)' : 'var(--line)'"
+        :fill-opacity="guess ? 0.75 : 0.55"
+      />
     </pattern>
   </defs>
 </template>

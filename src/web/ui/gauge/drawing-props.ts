@@ -9,6 +9,8 @@ export interface DrawingProps {
   readonly size: GaugeSize
   readonly content: Content
   readonly colour: string | null
+  /** Where there is no swatch: a colour guessed, drawn as a guess. */
+  readonly guess: string | null
   readonly finish: ListedItem['finish']
   /** An unopened second one: a thin outline behind. */
   readonly backup: boolean
@@ -22,7 +24,7 @@ export interface PaletteProps {
   readonly backup: boolean
 }
 
-/** The paint of a swatch: its true colour, or the undyed hatching. */
+/** The paint of a swatch: its true colour; a guess through the hatching of what is not known; or that hatching alone. */
 export function paintOf(props: { uid: string; colour: string | null }): string {
   return props.colour ?? `url(#${props.uid}-undyed)`
 }

@@ -136,6 +136,7 @@ describe('the gauge in words', () => {
       id,
       name,
       colour: null,
+      guess: null,
       finish: null,
       row: 1,
       col: 1,

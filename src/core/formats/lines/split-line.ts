@@ -1,0 +1,174 @@
+import { parseWhen, type DateOrder } from '../../calendar/when.js'
+import type { Day } from '../../calendar/day.js'
+import { plainWords } from '../../words/plain-words.js'
+import { matchCategory, type KnownCategory } from '../sheet/category-match.js'
+import { parseLabelAmount } from '../../quantity/label-amount.js'
+import { parsePao } from '../../shelf-life/printed-expiry.js'
+
+/** A scribbled line taken apart, each piece as she wrote it; a blank piece was not said. */
+export interface LineCells {
+  readonly maker: string
+  readonly shade: string
+  readonly category: string
+  readonly size: string
+  readonly opened: string
+  readonly pao: string
+  readonly expiry: string
+  readonly price: string
+  readonly uses: string
+  readonly notes: string
+}
+
+/** What is known while a line is read. */
+export interface LineContext {
+  readonly categories: readonly KnownCategory[]
+  /** Makers that the collection or an earlier line has. */
+  readonly makers: readonly string[]
+  readonly order: DateOrder
+  readonly today: Day
+}
+
+const BULLET = /^\s*(?:[-–—*•·>]+|\[[ x]?\]|\(?\d{1,3}[.)])\s+/i
+const MONEY = String.raw`(?:[€£$¥₹]|\b(?:eur|euros?|usd|gbp|chf|dollars?|pounds?)\b)`
+const PRICE = new RegExp(String.raw`${MONEY}\s?\d[\d.,]*|\b\d[\d.,]*\s?${MONEY}`, 'i')
+const GIFT = /\b(?:a\s)?(?:gift|gifted|present|free)\b/i
+const SIZE = /\b\d[\d.,]*\s?(?:g|gr|grams?|ml|fl\.?\s?oz|oz)\b\.?(?:\s?[/|(]\s?\d[\d.,]*\s?(?:g|ml|fl\.?\s?oz|oz)\)?)?/i
+const PAO = /\b(?:pao\s*)?\d{1,3}\s?(?:m|mo|mths?|months?)\b(?:\s+after opening)?|\bpao\s*\d{1,3}\b/i
+const USES = /\b\d{1,4}\s?(?:uses?|wears?|x worn)\b/i
+const BACKUPS = /\b(?:\d{1,2}\s?)?back-?\s?ups?(?:\s?[x×]\s?\d{1,2})?\b|\+\s?\d{1,2}\s?back-?\s?ups?/i
+const UNOPENED = /\b(?:unopened|not opened(?: yet)?|sealed|brand new|bnib|unused|new)\b/i
+/** Words before a date; the date itself is as long as it can be read. */
+const EXPIRY = /\b(?:expir(?:y|es|ed|ing)|exp\.?|best before|use by|good (?:to|until)|bb)\b[:.]?\s*/i
+const OPENED = /\b(?:opened|open(?: since)?|since|in use since)\b[:.]?\s*(?:in|on|about|around|ca\.?)?\s*/i
+/** The longest date is "early march 2024 to may 2024". */
+const MOST_DATE_WORDS = 6
+
+/**
+ * Takes a line apart as one would scribble it: "pellwick rust bloom blush 5g opened march 25 12M €18". Pieces that can be told
+ * by their shape go first, then the kind; of what is left the maker is the one that is known, else the first word.
+ */
+export function splitLine(line: string, context: LineContext): LineCells {
+  const rest = { text: line.replace(BULLET, '') }
+  const price = take(rest, PRICE) || (take(rest, GIFT) === '' ? '' : 'gift')
+  const expiry = takeDated(rest, EXPIRY, context)
+  const opened = takeDated(rest, OPENED, context) || (take(rest, UNOPENED) === '' ? '' : 'unopened')
+  const backups = take(rest, BACKUPS)
+  const size = takeRead(rest, SIZE, (text) => parseLabelAmount(text).ok)
+  const pao = takeRead(rest, PAO, (text) => parsePao(bareMonths(text)).ok)
+  const uses = take(rest, USES)
+  // What is left of "open", now that its date is taken or was never there.
+  const open = opened === '' && take(rest, /\b(?:opened|open)\b/i) !== '' ? 'open' : opened
+  const category = takeCategory(rest, context.categories)
+  const { maker, shade } = namesIn(rest.text, context.makers)
+  return {
+    maker,
+    shade: shade || capitalised(category),
+    category,
+    size,
+    opened: open,
+    pao: bareMonths(pao),
+    expiry,
+    price,
+    uses: uses.replace(/\D+/g, ''),
+    notes: backups,
+  }
+}
+
+/** A line that is no thing but the kind of those below it: "BLUSHES:", "Lip glosses". Its category's id, else null. */
+export function sectionOf(line: string, categories: readonly KnownCategory[]): string | null {
+  const bare = line.replace(/^#+\s*|[:–-]+\s*$/g, '').trim()
+  return bare === '' || /\d/.test(bare) ? null : matchCategory(bare, categories)
+}
+
+/** Takes the first piece of a shape out of what is left. */
+function take(rest: { text: string }, shape: RegExp): string {
+  const found = shape.exec(rest.text)
+  if (!found) return ''
+  rest.text = `${rest.text.slice(0, found.index)} ${rest.text.slice(found.index + found[0].length)}`
+  return found[0].trim()
+}
+
+function takeRead(rest: { text: string }, shape: RegExp, canBeRead: (text: string) => boolean): string {
+  const found = shape.exec(rest.text)
+  return found && canBeRead(found[0].trim()) ? take(rest, shape) : ''
+}
+
+/** A word that announces a date, with the longest date that follows it. */
+function takeDated(rest: { text: string }, announces: RegExp, context: LineContext): string {
+  const found = announces.exec(rest.text)
+  if (!found) return ''
+  const from = found.index + found[0].length
+  const words = rest.text.slice(from).split(/\s+/).filter(Boolean).slice(0, MOST_DATE_WORDS)
+  for (let count = words.length; count > 0; count -= 1) {
+    const text = words
+      .slice(0, count)
+      .join(' ')
+      .replace(/[,;.]+$/, '')
+    if (!/\d/.test(text) && count > 2) continue
+    const read = parseWhen(yearSaid(text), context.order, context.today)
+    if (!read.ok) continue
+    const length = rest.text.slice(from).indexOf(words[count - 1] ?? '') + (words[count - 1] ?? '').length
+    rest.text = `${rest.text.slice(0, found.index)} ${rest.text.slice(from + length)}`
+    return yearSaid(text)
+  }
+  return ''
+}
+
+/** "march 25" is March 2025 in a list of makeup, not the 25th. */
+function yearSaid(text: string): string {
+  return text.replace(/^([\p{L}.]+)\s+'?(\d{2})$/u, (all, word: string, year: string) =>
+    /^\p{L}{3,}\.?$/u.test(word) ? `${word} 20${year}` : all,
+  )
+}
+
+function bareMonths(text: string): string {
+  return text.replace(/^pao\s*/i, '').replace(/\s+after opening$/i, '')
+}
+
+/** The longest run of words that names a category, the last where two are as long; taken out. */
+function takeCategory(rest: { text: string }, categories: readonly KnownCategory[]): string {
+  const words = rest.text.split(/\s+/).filter(Boolean)
+  for (let length = Math.min(4, words.length); length > 0; length -= 1)
+    for (let from = words.length - length; from >= 0; from -= 1) {
+      const run = words.slice(from, from + length)
+      if (matchCategory(run.join(' '), categories) === null) continue
+      rest.text = [...words.slice(0, from), ...words.slice(from + length)].join(' ')
+      return run.join(' ').replace(/[,;\s]+$/, '')
+    }
+  return ''
+}
+
+/** Maker and shade of what is left: the maker that is known, else what stands before the first comma, else the first word. */
+function namesIn(text: string, makers: readonly string[]): { maker: string; shade: string } {
+  const bare = text.replace(/\s+/g, ' ').replace(/^[\s,;:–-]+|[\s,;:–-]+$/g, '')
+  const plain = ` ${plainWords(bare)} `
+  const known = [...makers]
+    .sort((a, b) => b.length - a.length)
+    .find((maker) => maker !== '' && plain.includes(` ${plainWords(maker)} `))
+  if (known !== undefined) return { maker: known, shade: capitalised(without(bare, known)) }
+  const [first = '', ...others] = bare.split(/\s*[,;]\s*|\s+[–-]\s+/)
+  if (others.length > 0) return { maker: capitalised(first), shade: capitalised(others.join(' ')) }
+  const [word = '', ...more] = bare.split(' ')
+  return more.length === 0
+    ? { maker: '', shade: capitalised(word) }
+    : { maker: capitalised(word), shade: capitalised(more.join(' ')) }
+}
+
+/** What is left of a text when the words of a maker are taken out of it. */
+function without(text: string, maker: string): string {
+  const gone = plainWords(maker).split(' ')
+  const words = text.split(/[\s,;]+/).filter(Boolean)
+  const plain = words.map((word) => plainWords(word))
+  // "Rook & Damson" is three words on the page and two in plain letters.
+  for (let from = 0; from < words.length; from += 1)
+    for (let to = from + 1; to <= words.length; to += 1)
+      if (plain.slice(from, to).filter(Boolean).join(' ') === gone.join(' '))
+        return [...words.slice(0, from), ...words.slice(to)].join(' ')
+  return text
+}
+
+/** Names written in small letters get capitals; what she wrote with any stays as it is. */
+function capitalised(text: string): string {
+  if (text !== text.toLowerCase()) return text
+  return text.replace(/(^|[\s-])(\p{L})/gu, (_, before: string, letter: string) => before + letter.toUpperCase())
+}

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import type { LineCells } from '#core/formats/lines/split-line'
+import FormDialog from '#web/ui/form/FormDialog.vue'
+import { useDraft } from '#web/ui/form/use-draft'
+
+/** One line mended where it was understood wrong; what she says stands, whatever the line says. */
+const props = defineProps<{
+  line: string
+  cells: LineCells
+  categories: readonly { readonly id: string; readonly name: string }[]
+}>()
+const emit = defineEmits<{ close: []; mend: [cells: LineCells] }>()
+const draft = useDraft(() => ({ ...props.cells }))
+const { typed } = draft
+const FIELDS = [
+  ['maker', 'Maker'],
+  ['shade', 'Shade or name'],
+  ['size', 'Size'],
+  ['opened', 'Opened'],
+  ['pao', 'Months after opening'],
+  ['expiry', 'Printed expiry'],
+  ['price', 'Price'],
+  ['uses', 'Uses so far'],
+  ['notes', 'Notes'],
+] as const
+</script>
+
+<template>
+  <FormDialog
+    title="How is it meant?"
+    :draft="draft"
+    act="That is it"
+    @close="emit('close')"
+    @store="emit('mend', typed)"
+  >
+    <p class="quiet">“{{ line }}”</p>
+    <v-combobox
+      v-model="typed.category"
+      label="Kind"
+      :items="categories.map((each) => each.name)"
+      @update:model-value="(value: string | null) => (typed.category = value ?? '')"
+    />
+    <div class="fields">
+      <v-text-field v-for="[field, label] in FIELDS" :key="field" v-model="typed[field]" :label="label" />
+    </div>
+  </FormDialog>
+</template>
+
+<style scoped>
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
+  gap: 10px;
+}
+</style>
