@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import writeXlsxFile from 'write-excel-file/node'
-import { expect, goTo, test } from './support/house'
+import { expect, fillDay, goTo, test } from './support/house'
 
 test.describe('with an empty collection', () => {
   test.use({ filled: false })
@@ -66,7 +66,7 @@ test('several are chosen and changed at once; the journal goes back to before th
   await goTo(page, 'Collection')
   await page.getByRole('button', { name: /^highlighter/ }).click()
   await page.getByRole('button', { name: 'Choose several' }).click()
-  for (let n = 0; n < 3; n += 1) await page.locator('button.row:not(.chosen)').first().click()
+  for (let n = 0; n < 3; n += 1) await page.locator('tr.row:not(.chosen) button.name').first().click()
   const bar = page.locator('form.bar')
   await expect(bar).toContainText('3 chosen')
   await bar.locator('.v-select').first().click()
@@ -89,7 +89,7 @@ test('opening dates nobody wrote down are asked one by one', async ({ page }) =>
   await page.getByRole('link', { name: /^When opened\?/ }).click()
   const card = page.locator('section.card')
   const first = (await card.getByRole('heading').textContent()) ?? ''
-  await page.getByLabel('When it was').fill('2026-02-14')
+  await fillDay(page, 'When it was', '2026-02-14')
   await card.getByRole('button', { name: 'Before the move' }).click()
   await expect(card.getByRole('heading')).not.toHaveText(first)
   await card.getByLabel('Or as you remember it').fill('soonish')

@@ -58,6 +58,6 @@ test('a picture that calls itself a sheet is refused with words', async ({ page 
     mimeType: 'text/csv',
     buffer: Buffer.from('89504e470d0a1a0a0000', 'hex'),
   })
-  await expect(page.getByRole('alert')).toContainText('my-stash.csv looks like a picture')
+  await expect(page.locator('.trouble')).toContainText('my-stash.csv looks like a picture')
   await expect(page.getByRole('button', { name: /^Store/ })).toHaveCount(0)
 })

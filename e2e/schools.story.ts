@@ -1,4 +1,4 @@
-import { expect, goTo, test, tile } from './support/house'
+import { expect, fillDay, goTo, test, tile } from './support/house'
 
 test('a season: a set chosen at once under its rules, said at once what does not add up, closed with its lessons', async ({
   page,
@@ -12,7 +12,7 @@ test('a season: a set chosen at once under its rules, said at once what does not
   await form.getByLabel('At most').fill('4')
   await form.getByLabel('Enough when').fill('2')
   // Forty days after the day the stories play on.
-  await form.getByLabel('Until').fill('2027-01-03')
+  await fillDay(form, /^Until/, '2027-01-03')
   await form.getByRole('button', { name: 'Save', exact: true }).click()
   const winter = page.getByRole('region', { name: 'Winter four' })
   await expect(winter).toContainText('At most 4 at a time. 2 of them are enough. Nothing is replaced.')
@@ -32,6 +32,8 @@ test('a season: a set chosen at once under its rules, said at once what does not
   await set.getByRole('button', { name: 'Roll in 3', exact: true }).click()
   await expect(set.locator('.trouble')).toContainText('Your rule: at most 4 at a time.')
   await set.getByRole('button', { name: 'Not now', exact: true }).click()
+  // What was chosen is not left without a word.
+  await page.getByRole('button', { name: 'Leave without it' }).click()
 
   await winter.getByRole('button', { name: 'Finale' }).click()
   const finale = page.getByRole('dialog', { name: 'Finale of Winter four' })
@@ -77,8 +79,11 @@ test('a palette project: shades with goals of their own, counted by the shade', 
   const form = page.getByRole('dialog', { name: 'Project', exact: true })
   await form.getByRole('button', { name: 'One palette', exact: true }).click()
   await form.getByLabel('Name', { exact: true }).fill('Hedgerow by spring')
-  await form.locator('.v-select').first().click()
-  await page.getByRole('option', { name: 'Hedgerow palette, Thistlewick' }).click()
+  await form.getByRole('combobox', { name: 'Palette', exact: true }).fill('hedgerow')
+  await page
+    .getByRole('option', { name: /Thistlewick Hedgerow/ })
+    .first()
+    .click()
   await form.getByRole('button', { name: 'Save', exact: true }).click()
   const project = page.getByRole('region', { name: 'Hedgerow by spring' })
   await project.getByRole('button', { name: 'Choose a set', exact: true }).click()
@@ -90,7 +95,7 @@ test('a palette project: shades with goals of their own, counted by the shade', 
   await expect(project).toContainText('0 reached, 2 on the go')
   await goTo(page, 'Today')
   await tile(page, 'Hedgerow').click()
-  const sheet = page.getByRole('dialog', { name: 'Shades of Hedgerow', exact: true })
+  const sheet = page.getByRole('dialog', { name: /^Shades of .*Hedgerow/ })
   await sheet.getByRole('button', { name: /^Moss/ }).click()
   await sheet.getByRole('button', { name: 'Worn: 1', exact: true }).click()
   await goTo(page, 'Projects')

@@ -2,7 +2,7 @@ import { spawn, type ChildProcess } from 'node:child_process'
 import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { test as base, expect, type Page } from '@playwright/test'
+import { test as base, expect, type Locator, type Page } from '@playwright/test'
 import { PLAY_TIME } from './play-day'
 
 /** A running Seligo of a story's own: the compiled server on a database file of its own. */
@@ -71,6 +71,10 @@ export const test = base.extend<{ filled: boolean; house: RunningHouse }>({
   page: async ({ page, house }, use) => {
     const faults: string[] = []
     page.on('pageerror', (error) => faults.push(error.message))
+    page.on('console', (said) => {
+      // What the network refuses a story on purpose is told by the browser itself.
+      if (said.type() === 'error' && !said.text().startsWith('Failed to load resource')) faults.push(said.text())
+    })
     // Set going, not held: Vue drops an event that bubbles up at the very instant its listener was made.
     await page.clock.install({ time: PLAY_TIME })
     await page.goto(house.url)
@@ -88,13 +92,21 @@ export function tile(page: Page, name: string) {
 
 /** The address of a thing of the demo by its shade: of the one in the drawer where there are several. */
 export async function pathOf(page: Page, house: RunningHouse, shade: string): Promise<string> {
-  const { items } = (await (await page.request.get(`${house.url}/api/collection`)).json()) as {
+  const { items } = (await (await page.request.get(`${house.url}/api/shelf-life`)).json()) as {
     items: { id: string; shade: string; placement: object | null }[]
   }
   const named = items.filter((item) => item.shade === shade)
   const found = named.find((item) => item.placement !== null) ?? named[0]
   if (!found) throw new Error(`Nothing is called ${shade}`)
   return `/items/${found.id}`
+}
+
+/** Types an exact day into a field, in the order of the stories' locale: 14/02/2026. */
+export async function fillDay(scope: Page | Locator, label: string | RegExp, day: string): Promise<void> {
+  const field = scope.getByRole('textbox', { name: label })
+  await field.click()
+  await field.fill(day.split('-').reverse().join('/'))
+  await field.press('Tab')
 }
 
 /** Opens a place by its front. */

@@ -17,6 +17,20 @@ const SETTINGS = { currency: 'EUR', rollOverHour: 4, units: 'metric' }
 
 /** Every command of the house by a name, as a page would send it. Data table. */
 export const ACTS: Readonly<Record<string, Act>> = {
+  swatches: async (o) => {
+    const itemId = o.item()
+    const [part] = (await o.shown(itemId))?.parts ?? []
+    const partId = part !== undefined && o.random.chance(0.5) ? part.id : null
+    return o.house.post('/swatches', { swatches: [{ itemId, partId, colour: '#b4706f' }] })
+  },
+  'lay many': (o) =>
+    o.house.post('/drawer/lay-many', {
+      placements: [...new Set([o.item(), o.item()])].map((itemId) => ({
+        placementId: o.id(),
+        itemId,
+        zoneId: o.random.pick(ZONES),
+      })),
+    }),
   add: (o) => {
     const id = o.id()
     o.items.push(id)
@@ -27,7 +41,9 @@ export const ACTS: Readonly<Record<string, Act>> = {
     const id = o.item()
     const there = await o.shown(id)
     const parts =
-      there?.parts.map(({ reading: _, uses: __, finishedOn: ___, ...part }: Record<string, unknown>) => part) ?? []
+      there?.parts.map(
+        ({ reading: _, uses: __, finishedOn: ___, guess: ____, ...part }: Record<string, unknown>) => part,
+      ) ?? []
     return o.house.put(`/items/${id}`, { version: there?.version ?? 1, fields: { ...o.fields(), parts } })
   },
   wear: async (o) => {

@@ -15,7 +15,7 @@ const FORM_OF = {
   primer: 'tube',
 } as const
 
-const NO_ANSWER: Answer = { status: 0, type: '', body: null }
+const NO_ANSWER: Answer = { status: 0, type: '', headers: new Headers(), body: null }
 
 /** Does everything that can be done, at random but with ids as the pages make them; what is refused is part of it. */
 export class RandomOwner {

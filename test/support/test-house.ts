@@ -27,6 +27,7 @@ export const TODAY = '2026-11-24' as Day
 export interface Answer {
   readonly status: number
   readonly type: string
+  readonly headers: Headers
   // Tests look into answers of many shapes; each says what it expects of them.
   readonly body: any // eslint-disable-line @typescript-eslint/no-explicit-any -- see above
 }
@@ -113,7 +114,7 @@ export class TestHouse {
       ...(body === undefined ? {} : { body }),
     })
     const type = response.headers.get('content-type') ?? ''
-    return { status: response.status, type, body: await response.json() }
+    return { status: response.status, type, headers: response.headers, body: await response.json() }
   }
 
   /** Sends a picture of an item; a small one unless said otherwise. */
@@ -126,7 +127,8 @@ export class TestHouse {
       headers: { 'Content-Type': 'image/jpeg' },
       body: new Uint8Array(bytes),
     })
-    return { status: response.status, type: response.headers.get('content-type') ?? '', body: await response.json() }
+    const { status, headers } = response
+    return { status, headers, type: headers.get('content-type') ?? '', body: await response.json() }
   }
 
   /** Stores an item and gives its id. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Day } from '#core/calendar/day'
 import type { ListedItem } from '#contract/item'
@@ -15,6 +16,7 @@ const props = defineProps<{ item: ListedItem; today: Day; chosen: boolean | null
 const emit = defineEmits<{ choose: [] }>()
 const router = useRouter()
 const drawn = useWhenIdle()
+const under = computed(() => [props.item.maker, props.item.isBackup ? 'backup' : ''].filter(Boolean).join(', '))
 
 function open(): void {
   if (props.chosen === null) void router.push(`/items/${props.item.id}`)
@@ -26,13 +28,12 @@ function open(): void {
   <tr class="row" :class="{ chosen }" @click="open">
     <td class="drawn"><ItemGauge v-if="drawn" :item="item" size="small" /></td>
     <td class="cell">
-      <RouterLink v-if="chosen === null" class="name" :to="`/items/${item.id}`" @click.stop>{{
-        fullName(item)
-      }}</RouterLink>
+      <RouterLink v-if="chosen === null" class="name" :to="`/items/${item.id}`" @click.stop
+        >{{ fullName(item) }}<span class="quiet">{{ under }}</span></RouterLink
+      >
       <button v-else type="button" class="name" :aria-pressed="chosen" @click.stop="emit('choose')">
-        {{ fullName(item) }}
+        {{ fullName(item) }}<span class="quiet">{{ under }}</span>
       </button>
-      <span class="quiet">{{ [item.maker, item.isBackup ? 'backup' : ''].filter(Boolean).join(', ') }}</span>
     </td>
     <td v-if="wide" class="cell">
       <span>{{ leftWords(item) }}</span>
@@ -103,7 +104,14 @@ function open(): void {
   text-decoration: none;
   text-align: left;
   max-width: 100%;
+  width: 100%;
+  min-height: 44px;
   padding: 3px 0;
+}
+
+.name .quiet {
+  display: block;
+  font-weight: 400;
 }
 
 .quiet {

@@ -6,5 +6,7 @@ export const useDevice = defineStore('device', () => ({
   theme: useStorage<'system' | 'day' | 'night'>('seligo-theme', 'system'),
   /** Whether a single letter does something. Off: only the jump box, by Ctrl or Cmd and K. */
   letterKeys: useStorage('seligo-letter-keys', true),
+  /** On a phone: what to reach for is one line, until it is unfolded. */
+  reachForFolded: useStorage('seligo-reach-for-folded', false),
   collectionView: useStorage<'list' | 'gauges'>('seligo-collection-view', 'list'),
 }))

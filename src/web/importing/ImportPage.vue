@@ -4,6 +4,7 @@ import { SHEET_FIELDS, type SheetField } from '#core/formats/sheet/columns'
 import { counted, plural } from '#core/words/counted'
 import type { ImportChoices } from '#contract/importing'
 import type { ChangeNote } from '#contract/basic'
+import FileDrop from '#web/ui/form/FileDrop.vue'
 import FormTrouble from '#web/ui/form/FormTrouble.vue'
 import { useStock } from '#web/data/stock'
 import { useOpenDrafts } from '#web/ui/form/open-drafts'
@@ -40,8 +41,7 @@ const fieldItems = [
   ...SHEET_FIELDS.map((field) => ({ title: FIELD_WORDS[field] ?? field, value: field as SheetField | null })),
 ]
 
-async function choose(file: File | undefined | null): Promise<void> {
-  if (!file) return
+async function choose(file: File): Promise<void> {
   refused.value = null
   stored.value = null
   if (file.size > MOST_BYTES) {
@@ -124,11 +124,10 @@ async function base64Of(file: Blob, name: string): Promise<string> {
     :acts="[{ words: 'Type lines instead', to: '/collection/lines' }]"
   />
   <section class="sheet choose">
-    <v-file-upload
-      title="Drop a sheet here, or choose one: CSV, TSV or a workbook (.xlsx)"
-      browse-text="Choose a file"
+    <FileDrop
+      label="Drop a sheet here, or choose one: CSV, TSV or a workbook (.xlsx)"
       accept=".csv,.tsv,.txt,.xlsx,text/csv"
-      @update:model-value="(files) => choose(Array.isArray(files) ? files[0] : files)"
+      @file="choose"
     />
     <details class="paste">
       <summary>Or paste cells copied from a spreadsheet</summary>

@@ -4,6 +4,7 @@ import { FORMS, type Form } from '#core/item/form'
 import { counted } from '#core/words/counted'
 import type { PreviewRow } from '#contract/importing'
 import type { CategoryView } from '#contract/item'
+import { useUnits } from '#web/data/units'
 import { contentWords, usesWords } from '#web/ui/words/item-words'
 import { rangeWords } from '#web/ui/words/when-words'
 import { dateWords, moneyWords } from '#web/data/locale'
@@ -29,6 +30,7 @@ watch(
     if (index >= 0) list.value?.scrollToIndex(Math.max(0, index - 1))
   },
 )
+const units = useUnits()
 const names = computed(() => new Map(props.categories.map((each) => [each.id, each.name])))
 
 function toggle(row: number): void {
@@ -96,7 +98,7 @@ function lifeWords(row: PreviewRow): string {
             }}<span class="quiet">{{ row.form }}</span></span
           >
           <span class="cell"
-            >{{ contentWords(row.content)
+            >{{ contentWords(row.content, units)
             }}<span class="quiet">{{
               row.priceMinor !== null ? moneyWords(row.priceMinor, currency) : row.gift ? 'gift' : (row.priceSaid ?? '')
             }}</span></span

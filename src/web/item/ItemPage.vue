@@ -4,7 +4,8 @@ import { useRoute } from 'vue-router'
 import { Refused } from '#web/data/client'
 import { useChanges } from '#web/data/changes'
 import { dateWords } from '#web/data/locale'
-import { useItem, useSettings } from '#web/data/reads'
+import { useItem } from '#web/data/reads'
+import { useUnits } from '#web/data/units'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
@@ -22,10 +23,10 @@ const route = useRoute()
 const changes = useChanges()
 const id = computed(() => String(route.params['id']))
 const { answer, failed, again } = useItem(id)
-const { answer: settings } = useSettings()
+const units = useUnits()
 const item = computed(() => answer.value?.item ?? null)
 const missing = computed(() => (failed.value instanceof Refused ? failed.value.problem.detail : ''))
-const facts = computed(() => answer.value && factsOf(answer.value, settings.value?.settings.units ?? 'metric'))
+const facts = computed(() => answer.value && factsOf(answer.value, units.value))
 /** Backups that were still unopened when it was finished here. */
 const backups = ref(0)
 watch(id, () => (backups.value = 0))

@@ -4,6 +4,7 @@ import type { Day } from '#core/calendar/day'
 import type { PhotoView } from '#contract/beside-item'
 import type { ItemSummary } from '#contract/item'
 import { newId, sendPicture } from '#web/data/client'
+import FileDrop from '#web/ui/form/FileDrop.vue'
 import { useChanges } from '#web/data/changes'
 import { callIt } from '#web/ui/words/item-words'
 import { dateWords } from '#web/data/locale'
@@ -14,8 +15,7 @@ const changes = useChanges()
 const busy = ref(false)
 let sending: { file: File; changeId: string; photoId: string } | null = null
 
-async function add(file: File | undefined | null): Promise<void> {
-  if (!file) return
+async function add(file: File): Promise<void> {
   busy.value = true
   try {
     // A picture that may have arrived is sent again under the same ids: it is one picture.
@@ -61,13 +61,13 @@ function drop(photo: PhotoView): void {
     <p v-if="photos.length === 0" class="quiet">
       None yet. From above, in the same light, progress shows that no memory keeps.
     </p>
-    <v-file-upload
-      :key="photos.length"
-      :title="busy ? 'Shrinking and storing…' : 'Drop a picture here, or choose one'"
-      browse-text="Choose a picture"
+    <FileDrop
+      :label="busy ? 'Shrinking and storing…' : 'Drop a picture here, or choose one'"
       accept="image/*"
+      :key="photos.length"
+      button="Choose a picture"
       :disabled="busy"
-      @update:model-value="(files) => add(Array.isArray(files) ? files[0] : files)"
+      @file="add"
     />
   </section>
 </template>

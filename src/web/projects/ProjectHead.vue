@@ -79,7 +79,8 @@ header {
   color: var(--primary);
   text-decoration: underline;
   font-weight: 600;
-  min-height: 28px;
+  min-height: 44px;
+  min-width: 44px;
   margin-left: 8px;
 }
 

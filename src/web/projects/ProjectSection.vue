@@ -159,7 +159,7 @@ async function rollOut(stay: StayView, reason: 'met' | 'finished' | 'left unfini
 .stop {
   color: var(--primary);
   text-decoration: underline;
-  min-height: 32px;
+  min-height: 44px;
   padding: 0 6px;
 }
 

@@ -4,6 +4,7 @@ import type { Day } from '#core/calendar/day'
 import type { ListedItem } from '#contract/item'
 import type { ProjectView } from '#contract/projects'
 import { useStock } from '#web/data/stock'
+import { useUnits } from '#web/data/units'
 import { freshGoal, goalBody } from '#web/ui/acts/goal-draft'
 import GoalFields from '#web/ui/acts/GoalFields.vue'
 import ShadeChoice from '#web/ui/acts/ShadeChoice.vue'
@@ -37,7 +38,8 @@ const eligible = computed(() =>
       (props.project.categoryId === null ? item.makeup : item.categoryId === props.project.categoryId),
   ),
 )
-const twins = computed(() => twinWords(eligible.value))
+const units = useUnits()
+const twins = computed(() => twinWords(eligible.value, units.value))
 const candidates = computed(() =>
   eligible.value.filter((item) => text.value.trim() === '' || matchesWords(item, text.value)),
 )

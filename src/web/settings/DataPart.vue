@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import { counted, plural } from '#core/words/counted'
 import type { ChangeNote } from '#contract/basic'
+import FileDrop from '#web/ui/form/FileDrop.vue'
 import FormTrouble from '#web/ui/form/FormTrouble.vue'
 import { useDraft } from '#web/ui/form/use-draft'
 
@@ -11,11 +12,10 @@ const read = ref<{ name: string; collection: unknown } | null>(null)
 const wrong = ref('')
 const stored = ref('')
 
-async function choose(file: File | undefined | null): Promise<void> {
+async function choose(file: File): Promise<void> {
   stored.value = wrong.value = ''
   read.value = null
   draft.begin({})
-  if (!file) return
   try {
     read.value = { name: file.name, collection: JSON.parse(await file.text()) }
   } catch {
@@ -49,12 +49,7 @@ async function take(replace: boolean): Promise<void> {
       <v-btn variant="outlined" color="primary" href="/api/export" download>Export everything</v-btn>
       <v-btn variant="outlined" color="primary" href="/api/export.csv" download>Export the items as CSV</v-btn>
     </div>
-    <v-file-upload
-      title="Take in an exported file"
-      browse-text="Choose a file"
-      accept=".json,application/json"
-      @update:model-value="(files) => choose(Array.isArray(files) ? files[0] : files)"
-    />
+    <FileDrop label="Take in an exported file" accept=".json,application/json" @file="choose" />
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
     <div v-if="read" class="acts">
       <v-btn color="primary" :loading="draft.busy.value" @click="take(false)">Take in {{ read.name }}</v-btn>

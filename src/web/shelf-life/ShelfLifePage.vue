@@ -106,7 +106,7 @@ function shownOf(id: string, items: readonly ItemSummary[]): readonly ItemSummar
 }
 
 .jump a {
-  min-height: 32px;
+  min-height: 44px;
   display: inline-flex;
   align-items: center;
   gap: 6px;

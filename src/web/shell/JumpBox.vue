@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router'
 import type { ListedItem } from '#contract/item'
 import { useHerDay } from '#web/data/her-day'
 import { useStock } from '#web/data/stock'
+import { useUnits } from '#web/data/units'
 import { useTicks } from '#web/data/ticks'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { useFinding } from '#web/ui/use-finding'
@@ -24,7 +25,8 @@ const { words, found: all, gone } = useFinding(text, () => stock.items)
 const found = computed(() =>
   words.value === '' ? [] : [...all.value, ...gone.value.map((each) => each.item)].slice(0, SHOWN),
 )
-const twins = computed(() => twinWords(found.value))
+const units = useUnits()
+const twins = computed(() => twinWords(found.value, units.value))
 
 watch(
   open,

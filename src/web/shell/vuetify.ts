@@ -49,7 +49,7 @@ export const vuetify = createVuetify({
     VSelect: field,
     VAutocomplete: field,
     VDateInput: { ...field, prependIcon: '', prependInnerIcon: '$calendar' },
-    VNumberInput: { ...field, controlVariant: 'stacked' },
+    VNumberInput: { ...field, controlVariant: 'split' },
     VFileUpload: { density: 'compact', variant: 'outlined' },
     VSlider: { color: 'primary', hideDetails: 'auto', thumbLabel: false },
     VList: { bgColor: 'surface' },

@@ -4,6 +4,7 @@ import type { ReadLine } from '#core/formats/lines/read-lines'
 import { counted } from '#core/words/counted'
 import type { PreviewRow } from '#contract/importing'
 import { dateWords, moneyWords } from '#web/data/locale'
+import { useUnits } from '#web/data/units'
 import { contentWords, usesWords } from '#web/ui/words/item-words'
 import { rangeWords } from '#web/ui/words/when-words'
 
@@ -16,6 +17,7 @@ const props = defineProps<{
   currency: string
 }>()
 defineEmits<{ mend: [] }>()
+const units = useUnits()
 const kind = computed(() => props.categories.find((each) => each.id === props.row?.categoryId)?.name ?? null)
 const facts = computed(() => {
   const { row } = props
@@ -23,7 +25,7 @@ const facts = computed(() => {
   const opened =
     row.opened !== null ? `opened ${rangeWords(row.opened)}` : row.openedAs === 'unopened' ? 'unopened' : ''
   return [
-    contentWords(row.content),
+    contentWords(row.content, units.value),
     opened,
     row.paoMonths === null ? '' : `${counted(row.paoMonths, 'month')} after opening`,
     row.expiry === null ? '' : `good to ${dateWords(row.expiry)}`,

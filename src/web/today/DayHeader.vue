@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiCalendar, mdiChevronLeft, mdiChevronRight } from '@mdi/js'
 import { computed, defineAsyncComponent, ref } from 'vue'
+import { useDisplay } from 'vuetify'
 import { addDays, type Day } from '#core/calendar/day'
 import PlaceHead from '#web/ui/PlaceHead.vue'
 import { fromNow, longDay } from '#web/ui/words/when-words'
@@ -9,15 +10,13 @@ const DayPicker = defineAsyncComponent(() => import('./DayPicker.vue'))
 
 const props = defineProps<{ day: Day; today: Day }>()
 const emit = defineEmits<{ go: [day: Day] }>()
+const { mobile } = useDisplay()
 const picking = ref(false)
 const isToday = computed(() => props.day === props.today)
 </script>
 
 <template>
-  <PlaceHead
-    :title="longDay(day)"
-    :question="isToday ? 'What do I put on, and is it ticked off?' : `What was worn ${fromNow(day, today)}?`"
-  >
+  <PlaceHead :title="longDay(day)">
     <template #title>
       <div class="day">
         <v-btn
@@ -27,7 +26,12 @@ const isToday = computed(() => props.day === props.today)
           aria-label="The day before"
           @click="emit('go', addDays(day, -1))"
         />
-        <h1>{{ longDay(day) }}</h1>
+        <div>
+          <h1>{{ longDay(day) }}</h1>
+          <p class="quiet">
+            {{ isToday ? 'What do I put on, and is it ticked off?' : `What was worn ${fromNow(day, today)}?` }}
+          </p>
+        </div>
         <v-btn variant="text" :icon="mdiCalendar" size="44" aria-label="Go to any day" @click="picking = true" />
         <v-btn
           variant="outlined"
@@ -39,9 +43,13 @@ const isToday = computed(() => props.day === props.today)
         />
       </div>
     </template>
-    <v-btn v-if="!isToday" variant="text" @click="emit('go', today)">Back to today</v-btn>
-    <slot />
+    <v-btn v-if="!isToday && !mobile" variant="text" @click="emit('go', today)">Back to today</v-btn>
+    <slot v-if="!mobile" />
   </PlaceHead>
+  <div v-if="mobile" class="below">
+    <slot />
+    <v-btn v-if="!isToday" variant="text" @click="emit('go', today)">Back to today</v-btn>
+  </div>
   <DayPicker v-if="picking" :day="day" :today="today" @close="picking = false" @go="(to) => emit('go', to)" />
 </template>
 
@@ -52,11 +60,31 @@ const isToday = computed(() => props.day === props.today)
   gap: 8px;
 }
 
+.day p {
+  margin: 0;
+  font-size: 13.5px;
+  line-height: 1.3;
+}
+
 .phone .day {
   gap: 4px;
+  justify-content: space-between;
 }
 
 .phone .day h1 {
   font-size: 18px;
+  text-align: center;
+}
+
+.phone .day p {
+  display: none;
+}
+
+.below {
+  margin-top: -8px;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
 }
 </style>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import { mdiChevronRight } from '@mdi/js'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import type { ListedItem } from '#contract/item'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { gaugeWords, stateWords } from '#web/ui/words/gauge-words'
 import { shortStanding } from '#web/ui/words/goal-words'
-import { shortName } from '#web/ui/words/item-words'
+import { callIt, shortName } from '#web/ui/words/item-words'
 
 /** An item lying in the drawer. Tap = worn, again = take back; worn ones lie lifted, with a tick. */
 const props = defineProps<{
@@ -65,9 +66,14 @@ const big = computed(() => props.density === 'roomy')
         <path d="M6 11.300l3.400 3.600 6.800-7.600" />
       </svg>
     </button>
-    <RouterLink v-if="big" class="open" :to="`/items/${item.id}`" tabindex="-1" :aria-label="`Open ${shortName(item)}`"
+    <RouterLink v-if="big" class="open" :to="`/items/${item.id}`" tabindex="-1" :aria-label="`Open ${callIt(item)}`"
       >open</RouterLink
     >
+    <RouterLink v-else-if="density === 'row'" class="go" :to="`/items/${item.id}`" :aria-label="`Open ${callIt(item)}`">
+      <svg viewBox="0 0 24 24" width="18" height="18" aria-hidden="true">
+        <path :d="mdiChevronRight" fill="currentColor" />
+      </svg>
+    </RouterLink>
   </span>
 </template>
 
@@ -182,8 +188,14 @@ const big = computed(() => props.density === 'roomy')
   justify-content: flex-start;
   width: 100%;
   min-height: 52px;
-  padding: 2px 6px;
+  min-width: 0;
+  padding: 2px 0 2px 4px;
+  gap: 2px;
   text-align: left;
+}
+
+.spot.row .tile {
+  align-items: center;
 }
 
 .spot.row .words {
@@ -192,13 +204,22 @@ const big = computed(() => props.density === 'roomy')
   min-width: 0;
 }
 
-.spot.row .tick {
-  right: 4px;
-  top: 4px;
+.spot.row .caption:empty {
+  display: none;
 }
 
-.spot.row .name {
-  padding-right: 18px;
+.go {
+  flex: none;
+  width: 44px;
+  min-height: 52px;
+  display: grid;
+  place-items: center;
+  color: var(--quiet);
+}
+
+.spot.row .tick {
+  right: 0;
+  top: 0;
 }
 
 .open {

@@ -187,7 +187,7 @@ function said(item: ListedItem): string {
 .back {
   color: var(--primary);
   text-decoration: underline;
-  min-height: 24px;
+  min-height: 44px;
   padding: 0 6px;
 }
 

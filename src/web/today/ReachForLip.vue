@@ -1,8 +1,12 @@
 <script setup lang="ts">
-import { mdiClose } from '@mdi/js'
+import { mdiChevronDown, mdiChevronUp, mdiClose } from '@mdi/js'
+import { computed } from 'vue'
+import { useDisplay } from 'vuetify'
 import type { Day } from '#core/calendar/day'
 import type { ListedItem } from '#contract/item'
 import type { SuggestionView, TodayAnswer } from '#contract/today'
+import { counted } from '#core/words/counted'
+import { useDevice } from '#web/data/device'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { shortName } from '#web/ui/words/item-words'
 import { locationWords } from '#web/ui/words/location-words'
@@ -15,16 +19,34 @@ defineProps<{
   items: ReadonlyMap<string, ListedItem>
   today: Day
 }>()
+const { mobile } = useDisplay()
+const device = useDevice()
+const folded = computed(() => mobile.value && device.reachForFolded)
 const emit = defineEmits<{ tap: [item: ListedItem]; notToday: [item: ListedItem] }>()
 </script>
 
 <template>
   <section class="lip" aria-label="Reach for">
-    <div class="label">
+    <button
+      v-if="mobile"
+      type="button"
+      class="label"
+      :aria-expanded="!device.reachForFolded"
+      @click="device.reachForFolded = !device.reachForFolded"
+    >
+      <h2>Reach for</h2>
+      <span class="quiet">{{
+        device.reachForFolded ? counted(suggestions.length, 'thing') : 'in the order of a face'
+      }}</span>
+      <svg class="fold" viewBox="0 0 24 24" width="20" height="20" aria-hidden="true">
+        <path :d="device.reachForFolded ? mdiChevronDown : mdiChevronUp" fill="currentColor" />
+      </svg>
+    </button>
+    <div v-else class="label">
       <h2>Reach for</h2>
       <span class="quiet">in the order of a face</span>
     </div>
-    <p v-if="sunscreen" class="sun">
+    <p v-if="sunscreen && !folded" class="sun">
       <strong>A sunscreen</strong>
       <span v-if="sunscreen.elsewhere"
         >None in date in the drawer.
@@ -33,7 +55,7 @@ const emit = defineEmits<{ tap: [item: ListedItem]; notToday: [item: ListedItem]
       >
       <span v-else>None in date in the whole collection.</span>
     </p>
-    <div v-for="suggestion in suggestions" :key="suggestion.itemId" class="hint">
+    <div v-for="suggestion in folded ? [] : suggestions" :key="suggestion.itemId" class="hint">
       <template v-if="items.get(suggestion.itemId)">
         <button type="button" class="take" @click="emit('tap', items.get(suggestion.itemId)!)">
           <ItemGauge :item="items.get(suggestion.itemId)!" size="small" />
@@ -156,8 +178,14 @@ h2 {
   flex: none;
   display: flex;
   gap: 8px;
-  align-items: baseline;
-  padding: 8px 12px 2px;
+  align-items: center;
+  padding: 4px 12px;
+  min-height: 44px;
+  width: 100%;
+}
+
+.fold {
+  margin-left: auto;
 }
 
 .phone .hint,

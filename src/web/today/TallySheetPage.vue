@@ -241,6 +241,10 @@ td button {
   place-items: center;
 }
 
+.phone td button {
+  width: 44px;
+}
+
 td button:hover {
   background: color-mix(in srgb, var(--primary) 12%, transparent);
 }

@@ -113,9 +113,9 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       >
       <v-btn variant="text" @click="herDay.turnedFrom = null">Close</v-btn>
     </p>
+    <SilentDays v-if="shown.silence" :silence="shown.silence" :today="today" />
     <EmptyHouse v-if="nothingInReach" :collection-is-empty="shown.collectionIsEmpty" />
     <template v-else>
-      <SilentDays v-if="shown.silence" :silence="shown.silence" :today="today" />
       <section class="drawer" :class="{ coming: !isHere }" aria-label="The active drawer">
         <ReachForLip
           v-if="mobile && shown.day === today"

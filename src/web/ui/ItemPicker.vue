@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import type { ListedItem } from '#contract/item'
 import { useStock } from '#web/data/stock'
+import { useUnits } from '#web/data/units'
 import FormDialog from './form/FormDialog.vue'
 import ItemGauge from './gauge/ItemGauge.vue'
 import { useFinding } from './use-finding'
@@ -25,7 +26,8 @@ const eligible = computed(() => {
   return first ? [...left].sort((a, b) => Number(first(b)) - Number(first(a))) : left
 })
 const { found } = useFinding(text, eligible)
-const twins = computed(() => twinWords(eligible.value))
+const units = useUnits()
+const twins = computed(() => twinWords(eligible.value, units.value))
 
 function told(item: ListedItem): string {
   return [kindAndMaker(item), twins.value.get(item.id)].filter(Boolean).join(', ')

@@ -90,10 +90,6 @@ const folded = computed(() => (mobile.value ? props.acts : []))
 }
 
 .title {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  gap: 0 14px;
   min-width: 0;
   flex: 1 1 300px;
 }
@@ -103,8 +99,9 @@ const folded = computed(() => (mobile.value ? props.acts : []))
 }
 
 p {
-  margin: 0;
+  margin: 1px 0 0;
   font-size: 13.5px;
+  line-height: 1.3;
   max-width: 75ch;
 }
 
@@ -121,15 +118,11 @@ p {
 }
 
 .phone .title {
-  flex: 1 1 auto;
+  flex: 1 1 0;
 }
 
 .phone .title :deep(h1) {
   font-size: 21px;
-}
-
-.phone .title p {
-  flex-basis: 100%;
 }
 
 .phone .acts {

@@ -13,6 +13,18 @@ const picked = computed({
   },
   set: (date: unknown) => (value.value = date instanceof Date ? dayOfDate(date) : ''),
 })
+/**
+ * The menu belongs to the field within, which has a role and a name; on the frame around it, which has neither, what is said of
+ * the menu would be said of nothing.
+ */
+const QUIET_FRAME = {
+  activatorProps: {
+    'aria-haspopup': undefined,
+    'aria-expanded': undefined,
+    'aria-controls': undefined,
+    'aria-owns': undefined,
+  },
+}
 const bound = (day: string | undefined): Date | undefined => (day ? dateOfDay(day as Day) : undefined)
 </script>
 
@@ -25,6 +37,7 @@ const bound = (day: string | undefined): Date | undefined => (day ? dateOfDay(da
     :hint="hint"
     :persistent-hint="hint !== undefined"
     clearable
+    :menu-props="QUIET_FRAME"
     :error-messages="errorMessages ?? []"
   />
 </template>

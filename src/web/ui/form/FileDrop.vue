@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { mdiFileDocumentOutline } from '@mdi/js'
+
+/** One file, dropped here or chosen. It is handed on at once; what it holds is said by whoever takes it. */
+withDefaults(defineProps<{ label: string; button?: string; accept: string; disabled?: boolean }>(), {
+  button: 'Choose a file',
+  disabled: false,
+})
+const emit = defineEmits<{ file: [file: File] }>()
+
+function take(files: File | File[] | null): void {
+  const file = Array.isArray(files) ? files[0] : files
+  if (file) emit('file', file)
+}
+</script>
+
+<template>
+  <v-defaults-provider :defaults="{ VFileUploadItem: { fileIcon: mdiFileDocumentOutline } }">
+    <v-file-upload
+      class="file-drop"
+      :title="label"
+      :browse-text="button"
+      :accept="accept"
+      :disabled="disabled"
+      :aria-label="label"
+      @update:model-value="take"
+    />
+  </v-defaults-provider>
+</template>
+
+<style scoped>
+.file-drop {
+  min-width: 0;
+}
+
+.file-drop :deep(.v-file-upload-dropzone) {
+  flex-wrap: wrap;
+  padding: 14px 16px;
+  gap: 6px 16px;
+  background: none;
+  border: 1.5px dashed var(--line);
+  border-radius: 10px;
+}
+
+.file-drop :deep(.v-file-upload-title) {
+  font: 600 14.5px/1.3 var(--text);
+  text-align: left;
+  flex: 1 1 200px;
+}
+
+.file-drop :deep(input[type='file']) {
+  width: 1px;
+}
+
+.file-drop :deep(.v-file-upload-divider) {
+  display: none;
+}
+</style>
