@@ -1,4 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
 import { expect, goTo, pathOf, test, tile } from './support/house'
 
 test('by keyboard alone: tally three, take one back, find an item', async ({ page }) => {
@@ -84,6 +85,20 @@ test('a tick survives a gap in the connection', async ({ page, house }) => {
     .toBe(1)
 })
 
+/** What can be tapped and is smaller than a finger; within a sentence a way is as high as its words (WCAG 2.5.8). */
+function smallTargets(page: Page): Promise<string[]> {
+  return page.evaluate(() =>
+    [...document.querySelectorAll('a, button, [role="button"], summary, input[type="checkbox"]')]
+      .filter((element) => {
+        const { width, height } = element.getBoundingClientRect()
+        const inSentence = element.tagName === 'A' && getComputedStyle(element).display === 'inline'
+        const hidden = width === 0 || height === 0 || element.closest('.visually-hidden') !== null
+        return !hidden && !inSentence && !element.closest('.v-input') && (width < 44 || height < 44)
+      })
+      .map((element) => `${element.tagName} ${element.textContent.trim().slice(0, 30)}`),
+  )
+}
+
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
   test('a face is ticked with the thumb, nothing runs over the edge', async ({ page, house }) => {
@@ -114,6 +129,10 @@ test.describe('on a phone', () => {
       '/',
       '/collection',
       '/collection/openings',
+      '/collection/lines',
+      '/collection/swatches',
+      '/drawer',
+      '/drawer/first',
       '/drawer/laying',
       '/projects',
       '/shelf-life',
@@ -128,6 +147,7 @@ test.describe('on a phone', () => {
       await expect(page.getByRole('heading').first()).toBeVisible()
       const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
       expect(over, path).toBeLessThanOrEqual(0)
+      expect(await smallTargets(page), path).toEqual([])
     }
   })
 })

@@ -8,8 +8,9 @@ import { PLAY_TIME } from './play-day'
 /** A running Seligo of a story's own: the compiled server on a database file of its own. */
 export interface RunningHouse {
   readonly url: string
-  /** Stops it as a person does, and starts it again on the same collection. */
-  restart(): Promise<void>
+  /** Stops it as a person does, and starts it again on the same collection; with its clock at an instant, where one is given. */
+  restart(at?: string): Promise<void>
+  stop(): Promise<void>
 }
 
 class StoryHouse implements RunningHouse {
@@ -25,9 +26,9 @@ class StoryHouse implements RunningHouse {
     if (filled && demo !== undefined) copyFileSync(join(demo, 'collection.db'), join(this.#folder, 'collection.db'))
   }
 
-  async start(): Promise<void> {
+  async start(at = PLAY_TIME): Promise<void> {
     const child = spawn(process.execPath, ['dist/server/main.js'], {
-      env: { ...process.env, SELIGO_DATA: this.#folder, SELIGO_PORT: String(this.#port), SELIGO_NOW: PLAY_TIME },
+      env: { ...process.env, SELIGO_DATA: this.#folder, SELIGO_PORT: String(this.#port), SELIGO_NOW: at },
     })
     this.#child = child
     this.url = await new Promise<string>((resolve, reject) => {
@@ -39,17 +40,17 @@ class StoryHouse implements RunningHouse {
     })
   }
 
-  async restart(): Promise<void> {
-    await this.#stop()
-    await this.start()
+  async restart(at?: string): Promise<void> {
+    await this.stop()
+    await this.start(at)
   }
 
   async close(): Promise<void> {
-    await this.#stop()
+    await this.stop()
     rmSync(this.#folder, { recursive: true, force: true })
   }
 
-  async #stop(): Promise<void> {
+  async stop(): Promise<void> {
     const child = this.#child
     if (!child) return
     const ended = new Promise((resolve) => child.on('exit', resolve))

@@ -11,9 +11,9 @@ const WORDED = ['product', 'item', 'part', 'category', 'review', 'verdict']
 const FIELDS = ['maker', 'name', 'shade', 'category', 'notes', 'kept', 'parts', 'said']
 /** Where a word counts more: she looks for things by what they are called. Assumption. */
 const BOOST = { shade: 4, name: 3, maker: 2, category: 2 }
-/** One slip in a word of up to four letters is another word; from five on one in five may be wrong. Assumption. */
-const SURE_LENGTH = 5
-const TYPOS = 0.2
+/** A slip in a word of up to three letters is another word; from four on one letter in four may be wrong. Assumption. */
+const SURE_LENGTH = 4
+const TYPOS = 0.25
 /** More that has gone is not shown at once. */
 const MOST_GONE = 60
 

@@ -10,6 +10,7 @@ import { useHerDay } from '#web/data/her-day'
 import { usePendingActs } from '#web/data/pending-acts'
 import { useStaleness } from '#web/data/reads'
 import { useItemActs } from '#web/ui/acts/item-acts'
+import { followFocus } from '#web/ui/form/last-focus'
 import { useOpenDrafts } from '#web/ui/form/open-drafts'
 import ChestOfDrawers from './ChestOfDrawers.vue'
 
@@ -46,6 +47,7 @@ watch(
 )
 watchEffect(() => document.documentElement.classList.toggle('phone', mobile.value))
 
+followFocus()
 useAfterTicks()
 void usePendingActs().resume()
 // Another day: nothing that was reckoned for the last one holds.

@@ -34,11 +34,11 @@ const FIELDS = [
     @store="emit('mend', typed)"
   >
     <p class="quiet">“{{ line }}”</p>
-    <v-combobox
+    <v-autocomplete
       v-model="typed.category"
       label="Kind"
+      auto-select-first
       :items="categories.map((each) => each.name)"
-      @update:model-value="(value: string | null) => (typed.category = value ?? '')"
     />
     <div class="fields">
       <v-text-field v-for="[field, label] in FIELDS" :key="field" v-model="typed[field]" :label="label" />

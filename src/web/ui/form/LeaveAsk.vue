@@ -1,8 +1,17 @@
 <script setup lang="ts">
+import { nextTick, onBeforeUnmount } from 'vue'
 import { useOpenDrafts } from './open-drafts'
 
 /** Asked before anything typed is left: once, whatever way out was taken. */
 const drafts = useOpenDrafts()
+const typing = document.activeElement
+
+// She goes on where she was typing; what is left has taken its field with it.
+onBeforeUnmount(() => {
+  void nextTick(() => {
+    if (typing instanceof HTMLElement && typing.isConnected) typing.focus()
+  })
+})
 </script>
 
 <template>

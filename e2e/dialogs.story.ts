@@ -1,0 +1,139 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Locator, Page } from '@playwright/test'
+import { expect, fillDay, pathOf, test, tile } from './support/house'
+
+/** A dialog that can hold typed work: where it opens, by which button, and something to type in it. */
+interface Typed {
+  readonly of: RegExp
+  readonly at: string
+  readonly open: (page: Page) => Promise<Locator>
+  readonly type: (dialog: Locator) => Promise<void>
+}
+
+/** Stands for the page of a thing, whose address is not known beforehand. */
+const ITEM = '/items/…'
+const button = (name: string | RegExp) => async (page: Page) => {
+  const opener = page.getByRole('button', { name, exact: typeof name === 'string' }).first()
+  await opener.click()
+  return opener
+}
+const fill = (label: string | RegExp, text: string) => (dialog: Locator) => dialog.getByLabel(label).first().fill(text)
+const choose = (name: string) => (dialog: Locator) => dialog.getByRole('button', { name, exact: true }).click()
+
+const DIALOGS: readonly (readonly [string, readonly Typed[]])[] = [
+  [
+    'on Today',
+    [
+      { of: /How the day is/, at: '/', open: said, type: fill('A note on the day', 'rain') },
+      {
+        of: /^Shades of/,
+        at: '/',
+        open: palette,
+        type: (dialog) => dialog.getByRole('button', { name: /^Moss/ }).click(),
+      },
+    ],
+  ],
+  [
+    'on the page of a thing',
+    [
+      { of: /^How much is left/, at: ITEM, open: button('How much is left'), type: choose('dip') },
+      {
+        of: /^A sign on/,
+        at: ITEM,
+        open: button('A sign it is over'),
+        type: fill('In your words', 'smells of crayon'),
+      },
+      { of: /^Where/, at: ITEM, open: button('Put it somewhere'), type: choose('in the handbag') },
+      { of: /^Roll in/, at: ITEM, open: button('Roll into a project'), type: fill('Uses wanted', '12') },
+      {
+        of: /^Trial of/,
+        at: ITEM,
+        open: button('Put on trial'),
+        type: fill(/What do you want to know/, 'does it last'),
+      },
+      { of: /^Decide on/, at: ITEM, open: button('Decide'), type: fill(/^Why/, 'because') },
+      {
+        of: /^Finish/,
+        at: ITEM,
+        open: button('It is empty'),
+        type: fill('A few words on what you think of it', 'good'),
+      },
+    ],
+  ],
+  [
+    'of projects',
+    [
+      { of: /^Project$/, at: '/projects', open: button('Start a project'), type: fill('Name', 'Six by spring') },
+      { of: /^Goal of/, at: '/projects', open: button(/^Change the goal of/), type: fill('Uses wanted', '31') },
+      { of: /^Leave/, at: '/projects', open: button(/^Leave .* unfinished/), type: fill(/^Why/, 'tired of it') },
+      { of: /^Finale of/, at: '/projects', open: button('Finale'), type: fill(/^What I learned/, 'fewer') },
+      {
+        of: /^The set of/,
+        at: '/projects',
+        open: button('Choose a set'),
+        type: (dialog) => dialog.locator('button.one').first().click(),
+      },
+    ],
+  ],
+  [
+    'of settings, drawer and lines',
+    [
+      { of: /^Category$/, at: '/settings', open: button('Add one of your own'), type: fill('Name', 'glitter') },
+      {
+        of: /^Days away$/,
+        at: '/settings',
+        open: button('Add days away'),
+        type: (dialog) => fillDay(dialog, 'Away from', '2026-12-01'),
+      },
+      {
+        of: /^A low season/,
+        at: '/settings',
+        open: button('Add a low season'),
+        type: (dialog) => fillDay(dialog, 'Low from', '2026-07-01'),
+      },
+      { of: /^The zone/, at: '/drawer', open: button('Change Cheeks'), type: fill('Name', 'Cheek bones') },
+    ],
+  ],
+]
+
+async function said(page: Page): Promise<Locator> {
+  await page.locator('button.said').click()
+  return page.locator('button.said')
+}
+
+async function palette(page: Page): Promise<Locator> {
+  await tile(page, 'Hedgerow').click()
+  return tile(page, 'Hedgerow')
+}
+
+for (const [where, dialogs] of DIALOGS)
+  test(`what is typed in a dialog is kept, the focus comes back, axe has nothing to say: ${where}`, async ({
+    page,
+    house,
+  }) => {
+    for (const { of, at, open, type } of dialogs) {
+      await page.goto(house.url + (at === ITEM ? await pathOf(page, house, 'Rust Bloom') : at))
+      const opener = await open(page)
+      const dialog = page.getByRole('dialog', { name: of })
+      await expect(dialog.getByRole('heading').first()).toBeVisible()
+      // The focus went in.
+      await expect.poll(() => dialog.evaluate((element) => element.contains(document.activeElement))).toBe(true)
+      const axe = new AxeBuilder({ page })
+        .include('.v-overlay--active')
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+      const found = (await axe.analyze()).violations.filter(
+        ({ impact }) => impact === 'serious' || impact === 'critical',
+      )
+      expect(found.map(({ id, nodes }) => `${String(of)}: ${id} ${nodes[0]?.html ?? ''}`)).toEqual([])
+      await type(dialog)
+      const asked = page.getByRole('dialog', { name: 'Leave what is typed?' })
+      await page.mouse.click(4, 4)
+      await asked.getByRole('button', { name: 'Go on with it' }).click()
+      await expect(dialog).toBeVisible()
+      await page.keyboard.press('Escape')
+      await asked.getByRole('button', { name: 'Leave without it' }).click()
+      await expect(dialog).toHaveCount(0)
+      // And came back.
+      await expect(opener).toBeFocused()
+    }
+  })
