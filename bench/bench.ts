@@ -20,9 +20,13 @@ const LIMITS = {
   readP95Ms: 60,
   tallyP95Ms: 10,
   coldStartMs: 1500,
-  todayUsableMs: 1200,
+  todayUsableMs: 700,
+  todayUsableSlowMs: 2000,
+  collectionKb: 600,
+  tickCalls: 2,
+  tickKb: 10,
   longestScrollTaskMs: 100,
-  firstLoadJsKb: 230,
+  firstLoadJsKb: 150,
   firstLoadCssKb: 60,
   memoryMb: 200,
 }
@@ -96,6 +100,10 @@ function overLimits(): string[] {
   check('tally p95 ms', tally.p95, LIMITS.tallyP95Ms)
   check('cold start ms', server.coldStartMs, LIMITS.coldStartMs)
   check('Today usable ms', pages.todayUsableMs, LIMITS.todayUsableMs)
+  check('Today usable at a quarter of the speed ms', pages.todayUsableSlowMs, LIMITS.todayUsableSlowMs)
+  check('collection kB', reads['collection']?.kilobytes ?? Infinity, LIMITS.collectionKb)
+  check('calls of a tick', pages.tickCalls, LIMITS.tickCalls)
+  check('kB of a tick', pages.tickKb, LIMITS.tickKb)
   check('longest task while scrolling ms', pages.longestScrollTaskMs, LIMITS.longestScrollTaskMs)
   check('first load JavaScript kB gzip', pages.firstLoadJsKb, LIMITS.firstLoadJsKb)
   check('first load CSS kB gzip', pages.firstLoadCssKb, LIMITS.firstLoadCssKb)

@@ -6,8 +6,13 @@ import { round } from './measure.js'
 export interface BrowserFigures {
   /** From asking for the page to a tile that can be tapped, warm server, cold page. */
   readonly todayUsableMs: number
+  /** The same at a quarter of the processor's speed. */
+  readonly todayUsableSlowMs: number
   readonly firstLoadJsKb: number
   readonly firstLoadCssKb: number
+  /** What a tick on Today asks of the server, after every place was visited. */
+  readonly tickCalls: number
+  readonly tickKb: number
   /** The longest task of the main thread while 2,000 items are scrolled from end to end. */
   readonly longestScrollTaskMs: number
 }
@@ -17,7 +22,12 @@ export async function browse(url: string): Promise<BrowserFigures> {
   const browser = await chromium.launch(config.use?.launchOptions)
   try {
     const load = await firstLoad(browser, url)
-    return { ...load, longestScrollTaskMs: await scroll(browser, url) }
+    return {
+      ...load,
+      todayUsableSlowMs: await slowLoad(browser, url),
+      ...(await tick(browser, url)),
+      longestScrollTaskMs: await scroll(browser, url),
+    }
   } finally {
     await browser.close()
   }
@@ -61,9 +71,60 @@ async function firstLoad(browser: Browser, url: string) {
   }
 }
 
+/** How many times slower the processor is made. */
+const SLOWER = 4
+
+async function slowLoad(browser: Browser, url: string): Promise<number> {
+  const taken: number[] = []
+  for (let n = 0; n < 3; n += 1) {
+    const page = await (await browser.newContext()).newPage()
+    const session = await page.context().newCDPSession(page)
+    await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER })
+    const start = performance.now()
+    await page.goto(url, { waitUntil: 'commit' })
+    await page.locator('button.tile').first().waitFor()
+    taken.push(performance.now() - start)
+    await page.context().close()
+  }
+  taken.sort((a, b) => a - b)
+  return round(taken[1] ?? 0)
+}
+
+/** Places visited before the tick: what they keep must not be asked again for it. */
+const VISITED = ['/collection', '/projects', '/shelf-life', '/decide', '/empties', '/settings', '/journal', '/drawer']
+
+async function tick(browser: Browser, url: string): Promise<{ tickCalls: number; tickKb: number }> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.goto(url)
+  await page.locator('button.tile').first().waitFor()
+  for (const path of VISITED) {
+    // As a link would: within the page, so that what it holds is kept.
+    await page.evaluate((to) => {
+      history.pushState({}, '', to)
+      dispatchEvent(new PopStateEvent('popstate', { state: {} }))
+    }, path)
+    await page.waitForLoadState('networkidle')
+  }
+  await page.locator('nav a.front').first().click()
+  await page.locator('button.tile').first().waitFor()
+  await page.waitForLoadState('networkidle')
+  const answers: Promise<number>[] = []
+  page.on('response', (response) => {
+    if (new URL(response.url()).pathname.startsWith('/api/')) answers.push(response.body().then((body) => body.length))
+  })
+  await page.locator('button.tile[aria-pressed="false"]').first().click()
+  await page.locator('button.tile[aria-pressed="true"]').first().waitFor()
+  await page.waitForLoadState('networkidle')
+  await page.getByText('saving…').waitFor({ state: 'detached' })
+  await page.waitForLoadState('networkidle')
+  const bytes = (await Promise.all(answers)).reduce((sum, each) => sum + each, 0)
+  await page.close()
+  return { tickCalls: answers.length, tickKb: round(bytes / 1024) }
+}
+
 /** Runs in the page; as text, since the compiler of this file would put calls of its own into it. */
 const SCROLL = `(async () => {
-  const element = document.querySelector('.v-virtual-scroll')
+  const element = document.querySelector('.v-table__wrapper')
   let most = 0
   const observer = new PerformanceObserver((entries) => {
     for (const entry of entries.getEntries()) most = Math.max(most, entry.duration)
@@ -82,8 +143,8 @@ const SCROLL = `(async () => {
 async function scroll(browser: Browser, url: string): Promise<number> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(`${url}/collection`)
-  const list = page.locator('.v-virtual-scroll')
-  await list.locator('a.row').first().waitFor()
+  const list = page.locator('.v-table__wrapper')
+  await list.locator('tr.row').first().waitFor()
   await page.waitForLoadState('networkidle')
   const longest = await page.evaluate<number>(SCROLL)
   await page.close()

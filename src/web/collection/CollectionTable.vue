@@ -10,6 +10,7 @@ import CollectionRow from './CollectionRow.vue'
 defineProps<{ items: readonly ListedItem[]; today: Day; chosen: readonly string[] | null }>()
 const emit = defineEmits<{ choose: [id: string] }>()
 const ROW = 58
+const FRAMES = 60
 const { mobile } = useDisplay()
 const table = useTemplateRef<HTMLElement>('table')
 const headers = computed(() =>
@@ -23,11 +24,18 @@ const headers = computed(() =>
 )
 const scroller = (): HTMLElement | null => table.value?.querySelector<HTMLElement>('.v-table__wrapper') ?? null
 
+/** Rows are drawn over some frames; until they are, the list is too short to stand where it stood. */
+function comeBackTo(top: number, framesLeft: number): void {
+  const element = scroller()
+  if (element === null) return
+  element.scrollTop = top
+  if (element.scrollTop < top && framesLeft > 0) requestAnimationFrame(() => comeBackTo(top, framesLeft - 1))
+}
+
 onMounted(async () => {
   await nextTick()
   const top = (history.state as { listTop?: number } | null)?.listTop
-  const element = scroller()
-  if (element !== null && top !== undefined) element.scrollTop = top
+  if (top !== undefined) comeBackTo(top, FRAMES)
 })
 onBeforeRouteLeave(() => {
   history.replaceState({ ...(history.state as object | null), listTop: scroller()?.scrollTop ?? 0 }, '')

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { computed, onScopeDispose, ref } from 'vue'
 import type { ChangeNote } from '#contract/basic'
 import { newId, OutOfReach, Refused, send, type CommandBody, type Method } from './client'
 import { usePendingActs } from './pending-acts'
@@ -21,6 +21,8 @@ export const useChanges = defineStore('changes', () => {
   const done = ref<ChangeNote | null>(null)
   const trouble = ref<Trouble | null>(null)
   const announcement = ref('')
+  /** How many lines of a page offer the way back themselves, so that no strip need say it twice. */
+  const lines = ref(0)
   const pending = usePendingActs()
   const stale = useStaleness()
 
@@ -86,6 +88,12 @@ export const useChanges = defineStore('changes', () => {
     say(`${trouble.value.title} ${trouble.value.detail}`)
   }
 
+  /** For as long as the caller is on the page it shows what was done and what went wrong. */
+  function standsInALine(): void {
+    lines.value += 1
+    onScopeDispose(() => (lines.value -= 1))
+  }
+
   /** A fault of ours, in one quiet bar. */
   function fault(detail: string): void {
     trouble.value = { title: 'Seligo made a mistake.', detail, remedy: null }
@@ -133,5 +141,20 @@ export const useChanges = defineStore('changes', () => {
     waiting: say,
   })
 
-  return { last, trouble, announcement, say, fault, run, report, note, show, takeBack, tookBack, takeBackLast }
+  return {
+    last,
+    trouble,
+    announcement,
+    lines,
+    standsInALine,
+    say,
+    fault,
+    run,
+    report,
+    note,
+    show,
+    takeBack,
+    tookBack,
+    takeBackLast,
+  }
 })

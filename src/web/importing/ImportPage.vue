@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { SHEET_FIELDS, type SheetField } from '#core/formats/sheet/columns'
+import type { SheetField } from '#core/formats/sheet/columns'
 import { counted, plural } from '#core/words/counted'
 import type { ImportChoices } from '#contract/importing'
 import type { ChangeNote } from '#contract/basic'
@@ -10,6 +10,7 @@ import { useStock } from '#web/data/stock'
 import { useOpenDrafts } from '#web/ui/form/open-drafts'
 import { useDraft } from '#web/ui/form/use-draft'
 import PlaceHead from '#web/ui/PlaceHead.vue'
+import ImportColumns from './ImportColumns.vue'
 import ImportGroups from './ImportGroups.vue'
 import ImportKinds from './ImportKinds.vue'
 import ImportRows from './ImportRows.vue'
@@ -27,20 +28,6 @@ const stored = ref<{ stored: number; backups: number; leftOut: number } | null>(
 /** The row that a problem was opened at. */
 const lookedAt = ref<number | null>(null)
 const MOST_BYTES = 20 * 1024 * 1024
-/** What a column can mean, where its own name does not say it well enough. */
-const FIELD_WORDS: Partial<Record<SheetField, string>> = {
-  'shelf-life': 'PAO or expiry',
-  pao: 'months after opening',
-  acquired: 'came on',
-  quantity: 'how many',
-  ended: 'finished on',
-  swatch: 'swatch (hex)',
-}
-const fieldItems = [
-  { title: 'keep as text', value: null as SheetField | null },
-  ...SHEET_FIELDS.map((field) => ({ title: FIELD_WORDS[field] ?? field, value: field as SheetField | null })),
-]
-
 async function choose(file: File): Promise<void> {
   refused.value = null
   stored.value = null
@@ -150,35 +137,7 @@ async function base64Of(file: Blob, name: string): Promise<string> {
     <RouterLink to="/collection">Look at the collection</RouterLink>
   </p>
   <template v-if="preview">
-    <section class="sheet part" aria-label="Columns">
-      <h2>{{ counted(preview.rows.length, 'row') }}, {{ counted(preview.headers.length, 'column') }}</h2>
-      <div v-if="preview.tabs.length > 1" class="choices tabs" role="group" aria-label="Tabs to read">
-        <button
-          v-for="tab in preview.tabs"
-          :key="tab.name"
-          type="button"
-          class="choice"
-          :aria-pressed="choices.tabs === null || choices.tabs.includes(tab.name)"
-          @click="setTab(tab.name, choices.tabs !== null && !choices.tabs.includes(tab.name))"
-        >
-          {{ tab.name }} <span class="figures">{{ tab.rows }}</span>
-        </button>
-      </div>
-      <p class="quiet">
-        Prices in {{ preview.currency }}, dates {{ preview.dateOrder === 'month-first' ? 'month first' : 'day first' }}.
-      </p>
-      <div class="columns">
-        <v-select
-          v-for="(header, at) in preview.headers"
-          :key="at"
-          :model-value="preview.meanings[at] ?? null"
-          :label="header || `column ${at + 1}`"
-          density="compact"
-          :items="fieldItems"
-          @update:model-value="(field) => setMeaning(at, field)"
-        />
-      </div>
-    </section>
+    <ImportColumns :preview="preview" :tabs="choices.tabs" @tab="setTab" @meaning="setMeaning" />
     <ImportGroups
       :groups="preview.groups"
       :rows="preview.rows"
@@ -210,8 +169,7 @@ async function base64Of(file: Blob, name: string): Promise<string> {
 </template>
 
 <style scoped>
-.choose,
-.part {
+.choose {
   padding: 16px 18px;
   margin-bottom: 12px;
 }
@@ -221,16 +179,6 @@ async function base64Of(file: Blob, name: string): Promise<string> {
   display: flex;
   align-items: center;
   cursor: pointer;
-}
-
-.tabs {
-  margin: 8px 0;
-}
-
-.columns {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(160px, 1fr));
-  gap: 10px;
 }
 
 .stored {

@@ -6,6 +6,7 @@ import { counted } from '#core/words/counted'
 import type { ItemAnswer } from '#contract/item'
 import { readingWords } from '#web/ui/words/gauge-words'
 import { dateWords } from '#web/data/locale'
+import { rowsOf } from './life-rows'
 
 /** The item's life on one line: opened, worn, looked at, rolled in and out, good to. */
 const props = defineProps<{ answer: ItemAnswer }>()
@@ -61,23 +62,7 @@ const goodEnd = computed(() =>
     ? at(item.value.shelfLife.actOn)
     : null,
 )
-/** Everything on the line as rows, the latest first: months of wear as one row each. */
-const rows = computed(() => {
-  const months = new Map<string, Day[]>()
-  for (const day of props.answer.wearDays) months.set(day.slice(0, 7), [...(months.get(day.slice(0, 7)) ?? []), day])
-  return [
-    ...[...months.values()].flatMap((days) =>
-      days[0] === undefined
-        ? []
-        : [{ day: days.at(-1) ?? days[0], words: `worn on ${counted(days.length, 'day')} of its month` }],
-    ),
-    ...props.answer.readings.map((reading) => ({ day: reading.day, words: `looked at: ${readingWords(reading)}` })),
-    ...props.answer.events.map((event) => ({
-      day: event.day,
-      words: `${event.kind}${event.words ? `, ${event.words}` : ''}`,
-    })),
-  ].sort((a, b) => (a.day < b.day ? 1 : -1))
-})
+const rows = computed(() => rowsOf(props.answer))
 const todayAt = computed(() => at(props.answer.today))
 </script>
 

@@ -80,7 +80,9 @@ async function goBack(): Promise<void> {
   <EmptyPlace v-if="answer && list.length === 0" title="Nothing has changed yet" act="Go to the drawer" to="/">
     Every act of yours will stand here, with the way back.
   </EmptyPlace>
-  <v-btn v-if="answer?.next != null" variant="outlined" color="primary" @click="shown += PAGE">Earlier ones</v-btn>
+  <v-btn v-if="(answer?.next ?? null) !== null" variant="outlined" color="primary" @click="shown += PAGE"
+    >Earlier ones</v-btn
+  >
   <FormDialog
     v-if="asking"
     :title="`Back to before “${asking.words}”?`"

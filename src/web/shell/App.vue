@@ -35,7 +35,6 @@ const { mobile } = useDisplay()
 const GOES_TO: Readonly<Record<string, string>> = { t: '/', d: '/drawer', n: '/collection/add' }
 const prefersDark = usePreferredDark()
 const theme = computed(() => (device.theme === 'system' ? (prefersDark.value ? 'night' : 'day') : device.theme))
-const onToday = computed(() => route.name === 'today' || route.name === 'day')
 const jumping = ref(false)
 const helping = ref(false)
 const wanted = ref({ jumpBox: false, shortcuts: false, notices: false })
@@ -83,7 +82,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     <div class="house">
       <ChestOfDrawers v-if="!mobile" class="chest" @jump="jumping = true" />
       <div id="notices">
-        <NoticeStrip v-if="wanted.notices && !onToday" />
+        <NoticeStrip v-if="wanted.notices && changes.lines === 0" />
       </div>
       <main id="place" class="place" tabindex="-1">
         <RouterView :key="route.name === 'day' ? 'today' : String(route.name)" />

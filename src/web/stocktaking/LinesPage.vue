@@ -43,7 +43,7 @@ function mend(cells: LineCells): void {
 async function store(): Promise<void> {
   const now = understood.value
   if (now === null || !settled.value) return
-  const kept = lines.value.filter((_, n) => now.answer.rows[n]?.categoryId == null).map((line) => line.text)
+  const kept = lines.value.filter((_, n) => (now.answer.rows[n]?.categoryId ?? null) === null).map((line) => line.text)
   const answer = await draft.store<{ stored: number; backups: number; change: ChangeNote }>('POST', '/import/run', {
     importId: now.importId,
     ...now.sheet,

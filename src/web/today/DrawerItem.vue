@@ -6,6 +6,7 @@ import type { ListedItem } from '#contract/item'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { gaugeWords, stateWords } from '#web/ui/words/gauge-words'
 import { shortStanding } from '#web/ui/words/goal-words'
+import WornTick from './WornTick.vue'
 import { callIt, shortName } from '#web/ui/words/item-words'
 
 /** An item lying in the drawer. Tap = worn, again = take back; worn ones lie lifted, with a tick. */
@@ -61,10 +62,7 @@ const big = computed(() => props.density === 'roomy')
         <span class="name">{{ shortName(item) }}</span>
         <span v-if="density !== 'packed'" class="caption" :class="{ pressing }">{{ caption }}</span>
       </span>
-      <svg v-if="worn" class="tick" viewBox="0 0 22 22" width="22" height="22" aria-hidden="true">
-        <rect width="22" height="22" rx="6" />
-        <path d="M6 11.300l3.400 3.600 6.800-7.600" />
-      </svg>
+      <WornTick v-if="worn" class="tick" />
     </button>
     <RouterLink v-if="big" class="open" :to="`/items/${item.id}`" tabindex="-1" :aria-label="`Open ${callIt(item)}`"
       >open</RouterLink
@@ -116,23 +114,6 @@ const big = computed(() => props.density === 'roomy')
   position: absolute;
   right: -3px;
   top: -3px;
-  fill: var(--primary);
-  animation: land 0.18s ease-out;
-}
-
-.tick path {
-  fill: none;
-  stroke: var(--on-primary);
-  stroke-width: 2.6;
-  stroke-linecap: round;
-  stroke-linejoin: round;
-}
-
-@keyframes land {
-  from {
-    transform: scale(1.6);
-    opacity: 0;
-  }
 }
 
 .words {

@@ -5,6 +5,8 @@ import type { ListedItem } from '#contract/item'
 import type { EarlierFace, Worn } from '#contract/today'
 import { useChanges } from '#web/data/changes'
 import { usePendingActs, waitingWords } from '#web/data/pending-acts'
+import type { AboveTheDrawer } from './above-the-drawer'
+import DayTrouble from './DayTrouble.vue'
 import { shortName } from '#web/ui/words/item-words'
 import { shortDay, weekdayName } from '#web/ui/words/when-words'
 
@@ -22,10 +24,11 @@ const emit = defineEmits<{
   tap: [item: ListedItem]
   same: [face: EarlierFace, words: string]
   noMakeup: []
-  act: [act: 'elsewhere' | 'details' | 'faces' | 'put-back']
+  act: [act: AboveTheDrawer]
 }>()
 const changes = useChanges()
 const pending = usePendingActs()
+changes.standsInALine()
 
 const madeUp = computed(() => props.face.some((item) => item.makeup))
 function sameWords(face: EarlierFace): string {
@@ -54,15 +57,7 @@ function said(item: ListedItem): string {
 
 <template>
   <section class="line" aria-label="The day's face">
-    <div v-if="changes.trouble" class="trouble" role="alert">
-      <p>
-        <strong>{{ changes.trouble.title }}</strong> {{ changes.trouble.detail }}
-      </p>
-      <v-btn v-if="changes.trouble.remedy" class="take-back" @click="changes.trouble.remedy.act()">{{
-        changes.trouble.remedy.words
-      }}</v-btn>
-      <v-btn variant="text" @click="changes.trouble = null">Close</v-btn>
-    </div>
+    <DayTrouble />
     <p class="words">
       <strong class="title figures">{{ title }}</strong>
       <span v-for="(item, index) in face" :key="item.id" class="item">
@@ -139,28 +134,6 @@ function said(item: ListedItem): string {
   align-items: center;
   gap: 4px 14px;
   min-height: 48px;
-}
-
-.trouble {
-  flex: 1 0 100%;
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  padding: 4px 4px 4px 12px;
-  background: var(--raised);
-  border: 1px solid var(--alarm);
-  border-left-width: 6px;
-  border-radius: 8px;
-}
-
-.trouble p {
-  flex: 1;
-  margin: 0;
-  white-space: pre-line;
-}
-
-.trouble strong {
-  color: var(--alarm);
 }
 
 .words {

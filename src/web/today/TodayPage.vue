@@ -14,16 +14,14 @@ import { longDay } from '#web/ui/words/when-words'
 import DayConditions from './DayConditions.vue'
 import DayHeader from './DayHeader.vue'
 import EmptyHouse from './EmptyHouse.vue'
+import type { AboveTheDrawer } from './above-the-drawer'
 import FaceLine from './FaceLine.vue'
 import ReachForLip from './ReachForLip.vue'
 import { useShownDay } from './use-shown-day'
 import ZoneCompartment from './ZoneCompartment.vue'
 
-const ItemPicker = defineAsyncComponent(() => import('#web/ui/ItemPicker.vue'))
-const ShadeSheet = defineAsyncComponent(() => import('./ShadeSheet.vue'))
-const SavedFaces = defineAsyncComponent(() => import('./SavedFaces.vue'))
+const DayDialogs = defineAsyncComponent(() => import('./DayDialogs.vue'))
 const SilentDays = defineAsyncComponent(() => import('./SilentDays.vue'))
-const WearDetails = defineAsyncComponent(() => import('./WearDetails.vue'))
 
 const route = useRoute()
 const router = useRouter()
@@ -52,14 +50,7 @@ const trials = computed<DrawerZone>(() => {
 })
 const shadesOf = ref<ListedItem | null>(null)
 /** What is open above the drawer. */
-const open = ref<'elsewhere' | 'put-back' | 'faces' | 'details' | null>(null)
-const picking = computed({
-  get: () => open.value === 'elsewhere' || open.value === 'put-back',
-  set: (wanted) => {
-    if (!wanted) open.value = null
-  },
-})
-
+const open = ref<AboveTheDrawer | null>(null)
 watch(day.failed, (error) => {
   if (error === null) return
   // A day that was looked at before is still drawn; its next answer will say itself.
@@ -75,15 +66,6 @@ function tap(item: ListedItem): void {
   if (!isHere.value || shown.value === null) return
   if (item.parts.length > 0) shadesOf.value = item
   else ticks.setWorn(item, shown.value.day, !worn.value.has(item.id))
-}
-
-function wearElsewhere(item: ListedItem): void {
-  const putBack = open.value === 'put-back'
-  open.value = null
-  if (!shown.value) return
-  if (putBack) ticks.setPutBack(item, shown.value.day)
-  else if (item.parts.length > 0) shadesOf.value = item
-  else ticks.setWorn(item, shown.value.day, true)
 }
 
 useEventListener('keydown', (event: KeyboardEvent) => {
@@ -115,8 +97,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     </p>
     <SilentDays v-if="shown.silence" :silence="shown.silence" :today="today" />
     <EmptyHouse v-if="nothingInReach" :collection-is-empty="shown.collectionIsEmpty" />
-    <template v-else>
-      <section class="drawer" :class="{ coming: !isHere }" aria-label="The active drawer">
+    <template v-if="!shown.collectionIsEmpty">
+      <section v-if="!nothingInReach" class="drawer" :class="{ coming: !isHere }" aria-label="The active drawer">
         <ReachForLip
           v-if="mobile && shown.day === today"
           :suggestions="shown.reachFor"
@@ -164,36 +146,14 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         @act="(act) => (open = act)"
       />
     </template>
-    <ShadeSheet
-      v-if="shadesOf"
-      :item="shadesOf"
-      :worn="worn.get(shadesOf.id) ?? null"
-      @close="shadesOf = null"
-      @set="(isWorn, partIds) => shadesOf && shown && ticks.setWorn(shadesOf, shown.day, isWorn, partIds)"
-    />
-    <ItemPicker
-      v-if="picking"
-      v-model="picking"
-      :title="open === 'put-back' ? 'Held up, looked at and put back' : 'Worn from outside the drawer'"
-      :action="open === 'put-back' ? 'Put back' : 'Tick'"
-      :exclude="[...worn.keys()]"
-      @pick="wearElsewhere"
-    />
-    <SavedFaces
-      v-if="open === 'faces'"
-      :faces="shown.savedFaces"
+    <DayDialogs
+      v-if="open || shadesOf"
+      v-model:open="open"
+      v-model:shades-of="shadesOf"
+      :shown="shown"
       :face="face"
-      :day="shown.day"
-      :occasion="shown.conditions.occasion"
-      @close="open = null"
-      @wear="
-        (saved) => {
-          if (shown) ticks.putOn(shown.day, saved.itemIds, `The face ${saved.name}`, { kind: 'face', id: saved.id })
-          open = null
-        }
-      "
+      :worn="worn"
     />
-    <WearDetails v-if="open === 'details'" :face="face" :worn="shown.worn" :day="shown.day" @close="open = null" />
   </div>
 </template>
 

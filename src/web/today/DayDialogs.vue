@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent } from 'vue'
+import type { ListedItem } from '#contract/item'
+import type { SavedFace, TodayAnswer } from '#contract/today'
+import { useTicks } from '#web/data/ticks'
+import ItemPicker from '#web/ui/ItemPicker.vue'
+import type { AboveTheDrawer } from './above-the-drawer'
+
+const ShadeSheet = defineAsyncComponent(() => import('./ShadeSheet.vue'))
+const SavedFaces = defineAsyncComponent(() => import('./SavedFaces.vue'))
+const WearDetails = defineAsyncComponent(() => import('./WearDetails.vue'))
+
+/** What opens above the drawer: shades of a palette, something from elsewhere, saved faces, how things were worn. */
+const props = defineProps<{
+  shown: TodayAnswer
+  face: readonly ListedItem[]
+  worn: ReadonlyMap<string, readonly string[]>
+}>()
+const open = defineModel<AboveTheDrawer | null>('open', { required: true })
+const shadesOf = defineModel<ListedItem | null>('shadesOf', { required: true })
+const ticks = useTicks()
+const picking = computed({
+  get: () => open.value === 'elsewhere' || open.value === 'put-back',
+  set: (wanted) => {
+    if (!wanted) open.value = null
+  },
+})
+
+function pick(item: ListedItem): void {
+  const putBack = open.value === 'put-back'
+  open.value = null
+  if (putBack) ticks.setPutBack(item, props.shown.day)
+  else if (item.parts.length > 0) shadesOf.value = item
+  else ticks.setWorn(item, props.shown.day, true)
+}
+
+function wear(saved: SavedFace): void {
+  ticks.putOn(props.shown.day, saved.itemIds, `The face ${saved.name}`, { kind: 'face', id: saved.id })
+  open.value = null
+}
+</script>
+
+<template>
+  <ShadeSheet
+    v-if="shadesOf"
+    :item="shadesOf"
+    :worn="worn.get(shadesOf.id) ?? null"
+    @close="shadesOf = null"
+    @set="(isWorn, partIds) => shadesOf && ticks.setWorn(shadesOf, shown.day, isWorn, partIds)"
+  />
+  <ItemPicker
+    v-if="picking"
+    v-model="picking"
+    :title="open === 'put-back' ? 'Held up, looked at and put back' : 'Worn from outside the drawer'"
+    :action="open === 'put-back' ? 'Put back' : 'Tick'"
+    :exclude="[...worn.keys()]"
+    @pick="pick"
+  />
+  <SavedFaces
+    v-if="open === 'faces'"
+    :faces="shown.savedFaces"
+    :face="face"
+    :day="shown.day"
+    :occasion="shown.conditions.occasion"
+    @close="open = null"
+    @wear="wear"
+  />
+  <WearDetails v-if="open === 'details'" :face="face" :worn="shown.worn" :day="shown.day" @close="open = null" />
+</template>

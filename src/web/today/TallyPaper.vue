@@ -1,0 +1,166 @@
+<script setup lang="ts">
+import { fieldsOf, weekdayOf, type Day } from '#core/calendar/day'
+import type { ListedItem } from '#contract/item'
+import { dateWords } from '#web/data/locale'
+import { callIt, shortName } from '#web/ui/words/item-words'
+
+/** The paper of a month: a row for each thing, a square for each day; what the log holds already stands in another ink. */
+const props = defineProps<{
+  rows: readonly ListedItem[]
+  days: readonly Day[]
+  ticks: Readonly<Record<string, readonly Day[]>>
+  /** "item day" of what the log holds. */
+  there: ReadonlySet<string>
+}>()
+const emit = defineEmits<{ toggle: [itemId: string, day: Day] }>()
+
+function isThere(itemId: string, day: Day): boolean {
+  return props.there.has(`${itemId} ${day}`)
+}
+
+function isTicked(itemId: string, day: Day): boolean {
+  return (props.ticks[itemId] ?? []).includes(day)
+}
+
+function sum(itemId: string): number {
+  return props.days.filter((day) => isThere(itemId, day) || isTicked(itemId, day)).length
+}
+
+/** The number of a day as far as it is typed: 1, then 12. */
+let number = ''
+
+/** Arrows walk from square to square as they do on paper; a number goes to that day of the row. */
+function move(event: KeyboardEvent, row: number, column: number): void {
+  number = /^\d$/.test(event.key) ? `${number}${event.key}`.slice(-2) : ''
+  if (number !== '') return document.getElementById(`square-${row}-${Number(number) - 1}`)?.focus()
+  const step = { ArrowRight: [0, 1], ArrowLeft: [0, -1], ArrowDown: [1, 0], ArrowUp: [-1, 0] }[event.key]
+  if (!step) return
+  event.preventDefault()
+  document.getElementById(`square-${row + (step[0] ?? 0)}-${column + (step[1] ?? 0)}`)?.focus()
+}
+</script>
+
+<template>
+  <div class="paper sheet">
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">Item</th>
+          <th v-for="day in days" :key="day" scope="col" class="figures" :class="{ weekend: weekdayOf(day) > 4 }">
+            {{ fieldsOf(day).date }}
+          </th>
+          <th scope="col">Sum</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(item, row) in rows" :key="item.id">
+          <th scope="row">{{ shortName(item) }}</th>
+          <td v-for="(day, column) in days" :key="day" :class="{ weekend: weekdayOf(day) > 4 }">
+            <button
+              :id="`square-${row}-${column}`"
+              type="button"
+              :tabindex="column === 0 ? 0 : -1"
+              :aria-pressed="isTicked(item.id, day)"
+              :aria-label="`${callIt(item)}, ${dateWords(day)}${isThere(item.id, day) ? ', in the log already' : ''}`"
+              @click="!isThere(item.id, day) && emit('toggle', item.id, day)"
+              @keydown="move($event, row, column)"
+            >
+              <svg
+                v-if="isThere(item.id, day) || isTicked(item.id, day)"
+                :class="{ before: isThere(item.id, day) }"
+                viewBox="0 0 20 24"
+                aria-hidden="true"
+              >
+                <path d="M13 3 7 21" />
+              </svg>
+            </button>
+          </td>
+          <td class="sum figures">{{ sum(item.id) }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="rows.length === 0" class="quiet empty">Add the rows of your sheet: one for each thing on it.</p>
+  </div>
+</template>
+
+<style scoped>
+.paper {
+  overflow-x: auto;
+  padding: 8px 10px 12px;
+}
+
+table {
+  border-collapse: collapse;
+  font-size: 13.5px;
+}
+
+th[scope='row'],
+th[scope='col']:first-child {
+  position: sticky;
+  left: 0;
+  background: var(--raised);
+  text-align: left;
+  padding-right: 12px;
+  white-space: nowrap;
+  font-weight: 600;
+  z-index: 1;
+}
+
+th[scope='col'] {
+  font-size: 12px;
+  font-weight: 600;
+  color: var(--quiet);
+  min-width: 28px;
+}
+
+td {
+  padding: 0;
+  border-bottom: 1px solid var(--hair);
+  border-left: 1px solid var(--hair);
+}
+
+/* Weekends are ruled a little darker, as on squared paper. */
+.weekend {
+  background: var(--inset);
+}
+
+td button {
+  width: 28px;
+  height: 44px;
+  display: grid;
+  place-items: center;
+}
+
+.phone td button {
+  width: 44px;
+}
+
+td button:hover {
+  background: color-mix(in srgb, var(--primary) 12%, transparent);
+}
+
+svg {
+  width: 18px;
+  height: 22px;
+}
+
+path {
+  stroke: var(--ink);
+  stroke-width: 2.6;
+  stroke-linecap: round;
+}
+
+.before path {
+  stroke: var(--line);
+}
+
+.sum {
+  text-align: right;
+  padding: 0 8px;
+  font-weight: 600;
+}
+
+.empty {
+  padding: 10px;
+}
+</style>
