@@ -2,7 +2,6 @@
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { Refused } from '#web/data/client'
-import { useChanges } from '#web/data/changes'
 import { dateWords } from '#web/data/locale'
 import { useItem } from '#web/data/reads'
 import { useUnits } from '#web/data/units'
@@ -20,9 +19,8 @@ import LifeLine from './LifeLine.vue'
 
 /** Where one thing is up to, and whether it will make it. */
 const route = useRoute()
-const changes = useChanges()
 const id = computed(() => String(route.params['id']))
-const { answer, failed, again } = useItem(id)
+const { answer, failed } = useItem(id)
 const units = useUnits()
 const item = computed(() => answer.value?.item ?? null)
 const missing = computed(() => (failed.value instanceof Refused ? failed.value.problem.detail : ''))
@@ -30,9 +28,6 @@ const facts = computed(() => answer.value && factsOf(answer.value, units.value))
 /** Backups that were still unopened when it was finished here. */
 const backups = ref(0)
 watch(id, () => (backups.value = 0))
-watch(failed, (error) => {
-  if (error !== null && missing.value === '') changes.show(error, { again: () => void again() })
-})
 </script>
 
 <template>

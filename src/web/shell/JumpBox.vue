@@ -6,6 +6,7 @@ import { useHerDay } from '#web/data/her-day'
 import { useStock } from '#web/data/stock'
 import { useUnits } from '#web/data/units'
 import { useTicks } from '#web/data/ticks'
+import { lastFocus } from '#web/ui/form/last-focus'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { useFinding } from '#web/ui/use-finding'
 import { callIt, kindAndMaker, shortName, twinWords } from '#web/ui/words/item-words'
@@ -31,7 +32,10 @@ const twins = computed(() => twinWords(found.value, units.value))
 watch(
   open,
   async (isOpen) => {
-    if (!isOpen) return
+    if (!isOpen) {
+      await nextTick()
+      return lastFocus()?.focus()
+    }
     text.value = ''
     at.value = 0
     await nextTick()

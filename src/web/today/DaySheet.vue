@@ -43,6 +43,7 @@ function store(): void {
       <v-text-field
         :model-value="known ? '' : (typed.occasion ?? '')"
         :label="occasions.length > 0 ? 'Another occasion' : 'Occasion'"
+        maxlength="60"
         placeholder="work, gig, walk"
         @update:model-value="(value: string | null) => (typed.occasion = value || null)"
       />
@@ -51,6 +52,7 @@ function store(): void {
     </div>
     <v-textarea
       :model-value="typed.note ?? ''"
+      maxlength="2000"
       label="A note on the day"
       rows="2"
       @update:model-value="(value: string | null) => (typed.note = value || null)"

@@ -6,7 +6,6 @@ import { useDisplay } from 'vuetify'
 import { addDays, parseDay, type Day } from '#core/calendar/day'
 import type { ListedItem } from '#contract/item'
 import type { DrawerZone } from '#contract/today'
-import { useChanges } from '#web/data/changes'
 import { useDevice } from '#web/data/device'
 import { useHerDay } from '#web/data/her-day'
 import { useTicks } from '#web/data/ticks'
@@ -25,7 +24,6 @@ const SilentDays = defineAsyncComponent(() => import('./SilentDays.vue'))
 
 const route = useRoute()
 const router = useRouter()
-const changes = useChanges()
 const device = useDevice()
 const herDay = useHerDay()
 const ticks = useTicks()
@@ -51,11 +49,9 @@ const trials = computed<DrawerZone>(() => {
 const shadesOf = ref<ListedItem | null>(null)
 /** What is open above the drawer. */
 const open = ref<AboveTheDrawer | null>(null)
-watch(day.failed, (error) => {
-  if (error === null) return
-  // A day that was looked at before is still drawn; its next answer will say itself.
-  if (shown.value === null || day.refused.value) changes.show(error, { again: () => void day.again() })
-  if (day.refused.value && asked.value !== null) void router.replace('/')
+// A day that cannot be shown is said in words; today can be.
+watch(day.refused, (refused) => {
+  if (refused && asked.value !== null) void router.replace('/')
 })
 
 function go(to: Day): void {

@@ -55,6 +55,7 @@ function store(): void {
     :draft="draft"
     :act="item ? `Save for ${shortName(item)}` : undefined"
     cancel="Close"
+    :ready="typed.partner === null || typed.ratio.trim() !== ''"
     :width="620"
     @close="emit('close')"
     @store="store"
@@ -79,7 +80,15 @@ function store(): void {
         :items="stock.categories.map((each) => ({ title: each.name, value: each.id }))"
       />
       <div class="two">
-        <v-number-input v-model="typed.amount" :min="0" :step="0.5" :precision="null" label="How much" clearable />
+        <v-number-input
+          v-model="typed.amount"
+          :min="0.1"
+          :max="100"
+          :step="0.5"
+          :precision="null"
+          label="How much"
+          clearable
+        />
         <v-select v-model="typed.amountUnit" label="of" clearable :items="AMOUNT_UNITS" />
       </div>
       <template v-if="others.length > 0">
@@ -91,10 +100,10 @@ function store(): void {
             clearable
             :items="others.map((each) => ({ title: shortName(each), value: each.id }))"
           />
-          <v-text-field v-model="typed.ratio" label="Ratio" :disabled="typed.partner === null" />
+          <v-text-field v-model="typed.ratio" maxlength="60" label="Ratio" :disabled="typed.partner === null" />
         </div>
       </template>
-      <v-text-field v-model="typed.felt" label="How it felt" placeholder="patchy by noon" />
+      <v-text-field v-model="typed.felt" maxlength="300" label="How it felt" placeholder="patchy by noon" />
     </template>
   </FormDialog>
 </template>

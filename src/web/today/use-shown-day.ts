@@ -11,7 +11,7 @@ import { dayWithPending, freshDay } from './day-with-pending'
 export function useShownDay(asked: Ref<Day | null>) {
   const herDay = useHerDay()
   const pending = usePendingActs()
-  const { answer, failed, again } = useDay(asked)
+  const { answer, failed } = useDay(asked)
 
   /** What the server said of it; of a day that began while it is away, what lies in the drawer. */
   const known = computed<TodayAnswer | null>(() => {
@@ -34,8 +34,6 @@ export function useShownDay(asked: Ref<Day | null>) {
     worn,
     wears,
     face,
-    failed,
-    again,
     /** Whether the day asked for cannot be shown. */
     refused: computed(() => failed.value instanceof Refused),
   }

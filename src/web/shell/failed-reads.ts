@@ -1,0 +1,24 @@
+import { PiniaColadaQueryHooksPlugin, useQueryCache, type PiniaColadaOptions } from '@pinia/colada'
+import { useChanges } from '#web/data/changes'
+import { OutOfReach, Refused } from '#web/data/client'
+
+/** What is not there is said by the page that asked for it. */
+const NOT_THERE = 404
+
+/**
+ * A question that got no answer is said in words, with another try, where nothing could be shown; what was answered before stays
+ * on the screen and is asked again when there is somebody to ask.
+ */
+export const failedReads: PiniaColadaOptions = {
+  plugins: [
+    PiniaColadaQueryHooksPlugin({
+      onError(error, entry) {
+        const refused = error instanceof Refused && error.problem.status !== NOT_THERE
+        const silent = error instanceof OutOfReach && entry.state.value.data === undefined
+        if (!refused && !silent) return
+        const cache = useQueryCache()
+        useChanges().show(error, { again: () => void cache.fetch(entry).catch(() => undefined) })
+      },
+    }),
+  ],
+}
