@@ -119,7 +119,8 @@ export const router = createRouter({
     },
     { path: '/:rest(.*)*', redirect: '/' },
   ],
-  scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
+  // Not for the very first page, which stands at its top: asking would make the browser lay it out twice.
+  scrollBehavior: (_to, from, saved) => saved ?? (from.matched.length > 0 ? { top: 0 } : false),
 })
 
 // Nothing typed is left by going elsewhere without a word.

@@ -83,6 +83,7 @@ const big = computed(() => props.density === 'roomy')
 }
 
 .tile {
+  scroll-margin-bottom: 150px; /* clear of the lip that stays in sight */
   position: relative;
   display: flex;
   flex-direction: column;

@@ -7,6 +7,8 @@ import { useChanges } from '#web/data/changes'
 import { usePendingActs, waitingWords } from '#web/data/pending-acts'
 import type { AboveTheDrawer } from './above-the-drawer'
 import DayTrouble from './DayTrouble.vue'
+import type { HeadAct } from '#web/ui/head-acts'
+import LateActsMenu from '#web/ui/LateActsMenu.vue'
 import { shortName } from '#web/ui/words/item-words'
 import { shortDay, weekdayName } from '#web/ui/words/when-words'
 
@@ -38,10 +40,22 @@ function sameWords(face: EarlierFace): string {
   if (ago === 1) return 'Same as the day before'
   return ago < 7 ? `Same as ${weekdayName(face.day)}` : `Same as ${shortDay(face.day, props.today)}`
 }
-/** Offered only where it would add something. */
+/** Only where it would add something. */
 const offered = computed(() =>
   props.earlier.filter((face) => face.itemIds.some((id) => !props.face.some((item) => item.id === id))),
 )
+const more = computed<HeadAct[]>(() => [
+  ...offered.value.slice(1).map((face) => {
+    const words = sameWords(face)
+    return { words, act: () => emit('same', face, words) }
+  }),
+  { words: 'Something else', act: () => emit('act', 'elsewhere') },
+  { words: 'Saved faces', act: () => emit('act', 'faces') },
+  ...(props.face.length > 0 ? [{ words: 'How it was worn', act: () => emit('act', 'details') }] : []),
+  { words: 'Held up, put back', act: () => emit('act', 'put-back') },
+  { words: 'Type in a sheet', to: '/tally-sheet' },
+  { words: 'Lay the drawer', to: '/drawer' },
+])
 const title = computed(() => {
   const when = props.day === props.today ? 'On today' : 'On that day'
   if (props.face.length > 0) return `${when}: ${props.face.length}`
@@ -91,25 +105,7 @@ function said(item: ListedItem): string {
       <v-btn v-if="!madeUp" variant="outlined" color="primary" :aria-pressed="noMakeup" @click="emit('noMakeup')">{{
         noMakeup ? 'Makeup after all' : 'No makeup'
       }}</v-btn>
-      <v-menu>
-        <template #activator="{ props: menu }">
-          <v-btn v-bind="menu" variant="outlined" color="primary">More</v-btn>
-        </template>
-        <v-list aria-label="More for the day">
-          <v-list-item
-            v-for="each in offered.slice(1)"
-            :key="each.day"
-            :title="sameWords(each)"
-            @click="emit('same', each, sameWords(each))"
-          />
-          <v-list-item title="Something else" @click="emit('act', 'elsewhere')" />
-          <v-list-item title="Saved faces" @click="emit('act', 'faces')" />
-          <v-list-item v-if="face.length > 0" title="How it was worn" @click="emit('act', 'details')" />
-          <v-list-item title="Held up, put back" @click="emit('act', 'put-back')" />
-          <v-list-item title="Type in a sheet" to="/tally-sheet" />
-          <v-list-item title="Lay the drawer" to="/drawer" />
-        </v-list>
-      </v-menu>
+      <LateActsMenu :acts="more" label="More for the day" />
     </div>
   </section>
 </template>
@@ -133,7 +129,6 @@ function said(item: ListedItem): string {
   flex-wrap: wrap;
   align-items: center;
   gap: 4px 14px;
-  min-height: 48px;
 }
 
 .words {
@@ -141,6 +136,8 @@ function said(item: ListedItem): string {
   min-width: 0;
   margin: 0;
   font-size: 13.5px;
+  overflow-y: auto;
+  max-height: 66px; /* A long face must not cover the drawer. */
 }
 
 .title {
@@ -148,13 +145,12 @@ function said(item: ListedItem): string {
   margin-right: 10px;
 }
 
-.item a {
-  color: var(--ink);
+.item a:not(:hover) {
   text-decoration: none;
 }
 
-.item a:hover {
-  text-decoration: underline;
+.item a {
+  color: var(--ink);
 }
 
 .back {
@@ -191,6 +187,7 @@ function said(item: ListedItem): string {
 
 .phone .words {
   flex: none;
+  max-height: none;
 }
 
 .phone .acts {

@@ -1,18 +1,8 @@
 <script setup lang="ts">
-import { mdiDotsHorizontal } from '@mdi/js'
 import { computed } from 'vue'
 import { useDisplay } from 'vuetify'
-
-/** One thing that can be done on a place: a way, or an act. */
-export interface HeadAct {
-  readonly words: string
-  readonly to?: string
-  readonly act?: () => void
-  /** Of what is switched on and off. */
-  readonly pressed?: boolean
-  readonly disabled?: boolean
-  readonly busy?: boolean
-}
+import { type HeadAct, bound } from './head-acts'
+import LateActsMenu from './LateActsMenu.vue'
 
 /** The head of every place: its name, its question, what can be done. On a phone one act stands and the rest is a menu. */
 const props = withDefaults(
@@ -21,15 +11,6 @@ const props = withDefaults(
 )
 const { mobile } = useDisplay()
 const beside = computed(() => (mobile.value ? [] : props.acts))
-/** What a button or a row of a menu is given of an act. */
-function bound({ to, disabled, busy, act }: HeadAct) {
-  return {
-    ...(to === undefined ? {} : { to }),
-    disabled: disabled ?? false,
-    loading: busy ?? false,
-    onClick: () => act?.(),
-  }
-}
 const folded = computed(() => (mobile.value ? props.acts : []))
 </script>
 
@@ -53,27 +34,7 @@ const folded = computed(() => (mobile.value ? props.acts : []))
         >{{ each.words }}</v-btn
       >
       <v-btn v-if="primary" color="primary" v-bind="bound(primary)">{{ primary.words }}</v-btn>
-      <v-menu v-if="folded.length > 0">
-        <template #activator="{ props: menu }">
-          <v-btn
-            v-bind="menu"
-            variant="outlined"
-            color="primary"
-            size="44"
-            :icon="mdiDotsHorizontal"
-            aria-label="More"
-          />
-        </template>
-        <v-list>
-          <v-list-item
-            v-for="each in folded"
-            :key="each.words"
-            :title="each.words"
-            :active="each.pressed ?? false"
-            v-bind="bound(each)"
-          />
-        </v-list>
-      </v-menu>
+      <LateActsMenu v-if="folded.length > 0" :acts="folded" dots />
     </div>
   </header>
 </template>
