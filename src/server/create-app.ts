@@ -2,7 +2,6 @@ import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import express, { type Express, type NextFunction, type Request, type Response } from 'express'
 import helmet from 'helmet'
-import { callOf } from '#core/item/naming'
 import { itemsIn, tellMarks } from '#core/words/told'
 import { changeRoutes } from './changes/routes.js'
 import { collectionRoutes } from './collection/routes.js'
@@ -110,12 +109,12 @@ function nameWhatIsMarked(house: House, response: Response): void {
   response.send = (body: unknown) => send(typeof body === 'string' && body.includes('⟦item:') ? named(body) : body)
 
   function named(json: string): string {
-    const items = new Map(house.stock.facts(itemsIn(json), house.today()).map((item) => [item.id, item]))
+    const names = house.stock.names(itemsIn(json))
     return tellMarks(json, {
       item: (id, keptName) => {
-        const item = items.get(id)
+        const name = names.get(id)
         // Within a JSON text: what was kept is written that way already.
-        return item === undefined ? keptName : JSON.stringify(callOf(item)).slice(1, -1)
+        return name === undefined ? keptName : JSON.stringify(name).slice(1, -1)
       },
     })
   }

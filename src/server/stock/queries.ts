@@ -6,6 +6,7 @@ import type {
   DayOfItemRow,
   DayOfPartRow,
   ItemRow,
+  NameRow,
   PartRow,
   PlacementRow,
   ReadingRow,
@@ -42,6 +43,13 @@ export function stockQueries(db: Db) {
              (SELECT min(w.day) FROM wear w WHERE w.item_id = i.id) AS first_worn
         FROM item i
        WHERE i.product_id IN (SELECT m.product_id FROM json_each(?) j JOIN item m ON m.id = j.value) AND +i.ended_as IS NULL`),
+    /** What a name is made of, and no more: words are named in every answer. */
+    names: sql<[string], NameRow>(`
+      SELECT i.id, p.maker, p.name, p.shade, c.name AS category
+        FROM json_each(?) j
+        JOIN item i ON i.id = j.value
+        JOIN product p ON p.id = i.product_id
+        JOIN category c ON c.id = i.category_id`),
     productOf: sql<[string], { product_id: string }>('SELECT product_id FROM item WHERE id = ?'),
     itemOfPart: sql<[string], { item_id: string }>('SELECT item_id FROM part WHERE id = ?'),
     wearSpans: sql<[string], WearSpanRow>(`

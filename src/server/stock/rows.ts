@@ -1,9 +1,14 @@
 import type { Day } from '#core/calendar/day'
 import type { Form, PanStage } from '#core/item/form'
 import type { ModelType } from '#core/item/model-type'
+import type { Nameable } from '#core/item/naming'
 import type { GoalKind } from '#core/goal/progress'
 import type { Availability, Depth, Format, Location, Structure, Undertone } from '#core/item/traits'
 import type { Finish, Source } from '#core/item/traits'
+
+export interface NameRow extends Nameable {
+  readonly id: string
+}
 
 export interface ItemRow {
   id: string

@@ -1,5 +1,6 @@
 import type { Day } from '#core/calendar/day'
 import type { CalmStretch, PlannedWeek } from '#core/calendar/planned-week'
+import { callOf } from '#core/item/naming'
 import { lifecycleOf } from '#core/item/opening'
 import { contentOn, type DatedReading } from '#core/item/what-is-left'
 import type { GoalView, ItemSummary, PartSummary, Reading } from '#contract/item'
@@ -87,6 +88,11 @@ export class Stock {
       known.push(...read)
     }
     return this.#remembered.inOrder(known)
+  }
+
+  /** What these things are called, by id; those that are not there are left out. */
+  names(ids: readonly string[]): Map<string, string> {
+    return new Map(this.#queries.names.all(JSON.stringify(ids)).map((row) => [row.id, callOf(row)]))
   }
 
   /** The same as lists show them. */
