@@ -19,7 +19,7 @@ const headers = computed(() =>
     { title: 'Item', key: 'name', sortable: false },
     { title: 'Left and opened', key: 'left', sortable: false, wide: true },
     { title: 'Last good day', key: 'good', sortable: false },
-    { title: 'Uses', key: 'uses', sortable: false, wide: true },
+    { title: 'Uses', key: 'uses', width: 158, sortable: false, wide: true },
   ].filter((header) => !mobile.value || header.wide !== true),
 )
 const scroller = (): HTMLElement | null => table.value?.querySelector<HTMLElement>('.v-table__wrapper') ?? null

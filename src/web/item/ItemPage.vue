@@ -9,6 +9,7 @@ import EmptyPlace from '#web/ui/EmptyPlace.vue'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
 import { leftWords } from '#web/ui/words/gauge-words'
+import { capital } from '#web/ui/words/goal-words'
 import { fullName, kindAndMaker } from '#web/ui/words/item-words'
 import { factsOf } from './item-facts'
 import ItemActs from './ItemActs.vue'
@@ -37,7 +38,7 @@ watch(id, () => (backups.value = 0))
   <article v-else-if="answer && item">
     <PlaceHead
       :title="fullName(item)"
-      :question="`${kindAndMaker(item)}. Where is this one up to, and will it make it?`"
+      :question="`${capital(kindAndMaker(item))}. Where is this one up to, and will it make it?`"
       :acts="[{ words: 'Edit', to: `/items/${item.id}/edit` }]"
     />
     <p v-if="backups > 0" class="inset offer">
@@ -114,6 +115,16 @@ watch(id, () => (backups.value = 0))
 
 .facts {
   margin: 16px 0;
+  border-block: 1px solid var(--hair);
+}
+
+.facts :deep(.v-expansion-panel) {
+  background: none;
+}
+
+.facts :deep(.v-expansion-panel-title) {
+  padding: 0 4px;
+  font: 620 15px var(--display);
 }
 
 dl {

@@ -104,7 +104,7 @@ const todayAt = computed(() => at(props.answer.today))
     <p class="key quiet">
       Strokes: days worn. Dots: looked at. Pale bar: when it was opened, as closely as it is known.
     </p>
-    <v-btn variant="text" :aria-expanded="asTable" @click="asTable = !asTable">{{
+    <v-btn variant="text" class="ml-n4" :aria-expanded="asTable" @click="asTable = !asTable">{{
       asTable ? 'Hide the table' : 'As a table'
     }}</v-btn>
     <table :class="{ 'visually-hidden': !asTable }">

@@ -27,16 +27,15 @@ const even = computed(() =>
 <template>
   <header>
     <h2>{{ project.name }}</h2>
-    <span class="figures"
-      >{{ reachedWords(project) }}, {{ project.onTheGo }} on the go{{
+    <p class="words figures">
+      {{ reachedWords(project) }}, {{ project.onTheGo }} on the go{{
         project.left > 0 ? `, ${project.left} left unfinished` : ''
-      }}</span
-    >
-    <span v-if="project.by" class="quiet"
-      >until {{ dateWords(project.by) }},
-      {{ daysBetween(today, project.by) >= 0 ? `${spanWords(daysBetween(today, project.by))} left` : 'over' }}</span
-    >
-    <span class="grow"></span>
+      }}
+      <span v-if="project.by" class="quiet"
+        >until {{ dateWords(project.by) }},
+        {{ daysBetween(today, project.by) >= 0 ? `${spanWords(daysBetween(today, project.by))} left` : 'over' }}</span
+      >
+    </p>
     <v-btn variant="outlined" color="primary" @click="emit('choose')">Choose a set</v-btn>
     <v-btn variant="outlined" color="primary" @click="emit('rollIn')">Roll something in</v-btn>
   </header>
@@ -66,8 +65,9 @@ header {
   gap: 6px 12px;
 }
 
-.grow {
-  flex: 1;
+.words {
+  flex: 1 1 300px;
+  margin: 0;
 }
 
 .rules {

@@ -54,6 +54,7 @@ export const vuetify = createVuetify({
     VSlider: { color: 'primary', hideDetails: 'auto', thumbLabel: false },
     VList: { bgColor: 'surface' },
     VCheckbox: { density: 'comfortable', hideDetails: 'auto', color: 'primary' },
+    VSwitch: { density: 'comfortable', hideDetails: 'auto', color: 'primary', inset: true },
     VDialog: { maxWidth: 560 },
     VCard: { rounded: 'lg', flat: true },
   },

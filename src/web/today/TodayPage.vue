@@ -193,7 +193,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 /* A large screen shows the things larger rather than leaving half of itself bare. */
 @media (width >= 1600px) and (height >= 900px) {
   .plan {
-    zoom: 1.3;
+    zoom: 1.2;
   }
 }
 

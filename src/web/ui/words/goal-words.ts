@@ -117,6 +117,7 @@ function rounded(value: number, word: string): string {
   return `${text} ${plural(Number(text), word)}`
 }
 
-function capital(text: string): string {
+/** The same words as the beginning of a sentence. */
+export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1)
 }
