@@ -74,3 +74,16 @@ test('an edit of a stale version gets both values', async () => {
   const stale = await house.put(`/items/${itemId}`, { version: item.version, fields: { ...FIELDS, notes: 'mine' } })
   expect([stale.status, stale.body.code, stale.body.current.notes]).toEqual([409, 'stale', 'theirs'])
 })
+
+test('an edit that is taken back leaves a version two further, from which a form goes on', async () => {
+  const itemId = await house.item()
+  const { FIELDS } = await import('./support/test-house')
+  const edit = (version: number, notes: string) =>
+    house.put(`/items/${itemId}`, { version, fields: { ...FIELDS, notes } })
+  const { item } = (await house.get(`/items/${itemId}`)).body
+  const first = await edit(item.version, 'first')
+  expect((await house.post(`/changes/${first.body.change.id}/take-back`, {})).status).toBe(200)
+  expect((await edit(item.version + 1, 'second')).status).toBe(409)
+  expect((await edit(item.version + 2, 'second')).status).toBe(200)
+  expect((await house.get(`/items/${itemId}`)).body.item.notes).toBe('second')
+})

@@ -176,7 +176,14 @@ function clear(): void {
   display: block;
 }
 
+/* One row to push along, as the kinds above it. */
+.phone .filters {
+  flex-wrap: nowrap;
+  overflow-x: auto;
+}
+
 .phone .choice.small {
+  flex: none;
   min-height: 44px;
 }
 </style>

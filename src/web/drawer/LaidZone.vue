@@ -67,38 +67,40 @@ function start(): void {
             >{{ kindAndMaker(item) }}{{ item.slots > 1 ? `, ${counted(item.slots, 'slot')}` : '' }}</span
           >
         </span>
-        <v-btn
-          variant="text"
-          :icon="mdiArrowUp"
-          size="44"
-          :disabled="index === 0"
-          :aria-label="`Move ${callIt(item)} forward`"
-          @click="shift(index, -1)"
-        />
-        <v-btn
-          variant="text"
-          :icon="mdiArrowDown"
-          size="44"
-          :disabled="index === lying.length - 1"
-          :aria-label="`Move ${callIt(item)} back`"
-          @click="shift(index, 1)"
-        />
-        <v-menu>
-          <template #activator="{ props: menu }">
-            <v-btn v-bind="menu" variant="text" :aria-label="`Move ${callIt(item)} elsewhere`">Move</v-btn>
-          </template>
-          <v-list>
-            <v-list-item
-              v-for="other in zones.filter((each) => each.id !== zone.id)"
-              :key="other.id"
-              :title="other.name"
-              :subtitle="`${Math.max(0, other.slots - other.taken)} free`"
-              @click="emit('move', item, other.id)"
-            />
-            <v-list-item title="Take out, let it rest" @click="emit('takeOut', item)" />
-          </v-list>
-        </v-menu>
-        <ItemActsMenu :item="item" :without="['take out']" />
+        <span class="acts">
+          <v-btn
+            variant="text"
+            :icon="mdiArrowUp"
+            size="44"
+            :disabled="index === 0"
+            :aria-label="`Move ${callIt(item)} forward`"
+            @click="shift(index, -1)"
+          />
+          <v-btn
+            variant="text"
+            :icon="mdiArrowDown"
+            size="44"
+            :disabled="index === lying.length - 1"
+            :aria-label="`Move ${callIt(item)} back`"
+            @click="shift(index, 1)"
+          />
+          <v-menu>
+            <template #activator="{ props: menu }">
+              <v-btn v-bind="menu" variant="text" :aria-label="`Move ${callIt(item)} elsewhere`">Move</v-btn>
+            </template>
+            <v-list>
+              <v-list-item
+                v-for="other in zones.filter((each) => each.id !== zone.id)"
+                :key="other.id"
+                :title="other.name"
+                :subtitle="`${Math.max(0, other.slots - other.taken)} free`"
+                @click="emit('move', item, other.id)"
+              />
+              <v-list-item title="Take out, let it rest" @click="emit('takeOut', item)" />
+            </v-list>
+          </v-menu>
+          <ItemActsMenu :item="item" :without="['take out']" />
+        </span>
       </li>
       <li v-if="lying.length === 0" class="quiet">Nothing lies here yet.</li>
     </ul>
@@ -151,5 +153,23 @@ li {
   font-weight: 600;
   font-size: 14px;
   color: var(--ink);
+}
+
+.acts {
+  display: flex;
+  gap: 4px;
+  align-items: center;
+}
+
+/* No room beside each other: what it is above, what can be done below. */
+.phone li {
+  display: grid;
+  grid-template-columns: 40px minmax(0, 1fr);
+  padding: 4px 0;
+}
+
+.phone .acts {
+  grid-column: 2;
+  margin-left: -4px;
 }
 </style>

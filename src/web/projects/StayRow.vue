@@ -31,7 +31,7 @@ defineProps<{ stay: StayView; today: Day }>()
 <style scoped>
 .row {
   display: grid;
-  grid-template-columns: 196px minmax(0, 1fr) auto;
+  grid-template-columns: 178px minmax(0, 1fr) auto;
   gap: 18px;
   align-items: center;
   padding: 8px 14px;
@@ -79,7 +79,7 @@ p {
   flex-wrap: wrap;
   gap: 6px;
   justify-content: flex-end;
-  max-width: 330px;
+  max-width: 372px;
 }
 
 .phone .row {

@@ -27,6 +27,8 @@ export function useDraft<T extends object>(initial: () => T) {
   let ids = new Map<string, string>()
   /** What was sent without an answer: it may be stored, or not. */
   let unsure: Sent | null = null
+  /** How many versions further the record is than when the draft began, by what was settled here. */
+  let further = 0
   drafts.watchOver(() => isTyped.value)
 
   /** An id of this draft by what it is for: the same until the draft is stored. */
@@ -42,6 +44,7 @@ export function useDraft<T extends object>(initial: () => T) {
     start.value = JSON.stringify(typed.value)
     ids = new Map()
     unsure = null
+    further = 0
     refused.value = null
     outOfReach.value = ''
   }
@@ -56,12 +59,13 @@ export function useDraft<T extends object>(initial: () => T) {
     busy.value = true
     refused.value = null
     outOfReach.value = ''
-    const now: Sent = { method, path, body }
+    const now: Sent = { method, path, body: { ...body, ...versionOf(body) } }
     try {
       if (unsure !== null && JSON.stringify(unsure) !== JSON.stringify(now)) await settle(unsure)
-      unsure = now
-      const answer = await send<A>(method, path, { changeId: id('change'), ...body })
+      unsure = { ...now, body: { ...body, ...versionOf(body) } }
+      const answer = await send<A>(method, path, { changeId: id('change'), ...unsure.body })
       unsure = null
+      further = 0
       start.value = JSON.stringify(typed.value)
       ids = new Map()
       if (answer.change.changed) changes.report(answer.change)
@@ -86,10 +90,16 @@ export function useDraft<T extends object>(initial: () => T) {
     try {
       await send(sent.method, sent.path, { changeId, ...sent.body })
       await send('POST', `/changes/${changeId}/take-back`, { changeId: newId() })
+      // One for the edit, one for its taking back.
+      further += 2
     } catch (error) {
       if (!(error instanceof Refused)) throw error
     }
     ids.set('change', newId())
+  }
+
+  function versionOf(body: object): { version?: number } {
+    return 'version' in body && typeof body.version === 'number' ? { version: body.version + further } : {}
   }
 
   /** The message for a field, as Vuetify's fields take it. */
