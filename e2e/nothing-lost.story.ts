@@ -159,3 +159,20 @@ test('a half-filled page is not left without a word, whichever way is taken', as
   await asked.getByRole('button', { name: 'Leave without it' }).click()
   await expect(page.getByRole('heading', { name: 'Projects', exact: true })).toBeVisible()
 })
+
+test('the way back stands in a strip of its own: beside the places, or at the head of a phone', async ({
+  page,
+  house,
+}) => {
+  await page.goto(house.url + (await pathOf(page, house, 'Sloe')))
+  const notice = page.locator('#notices .v-snackbar__wrapper')
+  await page.getByRole('button', { name: 'Take out of the drawer' }).click()
+  await expect(notice).toContainText('Took Pellwick Sloe lipstick out of the drawer')
+  const beside = await notice.boundingBox()
+  const place = await page.getByRole('main').boundingBox()
+  expect((beside?.x ?? 0) + (beside?.width ?? 999)).toBeLessThanOrEqual(place?.x ?? 0)
+  await page.setViewportSize({ width: 390, height: 844 })
+  await expect.poll(async () => (await notice.boundingBox())?.y).toBe(0)
+  await page.getByRole('button', { name: 'Take back' }).click()
+  await expect(page.getByRole('button', { name: 'Take out of the drawer' })).toBeVisible()
+})

@@ -52,3 +52,72 @@ function close(): void {
     </template>
   </v-snackbar>
 </template>
+
+<style>
+/* Within its strip, where Vuetify would lay it over the page. */
+#notices .v-snackbar {
+  position: static;
+  display: block;
+  margin: 0;
+  padding: 0;
+  transform: none;
+}
+
+#notices .v-snackbar__wrapper {
+  position: relative;
+  inset: auto;
+  flex-direction: column;
+  align-items: stretch;
+  width: 100%;
+  min-width: 0;
+  max-width: none;
+  margin: 0;
+  border-radius: 10px;
+  background: var(--ink);
+  color: var(--tray);
+  box-shadow: none;
+}
+
+#notices .trouble .v-snackbar__wrapper {
+  border-left: 6px solid var(--attention);
+}
+
+#notices .v-snackbar__content {
+  padding: 10px 12px 4px;
+  font-size: 13.5px;
+  overflow-wrap: anywhere;
+}
+
+#notices .v-snackbar__actions {
+  flex-wrap: wrap;
+  align-self: stretch;
+  justify-content: space-between;
+  margin: 0;
+  padding: 0 6px 6px;
+}
+
+#notices .v-btn {
+  padding: 0 8px;
+  color: var(--tray);
+}
+
+#notices .take-back {
+  background: var(--tray);
+  color: var(--ink);
+}
+
+.phone #notices .v-snackbar__wrapper {
+  flex-flow: row nowrap;
+  align-items: center;
+  border-radius: 0 0 12px 12px;
+}
+
+.phone #notices .v-snackbar__content {
+  padding: 8px 12px;
+}
+
+.phone #notices .v-snackbar__actions {
+  flex-wrap: nowrap;
+  padding: 4px 6px;
+}
+</style>

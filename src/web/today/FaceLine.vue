@@ -125,6 +125,7 @@ function said(item: ListedItem): string {
   margin: 0 -16px -16px;
   padding: 6px 16px 10px;
   background: var(--tray);
+  box-shadow: 0 -3px var(--tray);
   display: flex;
   flex-wrap: wrap;
   align-items: center;
@@ -168,13 +169,14 @@ function said(item: ListedItem): string {
 }
 
 .undo {
-  max-width: 260px;
+  max-width: 330px;
 }
 
 .undo :deep(.v-btn__content) {
+  white-space: normal;
   overflow: hidden;
-  text-overflow: ellipsis;
-  display: block;
+  max-height: 40px;
+  text-align: start;
 }
 
 .phone .line {
