@@ -135,6 +135,8 @@ test('clearing the search brings the list back, and going back finds search, fil
   const list = page.locator('.v-table__wrapper')
   await list.evaluate((element) => element.scrollTo(0, 2900))
   const row = page.locator('tr.row').nth(6)
+  // The rows of that place are drawn a moment after it is reached.
+  await expect(row).toBeInViewport()
   const name = (await row.locator('.name').textContent()) ?? ''
   await row.click()
   await expect(page.getByRole('group', { name: 'What matters now' })).toBeVisible()
