@@ -84,3 +84,11 @@ test('kept words name things as they are called today, and days as days', async 
     'Added Pellwick Rust Bloom blush',
   ])
 })
+
+test.each(['/today?day=1999-99-99', '/day-after-ticks?day=', '/today?day=2026-02-29'])(
+  'what is no day is not called a day to come: %s',
+  async (path) => {
+    const { status, body } = await house.get(path)
+    expect([status, body.detail]).toEqual([422, expect.stringContaining('is not a day')])
+  },
+)

@@ -1,4 +1,4 @@
-import type { Day } from '#core/calendar/day'
+import { parseDay, type Day } from '#core/calendar/day'
 import type { Failure } from '#core/failure'
 import { counted, plural } from '#core/words/counted'
 import { dayMark as markOf } from '#core/words/told'
@@ -85,7 +85,10 @@ const WORDS = {
       'It was changed in another window.',
       'Your version is kept in the form. Compare it with what is stored now, then save again.',
     ),
-  'day-in-future': ({ value }) => refused(`${dayMark(value)} has not come yet; choose today or an earlier day.`, 'day'),
+  'day-in-future': ({ value }) =>
+    parseDay(String(value)) === null
+      ? refused(`"${String(value)}" is not a day; give it as year, month and day, like 2026-11-24.`, 'day')
+      : refused(`${dayMark(value)} has not come yet; choose today or an earlier day.`, 'day'),
   'opened-in-future': ({ value }) =>
     refused(`${dayMark(value)} has not come yet; when it was opened cannot lie ahead.`, 'opened'),
   'acquired-in-future': ({ value }) =>
