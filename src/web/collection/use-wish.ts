@@ -27,7 +27,7 @@ export function wishOf(query: LocationQuery): Wish {
     words: text('words'),
     filters: FILTERS.map((filter) => filter.id).filter((id) => text('only').split(' ').includes(id)),
     categoryId: text('category') || null,
-    order: text('order') in ORDERS ? (text('order') as Order) : 'face',
+    order: Object.hasOwn(ORDERS, text('order')) ? (text('order') as Order) : 'face',
   }
 }
 

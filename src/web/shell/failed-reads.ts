@@ -1,4 +1,4 @@
-import { PiniaColadaQueryHooksPlugin, useQueryCache, type PiniaColadaOptions } from '@pinia/colada'
+import { PiniaColadaQueryHooksPlugin, type PiniaColadaOptions } from '@pinia/colada'
 import { useChanges } from '#web/data/changes'
 import { OutOfReach, Refused } from '#web/data/client'
 
@@ -11,14 +11,15 @@ const NOT_THERE = 404
  */
 export const failedReads: PiniaColadaOptions = {
   plugins: [
-    PiniaColadaQueryHooksPlugin({
-      onError(error, entry) {
-        const refused = error instanceof Refused && error.problem.status !== NOT_THERE
-        const silent = error instanceof OutOfReach && entry.state.value.data === undefined
-        if (!refused && !silent) return
-        const cache = useQueryCache()
-        useChanges().show(error, { again: () => void cache.fetch(entry).catch(() => undefined) })
-      },
-    }),
+    (app) =>
+      PiniaColadaQueryHooksPlugin({
+        onError(error, entry) {
+          const refused = error instanceof Refused && error.problem.status !== NOT_THERE
+          const silent = error instanceof OutOfReach && entry.state.value.data === undefined
+          if (!refused && !silent) return
+          const again = (): void => void app.queryCache.fetch(entry).catch(() => undefined)
+          useChanges(app.pinia).show(error, { again })
+        },
+      })(app),
   ],
 }
