@@ -8,7 +8,7 @@ afterEach(() => {
 })
 
 /** What a browser of this language makes of days. */
-async function localeOf(language: string): Promise<typeof import('./locale')> {
+async function localeOf(language: string) {
   vi.resetModules()
   vi.stubGlobal('navigator', { language })
   return import('./locale')

@@ -134,11 +134,13 @@ ul {
   padding: 0;
 }
 
+/* What it is above, what can be done below: beside each other there is room for neither. */
 li {
-  display: flex;
+  display: grid;
+  grid-template-columns: 48px minmax(0, 1fr);
   align-items: center;
-  gap: 4px;
-  min-height: 50px;
+  gap: 0 4px;
+  padding: 4px 0;
 }
 
 .name {
@@ -156,20 +158,10 @@ li {
 }
 
 .acts {
+  grid-column: 2;
   display: flex;
   gap: 4px;
   align-items: center;
-}
-
-/* No room beside each other: what it is above, what can be done below. */
-.phone li {
-  display: grid;
-  grid-template-columns: 40px minmax(0, 1fr);
-  padding: 4px 0;
-}
-
-.phone .acts {
-  grid-column: 2;
   margin-left: -4px;
 }
 </style>
