@@ -140,7 +140,7 @@ function overwrite(): void {
       :measure="id === null ? measure : 'none'"
       :problem="problem"
     />
-    <v-btn variant="text" :aria-expanded="more" @click="more = !more">{{
+    <v-btn variant="text" style="justify-self: start" :aria-expanded="more" @click="more = !more">{{
       more ? 'Less' : 'Colour, price, uses and the rest'
     }}</v-btn>
     <ItemMoreFields
