@@ -9,6 +9,7 @@ import { useStock } from '#web/data/stock'
 import { differencesOf } from '#web/ui/form/differences'
 import FormTrouble from '#web/ui/form/FormTrouble.vue'
 import StaleEdit from '#web/ui/form/StaleEdit.vue'
+import { useOpenDrafts } from '#web/ui/form/open-drafts'
 import { useDraft } from '#web/ui/form/use-draft'
 import PlaceHead from '#web/ui/PlaceHead.vue'
 import { openedWords } from '#web/ui/words/when-words'
@@ -32,6 +33,7 @@ const errors = ref<DraftErrors>({})
 const more = ref(false)
 const added = ref('')
 const level = ref('')
+useOpenDrafts().watchOver(() => level.value.trim() !== '')
 const form = ref<HTMLElement | null>(null)
 
 onMounted(() => {
@@ -96,6 +98,7 @@ async function store(another: boolean): Promise<void> {
   }
   const itemId = draft.id('item')
   if (!(await draft.store('POST', '/items', { id: itemId, fields: read.fields, reading: readingOf() }))) return
+  level.value = ''
   if (another) await next(read.fields.name)
   else await router.push(`/items/${itemId}`)
 
@@ -113,7 +116,6 @@ async function next(name: string): Promise<void> {
   added.value = `${name} is stored. Next one.`
   const { maker, categoryId, form: kept } = typed.value
   draft.begin({ ...EMPTY_DRAFT, maker, categoryId, form: kept })
-  level.value = ''
   await nextTick()
   form.value?.querySelector<HTMLElement>('input')?.focus()
 }
