@@ -2,7 +2,7 @@
 import { FORMS, type EyeMeasure } from '#core/item/form'
 import type { CategoryView } from '#contract/item'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
-import type { ItemDraft } from './item-draft'
+import { levelProblem, type ItemDraft } from './item-draft'
 
 /** What a thing is and how long it is good: the half of the form that is always open. */
 const draft = defineModel<ItemDraft>({ required: true })
@@ -67,6 +67,7 @@ defineProps<{
       v-if="measure === 'level' || measure === 'length'"
       v-model="level"
       inputmode="numeric"
+      :error-messages="levelProblem(level)"
       :label="measure === 'length' ? 'Length left, %' : 'How full by eye, %'"
     />
   </div>

@@ -13,7 +13,15 @@ import { useOpenDrafts } from '#web/ui/form/open-drafts'
 import { useDraft } from '#web/ui/form/use-draft'
 import PlaceHead from '#web/ui/PlaceHead.vue'
 import { openedWords } from '#web/ui/words/when-words'
-import { draftOf, EMPTY_DRAFT, fieldsOf, ITEM_FIELDS, type DraftErrors, type ItemDraft } from './item-draft'
+import {
+  draftOf,
+  EMPTY_DRAFT,
+  fieldsOf,
+  ITEM_FIELDS,
+  levelProblem,
+  type DraftErrors,
+  type ItemDraft,
+} from './item-draft'
 import ItemFirstFields from './ItemFirstFields.vue'
 import ItemMoreFields from './ItemMoreFields.vue'
 
@@ -85,8 +93,8 @@ async function store(another: boolean): Promise<void> {
   if (today === null) return
   const read = fieldsOf(typed.value, { currency: stock.currency, today, before: before.value })
   errors.value = read.errors
-  if (read.fields === null) {
-    more.value = true
+  if (read.fields === null || levelProblem(level.value) !== '') {
+    more.value = more.value || read.fields === null
     await nextTick()
     form.value?.querySelector<HTMLElement>('.v-input--error input')?.focus()
     return
@@ -104,8 +112,7 @@ async function store(another: boolean): Promise<void> {
 
   function readingOf() {
     const percent = Number(level.value)
-    const readable = level.value.trim() !== '' && percent >= 0 && percent <= 100
-    return readable && (measure.value === 'level' || measure.value === 'length')
+    return level.value.trim() !== '' && (measure.value === 'level' || measure.value === 'length')
       ? { kind: measure.value, value: percent / 100, day: today }
       : null
   }

@@ -158,3 +158,16 @@ test('every field of the form has a name for when two windows differ', () => {
     { name: 'Brushes', mine: 'fan', theirs: '' },
   ])
 })
+
+test.each([
+  ['', true],
+  ['0', true],
+  ['62.5', true],
+  ['100', true],
+  ['101', false],
+  ['-1', false],
+  ['half', false],
+])('a content of "%s" percent can be stored: %s', async (text, fine) => {
+  const { levelProblem } = await import('./item-draft')
+  expect(levelProblem(text)).toEqual(fine ? '' : expect.stringContaining(`"${text}"`))
+})

@@ -305,3 +305,10 @@ export function fieldsOf(
     return low
   }
 }
+
+/** What is wrong with a content typed in percent; empty where nothing is typed, or nothing is wrong. */
+export function levelProblem(text: string): string {
+  const percent = Number(text)
+  if (text.trim() === '' || (percent >= 0 && percent <= 100)) return ''
+  return `"${text}" is not a share in percent; give a number from 0 to 100.`
+}
