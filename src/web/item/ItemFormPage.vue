@@ -41,7 +41,6 @@ const errors = ref<DraftErrors>({})
 const more = ref(false)
 const added = ref('')
 const level = ref('')
-useOpenDrafts().watchOver(() => level.value.trim() !== '')
 const form = ref<HTMLElement | null>(null)
 
 onMounted(() => {
@@ -80,6 +79,11 @@ const measure = computed(() =>
     ? 'none'
     : eyeMeasureOf(typed.value.form, typed.value.opaque),
 )
+/** The content typed, where the form asks for one: what was typed for another kind of package is out of sight. */
+const levelTyped = computed(() =>
+  id.value === null && (measure.value === 'level' || measure.value === 'length') ? level.value.trim() : '',
+)
+useOpenDrafts().watchOver(() => levelTyped.value !== '')
 /** What another window stored meanwhile. */
 const stale = computed(() => (draft.refused.value?.problem.code === 'stale' ? draft.refused.value.problem : null))
 const theirs = computed(() => stale.value && (stale.value.current as ItemSummary))
@@ -93,7 +97,7 @@ async function store(another: boolean): Promise<void> {
   if (today === null) return
   const read = fieldsOf(typed.value, { currency: stock.currency, today, before: before.value })
   errors.value = read.errors
-  if (read.fields === null || levelProblem(level.value) !== '') {
+  if (read.fields === null || levelProblem(levelTyped.value) !== '') {
     more.value = more.value || read.fields === null
     await nextTick()
     form.value?.querySelector<HTMLElement>('.v-input--error input')?.focus()
@@ -111,10 +115,8 @@ async function store(another: boolean): Promise<void> {
   else await router.push(`/items/${itemId}`)
 
   function readingOf() {
-    const percent = Number(level.value)
-    return level.value.trim() !== '' && (measure.value === 'level' || measure.value === 'length')
-      ? { kind: measure.value, value: percent / 100, day: today }
-      : null
+    const percent = Number(levelTyped.value)
+    return levelTyped.value === '' ? null : { kind: measure.value, value: percent / 100, day: today }
   }
 }
 
