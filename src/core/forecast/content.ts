@@ -1,0 +1,354 @@
+import { GaussianState } from './content-state.js'
+import { LENGTH_SD, type PackageModel } from './form-models.js'
+import { logNormalDensity, phi, positiveQuantile } from './normal.js'
+import type { UseAmount } from './use-amounts.js'
+
+/** Stages of a pan as the content model sees them: what is left then and how surely, as shares of the label. Assumptions. */
+export const STAGE_LEVELS = {
+  none: { left: 0.75, sd: 0.17 },
+  'first pan': { left: 0.43, sd: 0.12 },
+  'half bare': { left: 0.22, sd: 0.09 },
+  'mostly bare': { left: 0.08, sd: 0.06 },
+} as const
+export type StageLevel = keyof typeof STAGE_LEVELS
+
+/** Something seen of a thing. `uses` = logged uses on or after it, the day's own only where it was seen before that. */
+export type Seen =
+  | {
+      readonly kind: 'gross'
+      readonly grams: number
+      /** The scale's smallest step, g. */
+      readonly resolution: number
+      /** Which weighing series it belongs to, from 0. */
+      readonly series: number
+      readonly uses: number
+      /** Grams lost otherwise since (spilt, given to a blend). */
+      readonly lost: number
+    }
+  | { readonly kind: 'level' | 'length'; readonly share: number; readonly uses: number; readonly lost: number }
+  | { readonly kind: 'stage'; readonly stage: StageLevel; readonly uses: number; readonly lost: number }
+
+/** An empty package of the same kind: `cleaned` has lost what could not be reached. */
+export interface SeenEmpty {
+  readonly grams: number
+  readonly resolution: number
+  readonly cleaned: boolean
+  /** Which series it speaks of; 0 = the package it came in. */
+  readonly series: number
+}
+
+export interface ContentFacts {
+  readonly amount: UseAmount
+  readonly package: PackageModel
+  /** Content by its label in g; null = not known. */
+  readonly label: number | null
+  /** What else is known of her hand, as a shift of the log amount. 0 = nothing. */
+  readonly handShift: number
+  /** How it started when its log did. */
+  readonly start: { readonly kind: 'new' | 'unknown' } | { readonly kind: 'used'; readonly share: number }
+  /** Logged uses in all. */
+  readonly uses: number
+  /** Grams lost otherwise in all. */
+  readonly lost: number
+  readonly series: number
+  readonly empties: readonly SeenEmpty[]
+  /** Its own weight when it was full. */
+  readonly full: { readonly grams: number; readonly resolution: number } | null
+  /** Everything seen, by date. */
+  readonly seen: readonly Seen[]
+  readonly finished: boolean
+}
+
+/** A likely span: a tenth lies below `low`, half below `middle`, nine tenths below `high`. */
+export interface Span {
+  readonly low: number
+  readonly middle: number
+  readonly high: number
+}
+
+export interface ContentEstimate {
+  /** Usable grams left. */
+  readonly grams: Span
+  /** The same as a share of the usable grams of a full one. */
+  readonly share: Span
+  /** Grams a logged use takes. */
+  readonly perUse: Span
+  /** Uses left, as fifteen equally likely numbers, ascending. */
+  readonly usesLeft: readonly number[]
+  /** Gross weight when finished, by series: mean and standard deviation. */
+  readonly packages: readonly { readonly mean: number; readonly sd: number }[]
+  /** Where scale and label contradict each other: usable grams of a full one by each. Null where they do not. */
+  readonly disagreement: { readonly byScale: number; readonly byLabel: number } | null
+}
+
+const COARSE = 17
+const COARSE_REACH = 4
+const FINE_REACH = 3.5
+/** Amounts of R that stand for its likely span. */
+const R_PROBABILITIES = [0.1, 0.3, 0.5, 0.7, 0.9]
+const ATOMS = 15
+const BIN = 0.05
+const DISAGREE_SD = 3
+/** How a use differs from the next, and how habits drift, as shares of its amount. Tuned by simulation. */
+const USE_SD = 0.4
+const DRIFT_SD = 0.15
+const START_SD = { new: 0.01, used: 0.11, unknown: 0.22 } as const
+const UNKNOWN_START = 0.6
+const FINISHED_SD = 0.03
+/** Empties of one kind differ by this share of their weight. Assumption. */
+const EMPTY_SD = 0.015
+/** A label printed otherwise than it was filled. Assumption. */
+const FILL_SD = 0.03
+const UNKNOWN_LABEL_SD = 0.3
+const MOST_EACH_END = 19
+
+interface Point {
+  readonly a: number
+  readonly state: GaussianState
+  readonly logWeight: number
+}
+
+/**
+ * How much is left, from any mix of weighings, marks, stages, lengths, empties and logged uses. Usable grams, gross weight when
+ * finished (by series) and usable grams when full are jointly normal for each amount per use on a grid; the grid is weighed by
+ * how well it explains what was seen. Deterministic.
+ */
+export function contentOf(given: ContentFacts): ContentEstimate {
+  const disagreement = disagreementOf(given)
+  const facts = disagreement === null ? given : { ...given, label: null }
+  const centre = Math.log(facts.amount.median) + facts.handShift
+  const { sd } = facts.amount
+  const coarse = gridOf(facts, given, centre, (COARSE_REACH * sd) / ((COARSE - 1) / 2))
+  const moments = momentsOf(coarse)
+  const step = (2 * COARSE_REACH * sd) / (COARSE - 1)
+  const narrow = Math.max(moments.sd, 0.35 * step)
+  const points = gridOf(facts, given, moments.mean, (FINE_REACH * narrow) / ((COARSE - 1) / 2))
+  return { ...summary(points, facts), disagreement }
+}
+
+/** Where full minus empty and the label differ by more than three of their standard deviations together. */
+function disagreementOf(facts: ContentFacts): ContentEstimate['disagreement'] {
+  const { label: c, full, package: pack } = facts
+  const empty = emptyOf(facts, 0)
+  if (c === null || full === null || empty === null) return null
+  const byScale = full.grams - empty.grams
+  const byLabel = c * (1.02 - pack.residue)
+  const sd = Math.hypot(c * Math.hypot(pack.residueSd, FILL_SD), Math.sqrt(empty.variance), 0.5 * full.resolution)
+  return Math.abs(byScale - byLabel) > DISAGREE_SD * sd ? { byScale, byLabel } : null
+}
+
+/** Weight when finished by the empties of a series, taken together: they differ among each other, not only from this one. */
+function emptyOf(facts: ContentFacts, series: number): { grams: number; variance: number } | null {
+  const own = facts.empties.filter((each) => each.series === series)
+  if (own.length === 0) return null
+  const c = facts.label ?? typicalGrams(facts)
+  const { residue, residueSd } = facts.package
+  const finished = own.map((each) => (each.cleaned ? each.grams + residue * c : each.grams))
+  const grams = finished.reduce((sum, each) => sum + each, 0) / own.length
+  const resolution = Math.min(...own.map((each) => each.resolution))
+  const variance =
+    (EMPTY_SD * grams) ** 2 +
+    (residueSd * c) ** 2 +
+    (0.4 * resolution) ** 2 +
+    (own.every((e) => e.cleaned) ? (residueSd * c) ** 2 : 0)
+  return { grams, variance }
+}
+
+function typicalGrams({ amount }: ContentFacts): number {
+  const { typicalLabel, density } = amount
+  return typicalLabel.unit === 'g' ? typicalLabel.amount : typicalLabel.amount * density
+}
+
+/** `said` has the label as printed, which scales the model even where its figure does not count. */
+function gridOf(facts: ContentFacts, said: ContentFacts, centre: number, step: number): Point[] {
+  return Array.from({ length: COARSE }, (_, n) => {
+    const logA = centre + (n - (COARSE - 1) / 2) * step
+    const a = Math.exp(logA)
+    const state = stateFor(facts, said.label ?? typicalGrams(said), a)
+    const prior = logNormalDensity(logA - Math.log(facts.amount.median) - facts.handShift, facts.amount.sd ** 2)
+    const above = phi((state.mean[0] ?? 0) / state.sd(0))
+    return { a, state, logWeight: state.logLikelihood + prior + Math.log(Math.max(above, 1e-300)) }
+  })
+}
+
+/** R, F, then T of every series. */
+function stateFor(facts: ContentFacts, c: number, a: number): GaussianState {
+  const { residue: q, residueSd, tau, markSd } = facts.package
+  const f0 = c * (1.02 - q)
+  const sdF = facts.label === null ? UNKNOWN_LABEL_SD * c : c * Math.hypot(residueSd, FILL_SD)
+  const rows = Array.from({ length: facts.series }, (_, n) => n)
+  const state = new GaussianState(
+    [0.5 * f0, f0, ...rows.map(() => tau * c)],
+    [0.6 * f0, sdF, ...rows.map(() => 0.7 * tau * c)],
+  )
+  const weights = (r: number, f: number, series: number | null): number[] => [
+    r,
+    f,
+    ...rows.map((n) => (n === series ? 1 : 0)),
+  ]
+  const variance = (s: number, uses: number): number => s * s + a * a * uses * (USE_SD ** 2 + DRIFT_SD ** 2 * uses)
+  for (const series of rows) {
+    const empty = emptyOf({ ...facts, label: c }, series)
+    if (empty) state.see(weights(0, 0, series), empty.grams, empty.variance)
+  }
+  if (facts.full) state.see(weights(0, 1, 0), facts.full.grams, (0.5 * facts.full.resolution) ** 2)
+  const { start } = facts
+  const f = start.kind === 'new' ? 1 : start.kind === 'used' ? start.share : UNKNOWN_START
+  const usable = (share: number): number => (share - q) / (1 - q)
+  state.see(weights(1, -usable(f), null), -a * facts.uses - facts.lost, variance(c * START_SD[start.kind], facts.uses))
+  for (const seen of weighingsInOrder(facts))
+    state.seeRobustly(
+      weights(1, 0, seen.series),
+      seen.grams - a * seen.uses - seen.lost,
+      variance(0.5 * seen.resolution, seen.uses),
+      3 * tau * c + c,
+    )
+  for (const seen of marksInOrder(facts)) {
+    const share = seen.kind === 'stage' ? STAGE_LEVELS[seen.stage].left : seen.share
+    const sd = seen.kind === 'stage' ? STAGE_LEVELS[seen.stage].sd : seen.kind === 'length' ? LENGTH_SD : markSd
+    const row = weights(1, -usable(share), null)
+    const value = -a * seen.uses - seen.lost
+    if (seen.kind === 'stage') state.see(row, value, variance(c * sd, seen.uses))
+    else state.seeRobustly(row, value, variance(c * sd, seen.uses), 1.5 * c)
+  }
+  if (facts.finished) state.see(weights(1, 0, null), 0, (FINISHED_SD * c) ** 2)
+  return state
+}
+
+/** Those nearest to what they all say first, so that a slip does not lead the way. */
+function weighingsInOrder({ seen, full, uses, amount }: ContentFacts) {
+  const all = seen.filter((each) => each.kind === 'gross')
+  // A weighing of the first day that equals the full weight is that same weighing.
+  const own = all.filter((each) => !(full !== null && each.uses === uses && each.grams === full.grams))
+  const kept = bothEnds(own)
+  const level = (each: (typeof kept)[number]): number => each.grams - amount.median * each.uses
+  const sorted = kept.map(level).sort((a, b) => a - b)
+  const middle = medianOf(sorted)
+  return [...kept].sort((a, b) => Math.abs(level(a) - middle) - Math.abs(level(b) - middle))
+}
+
+function marksInOrder({ seen }: ContentFacts) {
+  const stages = new Set<StageLevel>()
+  const all = seen
+    .filter((each) => each.kind !== 'gross')
+    .filter((each) => {
+      if (each.kind !== 'stage') return true
+      if (stages.has(each.stage)) return false
+      stages.add(each.stage)
+      return true
+    })
+  return bothEnds(all)
+}
+
+/** The first and the last of them by date. */
+function bothEnds<T>(all: readonly T[]): readonly T[] {
+  return all.length <= 2 * MOST_EACH_END ? all : [...all.slice(0, MOST_EACH_END), ...all.slice(-MOST_EACH_END)]
+}
+
+function momentsOf(points: readonly Point[]): { mean: number; sd: number } {
+  const weights = weightsOf(points)
+  const mean = points.reduce((sum, point, n) => sum + (weights[n] ?? 0) * Math.log(point.a), 0)
+  const variance = points.reduce((sum, point, n) => sum + (weights[n] ?? 0) * (Math.log(point.a) - mean) ** 2, 0)
+  return { mean, sd: Math.sqrt(variance) }
+}
+
+function weightsOf(points: readonly Point[]): number[] {
+  const most = Math.max(...points.map((point) => point.logWeight))
+  const raw = points.map((point) => Math.exp(point.logWeight - most))
+  const total = raw.reduce((sum, each) => sum + each, 0)
+  return raw.map((each) => each / total)
+}
+
+function summary(points: readonly Point[], facts: ContentFacts): Omit<ContentEstimate, 'disagreement'> {
+  const weights = weightsOf(points)
+  const grams: Weighed[] = []
+  const shares: Weighed[] = []
+  const uses: Weighed[] = []
+  points.forEach(({ a, state }, n) => {
+    const [meanR, sdR] = [state.mean[0] ?? 0, state.sd(0)]
+    for (const p of R_PROBABILITIES) {
+      const r = positiveQuantile(p, meanR, sdR)
+      const weight = (weights[n] ?? 0) / R_PROBABILITIES.length
+      // What a full one held, given that this much is left.
+      const full = (state.mean[1] ?? 0) + (state.covariance(0, 1) / Math.max(sdR * sdR, 1e-12)) * (r - meanR)
+      grams.push({ value: r, weight })
+      shares.push({ value: Math.min(1, full > 0 ? r / full : 1), weight })
+      uses.push({ value: r / a, weight })
+    }
+  })
+  const packages = Array.from({ length: facts.series }, (_, series) => {
+    const mean = points.reduce((sum, { state }, n) => sum + (weights[n] ?? 0) * (state.mean[2 + series] ?? 0), 0)
+    const second = points.reduce(
+      (sum, { state }, n) =>
+        sum + (weights[n] ?? 0) * (state.sd(2 + series) ** 2 + ((state.mean[2 + series] ?? 0) - mean) ** 2),
+      0,
+    )
+    return { mean, sd: Math.sqrt(second) }
+  })
+  return {
+    grams: spanOf(grams),
+    share: spanOf(shares),
+    perUse: smoothSpan(points),
+    usesLeft: atomsOf(uses),
+    packages,
+  }
+}
+
+interface Weighed {
+  readonly value: number
+  readonly weight: number
+}
+
+function spanOf(values: readonly Weighed[]): Span {
+  const sorted = [...values].sort((a, b) => a.value - b.value)
+  return { low: quantile(sorted, 0.1), middle: quantile(sorted, 0.5), high: quantile(sorted, 0.9) }
+}
+
+/** A quantile of weighed values: between the middles of their weights, in a straight line. */
+function quantile(sorted: readonly Weighed[], p: number): number {
+  let below = 0
+  let before: { at: number; value: number } | null = null
+  for (const { value, weight } of sorted) {
+    const at = below + weight / 2
+    if (at >= p) {
+      if (before === null || at === before.at) return value
+      return before.value + ((p - before.at) / (at - before.at)) * (value - before.value)
+    }
+    before = { at, value }
+    below += weight
+  }
+  return sorted.at(-1)?.value ?? 0
+}
+
+/** The amount per use is lognormal, near enough: its span by mean and standard deviation of the logarithm. */
+function smoothSpan(points: readonly Point[]): Span {
+  const { mean, sd } = momentsOf(points)
+  const z = 1.2815515655
+  return { low: Math.exp(mean - z * sd), middle: Math.exp(mean), high: Math.exp(mean + z * sd) }
+}
+
+/** Fifteen equally likely numbers of uses, at least 1 each, by a histogram of their logarithms. */
+function atomsOf(uses: readonly Weighed[]): number[] {
+  const bins = new Map<number, number>()
+  for (const { value, weight } of uses) {
+    const bin = Math.floor(Math.log(Math.max(value, 1e-9)) / BIN)
+    bins.set(bin, (bins.get(bin) ?? 0) + weight)
+  }
+  const sorted = [...bins].sort(([a], [b]) => a - b)
+  const total = sorted.reduce((sum, [, weight]) => sum + weight, 0)
+  return Array.from({ length: ATOMS }, (_, j) => {
+    let left = ((j + 0.5) / ATOMS) * total
+    for (const [bin, weight] of sorted) {
+      if (left <= weight) return Math.max(1, Math.exp(BIN * (bin + left / weight)))
+      left -= weight
+    }
+    return 1
+  })
+}
+
+function medianOf(sorted: readonly number[]): number {
+  const middle = sorted.length / 2
+  return sorted.length % 2 === 1
+    ? (sorted[Math.floor(middle)] ?? 0)
+    : ((sorted[middle - 1] ?? 0) + (sorted[middle] ?? 0)) / 2
+}
