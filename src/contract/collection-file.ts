@@ -3,7 +3,7 @@ import { ChangeId, Id } from './basic.js'
 import { TABLES } from './collection-file-data.js'
 
 /** The meaning of the export; raised when it changes. */
-export const COLLECTION_FILE_VERSION = 4
+export const COLLECTION_FILE_VERSION = 5
 
 /**
  * Everything she has recorded: what an export holds and an import takes. Rows are the tables of the database with their
@@ -19,6 +19,8 @@ export const CollectionFile = z.strictObject({
     }),
   }),
   pictures: z.record(Id, z.base64()),
+  /** Rows of `photo` whose pictures are too much for one file: they lie in the data folder still. */
+  picturesLeftOut: z.array(Id),
 })
 export type CollectionFile = z.infer<typeof CollectionFile>
 

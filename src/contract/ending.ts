@@ -11,7 +11,19 @@ export const FinishItem = z.strictObject({
   wouldBuyAgain: z.enum(BUY_AGAIN),
   words: Line(2000),
   packageGoes: z.enum(PACKAGE_GOES).nullable(),
+  /** What the empty package weighs: asked for once, known of its kind from then on. */
+  empty: z
+    .strictObject({
+      id: NewId,
+      state: z.enum(['as finished', 'cleaned']),
+      grams: z.number().positive('A weight is above 0 g.').max(5000),
+      resolution: z.number().positive().max(10),
+    })
+    .nullable()
+    .default(null),
 })
+/** One shade of it is used up; with the last one the thing is. */
+export const FinishPart = z.strictObject({ changeId: ChangeId, day: DayText })
 
 export const EmptyView = z.object({
   item: ItemSummary,

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { MODEL_TYPES } from '#core/item/model-type'
 import { GOAL_KINDS } from '#core/goal/progress'
-import { FORMS, PAN_STAGES } from '#core/item/form'
+import { FORMS } from '#core/item/form'
 import {
   AVAILABILITIES,
   DEPTHS,
@@ -16,6 +16,8 @@ import {
 } from '#core/item/traits'
 import { ChangeId, DayText, Hex, Id, NewId, Line } from './basic.js'
 import { PairView, PhotoView } from './beside-item.js'
+import { ContentView, Reading, ReadingBody, ReadingView } from './reading.js'
+import { EventView, PackageWeightView } from './package-view.js'
 
 const Range = z.object({ earliest: DayText, latest: DayText })
 
@@ -26,13 +28,6 @@ export const OpenedBody = z.discriminatedUnion('kind', [
   z
     .strictObject({ kind: z.literal('range'), earliest: DayText, latest: DayText, said: Line(80) })
     .refine((range) => range.earliest <= range.latest, 'The first day must not be after the last.'),
-])
-
-/** A reading of the eye with its day. */
-export const ReadingBody = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('level'), value: z.number().min(0).max(1), day: DayText }),
-  z.strictObject({ kind: z.literal('length'), value: z.number().min(0).max(1), day: DayText }),
-  z.strictObject({ kind: z.literal('stage'), stage: z.enum(PAN_STAGES), day: DayText }),
 ])
 
 const PartBody = z.strictObject({
@@ -107,7 +102,6 @@ export const AddItem = z.strictObject({
   reading: ReadingBody.nullable(),
 })
 export const EditItem = z.strictObject({ changeId: ChangeId, version: z.int(), fields: ItemFields })
-export const AddReading = z.strictObject({ changeId: ChangeId, id: NewId, partId: Id.nullable(), reading: ReadingBody })
 export const RecordSign = z.strictObject({
   changeId: ChangeId,
   day: DayText,
@@ -115,20 +109,14 @@ export const RecordSign = z.strictObject({
 })
 export const OpenItem = z.strictObject({ changeId: ChangeId, day: DayText })
 
-export const Reading = z.object({
-  kind: z.enum(['level', 'length', 'stage']),
-  value: z.number().nullable(),
-  stage: z.enum(PAN_STAGES).nullable(),
-  day: DayText,
-})
-export type Reading = z.infer<typeof Reading>
-
 export const PartSummary = PartBody.extend({
   /** Where its swatch was not recorded. */
   guess: z.string().nullable(),
   reading: Reading.nullable(),
   uses: z.int(),
   finishedOn: DayText.nullable(),
+  /** Taken out of its palette: a thing of its own from then on. */
+  depottedOn: DayText.nullable(),
 })
 export type PartSummary = z.infer<typeof PartSummary>
 
@@ -244,6 +232,8 @@ export const ItemSummary = z.object({
   reading: Reading.nullable(),
   /** Share of the content left by the last reading, 0..1. */
   left: z.number().nullable(),
+  /** Between which shares what is left likely lies, where weighings tell and nothing was read by eye; never drawn as a fact. */
+  estimate: z.object({ low: z.number(), high: z.number() }).nullable(),
   /** Of how many of its shades that speaks. */
   leftOf: z.object({ read: z.int(), all: z.int() }).nullable(),
   /** Cells of a sheet that were kept as words. */
@@ -259,7 +249,7 @@ export const ItemSummary = z.object({
 })
 export type ItemSummary = z.infer<typeof ItemSummary>
 
-const ListedReading = Reading.pick({ kind: true, value: true, stage: true })
+const ListedReading = Reading.pick({ kind: true, value: true, stage: true, word: true })
 export type ListedReading = z.infer<typeof ListedReading>
 const ListedPart = PartSummary.extend({ reading: ListedReading.nullable() })
 export type ListedPart = z.infer<typeof ListedPart>
@@ -303,6 +293,7 @@ export const ListedItem = ItemSummary.pick({
 }).extend({
   opening: ItemSummary.shape.opening.omit({ by: true }),
   reading: ListedReading.nullable(),
+  estimate: z.object({ low: z.number(), high: z.number() }).nullable(),
   parts: z.array(ListedPart),
   shelfLife: ShelfLifeView.pick({ state: true, lastGood: true, actOn: true }).extend({
     sun: z.object({ lapsed: z.boolean() }).nullable(),
@@ -369,7 +360,10 @@ export const ItemAnswer = z.object({
   wearDays: z.array(DayText),
   /** Uses since it was last looked at; null when it never was. */
   sinceReading: z.object({ day: DayText, uses: z.int() }).nullable(),
-  readings: z.array(Reading),
+  readings: z.array(ReadingView),
+  packageEvents: z.array(EventView),
+  packageWeights: z.array(PackageWeightView),
+  content: ContentView.nullable(),
   goals: z.array(GoalView),
   events: z.array(LifeEvent),
   destinations: z.array(z.string()),

@@ -65,7 +65,7 @@ export function packItems(items: readonly ListedItem[]): PackedItems {
       FLAGS.reduce((sum, flag, bit) => sum + (item[flag] ? 1 << bit : 0), 0),
       [opening.kind, ...days(opening.within), opening.notAfter],
       [shelfLife.state, shelfLife.actOn, ...days(shelfLife.lastGood), shelfLife.sun?.lapsed ?? null],
-      reading && (reading.kind === 'stage' ? [reading.kind, reading.stage] : [reading.kind, reading.value]),
+      reading ? [reading.kind, reading.stage ?? reading.word ?? reading.value] : packedEstimate(item.estimate),
       ...COLUMNS.map((column) => item[column]),
       item.wornAs === item.category ? null : item.wornAs,
       orNull(item.packageStates),
@@ -99,6 +99,7 @@ export function unpackItems({ categories, makers, rows }: PackedItems): ListedIt
         sun: lapsed === null ? null : { lapsed },
       },
       reading: readingOf(reading ?? null),
+      estimate: estimateOf(reading ?? null),
       wornAs: row[at] ?? of.category,
       packageStates: row[at + 1] ?? [],
       goal: row[at + 2] ?? null,
@@ -107,13 +108,25 @@ export function unpackItems({ categories, makers, rows }: PackedItems): ListedIt
   })
 }
 
+/** Where nothing was read by eye: between what it likely lies, by weighings. */
+const ESTIMATE = 'likely'
+
+function packedEstimate(estimate: ListedItem['estimate']): Row | null {
+  return estimate && [ESTIMATE, estimate.low, estimate.high]
+}
+
+function estimateOf(packed: Row | null): ListedItem['estimate'] {
+  return packed?.[0] === ESTIMATE ? { low: Number(packed[1]), high: Number(packed[2]) } : null
+}
+
 function readingOf(packed: Row | null): ListedItem['reading'] {
-  if (packed === null) return null
-  const [kind, value] = packed
+  if (packed === null || packed[0] === ESTIMATE) return null
+  const [kind, value = null] = packed
   return {
     kind,
-    value: kind === 'stage' ? null : (value ?? null),
-    stage: kind === 'stage' ? (value ?? null) : null,
+    value: kind === 'stage' || kind === 'word' ? null : value,
+    stage: kind === 'stage' ? value : null,
+    word: kind === 'word' ? value : null,
   } as ListedItem['reading']
 }
 

@@ -244,5 +244,8 @@ export const Fronts = z.object({
   decisionsDue: z.int(),
   trials: z.int(),
   emptiesThisYear: z.int(),
+  /** The check-in that is under way, and when the last one was closed. */
+  checkIn: z.object({ items: z.int(), done: z.int() }).nullable(),
+  lastCheckIn: DayText.nullable(),
 })
 export type Fronts = z.infer<typeof Fronts>

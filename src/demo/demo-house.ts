@@ -1,5 +1,5 @@
 import { fieldsOf, type Day } from '#core/calendar/day'
-import type { ReadingBody } from '#contract/item'
+import { ReadingBody } from '#contract/reading'
 import type { z } from 'zod'
 import type { Done } from '#server/db/journal'
 import type { Db } from '#server/db/open-database'
@@ -90,9 +90,16 @@ export class DemoHouse {
     this.act('set-worn', () => this.house.wearing.setWorn({ itemId: item.id, day, worn: true, partIds }))
   }
 
-  read(item: { id: string }, partId: string | null, reading: z.output<typeof ReadingBody>): void {
+  read(item: { id: string }, partId: string | null, reading: z.input<typeof ReadingBody>): void {
     this.act('add-reading', (changeId) =>
-      this.house.collection.addReading(item.id, { changeId, id: this.house.newId(), partId, reading }),
+      this.house.measuring.addReading(item.id, {
+        changeId,
+        id: this.house.newId(),
+        partId,
+        checkInId: null,
+        pan: null,
+        reading: ReadingBody.parse(reading),
+      }),
     )
   }
 

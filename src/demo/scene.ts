@@ -104,6 +104,7 @@ export function finish(demo: DemoHouse, item: DemoItem, count: number): void {
       day: demo.day,
       wouldBuyAgain,
       words,
+      empty: null,
       packageGoes: count % 3 === 0 ? 'recycle' : 'bin',
     }),
   )

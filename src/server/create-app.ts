@@ -4,6 +4,7 @@ import express, { type Express, type NextFunction, type Request, type Response }
 import helmet from 'helmet'
 import { itemsIn, tellMarks } from '#core/words/told'
 import { changeRoutes } from './changes/routes.js'
+import { checkInRoutes } from './check-in/routes.js'
 import { collectionRoutes } from './collection/routes.js'
 import { packageRoot } from './db/package-root.js'
 import { decideRoutes } from './decide/routes.js'
@@ -17,6 +18,7 @@ import { layingRoutes } from './laying/routes.js'
 import { ownPagesOnly } from './http/guard.js'
 import { problemOf, sendProblem } from './http/problem.js'
 import { importingRoutes } from './importing/routes.js'
+import { measuringRoutes } from './measuring/routes.js'
 import { projectRoutes } from './projects/routes.js'
 import { settingsRoutes } from './settings/routes.js'
 import { shelfLifeRoutes } from './shelf-life/routes.js'
@@ -29,6 +31,8 @@ const PLACES = [
   drawerRoutes,
   layingRoutes,
   collectionRoutes,
+  measuringRoutes,
+  checkInRoutes,
   importingRoutes,
   projectRoutes,
   shelfLifeRoutes,

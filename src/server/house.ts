@@ -3,6 +3,7 @@ import { existsSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { dayAt, type Day } from '#core/calendar/day'
 import type { Settings } from '#contract/settings'
+import { CheckIns } from './check-in/check-ins.js'
 import { Care } from './collection/care.js'
 import { CollectionCommands } from './collection/commands.js'
 import { Merging } from './collection/merging.js'
@@ -21,6 +22,8 @@ import { FrontFigures } from './fronts/figures.js'
 import type { CommandRoute } from './http/routes.js'
 import { Importing } from './importing/importing.js'
 import { Laying } from './laying/laying.js'
+import { Measuring } from './measuring/measuring.js'
+import { Packages } from './measuring/packages.js'
 import { Projects } from './projects/projects.js'
 import { SettingsStore } from './settings/settings-store.js'
 import { Stretches } from './settings/stretches.js'
@@ -60,6 +63,9 @@ export class House {
   readonly care: Care
   readonly merging: Merging
   readonly photos: Photos
+  readonly measuring: Measuring
+  readonly packages: Packages
+  readonly checkIns: CheckIns
   readonly stretches: Stretches
   readonly importing: Importing
   readonly files: CollectionFiles
@@ -89,6 +95,9 @@ export class House {
     this.care = new Care(this)
     this.merging = new Merging(this)
     this.photos = new Photos(this)
+    this.measuring = new Measuring(this)
+    this.packages = new Packages(this)
+    this.checkIns = new CheckIns(this)
     this.stretches = new Stretches(this)
     this.importing = new Importing(this)
     this.files = new CollectionFiles(this)

@@ -9,6 +9,7 @@ const level = (day: string, value: number, over: Partial<DatedReading> = {}): Da
     kind: 'level',
     value,
     stage: null,
+    word: null,
     partId: null,
     day: d(day),
     moment: 'before-use',

@@ -1,5 +1,6 @@
 import type { Day } from '../calendar/day.js'
-import type { PanStage } from './form.js'
+import { levelOfWord, type LevelWord, type ReadingKind } from '../measure/reading.js'
+import { PAN_STAGES, type PanStage } from './form.js'
 
 /**
  * What is usually left of the content at a pan stage. First pan .43, half bare .22, mostly bare
@@ -25,12 +26,16 @@ const BARE_AT_STAGE: Readonly<Record<PanStage, number>> = {
   'mostly bare': 0.85,
 }
 
-/** What the eye reads: a level or a length as a share of the whole, or the stage of a pan, which has no number. */
-export type EyeReading =
-  | { readonly kind: 'level' | 'length'; readonly value: number; readonly stage: null }
-  | { readonly kind: 'stage'; readonly value: null; readonly stage: PanStage }
+/** What the eye reads: a level or a length as a share of the whole, the stage of a pan, its bare share, or a word of hers. */
+export interface EyeReading {
+  readonly kind: Exclude<ReadingKind, 'gross'>
+  /** A share, 0..1; null of a stage and a word. */
+  readonly value: number | null
+  readonly stage: PanStage | null
+  readonly word: LevelWord | null
+}
 
-export type DatedReading = EyeReading & {
+export interface DatedReading extends EyeReading {
   /** The shade it is of; null for the whole. */
   readonly partId: string | null
   readonly day: Day
@@ -39,12 +44,41 @@ export type DatedReading = EyeReading & {
 }
 
 /** Share of the content left, 0..1, by a reading of the eye. */
-export function leftByReading(reading: EyeReading): number {
-  return reading.kind === 'stage' ? LEFT_AT_STAGE[reading.stage] : reading.value
+export function leftByReading({ kind, value, stage, word }: EyeReading): number {
+  if (stage !== null) return LEFT_AT_STAGE[stage]
+  if (word !== null) return levelOfWord(word)
+  return kind === 'bare' ? leftAtBare(value ?? 0) : (value ?? 0)
 }
 
 export function bareAtStage(stage: PanStage): number {
   return BARE_AT_STAGE[stage]
+}
+
+/** Where a stage stands among the others, from 0. */
+export function stageRank(stage: PanStage): number {
+  return PAN_STAGES.indexOf(stage)
+}
+
+/** The furthest stage that a bare share has reached. No bare metal: a dip, at most. */
+export function stageOfBare(bare: number): PanStage {
+  const reached = PAN_STAGES.filter((stage) => BARE_AT_STAGE[stage] > 0 && bare >= BARE_AT_STAGE[stage])
+  return reached.at(-1) ?? (bare > 0 ? 'first pan' : 'dip')
+}
+
+/** What is left at a bare share: in straight lines between the stages, to nothing where all is bare. Assumption. */
+function leftAtBare(bare: number): number {
+  const known = [
+    [0, LEFT_AT_STAGE.dip],
+    ...(['first pan', 'half bare', 'mostly bare'] as const).map((stage) => [
+      BARE_AT_STAGE[stage],
+      LEFT_AT_STAGE[stage],
+    ]),
+    [1, 0],
+  ] as [number, number][]
+  const after = known.findIndex(([at]) => at >= bare)
+  const [x1, y1] = known[Math.max(0, after)] ?? [1, 0]
+  const [x0, y0] = known[Math.max(0, after - 1)] ?? [0, 1]
+  return x1 === x0 ? y1 : y0 + ((bare - x0) / (x1 - x0)) * (y1 - y0)
 }
 
 /** Readings of one day follow their moment, then the instant of saving. */
@@ -79,13 +113,26 @@ export function contentOn(readings: readonly DatedReading[], partIds: readonly s
   const read = own.filter((each) => each !== undefined).length
   const shades = partIds.length === 0 ? null : { read, all: partIds.length }
   const known = read === 0 ? (whole ? [whole] : []) : own.flatMap((each) => each ?? whole ?? [])
-  const bares = known.flatMap((each) => (each.stage === null ? [] : [bareAtStage(each.stage)]))
+  const bares = known.flatMap((each) => bareBy(past, each) ?? [])
   return {
     left: mean(known.map(leftByReading)),
     bare: mean(bares),
     panShows: bares.some((bare) => bare > 0),
     shades,
   }
+}
+
+/**
+ * Bare share by the last reading of a thing or shade. A stage tells only from where on: an area measured before it that still fits
+ * it stays true. Null where the reading tells nothing of a pan.
+ */
+function bareBy(past: readonly DatedReading[], last: DatedReading): number | null {
+  if (last.kind === 'bare') return last.value
+  if (last.stage === null) return null
+  const least = BARE_AT_STAGE[last.stage]
+  const next = PAN_STAGES[stageRank(last.stage) + 1]
+  const measured = past.findLast((each) => each.kind === 'bare' && each.partId === last.partId)?.value ?? least
+  return measured >= least && (next === undefined || measured < BARE_AT_STAGE[next]) ? measured : least
 }
 
 /**

@@ -143,3 +143,8 @@ function sunFilterOf(facts: ShelfLifeFacts): ShelfLife['sun'] {
     facts.expiry ?? (facts.acquired === null ? null : addMonths(facts.acquired.earliest, SUN_FILTER_MONTHS))
   return { lastDay, lapsed: lastDay !== null && addDays(lastDay, 1) <= facts.today }
 }
+
+/** The first of these last good days; null where none is known. What is made of several things is good for no longer. */
+export function earliestLastGood(lives: readonly (Pick<ShelfLife, 'actOn'> | null)[]): Day | null {
+  return lives.flatMap((life) => life?.actOn ?? []).sort()[0] ?? null
+}

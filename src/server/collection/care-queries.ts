@@ -66,6 +66,7 @@ export function careQueries(db: Db) {
     lastNamed: sql<[string], { at: string }>(`
       SELECT max(c.made_at) AS at FROM change_row r JOIN change c ON c.id = r.change_id
        WHERE r.tbl = 'photo' AND json_extract(r.before, '$.content') = ?`),
+    panOnPhoto: sql<[string], { id: string }>('SELECT id FROM pan_reading WHERE photo_id = ? LIMIT 1'),
     dropPhoto: sql<[string]>('DELETE FROM photo WHERE id = ?'),
     categoryByName: sql<[string], { id: string }>('SELECT id FROM category WHERE name = ? COLLATE NOCASE'),
     category: sql<[string], { id: string }>('SELECT id FROM category WHERE id = ?'),

@@ -1,9 +1,8 @@
 import { fail, ok, type Failure, type Outcome } from '../failing.js'
 import { itemMark } from '#core/words/told'
 import type { Day } from '#core/calendar/day'
-import { eyeMeasureOf } from '#core/item/form'
 import { cannotBeUnopened, saidOn, type Opened } from '#core/item/opening'
-import type { ItemFields, AddItem, AddReading, EditItem } from '#contract/item'
+import type { ItemFields, AddItem, EditItem } from '#contract/item'
 import type { z } from 'zod'
 import type { Done } from '../db/journal.js'
 import type { House } from '../house.js'
@@ -12,7 +11,6 @@ import { collectionQueries } from './queries.js'
 
 type AddBody = z.output<typeof AddItem>
 type EditBody = z.output<typeof EditItem>
-type ReadingBody = z.output<typeof AddReading>
 
 /** What an imported item brings beyond the form. */
 export interface Brought {
@@ -53,10 +51,12 @@ export class CollectionCommands {
       this.#queries.addMark.run({ id: this.#house.newId(), itemId: body.id, identity: brought.importIdentity })
     this.#putParts(body.id, fields)
     if (body.reading !== null) {
-      const read = this.addReading(body.id, {
+      const read = this.#house.measuring.addReading(body.id, {
         changeId: body.changeId,
         id: this.#house.newId(),
         partId: null,
+        checkInId: null,
+        pan: null,
         reading: body.reading,
       })
       if (!read.ok) return read
@@ -87,34 +87,6 @@ export class CollectionCommands {
     this.#putParts(id, fields)
     this.#house.wearing.laterWordHolds()
     return ok({ words: `Changed ${itemMark({ id, ...fields })}`, answer: { id } })
-  }
-
-  addReading(itemId: string, body: ReadingBody): Outcome<Done<{ id: string }>> {
-    const item = this.#house.stock.one(itemId, this.#house.today())
-    if (!item) return fail('unknown-item', { value: itemId })
-    const { reading } = body
-    if (reading.day > this.#house.today()) return fail('day-in-future', { value: reading.day })
-    if (body.partId !== null && !item.parts.some((part) => part.id === body.partId))
-      return fail('unknown-part', { value: body.partId, field: 'partId' })
-    if (this.#queries.readingTaken.get(body.id)) return fail('id-taken', { value: body.id })
-    const fits = body.partId !== null ? 'pan' : eyeMeasureOf(item.form, item.opaque)
-    const kind = reading.kind === 'stage' ? 'pan' : reading.kind
-    if (fits !== kind) return fail('reading-does-not-fit', { form: item.form, kind: reading.kind })
-    // By default a reading is from before that day's use, unless the use is ticked already.
-    const moment = this.#queries.wornOn.get(itemId, reading.day) ? 'after-use' : 'before-use'
-    this.#queries.addReading.run({
-      id: body.id,
-      itemId,
-      partId: body.partId,
-      day: reading.day,
-      moment,
-      savedAt: this.#house.now().toISOString(),
-      kind: reading.kind,
-      value: reading.kind === 'stage' ? null : reading.value,
-      unit: reading.kind === 'stage' ? null : 'share',
-      stage: reading.kind === 'stage' ? reading.stage : null,
-    })
-    return ok({ words: `Recorded how much is left of ${itemMark(item)}`, answer: { id: body.id } })
   }
 
   recordSign(id: string, day: Day, words: string): Outcome<Done<{ id: string }>> {

@@ -10,6 +10,7 @@ import {
   readFileSync,
   renameSync,
   rmSync,
+  writeFileSync,
   writeSync,
 } from 'node:fs'
 import { join } from 'node:path'
@@ -20,43 +21,13 @@ import type { PhotoView } from '#contract/beside-item'
 import type { Done } from '../db/journal.js'
 import type { House } from '../house.js'
 import { careQueries } from './care-queries.js'
+import { thumbOf, type ShrunkPhoto } from './shrink.js'
 
-/** Longest side of a kept picture, px: enough to see a pan's edge, small enough to keep hundreds. Assumption. */
-const LONGEST_SIDE = 1600
-const JPEG_QUALITY = 82
 /** Pictures that no row names any more are kept this long after their removal, so that taking it back brings them again. */
 const KEPT_DAYS = 30
 /** A picture that no change ever named was left by an act that failed; one may be under way. */
 const LEFTOVER_DAYS = 1
 const DAY_MS = 86_400_000
-
-/** A picture as it will be kept. */
-export interface ShrunkPhoto {
-  readonly jpeg: Buffer
-  readonly width: number
-  readonly height: number
-}
-
-/**
- * Re-encodes a picture: turned upright, shrunk, as JPEG, without any of its metadata (the place it was taken at above all).
- * `not-a-picture` when the bytes are none.
- */
-export async function shrink(bytes: Buffer): Promise<Outcome<ShrunkPhoto>> {
-  try {
-    // Loaded when the first picture comes: the server starts sooner without it.
-    const { default: sharp } = await import('sharp')
-    // sharp leaves metadata out unless it is asked to keep it.
-    const { data, info } = await sharp(bytes, { limitInputPixels: 120_000_000 })
-      .rotate()
-      .resize({ width: LONGEST_SIDE, height: LONGEST_SIDE, fit: 'inside', withoutEnlargement: true })
-      .flatten({ background: '#dfe2e5' })
-      .jpeg({ quality: JPEG_QUALITY })
-      .toBuffer({ resolveWithObject: true })
-    return ok({ jpeg: data, width: info.width, height: info.height })
-  } catch {
-    return fail('not-a-picture')
-  }
-}
 
 /** Pictures of items: a row in the collection, the picture itself a file in the data folder. */
 export class Photos {
@@ -83,12 +54,33 @@ export class Photos {
     return file !== null && existsSync(file) ? readFileSync(file) : null
   }
 
+  /** Whether a picture of this name lies in the data folder. */
+  holds(content: string): boolean {
+    return existsSync(this.#file(content))
+  }
+
+  /** The small picture that lists show; made when it is first asked for, and kept beside the whole one. */
+  async readSmall(id: string): Promise<Buffer | null> {
+    const row = this.#queries.photo.get(id)
+    if (row === undefined) return null
+    const small = join(this.#folder, `${row.content}.small.jpg`)
+    if (existsSync(small)) return readFileSync(small)
+    const whole = this.read(id)
+    if (whole === null) return null
+    const jpeg = await thumbOf(whole)
+    writeFileSync(`${small}.part`, jpeg)
+    renameSync(`${small}.part`, small)
+    return jpeg
+  }
+
   /** The file first, then the row: a row never stands without its picture. */
   add(id: string, itemId: string, day: Day, photo: ShrunkPhoto): Outcome<Done<{ id: string }>> {
     const item = this.#house.stock.one(itemId, this.#house.today())
     if (!item) return fail('unknown-item', { value: itemId })
     if (day > this.#house.today()) return fail('day-in-future', { value: day })
     if (this.#queries.photo.get(id)) return fail('id-taken', { value: id })
+    const same = this.#queries.photosOf.all(itemId).find((row) => row.content === contentOf(photo.jpeg))
+    if (same) return fail('same-picture', { day: same.day })
     const content = this.write(photo.jpeg)
     this.#queries.addPhoto.run({ id, itemId, day, width: photo.width, height: photo.height, content })
     return ok({ words: `Added a picture of ${itemMark(item)}`, answer: { id } })
@@ -99,7 +91,7 @@ export class Photos {
    * none is ever written over. It is there, whatever happens next, when this returns.
    */
   write(jpeg: Buffer): string {
-    const content = createHash('sha256').update(jpeg).digest('hex')
+    const content = contentOf(jpeg)
     mkdirSync(this.#folder, { recursive: true })
     const file = this.#file(content)
     if (existsSync(file)) return content
@@ -111,6 +103,7 @@ export class Photos {
 
   drop(id: string): Outcome<Done<{ id: string }>> {
     if (!this.#queries.photo.get(id)) return fail('unknown-photo', { value: id })
+    if (this.#queries.panOnPhoto.get(id)) return fail('picture-measured')
     this.#queries.dropPhoto.run(id)
     return ok({ words: 'Removed a picture', answer: { id } })
   }
@@ -120,7 +113,7 @@ export class Photos {
     if (!existsSync(this.#folder)) return
     const named = new Set(this.#queries.photoContents.all().map((row) => row.content))
     for (const name of readdirSync(this.#folder)) {
-      const found = /^([A-Za-z0-9_-]{1,120})\.jpg(\.part)?$/.exec(name)
+      const found = /^([A-Za-z0-9_-]{1,120})(?:\.small)?\.jpg(\.part)?$/.exec(name)
       const [, content = '', part] = found ?? []
       if (content === '' || (part === undefined && named.has(content))) continue
       const file = join(this.#folder, name)
@@ -139,6 +132,10 @@ export class Photos {
   #file(content: string): string {
     return join(this.#folder, `${content}.jpg`)
   }
+}
+
+function contentOf(jpeg: Buffer): string {
+  return createHash('sha256').update(jpeg).digest('hex')
 }
 
 function syncTo(file: string, bytes: Buffer): void {

@@ -3,7 +3,6 @@ import type { Form } from '#core/item/form'
 import type { ModelType } from '#core/item/model-type'
 import type { Db } from '../db/open-database.js'
 import { preparing } from '../db/query.js'
-import type { ReadingRow } from '../stock/rows.js'
 
 export interface CategoryRow {
   id: string
@@ -64,7 +63,6 @@ export function collectionQueries(db: Db) {
     partOwner: sql<[{ id: string; itemId: string }], { item_id: string }>(
       'SELECT item_id FROM part WHERE id = @id AND item_id <> @itemId',
     ),
-    readingTaken: sql<[string], { id: string }>('SELECT id FROM measurement WHERE id = ?'),
     itemHead: sql<
       [string],
       {
@@ -94,14 +92,6 @@ export function collectionQueries(db: Db) {
            + (SELECT count(*) FROM stay WHERE part_id = @id) + (SELECT count(*) FROM photo WHERE part_id = @id)
            + (SELECT count(*) FROM item_event WHERE part_id = @id) AS n`),
     dropPart: sql<[string]>('DELETE FROM part WHERE id = ?'),
-    addReading: sql(`
-      INSERT INTO measurement (id, item_id, part_id, day, moment, saved_at, kind, value, unit, stage)
-      VALUES (@id, @itemId, @partId, @day, @moment, @savedAt, @kind, @value, @unit, @stage)`),
-    wornOn: sql<[string, Day], { id: string }>('SELECT id FROM wear WHERE item_id = ? AND day = ?'),
-    readings: sql<[string], ReadingRow>(`
-      SELECT item_id, part_id, kind, value, stage, day, moment, saved_at FROM measurement
-       WHERE item_id = ? AND kind IN ('level', 'length', 'stage') AND part_id IS NULL
-       ORDER BY day, moment DESC, saved_at, rowid`),
     lastLook: sql<[string], { day: Day; moment: 'before-use' | 'after-use' }>(
       'SELECT day, moment FROM measurement WHERE item_id = ? ORDER BY day DESC, moment, saved_at DESC, rowid DESC LIMIT 1',
     ),

@@ -3,7 +3,7 @@ import { fail, ok } from '../failing.js'
 import { destinationsFor } from '#core/decide/verdict'
 import { isSpoiled } from '#core/shelf-life/last-good-day'
 import { wearsSince } from '#core/wear/tally'
-import { AddItem, AddReading, EditItem, OpenItem, RecordSign, type ItemAnswer, type LifeEvent } from '#contract/item'
+import { AddItem, EditItem, OpenItem, RecordSign, type ItemAnswer, type LifeEvent } from '#contract/item'
 import {
   AddCategory,
   DropPair,
@@ -20,11 +20,10 @@ import { packItems } from '#contract/packed-items'
 import { ChangeId, DayText, NewId } from '#contract/basic'
 import { z } from 'zod'
 import { problemOf, problemOfInput, sendProblem } from '../http/problem.js'
-import { shrink } from './photos.js'
+import { shrink } from './shrink.js'
 import type { House } from '../house.js'
 import { command, read } from '../http/routes.js'
 import { listedOf, summaryOf } from '../stock/item-facts.js'
-import { datedReading, shownReading } from '../stock/stock.js'
 import { collectionQueries } from './queries.js'
 
 const PhotoAddress = z.strictObject({ changeId: ChangeId, photoId: NewId, day: DayText })
@@ -43,9 +42,6 @@ export function collectionRoutes(house: House): Router {
   read(routes, '/items/:id', (_, { id = '' }) => item(id))
   command(house, routes, 'post', '/items', AddItem, 'add-item', (body) => commands.add(body))
   command(house, routes, 'put', '/items/:id', EditItem, 'edit-item', (body, { id = '' }) => commands.edit(id, body))
-  command(house, routes, 'post', '/items/:id/readings', AddReading, 'add-reading', (body, { id = '' }) =>
-    commands.addReading(id, body),
-  )
   command(house, routes, 'post', '/items/:id/sign', RecordSign, 'record-sign', (body, { id = '' }) =>
     commands.recordSign(id, body.day, body.words),
   )
@@ -71,6 +67,13 @@ export function collectionRoutes(house: House): Router {
     if (jpeg === null) return sendProblem(response, problemOf({ code: 'unknown-photo', data: {} }))
     response.setHeader('Cache-Control', 'private, max-age=31536000, immutable')
     response.type('image/jpeg').send(jpeg)
+  })
+  routes.get('/photos/:id/small', (request, response, next) => {
+    photos.readSmall(String(request.params['id'])).then((jpeg) => {
+      if (jpeg === null) return sendProblem(response, problemOf({ code: 'unknown-photo', data: {} }))
+      response.setHeader('Cache-Control', 'private, max-age=31536000, immutable')
+      response.type('image/jpeg').send(jpeg)
+    }, next)
   })
   // The picture is the body; what it belongs to stands in the address.
   routes.post(
@@ -124,7 +127,7 @@ export function collectionRoutes(house: House): Router {
       sinceReading: look === undefined ? null : { day: look.day, uses: wearsSince(wearDays, look) },
       pairs: care.pairsOf(id),
       photos: photos.of(id),
-      readings: queries.readings.all(id).map((row) => shownReading(datedReading(row))),
+      ...house.measuring.of(found),
       goals: (house.stock.goals([id], today).get(id) ?? []).map(({ goal }) => goal),
       events: queries.events.all({ id }) as LifeEvent[],
       destinations: [

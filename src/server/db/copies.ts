@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs'
+import { copyFileSync, existsSync, linkSync, lstatSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import type { Db } from './open-database.js'
@@ -18,10 +18,12 @@ export class Copies {
   readonly #db: Db
   readonly #folder: string
   readonly #now: () => Date
+  readonly #pictures: string
 
   constructor(db: Db, folder: string, now: () => Date) {
     this.#db = db
     this.#folder = join(folder, 'copies')
+    this.#pictures = join(folder, 'photos')
     this.#now = now
   }
 
@@ -35,6 +37,7 @@ export class Copies {
     const part = this.#part(file)
     await this.#db.backup(part)
     this.#keep(part, file, 'day')
+    this.#linkPictures()
   }
 
   /** A copy of what is there now, before an import or a change of the schema. Throws when the disk takes no more. */
@@ -45,9 +48,32 @@ export class Copies {
     // VACUUM INTO reads one consistent state, the write-ahead log included.
     this.#db.prepare('VACUUM INTO ?').run(part)
     return {
-      keep: () => this.#keep(part, file, kind),
+      keep: () => {
+        this.#keep(part, file, kind)
+        this.#linkPictures()
+      },
       drop: () => rmSync(part, { force: true }),
     }
+  }
+
+  /**
+   * The pictures of the copies: the same files under a second name in `copies/photos`, so that they take no room twice. What is
+   * gone from the house stays there for as long as the oldest copy may still name it.
+   */
+  #linkPictures(): void {
+    if (!existsSync(this.#pictures)) return
+    const pool = join(this.#folder, 'photos')
+    mkdirSync(pool, { recursive: true })
+    const there = new Set(readdirSync(pool))
+    const wanted = new Set(readdirSync(this.#pictures).filter((name) => /^[A-Za-z0-9_-]{1,120}\.jpg$/.test(name)))
+    for (const name of wanted) if (!there.has(name)) linkOrCopy(join(this.#pictures, name), join(pool, name))
+    const oldest = readdirSync(this.#folder)
+      .filter((name) => name.endsWith('.db'))
+      .map((name) => lstatSync(join(this.#folder, name)).mtimeMs)
+    const before = Math.min(...oldest)
+    for (const name of there)
+      // The name in the house went after this time; a copy made before it may need the picture.
+      if (!wanted.has(name) && lstatSync(join(pool, name)).ctimeMs < before) rmSync(join(pool, name), { force: true })
   }
 
   #part(file: string): string {
@@ -72,6 +98,17 @@ export class Copies {
       return
     }
     for (const name of over) rmSync(join(this.#folder, name), { force: true })
+  }
+}
+
+/** Another name for the same bytes; a second copy of them where the disk knows no such thing. */
+function linkOrCopy(from: string, to: string): void {
+  try {
+    linkSync(from, to)
+  } catch (error) {
+    const code = (error as NodeJS.ErrnoException).code
+    if (code === 'EEXIST' || code === 'ENOENT') return
+    copyFileSync(from, to)
   }
 }
 

@@ -92,10 +92,19 @@ export const TABLES: Readonly<Record<string, TableEntry>> = {
   ),
   put_back: recorded('nothing', { item_id: 'move' }, pairOf(AUTO('put_back'), 'item_id', 'day')),
   not_today: recorded('nothing', { item_id: 'move' }, pairOf(AUTO('not_today'), 'item_id', 'day')),
-  measurement: recorded(ofItem, { item_id: 'move' }),
-  item_event: recorded(ofItem, { item_id: 'move' }),
-  package_weight: recorded('nothing'),
   project: recorded('everything', { palette_id: 'move' }),
+  check_in: recorded('nothing', { push_item_id: 'move' }),
+  check_in_step: recorded(
+    'nothing',
+    { item_id: 'move' },
+    pairOf(AUTO('check_in_step'), 'check_in_id', 'item_id', 'measure'),
+  ),
+  kept_container: recorded('nothing', { item_id: 'move' }),
+  measurement: recorded(ofItem, { item_id: 'move' }),
+  pan_reading: recorded('nothing', {}, pairOf(AUTO('pan_reading'), 'measurement_id')),
+  item_event: recorded(ofItem, { item_id: 'move', other_item_id: 'move' }),
+  // What a kind of package weighs is known of every thing of that kind.
+  package_weight: recorded('everything', { item_id: 'move' }),
   stay: recorded(
     ofItem,
     { item_id: 'by hand' },

@@ -1,7 +1,7 @@
 import type { z } from 'zod'
-import { fail, ok, type Outcome } from '../failing.js'
+import { fail, ok, type Failure, type Outcome } from '../failing.js'
 import { itemMark } from '#core/words/told'
-import { daysBetween } from '#core/calendar/day'
+import { daysBetween, type Day } from '#core/calendar/day'
 import type { EmptiesAnswer, FinishItem } from '#contract/ending'
 import type { Done } from '../db/journal.js'
 import type { House } from '../house.js'
@@ -62,13 +62,8 @@ export class Empties {
     if (item.lastWorn !== null && body.day < item.lastWorn)
       return fail('finished-before-last-wear', { value: body.day, day: item.lastWorn })
     if ((this.#queries.reviewTaken.get(body.reviewId)?.n ?? 0) > 0) return fail('id-taken', { value: body.reviewId })
-    if (item.placement !== null) {
-      const out = this.#house.drawer.takeOut(itemId, body.day)
-      if (!out.ok) return out
-    }
-    this.#queries.finish.run({ id: itemId, day: body.day })
-    this.#house.decide.closeTrials(itemId, body.day)
-    this.#queries.offShortList.run(itemId)
+    const ended = this.#end(item, body.day)
+    if (ended) return ended
     this.#queries.review.run({
       id: body.reviewId,
       productId: item.productId,
@@ -78,7 +73,54 @@ export class Empties {
       words: body.words,
       packageGoes: body.packageGoes,
     })
+    if (body.empty) {
+      const { changeId, day, empty } = body
+      const weighed = this.#house.measuring.addWeight(itemId, { changeId, day, ...empty })
+      if (!weighed.ok) return weighed
+    }
+    if (body.packageGoes === 'keep the container')
+      this.#queries.keepContainer.run({
+        id: this.#house.newId(),
+        words: [item.name, item.shade].filter(Boolean).join(' ').slice(0, 120),
+        itemId,
+        day: body.day,
+        // What will be washed out of it is weighed with it: only a cleaned one is known.
+        grams: body.empty?.state === 'cleaned' ? body.empty.grams : null,
+        resolution: body.empty?.state === 'cleaned' ? body.empty.resolution : null,
+      })
     return ok({ words: `Finished ${itemMark(item)}`, answer: { id: itemId, backups: item.backups } })
+  }
+
+  /** A shade is used up; with the last one of them the palette is. */
+  finishPart(partId: string, day: Day): Outcome<Done<{ id: string; last: boolean }>> {
+    const part = this.#queries.part.get(partId)
+    const item = part && this.#house.stock.one(part.item_id, this.#house.today())
+    if (!part || !item) return fail('unknown-part', { value: partId, field: 'partId' })
+    if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
+    if (part.finished_on !== null) return fail('part-finished', { name: part.name })
+    if (day > this.#house.today()) return fail('day-in-future', { value: day })
+    if (part.last_worn !== null && day < part.last_worn)
+      return fail('finished-before-last-wear', { value: day, day: part.last_worn })
+    this.#queries.finishPart.run({ id: partId, day })
+    const last = (this.#queries.partsLeft.get(item.id)?.n ?? 0) === 0
+    if (last && (item.lastWorn === null || item.lastWorn <= day)) {
+      const ended = this.#end(item, day)
+      if (ended) return ended
+    }
+    const words = last ? `Finished ${itemMark(item)} with its last shade` : `Finished ${part.name} of ${itemMark(item)}`
+    return ok({ words, answer: { id: partId, last } })
+  }
+
+  /** It leaves the drawer, trials and the short list; its history stays. */
+  #end(item: ItemFacts, day: Day): { readonly ok: false; readonly failure: Failure } | null {
+    if (item.placement !== null) {
+      const out = this.#house.drawer.takeOut(item.id, day)
+      if (!out.ok) return out
+    }
+    this.#queries.finish.run({ id: item.id, day })
+    this.#house.decide.closeTrials(item.id, day)
+    this.#queries.offShortList.run(item.id)
+    return null
   }
 }
 

@@ -28,6 +28,21 @@ export function emptiesQueries(db: Db) {
       UPDATE item SET ended_as = 'finished', ended_on = @day, location = 'resting', location_until = NULL,
              version = version + 1
        WHERE id = @id`),
+    keepContainer: sql<
+      [{ id: string; words: string; itemId: string; day: Day; grams: number | null; resolution: number | null }]
+    >(`
+      INSERT INTO kept_container (id, words, form, grams, resolution, item_id, kept_on)
+      SELECT @id, @words, form, @grams, @resolution, id, @day FROM item WHERE id = @itemId`),
+    part: sql<[string], { id: string; item_id: string; name: string; finished_on: Day | null; last_worn: Day | null }>(`
+      SELECT p.id, p.item_id, p.name, p.finished_on,
+             (SELECT max(w.day) FROM wear_part wp JOIN wear w ON w.id = wp.wear_id WHERE wp.part_id = p.id) AS last_worn
+        FROM part p WHERE p.id = ?`),
+    finishPart: sql<[{ id: string; day: Day }]>(
+      'UPDATE part SET finished_on = @day, version = version + 1 WHERE id = @id',
+    ),
+    partsLeft: sql<[string], { n: number }>(
+      'SELECT count(*) AS n FROM part WHERE item_id = ? AND finished_on IS NULL AND depotted_on IS NULL',
+    ),
     offShortList: sql<[string]>('DELETE FROM short_list WHERE item_id = ?'),
   }
 }

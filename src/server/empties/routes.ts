@@ -1,6 +1,6 @@
 import { Router } from 'express'
 import { ok } from '../failing.js'
-import { FinishItem } from '#contract/ending'
+import { FinishItem, FinishPart } from '#contract/ending'
 import type { House } from '../house.js'
 import { command, read } from '../http/routes.js'
 
@@ -10,6 +10,9 @@ export function emptiesRoutes(house: House): Router {
   read(routes, '/empties', () => ok(empties.all()))
   command(house, routes, 'post', '/items/:id/finish', FinishItem, 'finish', (body, { id = '' }) =>
     empties.finish(id, body),
+  )
+  command(house, routes, 'post', '/parts/:id/finish', FinishPart, 'finish-part', (body, { id = '' }) =>
+    empties.finishPart(id, body.day),
   )
   return routes
 }

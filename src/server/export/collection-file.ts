@@ -11,6 +11,8 @@ type TableName = keyof CollectionFile['tables']
 
 /** What no house can be without. */
 const NEVER_EMPTY = ['zone', 'category'] as const
+/** Bytes of pictures that one file carries: the newest, up to this; the others are named. */
+const MOST_PICTURES = 200_000_000
 
 /** The whole collection out of the house and into it again. */
 export class CollectionFiles {
@@ -18,8 +20,11 @@ export class CollectionFiles {
   readonly #tables = exportedTables() as TableName[]
   readonly #columns: ReadonlyMap<string, readonly string[]>
 
-  constructor(house: House) {
+  readonly #mostPictures: number
+
+  constructor(house: House, mostPictures = MOST_PICTURES) {
     this.#house = house
+    this.#mostPictures = mostPictures
     this.#columns = new Map(this.#tables.map((name) => [name, columnsOf(house.db, name)]))
   }
 
@@ -29,9 +34,13 @@ export class CollectionFiles {
       this.#tables.map((name) => [name, this.#rowsOf(name)]),
     ) as CollectionFile['tables']
     const pictures: Record<string, string> = {}
-    for (const { id } of tables.photo) {
+    const picturesLeftOut: string[] = []
+    let bytes = 0
+    for (const { id } of [...tables.photo].sort((a, b) => (a.day < b.day ? 1 : -1))) {
       const jpeg = this.#house.photos.read(id)
-      if (jpeg !== null) pictures[id] = jpeg.toString('base64')
+      bytes += jpeg?.length ?? 0
+      if (jpeg !== null && bytes <= this.#mostPictures) pictures[id] = jpeg.toString('base64')
+      else picturesLeftOut.push(id)
     }
     return {
       format: 'seligo collection',
@@ -39,6 +48,7 @@ export class CollectionFiles {
       exportedAt: this.#house.now().toISOString(),
       tables,
       pictures,
+      picturesLeftOut,
     }
   }
 
@@ -64,7 +74,13 @@ export class CollectionFiles {
         this.#house.photos.write(Buffer.from(base64, 'base64')),
       ]),
     )
-    const photo = file.tables.photo.map((row) => ({ ...row, content: content.get(row.id) ?? row.content }))
+    // What the file only names is here still, or it is nowhere: a row never stands without its picture.
+    const photo = file.tables.photo
+      .map((row) => ({ ...row, content: content.get(row.id) ?? row.content }))
+      .filter((row) => content.has(row.id) || this.#house.photos.holds(row.content))
+    const kept = new Set(photo.map((row) => row.id))
+    const panReading = file.tables.pan_reading.filter((row) => kept.has(row.photo_id))
+    const missing = file.tables.photo.length - photo.length
     // Rows refer to each other across tables; all of it is checked when the change is committed.
     db.pragma('defer_foreign_keys = ON')
     for (const name of [...this.#tables].reverse()) db.prepare(`DELETE FROM "${name}"`).run()
@@ -73,7 +89,12 @@ export class CollectionFiles {
       const insert = db.prepare(
         `INSERT INTO "${name}" (${columns.map((c) => `"${c}"`).join(', ')}) VALUES (${columns.map((c) => `@${c}`).join(', ')})`,
       )
-      for (const [at, row] of (name === 'photo' ? photo : file.tables[name]).entries()) {
+      for (const [at, row] of (name === 'photo'
+        ? photo
+        : name === 'pan_reading'
+          ? panReading
+          : file.tables[name]
+      ).entries()) {
         const refused = refusalOf(() => insert.run(row))
         if (refused !== null) return fail('collection-inconsistent', { where: `tables.${name}.${at}`, why: refused })
       }
@@ -91,7 +112,8 @@ export class CollectionFiles {
         why: `there would be ${breach.rule}`,
       })
     const items = file.tables.item.length
-    return ok({ words: `Took in a collection of ${counted(items, 'item')}`, answer: { items } })
+    const without = missing === 0 ? '' : `, without ${counted(missing, 'picture')} that the file only names`
+    return ok({ words: `Took in a collection of ${counted(items, 'item')}${without}`, answer: { items } })
   }
 
   #incomplete(file: CollectionFile): ReturnType<typeof fail<'collection-inconsistent'>> | null {
@@ -102,7 +124,8 @@ export class CollectionFiles {
     const stray = Object.keys(file.pictures).find((id) => !photos.has(id))
     if (stray !== undefined)
       return fail('collection-inconsistent', { where: `pictures.${stray}`, why: 'no row of photo has this id' })
-    const missing = file.tables.photo.findIndex((row) => file.pictures[row.id] === undefined)
+    const leftOut = new Set(file.picturesLeftOut)
+    const missing = file.tables.photo.findIndex((row) => file.pictures[row.id] === undefined && !leftOut.has(row.id))
     return missing < 0
       ? null
       : fail('collection-inconsistent', { where: `tables.photo.${missing}`, why: 'the file does not hold its picture' })

@@ -5,7 +5,7 @@ type Row = Record<string, unknown>
 type Tables = Record<string, Row[] | undefined>
 
 /** What each version of the file needs to become the next one, by the version it starts from. */
-const STEPS: Readonly<Record<number, (tables: Tables) => Tables>> = { 2: fromSecond, 3: fromThird }
+const STEPS: Readonly<Record<number, (tables: Tables) => Tables>> = { 2: fromSecond, 3: fromThird, 4: fromFourth }
 
 /**
  * A collection file of an earlier version as one of today's. What is no collection file, or of a later version, is given back as
@@ -21,7 +21,9 @@ export function upgradeFile(file: unknown): unknown {
     tables = step(tables)
     version += 1
   }
-  return version === file['version'] ? file : { ...file, version, tables }
+  return version === file['version']
+    ? file
+    : { ...file, version, tables, picturesLeftOut: file['picturesLeftOut'] ?? [] }
 }
 
 /** The second version kept *lifecycle* beside the opening, baselines in stays and reviews with items only. */
@@ -59,6 +61,29 @@ function fromSecond(tables: Tables): Tables {
 /** The third version had no way to let something go while laying. */
 function fromThird(tables: Tables): Tables {
   return { ...tables, laying_choice: rowsOf(tables, 'laying_choice').map((row) => ({ ...row, destination: null })) }
+}
+
+/** The fourth version read by eye only, and knew of packages no more than words. */
+function fromFourth(tables: Tables): Tables {
+  return {
+    ...tables,
+    check_in: [],
+    check_in_step: [],
+    kept_container: [],
+    pan_reading: [],
+    item_event: [],
+    part: rowsOf(tables, 'part').map((row) => ({ ...row, depotted_on: null })),
+    package_weight: rowsOf(tables, 'package_weight').map((row) => ({ ...row, item_id: null })),
+    measurement: rowsOf(tables, 'measurement').map(({ series: _, ...row }) => ({
+      ...row,
+      check_in_id: null,
+      word: null,
+      mm: null,
+      of_mm: null,
+      how: 'typed',
+      cause: null,
+    })),
+  }
 }
 
 function rowsOf(tables: Tables, name: string): Row[] {

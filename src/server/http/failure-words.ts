@@ -133,6 +133,65 @@ const WORDS = {
     ),
   'merge-both-on-trial': () =>
     conflict('They cannot be one as they are.', 'Both are on trial. Decide on one of them first.'),
+  'unknown-reading': () => missing('reading'),
+  'unknown-event': () => missing('event'),
+  'unknown-weight': () => missing('weight'),
+  'unknown-container': () => missing('container'),
+  'unknown-check-in': () => missing('check-in'),
+  'unknown-step': () => missing('step'),
+  'read-before-it-came': ({ name, day }) =>
+    refused(`${name} came on ${dayMark(day)}; choose that day or a later one.`, 'day'),
+  'read-before-opening': ({ name, day }) =>
+    refused(
+      `${name} was opened on ${dayMark(day)} and was full until then. Choose that day or a later one, or correct when it was opened.`,
+      'day',
+    ),
+  'read-after-its-end': ({ name, day }) =>
+    refused(`${name} ended on ${dayMark(day)}; choose that day or an earlier one.`, 'day'),
+  'mask-unreadable': () => refused('What was read off the photo came broken. Measure it once more.', 'pan.mask'),
+  'empty-not-finished': ({ name }) =>
+    refused(
+      `${name} is not finished: its package is not empty yet. Weigh it when it is, or weigh a cleaned one.`,
+      'state',
+    ),
+  'event-without-container': ({ kind }) =>
+    refused(`Only what is decanted or pressed anew goes into a container, not what is ${kind}.`, 'containerId'),
+  'event-made-a-thing': () =>
+    conflict(
+      'It made another thing.',
+      'Take the whole act back in the journal of changes; the thing it made goes with it.',
+    ),
+  'container-gone': ({ words }) => refused(`${words} is no longer kept; choose another.`, 'containerId'),
+  'container-in-use': ({ words }) => refused(`Something is in ${words} already; choose another.`, 'containerId'),
+  'gone-before-kept': ({ day }) => refused(`It was kept on ${dayMark(day)}; choose that day or a later one.`, 'day'),
+  'blend-of-itself': () => refused('A blend is of different things; each is named once.', 'parents'),
+  'shares-off': ({ percent }) =>
+    refused(`The shares come to ${percent} %. Let them come to 100 %, or leave them open.`, 'parents'),
+  'depotted-before': ({ name }) => conflict('It was taken out before.', `${name} is a thing of its own already.`),
+  'check-in-closed': () =>
+    conflict(
+      'This check-in is closed.',
+      'Its sheet stays as it was. Read the thing on its own page, or begin another check-in.',
+    ),
+  'check-in-of-nothing': () => refused('Nothing open is in there. Choose something else to go over.', 'over'),
+  'nothing-looked-at': () =>
+    refused('Nothing was looked at yet. Weigh or look at one thing, or give the check-in up.', 'day'),
+  'closed-before-begun': ({ day }) => refused(`It began on ${dayMark(day)}; choose that day or a later one.`, 'day'),
+  'part-finished': ({ name }) => conflict('It was finished before.', `${name} is finished already.`),
+  'same-picture': ({ day }) =>
+    refused(`This picture is here already, of ${dayMark(day)}. Choose another one.`, 'photo'),
+  'picture-measured': () =>
+    conflict(
+      'A reading was taken from it.',
+      'A bare area was read off this picture. Remove that reading first, or keep both.',
+    ),
+  'picture-too-large': () =>
+    refused('This picture has too many pixels to be read here. Save it smaller and choose it again.', 'photo'),
+  'picture-broken': () =>
+    refused(
+      'The file breaks off before the picture ends. Copy it from the camera once more and choose it again.',
+      'photo',
+    ),
   'not-a-picture': () =>
     refused('That file is no picture that can be read. Choose a JPEG, PNG, WebP or HEIC.', 'photo'),
   'unknown-photo': () => missing('picture'),

@@ -19,7 +19,8 @@ import type { Content } from '#core/item/what-is-left'
 import { usualPeriod } from '#core/shelf-life/default-pao'
 import { shelfLifeOf, type ShelfLife } from '#core/shelf-life/last-good-day'
 import { lifetimeUses } from '#core/wear/tally'
-import type { GoalView, ItemSummary, ListedItem, PartSummary, Reading } from '#contract/item'
+import type { GoalView, ItemSummary, ListedItem, PartSummary } from '#contract/item'
+import type { Reading } from '#contract/reading'
 import type { ItemRow, PlacementRow, WearSpanRow } from './rows.js'
 import { swatchGuess } from './swatch-guess.js'
 
@@ -90,6 +91,8 @@ export interface ItemFacts {
   /** Cells of a sheet that are kept as words. */
   readonly keptWords: number
   readonly reading: Reading | null
+  /** Between which shares what is left likely lies, by weighings alone. */
+  readonly estimate: { readonly low: number; readonly high: number } | null
   readonly contents: Content
   readonly parts: readonly PartSummary[]
   readonly shelfLife: ShelfLife
@@ -206,6 +209,7 @@ export function factsOf(row: ItemRow, beside: BesideRow): ItemFacts {
     kit: row.kit,
     keptWords: row.kept_words,
     reading: beside.reading,
+    estimate: null,
     contents: beside.contents,
     parts: beside.parts,
     shelfLife: shelfLifeOf({
@@ -290,6 +294,7 @@ export function listedOf(facts: ItemFacts): ListedItem {
     onTrial: facts.onTrial,
     opening: { kind: opening.kind, within: opening.within, notAfter: opening.notAfter },
     reading: reading && glance(reading),
+    estimate: facts.estimate,
     parts: facts.parts.map((part) => ({ ...part, reading: part.reading && glance(part.reading) })),
     shelfLife: {
       state: shelfLife.state,
@@ -305,8 +310,8 @@ function keepsWords(facts: ItemFacts): boolean {
   return facts.keptWords > 0 || facts.priceSaid !== null
 }
 
-function glance({ kind, value, stage }: Reading): Pick<Reading, 'kind' | 'value' | 'stage'> {
-  return { kind, value, stage }
+function glance({ kind, value, stage, word }: Reading): Omit<Reading, 'day'> {
+  return { kind, value, stage, word }
 }
 
 function contentOf(row: ItemRow): ItemFacts['content'] {

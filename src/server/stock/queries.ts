@@ -58,12 +58,12 @@ export function stockQueries(db: Db) {
        GROUP BY w.item_id`),
     /** What the eye read, in the order of time. */
     readings: sql<[string], ReadingRow>(`
-      SELECT m.item_id, m.part_id, m.kind, m.value, m.stage, m.day, m.moment, m.saved_at
+      SELECT m.item_id, m.part_id, m.kind, m.value, m.stage, m.word, m.day, m.moment, m.saved_at
         FROM json_each(?) j JOIN measurement m ON m.item_id = j.value
-       WHERE m.kind IN ('level', 'length', 'stage')
+       WHERE m.kind <> 'gross' AND m.doubtful = 0
        ORDER BY m.item_id, m.day, m.moment DESC, m.saved_at, m.rowid`),
     parts: sql<[string], PartRow>(`
-      SELECT p.id, p.item_id, p.name, p.colour, p.finish, p.row, p.col, p.row_span, p.col_span, p.shape, p.form, p.finished_on,
+      SELECT p.id, p.item_id, p.name, p.colour, p.finish, p.row, p.col, p.row_span, p.col_span, p.shape, p.form, p.finished_on, p.depotted_on,
              (SELECT count(*) FROM wear_part wp WHERE wp.part_id = p.id) AS uses
         FROM json_each(?) j JOIN part p ON p.item_id = j.value
        ORDER BY p.item_id, p.row, p.col, p.id`),

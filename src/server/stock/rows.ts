@@ -2,6 +2,7 @@ import type { Day } from '#core/calendar/day'
 import type { Form, PanStage } from '#core/item/form'
 import type { ModelType } from '#core/item/model-type'
 import type { Nameable } from '#core/item/naming'
+import type { LevelWord, ReadingKind } from '#core/measure/reading'
 import type { GoalKind } from '#core/goal/progress'
 import type { Availability, Depth, Format, Location, Structure, Undertone } from '#core/item/traits'
 import type { Finish, Source } from '#core/item/traits'
@@ -83,9 +84,10 @@ export interface WearSpanRow {
 export interface ReadingRow {
   item_id: string
   part_id: string | null
-  kind: 'level' | 'length' | 'stage'
+  kind: Exclude<ReadingKind, 'gross'>
   value: number | null
   stage: PanStage | null
+  word: LevelWord | null
   day: Day
   moment: 'before-use' | 'after-use'
   saved_at: string
@@ -120,6 +122,7 @@ export interface PartRow {
   shape: 'square' | 'round'
   form: Form | null
   finished_on: Day | null
+  depotted_on: Day | null
   uses: number
 }
 

@@ -3,13 +3,16 @@ import type { CalmStretch, PlannedWeek } from '#core/calendar/planned-week'
 import { callOf } from '#core/item/naming'
 import { lifecycleOf } from '#core/item/opening'
 import { contentOn, type DatedReading } from '#core/item/what-is-left'
-import type { GoalView, ItemSummary, PartSummary, Reading } from '#contract/item'
+import type { GoalView, ItemSummary, PartSummary } from '#contract/item'
+import type { Reading } from '#contract/reading'
 import type { Settings } from '#contract/settings'
 import type { Db } from '../db/open-database.js'
 import type { TouchedRow } from '../db/journal.js'
+import { wearDaysBetween } from '#core/calendar/wear-days'
 import { goalViewOf, shownGoal } from './goal-view.js'
 import { factsOf, openingOfRow, summaryOf, type ItemFacts } from './item-facts.js'
 import { stockQueries } from './queries.js'
+import { MeasuredThings } from './measured.js'
 import { Remembered } from './remembered.js'
 import type { ItemRow, PartRow, ReadingRow, StayRow } from './rows.js'
 import { HouseWeek } from './week.js'
@@ -32,6 +35,7 @@ interface Rhythm {
 /** Reads what the house knows of items: facts from the tables, figures from the core. */
 export class Stock {
   readonly days: HouseWeek
+  readonly measured: MeasuredThings
   readonly #queries
   readonly #db: Db
   readonly #remembered: Remembered
@@ -42,6 +46,7 @@ export class Stock {
     this.#db = db
     this.#queries = stockQueries(db)
     this.days = new HouseWeek(this.#queries, settings)
+    this.measured = new MeasuredThings(db)
     this.#remembered = new Remembered(
       (partId) => this.#queries.itemOfPart.get(partId)?.item_id ?? null,
       (itemId) => this.#queries.productOf.get(itemId)?.product_id ?? null,
@@ -63,6 +68,12 @@ export class Stock {
   week(today: Day): { week: PlannedWeek; weeks: number } {
     const { week, weeks } = this.#rhythmOn(today)
     return { week, weeks }
+  }
+
+  /** Wear days to be expected from one day to another, both included. */
+  wearDaysBetween(from: Day, to: Day): number {
+    const { week, calm } = this.#rhythmOn(from)
+    return wearDaysBetween(from, to, week, calm)
   }
 
   /** One item, or null when there is none under this id. */
@@ -123,12 +134,13 @@ export class Stock {
     const parts = this.#parts(list)
     const goals = this.#goals(list, today, rows, parts, readings)
     const siblings = this.#siblings(list)
+    const weighed = this.measured.weighed(list)
     return rows.map((row) => {
       const own = parts.get(row.id) ?? []
       const read = readings.get(row.id) ?? []
       const active = (goals.get(row.id) ?? []).filter(({ stay }) => stay.rolled_out === null)
       const others = (siblings.get(row.product_id) ?? []).filter((each) => each.id !== row.id)
-      return factsOf(row, {
+      const facts = factsOf(row, {
         span: spans.get(row.id),
         placement: placements.get(row.id),
         parts: own.map((part) => partOf(part, read)),
@@ -147,6 +159,10 @@ export class Stock {
         },
         today,
       })
+      // What was read by eye is shown as it was read; weighings alone are an estimate.
+      if (!weighed.has(row.id) || facts.reading !== null || own.length > 0) return facts
+      const share = this.measured.content(facts)?.share
+      return share === undefined ? facts : { ...facts, estimate: { low: share.low, high: share.high } }
     })
   }
 
@@ -227,6 +243,7 @@ function partOf(row: PartRow, readings: readonly DatedReading[]): PartSummary {
     reading: lastOf(readings, row.id),
     uses: row.uses,
     finishedOn: row.finished_on,
+    depottedOn: row.depotted_on,
   }
 }
 
@@ -235,15 +252,13 @@ function lastOf(readings: readonly DatedReading[], partId: string | null): Readi
   return last === undefined ? null : shownReading(last)
 }
 
-export function shownReading({ kind, value, stage, day }: DatedReading): Reading {
-  return { kind, value, stage, day }
+function shownReading({ kind, value, stage, word, day }: DatedReading): Reading {
+  return { kind, value, stage, word, day }
 }
 
-export function datedReading(row: ReadingRow): DatedReading {
-  const at = { partId: row.part_id, day: row.day, moment: row.moment, savedAt: row.saved_at }
-  return row.kind === 'stage'
-    ? { ...at, kind: 'stage', value: null, stage: row.stage ?? 'untouched' }
-    : { ...at, kind: row.kind, value: row.value ?? 0, stage: null }
+function datedReading(row: ReadingRow): DatedReading {
+  const { part_id: partId, saved_at: savedAt, kind, value, stage, word, day, moment } = row
+  return { partId, savedAt, kind, value, stage, word, day, moment }
 }
 
 function byKey<T>(rows: readonly T[], key: (row: T) => string): Map<string, T> {

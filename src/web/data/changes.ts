@@ -142,6 +142,8 @@ export const useChanges = defineStore('changes', () => {
   })
 
   return {
+    /** Asks for everything anew: something was changed elsewhere. */
+    refresh: () => stale.all(),
     last,
     trouble,
     announcement,

@@ -1,8 +1,10 @@
 import { useQuery, useQueryCache, type EntryKey } from '@pinia/colada'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import type { CheckInAnswer, CheckInsAnswer } from '#contract/check-in'
 import type { DecideAnswer, EmptiesAnswer } from '#contract/ending'
 import type { CategoryView, CollectionAnswer, ItemAnswer, ListedItem, ShelfLifeAnswer, ZoneView } from '#contract/item'
 import type { LayingAnswer } from '#contract/laying'
+import type { ContainersAnswer } from '#contract/package'
 import type { ProjectsAnswer } from '#contract/projects'
 import type { Settings, StretchesAnswer } from '#contract/settings'
 import type { DrawerAnswer, Fronts, ProposalAnswer, TodayAnswer } from '#contract/today'
@@ -53,6 +55,13 @@ export const useLaying = () => useRead<LayingAnswer>(['laying'], '/laying')
 export const useProjects = () => useRead<ProjectsAnswer>(['projects'], '/projects')
 export const useShelfLife = () => useRead<ShelfLifeAnswer>(['shelf-life'], '/shelf-life')
 export const useDecide = () => useRead<DecideAnswer>(['decide'], '/decide')
+export const useCheckIns = () => useRead<CheckInsAnswer>(['check-ins'], '/check-ins')
+export const useCheckIn = (id: MaybeRefOrGetter<string>) =>
+  useRead<CheckInAnswer>(
+    () => ['check-in', toValue(id)],
+    () => `/check-ins/${toValue(id)}`,
+  )
+export const useContainers = () => useRead<ContainersAnswer>(['containers'], '/containers')
 export const useEmpties = () => useRead<EmptiesAnswer>(['empties'], '/empties')
 export const useStretches = () => useRead<StretchesAnswer>(['stretches'], '/stretches')
 export const useSettings = () => useRead<{ settings: Settings; version: number }>(['settings'], '/settings')

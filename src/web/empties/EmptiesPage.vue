@@ -36,7 +36,10 @@ function kindsOf(empties: readonly EmptyView[]): string {
   <PlaceHead
     title="Empties"
     question="What did I finish, and what did I think?"
-    :acts="[{ words: 'Only what I would buy again', act: () => (again = !again), pressed: again }]"
+    :acts="[
+      { words: 'Kept containers', to: '/empties/containers' },
+      { words: 'Only what I would buy again', act: () => (again = !again), pressed: again },
+    ]"
   />
   <template v-if="answer">
     <EmptyPlace v-if="answer.empties.length === 0" title="No empties yet" act="Go to the drawer" to="/">

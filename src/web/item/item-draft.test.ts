@@ -68,6 +68,7 @@ const TWO_SHADES = ['Moss', 'Bark'].map((name, n) => ({
   reading: null,
   uses: 0,
   finishedOn: null,
+  depottedOn: null,
 }))
 
 test('what is typed is read as it is meant', () => {

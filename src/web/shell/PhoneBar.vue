@@ -4,7 +4,7 @@ import { FRONTS } from './fronts'
 
 defineEmits<{ jump: [] }>()
 const more = ref(false)
-const inBar = ['/', '/collection', '/projects', '/shelf-life']
+const inBar = ['/', '/collection', '/projects', '/check-in']
 const bar = FRONTS.filter((front) => inBar.includes(front.to))
 const rest = FRONTS.filter((front) => !inBar.includes(front.to))
 </script>

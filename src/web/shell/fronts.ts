@@ -1,5 +1,6 @@
 import type { Fronts } from '#contract/today'
 import { counted } from '#core/words/counted'
+import { dateWords } from '#web/data/locale'
 
 export interface Front {
   readonly to: string
@@ -17,6 +18,16 @@ export const FRONTS: readonly Front[] = [
     name: 'Projects',
     figure: (f) =>
       f.projects === 0 ? 'none yet' : f.inProjects === 0 ? 'nothing in yet' : `${f.inProjects} on the go`,
+  },
+  {
+    to: '/check-in',
+    name: 'Check-in',
+    figure: (f) =>
+      f.checkIn !== null
+        ? `${f.checkIn.done} of ${f.checkIn.items}`
+        : f.lastCheckIn === null
+          ? 'none yet'
+          : `last ${dateWords(f.lastCheckIn)}`,
   },
   { to: '/shelf-life', name: 'Shelf life', figure: (f) => (f.spoilSoon === 0 ? 'none soon' : `${f.spoilSoon} soon`) },
   {

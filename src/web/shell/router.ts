@@ -82,6 +82,30 @@ export const router = createRouter({
       meta: { title: 'Projects' },
     },
     {
+      path: '/check-in',
+      name: 'check-ins',
+      component: () => import('#web/check-in/CheckInsPage.vue'),
+      meta: { title: 'Check-in' },
+    },
+    {
+      path: '/check-in/:id',
+      name: 'check-in',
+      component: () => import('#web/check-in/CheckInPage.vue'),
+      meta: { title: 'Check-in' },
+    },
+    {
+      path: '/check-in/:id/sheet',
+      name: 'check-in-sheet',
+      component: () => import('#web/check-in/SheetPage.vue'),
+      meta: { title: 'Check-in sheet' },
+    },
+    {
+      path: '/empties/containers',
+      name: 'containers',
+      component: () => import('#web/empties/ContainersPage.vue'),
+      meta: { title: 'Kept containers' },
+    },
+    {
       path: '/shelf-life',
       name: 'shelf-life',
       component: () => import('#web/shelf-life/ShelfLifePage.vue'),

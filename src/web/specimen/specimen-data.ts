@@ -1,6 +1,7 @@
 import type { Day } from '#core/calendar/day'
 import { PAN_STAGES, type Form } from '#core/item/form'
-import type { GoalView, ItemSummary, Reading } from '#contract/item'
+import type { GoalView, ItemSummary } from '#contract/item'
+import type { Reading } from '#contract/reading'
 
 /** Items for the specimen sheet: every drawing in every state it can be in. Invented. */
 const TODAY = '2026-11-24' as Day
@@ -76,9 +77,12 @@ export function specimen(wanted: Wanted): ItemSummary {
     packageStates: [],
     brushes: '',
     kit: '',
-    reading: wanted.reading ? { kind: 'level', value: null, stage: null, day: TODAY, ...wanted.reading } : null,
+    reading: wanted.reading
+      ? { kind: 'level', value: null, stage: null, word: null, day: TODAY, ...wanted.reading }
+      : null,
     left: null,
     leftOf: null,
+    estimate: null,
     keptWords: 0,
     hasKeptWords: false,
     parts: wanted.parts ?? [],
@@ -163,9 +167,11 @@ function palette(round: boolean): ItemSummary['parts'] {
     colSpan: 1,
     shape: round ? 'round' : 'square',
     form: null,
-    reading: at === null ? null : { kind: 'stage', value: null, stage: PAN_STAGES[at] ?? 'untouched', day: TODAY },
+    reading:
+      at === null ? null : { kind: 'stage', value: null, word: null, stage: PAN_STAGES[at] ?? 'untouched', day: TODAY },
     uses: n,
     finishedOn: null,
+    depottedOn: null,
   }))
 }
 

@@ -9,6 +9,11 @@ import FormDialog from '#web/ui/form/FormDialog.vue'
 import { useDraft } from '#web/ui/form/use-draft'
 import { callIt, shortName, usesWords } from '#web/ui/words/item-words'
 import { openedWords } from '#web/ui/words/when-words'
+import { computed } from 'vue'
+import { parseMass } from '#core/measure/weighing'
+import { useItem } from '#web/data/reads'
+import { useUnits } from '#web/data/units'
+import { massTrouble, massWords, unitOf } from '#web/ui/words/measure-words'
 import type { ActResult } from './item-acts'
 
 /** An empty, with what she thought while she still remembers. */
@@ -19,13 +24,28 @@ const draft = useDraft(() => ({
   wouldBuyAgain: (props.item.backups > 0 ? 'have a backup' : null) as (typeof BUY_AGAIN)[number] | null,
   packageGoes: null as (typeof PACKAGE_GOES)[number] | null,
   words: '',
+  mass: '',
+  cleaned: false,
 }))
 const { typed, on } = draft
 
+const units = useUnits()
+const unit = computed(() => unitOf(units.value))
+const whole = useItem(() => props.item.id)
+/** An empty of its kind is asked for once: from then on it is known. */
+const known = computed(() => whole.answer.value?.packageWeights.findLast((each) => each.state !== 'full') ?? null)
+const mass = computed(() => (typed.value.mass.trim() === '' ? null : parseMass(typed.value.mass, unit.value)))
+const massError = computed(() => (mass.value && !mass.value.ok ? [massTrouble(mass.value.failure.code)] : []))
+
 async function store(): Promise<void> {
+  const { mass: _, cleaned, ...review } = typed.value
+  const weighed = mass.value
   const answer = await draft.store<{ backups: number; change: ChangeNote }>('POST', `/items/${props.item.id}/finish`, {
     reviewId: draft.id('review'),
-    ...typed.value,
+    ...review,
+    empty: weighed?.ok
+      ? { id: draft.id('empty'), state: cleaned ? 'cleaned' : 'as finished', grams: weighed.value, resolution: 0.1 }
+      : null,
   })
   if (answer) emit('done', { backups: answer.backups })
 }
@@ -37,7 +57,7 @@ async function store(): Promise<void> {
     :label="`Finish ${callIt(item)}`"
     :draft="draft"
     act="Record the empty"
-    :ready="typed.wouldBuyAgain !== null"
+    :ready="typed.wouldBuyAgain !== null && massError.length === 0"
     @close="emit('close')"
     @store="store"
   >
@@ -60,5 +80,20 @@ async function store(): Promise<void> {
       :words="{ 'keep the container': 'washed and kept' }"
       again
     />
+    <p v-if="known" class="quiet">
+      An empty one of its kind weighs {{ massWords(known.grams, known.resolution ?? 0.1, unit) }}; nothing more to
+      weigh.
+    </p>
+    <template v-else>
+      <v-text-field
+        v-model="typed.mass"
+        :label="`What the empty package weighs, ${unit} (may stay empty)`"
+        hint="Asked once: it tells what is left in the next one of its kind."
+        persistent-hint
+        inputmode="decimal"
+        :error-messages="[...massError, ...on('empty')]"
+      />
+      <v-checkbox v-if="typed.mass.trim() !== ''" v-model="typed.cleaned" label="Washed and dry" />
+    </template>
   </FormDialog>
 </template>

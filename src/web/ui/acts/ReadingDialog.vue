@@ -1,64 +1,68 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue'
 import type { Day } from '#core/calendar/day'
-import { eyeMeasureOf, PAN_STAGES, type PanStage } from '#core/item/form'
 import type { ListedItem } from '#contract/item'
-import { useItem } from '#web/data/reads'
 import { dateWords } from '#web/data/locale'
+import { useItem } from '#web/data/reads'
+import { useUnits } from '#web/data/units'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
 import DayField from '#web/ui/form/DayField.vue'
 import FormDialog from '#web/ui/form/FormDialog.vue'
 import { useDraft } from '#web/ui/form/use-draft'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
-import { readingWords } from '#web/ui/words/gauge-words'
+import LookFields from '#web/ui/reading/LookFields.vue'
+import { draftFor, drawnWith, kindsOf, readOf } from '#web/ui/reading/read-draft'
+import WeighField from '#web/ui/reading/WeighField.vue'
 import { callIt, shortName } from '#web/ui/words/item-words'
+import { anyReadingWords, KIND_WORDS, unitOf } from '#web/ui/words/measure-words'
 import type { ActResult } from './item-acts'
 
-/** How much is left, by eye, with its day; the last reading stands beside the new one. */
+/** How much is left, on the scale or by eye, with its day; the last reading stands beside the new one. */
 const props = defineProps<{ item: ListedItem; today: Day }>()
 const emit = defineEmits<{ close: []; done: [result: ActResult] }>()
 const whole = useItem(() => props.item.id)
-const measure = computed(() => (props.item.parts.length > 0 ? 'pan' : eyeMeasureOf(props.item.form, props.item.opaque)))
-const draft = useDraft(() => ({
-  day: props.today as string,
-  partId: props.item.parts[0]?.id ?? null,
-  percent: Math.round((props.item.reading?.value ?? 1) * 100),
-  stage: (props.item.parts[0]?.reading ?? props.item.reading)?.stage ?? (null as PanStage | null),
-}))
+const units = useUnits()
+const unit = computed(() => unitOf(units.value))
+const draft = useDraft(() => draftFor(props.item, props.today, unit.value, 0.1))
 const { typed, on } = draft
+const kinds = computed(() =>
+  kindsOf(props.item, typed.value.partId).filter((kind) => kind !== 'bare' || typed.value.partId === null),
+)
+const choices = computed(() => [
+  { title: 'the whole of it', value: null },
+  ...props.item.parts.map(({ id, name }) => ({ title: name, value: id })),
+])
 watch(
   () => typed.value.partId,
-  (partId) => (typed.value.stage = props.item.parts.find((part) => part.id === partId)?.reading?.stage ?? null),
+  (partId) => {
+    typed.value.stage = props.item.parts.find((part) => part.id === partId)?.reading?.stage ?? null
+    const possible = kindsOf(props.item, partId)
+    if (!possible.includes(typed.value.kind)) typed.value.kind = possible[0] ?? 'gross'
+  },
 )
-const last = computed(() => {
-  const item = whole.answer.value?.item
-  const { partId } = typed.value
-  return (partId === null ? item?.reading : item?.parts.find((part) => part.id === partId)?.reading) ?? null
+const readings = computed(() =>
+  (whole.answer.value?.readings ?? []).filter((each) => each.partId === typed.value.partId),
+)
+const last = computed(() =>
+  readings.value.findLast((each) => (each.kind === 'gross') === (typed.value.kind === 'gross') && !each.doubtful),
+)
+const expected = computed(() => {
+  const before = readings.value.findLast((each) => each.kind === 'gross')
+  return before?.value ?? null
 })
-/** The reading as it would be drawn, and as it is sent. */
-const reading = computed(() => {
-  const { percent, stage } = typed.value
-  return measure.value === 'pan'
-    ? { kind: 'stage' as const, value: null, stage: stage ?? ('untouched' as const) }
-    : { kind: measure.value === 'length' ? ('length' as const) : ('level' as const), value: percent / 100, stage: null }
-})
-const preview = computed<ListedItem>(() => {
-  if (props.item.parts.length === 0) return { ...props.item, reading: reading.value }
-  return {
-    ...props.item,
-    parts: props.item.parts.map((part) =>
-      part.id === typed.value.partId && typed.value.stage !== null ? { ...part, reading: reading.value } : part,
-    ),
-  }
-})
+const read = computed(() => readOf(typed.value))
+const lastWords = computed(() =>
+  last.value === undefined
+    ? 'Never read before.'
+    : `Last: ${anyReadingWords(last.value, unit.value)}, ${dateWords(last.value.day)}.`,
+)
 
 async function store(): Promise<void> {
-  const { kind, value, stage } = reading.value
-  const { day, partId } = typed.value
+  if (!read.value.ok) return
   const answer = await draft.store('POST', `/items/${props.item.id}/readings`, {
     id: draft.id('reading'),
-    partId,
-    reading: kind === 'stage' ? { kind, stage, day } : { kind, value, day },
+    partId: typed.value.partId,
+    reading: read.value.body,
   })
   if (answer) emit('done', {})
 }
@@ -69,37 +73,35 @@ async function store(): Promise<void> {
     :title="`How much is left of ${shortName(item)}?`"
     :label="`How much is left of ${callIt(item)}`"
     :draft="draft"
-    :act="measure === 'none' ? undefined : 'Record'"
-    :ready="measure !== 'pan' || typed.stage !== null"
+    act="Record"
+    :ready="read.ok"
+    :width="640"
     @close="emit('close')"
     @store="store"
   >
-    <p v-if="measure === 'none'">This package shows nothing by eye. Its tallies are its measure.</p>
-    <div v-else class="two">
-      <ItemGauge :item="preview" size="large" :rail="false" />
+    <v-select v-if="item.parts.length > 0" v-model="typed.partId" label="Shade" :items="choices" />
+    <ChoiceRow v-if="kinds.length > 1" v-model="typed.kind" label="Read by" :options="kinds" :words="KIND_WORDS" />
+    <div class="two">
+      <ItemGauge :item="drawnWith(item, typed)" size="large" :rail="false" />
       <div class="fields">
-        <p class="quiet">{{ last ? `Last: ${readingWords(last)}, ${dateWords(last.day)}.` : 'Never read before.' }}</p>
-        <v-select
-          v-if="item.parts.length > 0"
-          v-model="typed.partId"
-          label="Shade"
-          :items="item.parts.map((part) => ({ title: part.name, value: part.id }))"
+        <p class="quiet">{{ lastWords }}</p>
+        <WeighField
+          v-if="typed.kind === 'gross'"
+          v-model="typed"
+          :expected="expected"
+          :error="on('reading.grams')[0] ?? ''"
+          autofocus
         />
-        <ChoiceRow v-if="measure === 'pan'" v-model="typed.stage" label="What the pan shows" :options="PAN_STAGES" />
-        <div v-else>
-          <p class="level">
-            {{ measure === 'length' ? 'Length left, against a new one' : 'How full' }}
-            <span class="figures">{{ typed.percent }} %</span>
-          </p>
-          <v-slider
-            v-model="typed.percent"
-            :aria-label="measure === 'length' ? 'Length left, %' : 'How full, %'"
-            :min="0"
-            :max="100"
-            :step="1"
-          />
-        </div>
-        <DayField v-model="typed.day" label="Seen on" :max="today" :error-messages="on('day')" />
+        <LookFields v-else v-model="typed" :on="on" />
+        <p v-if="!read.ok && read.words" class="alarm">{{ read.words }}</p>
+        <DayField
+          v-model="typed.day"
+          label="Seen on"
+          :max="today"
+          :error-messages="[...on('reading.day'), ...on('day')]"
+        />
+        <v-checkbox v-model="typed.doubtful" label="I do not quite trust it: keep it, and count it nowhere" />
+        <v-text-field v-model="typed.note" label="A note (may stay empty)" :error-messages="on('reading.note')" />
       </div>
     </div>
   </FormDialog>
@@ -110,16 +112,17 @@ async function store(): Promise<void> {
   display: flex;
   flex-wrap: wrap;
   gap: 22px;
-  align-items: center;
+  align-items: flex-start;
 }
 
 .fields {
-  flex: 1 1 240px;
+  flex: 1 1 260px;
   display: grid;
-  gap: 12px;
+  gap: 10px;
+  min-width: 0;
 }
 
-.level {
-  font-weight: 600;
+.alarm {
+  color: var(--alarm);
 }
 </style>

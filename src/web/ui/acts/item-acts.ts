@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Verdict } from '#core/decide/verdict'
+import type { PackageEvent } from '#core/measure/package-events'
 import type { ListedItem } from '#contract/item'
 import { newId } from '#web/data/client'
 import { useChanges } from '#web/data/changes'
@@ -11,7 +12,7 @@ import { useTicks } from '#web/data/ticks'
 /** Everything that can be done to one thing, in the order in which a menu groups it. */
 export const ACT_GROUPS = {
   log: ['wear', 'open'],
-  measure: ['read', 'sign'],
+  measure: ['read', 'happened', 'blend', 'sign'],
   move: ['lay', 'take out', 'put', 'roll in'],
   decide: ['trial', 'decide'],
   end: ['finish'],
@@ -24,6 +25,8 @@ export const ACT_WORDS: Readonly<Record<ItemAct, string>> = {
   wear: 'Worn today',
   open: 'Open it today',
   read: 'How much is left',
+  happened: 'Something happened to it',
+  blend: 'Blend it with others',
   sign: 'A sign it is over',
   lay: 'Lay into the drawer',
   'take out': 'Take out of the drawer',
@@ -41,6 +44,8 @@ export type AskingAct = Exclude<ItemAct, 'wear' | 'open' | 'lay' | 'take out'>
 export interface ActContext {
   readonly trialId?: string
   readonly projectId?: string
+  readonly checkInId?: string
+  readonly event?: PackageEvent
 }
 
 /** What an act tells whoever began it. */

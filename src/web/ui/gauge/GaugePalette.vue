@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { ListedPart } from '#contract/item'
 import { barePatch } from './bare-patch'
 import { hasGrain, paintOf, type PaletteProps } from './drawing-props'
-import { contentOf, type Content } from './gauge-model'
+import { contentOfPart } from './gauge-model'
 import MakeupFill from './MakeupFill.vue'
 
 /** A palette: its pans where they really lie, each with its own progress; a corner mark on those worn. */
@@ -22,13 +22,13 @@ interface Pan {
   readonly y: number
   readonly w: number
   readonly h: number
-  readonly content: Content
+  readonly content: ReturnType<typeof contentOfPart>
   readonly patch: string | null
 }
 
 const pans = computed<Pan[]>(() =>
   props.parts.map((part) => {
-    const content = contentOf(part.reading)
+    const content = contentOfPart(part)
     const w = part.colSpan * (PAN + GAP) - GAP
     const h = part.rowSpan * (PAN + GAP) - GAP
     const radius = Math.min(w, h) / 2
@@ -65,7 +65,8 @@ const isWorn = (id: string): boolean => props.wornParts.includes(id)
         </clipPath>
       </defs>
       <g :clip-path="`url(#${uid}-${pan.part.id}-clip)`">
-        <template v-if="pan.content.kind === 'unknown'">
+        <rect v-if="pan.content.kind === 'taken out'" class="well" :width="pan.w" :height="pan.h" />
+        <template v-else-if="pan.content.kind === 'unknown'">
           <rect class="hollow" :width="pan.w" :height="pan.h" />
           <rect
             :x="pan.w * 0.2"
@@ -123,6 +124,11 @@ const isWorn = (id: string): boolean => props.wornParts.includes(id)
 
 .hollow {
   fill: var(--glass);
+}
+
+.well {
+  fill: #000;
+  fill-opacity: 0.42;
 }
 
 .rim {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { barePatch } from './bare-patch'
-import { hasGrain, paintOf, type DrawingProps } from './drawing-props'
+import { hasGrain, paintOf, upToOf, type DrawingProps } from './drawing-props'
 import MakeupFill from './MakeupFill.vue'
 
 /** A dish of pressed powder seen from above: dome, dip, ridge, bare metal. */
@@ -10,12 +10,13 @@ const DISH = 41
 const stage = computed(() => (props.content.kind === 'stage' ? props.content.stage : null))
 const bare = computed(() => (props.content.kind === 'stage' ? props.content.bare : 0))
 const patch = computed(() => (bare.value > 0 ? barePatch(props.seed, bare.value, DISH, 50) : null))
+const likely = computed(() => upToOf(props) !== null)
 const fine = computed(() => props.size !== 'small')
 </script>
 
 <template>
   <svg viewBox="0 0 100 100" aria-hidden="true">
-    <MakeupFill :id="uid" :colour="colour" :guess="guess" :finish="finish" :plain="!fine" />
+    <MakeupFill :id="uid" :colour="colour" :guess="guess" :finish="finish" :plain="!fine" :likely="likely" />
     <defs>
       <radialGradient :id="`${uid}-dip`">
         <stop offset="0" stop-color="#000" stop-opacity=".3" />
@@ -55,6 +56,8 @@ const fine = computed(() => props.size !== 'small')
         <circle v-if="stage === 'dip' || patch" cx="50" cy="50" :r="patch ? 36 : 27" :fill="`url(#${uid}-dip)`" />
       </template>
       <circle v-else-if="stage === 'dip'" cx="50" cy="50" r="20" fill="#000" fill-opacity=".22" />
+      <!-- From above nothing tells how deep it is: hatched all over, being weighed and not seen. -->
+      <circle v-if="likely" cx="50" cy="50" :r="DISH" :fill="`url(#${uid}-likely)`" fill-opacity=".6" />
       <g v-if="patch">
         <path class="dark-edge" :d="patch" />
         <path class="light-edge" :d="patch" />

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { hasGrain, opacityOf, paintOf, type DrawingProps } from './drawing-props'
+import { hasGrain, opacityOf, paintOf, shareOf, upToOf, type DrawingProps } from './drawing-props'
 import MakeupFill from './MakeupFill.vue'
 
 /** A pot or jar seen from above: how deep one has dug shows as shading from the middle. */
 const props = defineProps<DrawingProps>()
 const WALL = 38
-const share = computed(() => (props.content.kind === 'left' ? props.content.share : null))
+const share = computed(() => shareOf(props))
+const upTo = computed(() => upToOf(props))
 /** The well widens as the pot empties; below a quarter its floor shows. */
 const well = computed(() => (share.value === null ? 0 : WALL * Math.sqrt(1 - share.value) * 0.98))
 const floor = computed(() =>
@@ -16,7 +17,14 @@ const floor = computed(() =>
 
 <template>
   <svg viewBox="0 0 100 100" aria-hidden="true">
-    <MakeupFill :id="uid" :colour="colour" :guess="guess" :finish="finish" :plain="size === 'small'" />
+    <MakeupFill
+      :id="uid"
+      :colour="colour"
+      :guess="guess"
+      :finish="finish"
+      :plain="size === 'small'"
+      :likely="upTo !== null"
+    />
     <defs>
       <radialGradient :id="`${uid}-well`">
         <stop offset="0" stop-color="#000" stop-opacity=".42" />
@@ -42,6 +50,7 @@ const floor = computed(() =>
         :fill="size === 'small' ? '#000' : `url(#${uid}-well)`"
         :fill-opacity="size === 'small' ? 0.25 : 1"
       />
+      <circle v-if="upTo !== null" cx="50" cy="50" :r="well" :fill="`url(#${uid}-likely)`" fill-opacity=".55" />
       <circle v-if="well > 1 && size !== 'small'" class="lip" cx="50" cy="50" :r="well" />
       <circle v-if="floor > 1" class="floor" cx="50" cy="50" :r="floor" />
       <path v-if="size !== 'small'" class="shine" d="M22 38a31 31 0 0 1 20-17" />

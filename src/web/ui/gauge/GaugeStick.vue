@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { hasGrain, paintOf, type DrawingProps } from './drawing-props'
+import { hasGrain, paintOf, shareOf, upToOf, type DrawingProps } from './drawing-props'
 import MakeupFill from './MakeupFill.vue'
 
 /** What has a length: wooden and twist-up pencils, bullets, sticks. What is gone is dotted. */
 const props = defineProps<DrawingProps>()
-const share = computed(() => (props.content.kind === 'left' ? props.content.share : null))
+const share = computed(() => shareOf(props))
+const upTo = computed(() => upToOf(props))
 const isPencil = computed(() => props.form === 'wooden pencil' || props.form === 'twist-up pencil')
 const width = computed(() => (isPencil.value ? 18 : 30))
 const drawn = computed(() => (props.size === 'small' ? Math.round((share.value ?? 1) * 20) / 20 : (share.value ?? 1)))
@@ -13,13 +14,15 @@ const drawn = computed(() => (props.size === 'small' ? Math.round((share.value ?
 /** Wood or barrel from 96 up; the whole tip region is 12 high. */
 const PENCIL_LOW = 90
 const PENCIL_HIGH = 4
-const pencilTop = computed(() => PENCIL_LOW - 14 - (PENCIL_LOW - 14 - PENCIL_HIGH) * drawn.value)
+const pencilAt = (left: number): number => PENCIL_LOW - 14 - (PENCIL_LOW - 14 - PENCIL_HIGH) * left
+const pencilTop = computed(() => pencilAt(drawn.value))
 const pencil = (top: number): string => `M4 96V${top + 16}L9 ${top}l5 ${16}V96q0 2-2 2H6q-2 0-2-2z`
 const lead = (top: number): string => `M6.700 ${top + 7.4}L9 ${top}l2.300 7.400z`
 
 /** The bullet rises from the collar at 58; its tip is cut aslant. */
 const COLLAR = 58
-const bulletTop = computed(() => COLLAR - 3 - 47 * drawn.value)
+const bulletAt = (left: number): number => COLLAR - 3 - 47 * left
+const bulletTop = computed(() => bulletAt(drawn.value))
 const bullet = (top: number): string =>
   `M9 ${COLLAR}V${Math.min(COLLAR - 1, top + 9)}Q9 ${top + 6} 12 ${top + 4}L19 ${top}q2-1 2 2V${COLLAR}z`
 const stick = (top: number): string => `M8 ${COLLAR}V${Math.min(COLLAR - 1, top + 5)}q0-5 7-5t7 5V${COLLAR}z`
@@ -28,7 +31,14 @@ const shapeOf = (top: number): string => (props.form === 'stick' ? stick(top) : 
 
 <template>
   <svg :viewBox="`0 0 ${width} 100`" aria-hidden="true">
-    <MakeupFill :id="uid" :colour="colour" :guess="guess" :finish="finish" :plain="size === 'small'" />
+    <MakeupFill
+      :id="uid"
+      :colour="colour"
+      :guess="guess"
+      :finish="finish"
+      :plain="size === 'small'"
+      :likely="upTo !== null"
+    />
     <path
       v-if="backup"
       class="behind"
@@ -41,6 +51,7 @@ const shapeOf = (top: number): string => (props.form === 'stick' ? stick(top) : 
         <circle v-if="colour ?? guess" class="dab" cx="9" cy="60" r="4.4" :fill="paintOf($props)" />
       </template>
       <template v-else>
+        <path v-if="upTo !== null" class="edge" :d="pencil(pencilAt(upTo))" :fill="`url(#${uid}-likely)`" />
         <path class="wood" :d="pencil(pencilTop)" />
         <path v-if="form === 'wooden pencil'" class="cut" :d="`M4 ${pencilTop + 16}q2.500 3 5 0t5 0`" />
         <path class="lead" :d="lead(pencilTop)" :fill="paintOf(props)" />
@@ -53,6 +64,7 @@ const shapeOf = (top: number): string => (props.form === 'stick' ? stick(top) : 
       <path v-if="share === null || share < 0.97" class="gone" :d="shapeOf(8)" />
       <circle v-if="share === null && (colour ?? guess)" class="dab" cx="15" cy="34" r="5" :fill="paintOf($props)" />
       <template v-if="share !== null && share > 0">
+        <path v-if="upTo !== null" :d="shapeOf(bulletAt(upTo))" :fill="`url(#${uid}-likely)`" />
         <path :d="shapeOf(bulletTop)" :fill="paintOf(props)" />
         <path v-if="hasGrain(props)" :d="shapeOf(bulletTop)" :fill="`url(#${uid}-grain)`" />
         <path

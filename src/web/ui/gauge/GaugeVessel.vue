@@ -1,26 +1,33 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { hasGrain, opacityOf, paintOf, type DrawingProps } from './drawing-props'
+import { hasGrain, opacityOf, paintOf, shareOf, upToOf, type DrawingProps } from './drawing-props'
 import MakeupFill from './MakeupFill.vue'
 import { vesselShape } from './vessel-shape'
 
 /** What stands and is filled: bottle with pump, dropper or spray, squeeze tube, wand tube. */
 const props = defineProps<DrawingProps>()
 const shape = computed(() => vesselShape(props.form))
-const share = computed(() => (props.content.kind === 'left' ? props.content.share : null))
+const share = computed(() => shareOf(props))
+const upTo = computed(() => upToOf(props))
 /** Height of the surface; a filled one is drawn to whole px in the small drawing. */
-const surface = computed(() => {
+const surface = computed(() => heightAt(share.value ?? 0))
+function heightAt(left: number): number {
   const { top, bottom } = shape.value
-  const height = bottom - top
-  const left = share.value ?? 0
   const drawn = props.size === 'small' ? Math.round(left * 24) / 24 : left
-  return bottom - height * Math.max(drawn, left > 0 ? 0.02 : 0)
-})
+  return bottom - (bottom - top) * Math.max(drawn, left > 0 ? 0.02 : 0)
+}
 </script>
 
 <template>
   <svg :viewBox="`0 0 ${shape.width} 100`" aria-hidden="true">
-    <MakeupFill :id="uid" :colour="colour" :guess="guess" :finish="finish" :plain="size === 'small'" />
+    <MakeupFill
+      :id="uid"
+      :colour="colour"
+      :guess="guess"
+      :finish="finish"
+      :plain="size === 'small'"
+      :likely="upTo !== null"
+    />
     <defs>
       <clipPath :id="`${uid}-inside`"><path :d="shape.inside" /></clipPath>
     </defs>
@@ -48,8 +55,16 @@ const surface = computed(() => {
           :height="100 - surface"
           :fill="`url(#${uid}-grain)`"
         />
+        <rect
+          v-if="upTo !== null"
+          x="0"
+          :y="heightAt(upTo)"
+          :width="shape.width"
+          :height="surface - heightAt(upTo)"
+          :fill="`url(#${uid}-likely)`"
+        />
         <path v-if="shape.stem && size !== 'small'" class="stem" :d="shape.stem" />
-        <g v-if="share > 0">
+        <g v-if="share > 0 && upTo === null">
           <rect class="surface-dark" x="0" :y="surface - 0.2" :width="shape.width" height="1.1" />
           <rect class="surface-light" x="0" :y="surface + 0.9" :width="shape.width" height="0.9" />
         </g>

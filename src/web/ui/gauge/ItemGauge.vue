@@ -25,7 +25,7 @@ const props = withDefaults(
 const uid = useId()
 const drawing = computed(() => drawingOf(props.item))
 const upright = computed(() => stands(drawing.value))
-const content = computed(() => contentOf(props.item.reading))
+const content = computed(() => contentOf(props.item.reading, props.item.estimate))
 const shownRail = computed(() => (props.rail && props.size !== 'small' ? railOf(props.item.goal) : null))
 const columns = computed(() => Math.max(1, ...props.item.parts.map((part) => part.col + part.colSpan - 1)))
 const rows = computed(() => Math.max(1, ...props.item.parts.map((part) => part.row + part.rowSpan - 1)))

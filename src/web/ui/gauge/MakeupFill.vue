@@ -8,6 +8,8 @@ defineProps<{
   guess: string | null
   finish: ListedItem['finish']
   plain: boolean
+  /** Something is hatched, being estimated. */
+  likely?: boolean
 }>()
 </script>
 
@@ -39,6 +41,18 @@ defineProps<{
       <stop offset="0" stop-color="#fff" stop-opacity=".2" />
       <stop offset=".5" stop-color="#fff" stop-opacity="0" />
     </linearGradient>
+    <pattern
+      v-if="likely && !plain"
+      :id="`${id}-likely`"
+      width="4"
+      height="4"
+      patternUnits="userSpaceOnUse"
+      patternTransform="rotate(-45)"
+    >
+      <rect width="4" height="4" fill="var(--glass)" />
+      <rect width="1.7" height="4" :fill="colour ?? guess ?? 'var(--line)'" />
+      <rect width=".4" height="4" fill="#000" fill-opacity=".45" />
+    </pattern>
     <pattern
       v-if="colour === null"
       :id="`${id}-undyed`"

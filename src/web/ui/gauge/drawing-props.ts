@@ -29,6 +29,17 @@ export function paintOf(props: { uid: string; colour: string | null }): string {
   return props.colour ?? `url(#${props.uid}-undyed)`
 }
 
+/** How far an estimate reaches above what is surely there; null for what was read. */
+export function upToOf({ content, size }: { content: Content; size: GaugeSize }): number | null {
+  return content.kind === 'left' && size !== 'small' ? (content.upTo ?? null) : null
+}
+
+/** The share to fill: of an estimate in the small drawing, which has no hatching, the middle. */
+export function shareOf({ content, size }: { content: Content; size: GaugeSize }): number | null {
+  if (content.kind !== 'left') return null
+  return size === 'small' && content.upTo !== undefined ? (content.share + content.upTo) / 2 : content.share
+}
+
 /** Whether an overlay is drawn for the finish. */
 export function hasGrain(props: { size: GaugeSize; finish: ListedItem['finish'] }): boolean {
   return (

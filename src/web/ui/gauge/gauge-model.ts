@@ -1,6 +1,7 @@
 import { eyeMeasureOf, type Form, type PanStage } from '#core/item/form'
-import { bareAtStage } from '#core/item/what-is-left'
-import type { GoalView, ListedItem, ListedReading } from '#contract/item'
+import { bareAtStage, stageOfBare } from '#core/item/what-is-left'
+import { levelOfWord } from '#core/measure/reading'
+import type { GoalView, ListedItem, ListedPart, ListedReading } from '#contract/item'
 
 export type GaugeSize = 'large' | 'middle' | 'small'
 export type Drawing = 'pan' | 'palette' | 'bottle' | 'tube' | 'wand' | 'pencil' | 'bullet' | 'pot' | 'label'
@@ -8,7 +9,8 @@ export type Drawing = 'pan' | 'palette' | 'bottle' | 'tube' | 'wand' | 'pencil' 
 /** What the body shows. Unknown is an open outline, never a full one. */
 export type Content =
   | { readonly kind: 'unknown' }
-  | { readonly kind: 'left'; readonly share: number }
+  /** `upTo` = estimated, not read: what is left likely lies between the two. */
+  | { readonly kind: 'left'; readonly share: number; readonly upTo?: number }
   | { readonly kind: 'stage'; readonly stage: PanStage; readonly bare: number }
 
 export interface GaugeRail {
@@ -53,13 +55,25 @@ export function stands(drawing: Drawing): boolean {
   return STANDING.includes(drawing)
 }
 
-export function contentOf(reading: ListedReading | null): Content {
-  if (reading === null) return { kind: 'unknown' }
+export function contentOf(reading: ListedReading | null, estimate: ListedItem['estimate'] = null): Content {
+  if (reading === null)
+    return estimate === null ? { kind: 'unknown' } : { kind: 'left', share: estimate.low, upTo: estimate.high }
   if (reading.kind === 'stage') {
     const stage = reading.stage ?? 'untouched'
     return { kind: 'stage', stage, bare: bareAtStage(stage) }
   }
-  return { kind: 'left', share: reading.value ?? 0 }
+  if (reading.kind === 'bare') {
+    const bare = reading.value ?? 0
+    return { kind: 'stage', stage: stageOfBare(bare), bare }
+  }
+  return { kind: 'left', share: reading.word === null ? (reading.value ?? 0) : levelOfWord(reading.word) }
+}
+
+/** What a shade's well shows: one used up is bare, one that was taken out leaves its well empty. */
+export function contentOfPart(part: ListedPart): Content | { readonly kind: 'taken out' } {
+  if (part.depottedOn !== null) return { kind: 'taken out' }
+  if (part.finishedOn !== null) return { kind: 'stage', stage: 'mostly bare', bare: 1 }
+  return contentOf(part.reading)
 }
 
 export function railOf(goal: GoalView | null): GaugeRail | null {

@@ -71,8 +71,10 @@ describe('what the body shows', () => {
     expect(y).toBeCloseTo(bottom - (bottom - top) * 0.25, 6)
   })
   test('a swatch keeps its true value; none is undyed', async () => {
-    expect(await drawn(rust({ reading: { kind: 'stage', stage: 'dip' } }))).toContain('fill="#c7747a"')
-    expect(await drawn(rust({ colour: null, reading: { kind: 'stage', stage: 'dip' } }))).toContain('-undyed)')
+    expect(await drawn(rust({ reading: { kind: 'stage', stage: 'dip', word: null } }))).toContain('fill="#c7747a"')
+    expect(await drawn(rust({ colour: null, reading: { kind: 'stage', stage: 'dip', word: null } }))).toContain(
+      '-undyed)',
+    )
   })
   test('the worn shades of a palette are marked, in the middle and large drawing only', async () => {
     const palette = SPECIMEN_ROWS.find((row) => row.name === 'Palette')?.items[0]
@@ -166,7 +168,7 @@ test('a palette keeps within its compartment', () => {
 
 test('no reading is unknown, a stage carries its bare area', () => {
   expect(contentOf(null)).toEqual({ kind: 'unknown' })
-  expect(contentOf({ kind: 'stage', value: null, stage: 'half bare' })).toEqual({
+  expect(contentOf({ kind: 'stage', value: null, stage: 'half bare', word: null })).toEqual({
     kind: 'stage',
     stage: 'half bare',
     bare: 0.5,

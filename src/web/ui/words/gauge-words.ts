@@ -1,5 +1,6 @@
 import type { GoalView, ListedItem, ListedReading } from '#contract/item'
 import { bareAtStage } from '#core/item/what-is-left'
+import type { LevelWord } from '#core/measure/reading'
 import { usesWords } from './item-words'
 import { shortStanding } from './goal-words'
 import { counted } from '#core/words/counted'
@@ -30,18 +31,35 @@ function goalAim(kind: GoalView['kind']): string {
 /** What is left, as read by eye; honest about nothing being recorded. */
 export function leftWords(item: ListedItem): string {
   if (item.parts.length > 0) {
-    const bare = item.parts.filter(
-      (part) => part.reading?.kind === 'stage' && bareAtStage(part.reading.stage ?? 'untouched') > 0,
-    )
+    const bare = item.parts.filter((part) => part.finishedOn !== null || (part.reading && showsPan(part.reading)))
     return `${counted(item.parts.length, 'shade')}, ${bare.length === 0 ? 'no pan yet' : `${bare.length} with pan showing`}`
   }
-  return item.reading === null ? 'level not recorded' : readingWords(item.reading)
+  if (item.reading !== null) return readingWords(item.reading)
+  if (item.estimate === null) return 'level not recorded'
+  return `likely ${Math.round(item.estimate.low * 100)} to ${Math.round(item.estimate.high * 100)} % left, by its weight`
+}
+
+function showsPan({ stage, kind, value }: ListedReading): boolean {
+  return stage === null ? kind === 'bare' && (value ?? 0) > 0 : bareAtStage(stage) > 0
 }
 
 export function readingWords(reading: ListedReading): string {
   if (reading.kind === 'stage') return STAGE_WORDS[reading.stage ?? 'untouched'] ?? ''
+  if (reading.word !== null) return WORD_WORDS[reading.word]
   const share = Math.round((reading.value ?? 0) * 100)
+  if (reading.kind === 'bare') return share === 0 ? 'no bare metal yet' : `${share} % bare`
   return reading.kind === 'length' ? `${share} % of its length` : `${share} % full`
+}
+
+/** How full, as a sentence goes on. */
+export const WORD_WORDS: Readonly<Record<LevelWord, string>> = {
+  full: 'full, by your word',
+  'mostly full': 'mostly full',
+  half: 'about half full',
+  'a quarter': 'about a quarter full',
+  'scraping the sides': 'scraping the sides',
+  'a few uses': 'a few uses left',
+  'nothing comes': 'nothing comes any more',
 }
 
 const STAGE_WORDS: Readonly<Record<string, string>> = {

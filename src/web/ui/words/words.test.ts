@@ -146,7 +146,8 @@ describe('the gauge in words', () => {
       form: null,
       uses: 0,
       finishedOn: null,
-      reading: { kind: 'stage' as const, value: null, stage, day: TODAY },
+      depottedOn: null,
+      reading: { kind: 'stage' as const, value: null, stage, word: null, day: TODAY },
     })
     const palette = specimen({
       shade: 'Hedgerow',
@@ -158,8 +159,8 @@ describe('the gauge in words', () => {
     expect(gaugeWords(palette, true, ['a'])).toContain('worn: Moss')
   })
   test('a level and a length are told apart', () => {
-    expect(readingWords({ kind: 'level', value: 0.45, stage: null })).toBe('45 % full')
-    expect(readingWords({ kind: 'length', value: 0.3, stage: null })).toBe('30 % of its length')
+    expect(readingWords({ kind: 'level', value: 0.45, stage: null, word: null })).toBe('45 % full')
+    expect(readingWords({ kind: 'length', value: 0.3, stage: null, word: null })).toBe('30 % of its length')
   })
 })
 

@@ -1,0 +1,164 @@
+import { z } from 'zod'
+import { CHECK_IN_MEASURES, CHECK_IN_OVER, CHECK_IN_WAYS } from '#core/measure/check-in'
+import { PACKAGE_EVENTS } from '#core/measure/package-events'
+import { ChangeId, DayText, Id, Line, NewId } from './basic.js'
+import { GoalView, ListedItem } from './item.js'
+import { PanBody, Reading, ReadingBody, ReadingView } from './reading.js'
+
+export const StartCheckIn = z
+  .strictObject({
+    changeId: ChangeId,
+    id: NewId,
+    name: Line(120).min(1, 'Give it a name, for instance the month.'),
+    over: z.enum(CHECK_IN_OVER),
+    projectId: Id.nullable(),
+    categoryId: Id.nullable(),
+    /** Of *chosen*: what it goes over. */
+    itemIds: z.array(Id).max(200).default([]),
+    way: z.enum(CHECK_IN_WAYS),
+  })
+  .superRefine((body, context) => {
+    const issue = (path: string, message: string): void => context.addIssue({ code: 'custom', path: [path], message })
+    if ((body.over === 'project') !== (body.projectId !== null)) issue('projectId', 'Choose a project, and only then.')
+    if ((body.over === 'category') !== (body.categoryId !== null))
+      issue('categoryId', 'Choose a category, and only then.')
+    if (body.over === 'chosen' && body.itemIds.length === 0) issue('itemIds', 'Choose one thing at least.')
+  })
+/** What is done with one thing asked: all its readings and words as one act. */
+export const TakeStep = z.strictObject({
+  changeId: ChangeId,
+  version: z.int(),
+  state: z.enum(['asked', 'done', 'skipped']),
+  words: Line(400).default(''),
+  readings: z
+    .array(
+      z.strictObject({ id: NewId, partId: Id.nullable(), reading: ReadingBody, pan: PanBody.nullable().default(null) }),
+    )
+    .max(80)
+    .default([]),
+})
+export const EditCheckIn = z.strictObject({
+  changeId: ChangeId,
+  version: z.int(),
+  name: Line(120).min(1, 'Give it a name, for instance the month.'),
+  way: z.enum(CHECK_IN_WAYS),
+  pushItemId: Id.nullable(),
+})
+export const CloseCheckIn = z.strictObject({ changeId: ChangeId, version: z.int(), day: DayText })
+export const DropCheckIn = z.strictObject({ changeId: ChangeId })
+
+const Weighed = z.object({ id: Id, grams: z.number(), resolution: z.number(), day: DayText })
+const LookView = z.object({
+  day: DayText,
+  gross: Weighed.nullable(),
+  reading: Reading.extend({ id: Id }).nullable(),
+  parts: z.array(z.object({ partId: Id, id: Id, reading: Reading })),
+})
+export type LookView = z.infer<typeof LookView>
+export const AimView = z.discriminatedUnion('code', [
+  z.object({ code: z.literal('uses'), count: z.int() }),
+  z.object({ code: z.literal('done'), share: z.number() }),
+  z.object({ code: z.literal('roll out') }),
+])
+/** How one thing stands on the closing sheet. */
+export const SheetItem = z.object({
+  itemId: Id,
+  /** What it was called then. */
+  name: z.string(),
+  kind: z.string(),
+  before: LookView.nullable(),
+  after: LookView.nullable(),
+  uses: z.int(),
+  grams: z.object({ grams: z.number(), giveOrTake: z.number() }).nullable(),
+  skipped: z.boolean(),
+  words: z.string(),
+  events: z.array(z.object({ kind: z.enum(PACKAGE_EVENTS), day: DayText })),
+  cameIn: DayText.nullable(),
+  finishedOn: DayText.nullable(),
+  goal: GoalView.nullable(),
+  aim: AimView.nullable(),
+})
+export type SheetItem = z.infer<typeof SheetItem>
+const Totals = z.object({
+  uses: z.int(),
+  grams: z.number(),
+  giveOrTake: z.number(),
+  weighed: z.int(),
+  looked: z.int(),
+  asked: z.int(),
+  wearDays: z.int(),
+  finished: z.int(),
+})
+export const ClosedSheet = z.object({
+  from: DayText,
+  to: DayText,
+  items: z.array(SheetItem),
+  totals: Totals,
+  /** The check-in before it over the same, for comparison. */
+  previous: Totals.nullable(),
+  pushItemId: Id.nullable(),
+  /** Rolled out and in during the stretch. */
+  rolledOut: z.array(Id),
+  rolledIn: z.array(Id),
+})
+export type ClosedSheet = z.infer<typeof ClosedSheet>
+
+/** A reading of a closed sheet that is no longer as it stood there. */
+export const Correction = z.object({
+  itemId: Id,
+  readingId: Id,
+  /** As it is now; null = removed. */
+  now: ReadingView.nullable(),
+})
+export type Correction = z.infer<typeof Correction>
+
+export const StepView = z.object({
+  id: Id,
+  version: z.int(),
+  itemId: Id,
+  position: z.int(),
+  measure: z.enum(CHECK_IN_MEASURES),
+  state: z.enum(['asked', 'done', 'skipped']),
+  words: z.string(),
+})
+export type StepView = z.infer<typeof StepView>
+
+export const CheckInHead = z.object({
+  id: Id,
+  version: z.int(),
+  name: z.string(),
+  over: z.enum(CHECK_IN_OVER),
+  projectId: Id.nullable(),
+  categoryId: Id.nullable(),
+  way: z.enum(CHECK_IN_WAYS),
+  startedOn: DayText,
+  closedOn: DayText.nullable(),
+  items: z.int(),
+  done: z.int(),
+  pushItemId: Id.nullable(),
+  totals: Totals.nullable(),
+})
+export type CheckInHead = z.infer<typeof CheckInHead>
+export const CheckInsAnswer = z.object({
+  today: DayText,
+  checkIns: z.array(CheckInHead),
+  /** What a new one could go over, with how many things that is. */
+  choices: z.object({
+    projects: z.array(z.object({ id: Id, name: z.string(), items: z.int() })),
+    categories: z.array(z.object({ id: Id, name: z.string(), items: z.int() })),
+    drawer: z.int(),
+  }),
+})
+export type CheckInsAnswer = z.infer<typeof CheckInsAnswer>
+export const CheckInAnswer = z.object({
+  today: DayText,
+  checkIn: CheckInHead,
+  steps: z.array(StepView),
+  /** The things it goes over, as lists show them. */
+  items: z.array(ListedItem),
+  /** What she said of each the time before. */
+  saidBefore: z.record(Id, z.object({ day: DayText, words: z.string() })),
+  sheet: ClosedSheet,
+  corrections: z.array(Correction),
+})
+export type CheckInAnswer = z.infer<typeof CheckInAnswer>

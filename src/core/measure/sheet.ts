@@ -1,0 +1,92 @@
+import type { Day } from '../calendar/day.js'
+import { byTime, type DatedReading } from '../item/what-is-left.js'
+import { usesAfter, USUAL_STEP, type TimedReading } from './content-facts.js'
+import { seriesAt, type DatedEvent } from './package-events.js'
+import { gramsGone } from './weighing.js'
+
+/** A reading that belongs to a check-in, or to none. */
+export interface SheetReading extends TimedReading {
+  readonly id: string
+  readonly checkInId: string | null
+}
+
+/** How a thing was found at one look: on the scale and by eye, as far as it was. */
+export interface Look {
+  readonly day: Day
+  readonly gross: SheetReading | null
+  readonly eye: SheetReading | null
+  readonly parts: readonly SheetReading[]
+}
+
+export interface Compared {
+  readonly before: Look | null
+  readonly after: Look | null
+  /** Uses between the two looks; up to now where it was not looked at. */
+  readonly uses: number
+  /** Grams gone, with what they may be out by; null where it was not weighed twice in one series. */
+  readonly grams: { readonly grams: number; readonly giveOrTake: number } | null
+}
+
+export interface ComparedFacts {
+  readonly checkInId: string
+  /** Begin of the stretch, for what was never looked at before. */
+  readonly from: Day
+  readonly readings: readonly SheetReading[]
+  readonly events: readonly DatedEvent[]
+  /** Days on which it was used, ascending. */
+  readonly days: readonly Day[]
+}
+
+/** What a thing was found like at a check-in, against the last time before it. Doubtful readings count nowhere. */
+export function compared(facts: ComparedFacts): Compared {
+  const trusted = facts.readings.filter((reading) => !reading.doubtful)
+  const own = trusted.filter((reading) => reading.checkInId === facts.checkInId)
+  const [first] = own
+  const earlier = trusted.filter(
+    (reading) => reading.checkInId !== facts.checkInId && (first === undefined || isBefore(reading, first)),
+  )
+  const before = lookOf(earlier)
+  const after = lookOf(own)
+  const since =
+    (after?.gross ? before?.gross : before?.eye) ?? before?.gross ?? before?.eye ?? before?.parts.at(-1) ?? null
+  const until = after?.gross ?? after?.eye ?? after?.parts.at(-1) ?? null
+  const begun = since ? usesAfter(facts.days, since) : facts.days.filter((day) => day > facts.from).length
+  return {
+    before,
+    after,
+    uses: Math.max(0, begun - (until ? usesAfter(facts.days, until) : 0)),
+    grams: goneOf(before?.gross ?? null, after?.gross ?? null, facts.events),
+  }
+}
+
+function goneOf(
+  before: SheetReading | null,
+  after: SheetReading | null,
+  events: readonly DatedEvent[],
+): Compared['grams'] {
+  if (before === null || after === null) return null
+  // Two packages weigh differently: nothing is told by their difference.
+  if (seriesAt(events, before) !== seriesAt(events, after)) return null
+  return gramsGone(weightOf(before), weightOf(after))
+}
+
+function weightOf(reading: SheetReading): { grams: number; resolution: number } {
+  return { grams: reading.value ?? 0, resolution: reading.resolution ?? USUAL_STEP }
+}
+
+function lookOf(readings: readonly SheetReading[]): Look | null {
+  const last = readings.at(-1)
+  if (last === undefined) return null
+  const parts = new Map<string, SheetReading>()
+  for (const reading of readings) if (reading.partId !== null) parts.set(reading.partId, reading)
+  return {
+    day: last.day,
+    gross: readings.findLast((reading) => reading.kind === 'gross') ?? null,
+    eye: readings.findLast((reading) => reading.kind !== 'gross' && reading.partId === null) ?? null,
+    parts: [...parts.values()],
+  }
+}
+
+function isBefore(a: SheetReading, b: SheetReading): boolean {
+  return byTime(a as DatedReading, b as DatedReading) < 0
+}

@@ -1,0 +1,371 @@
+import type { z } from 'zod'
+import { fail, ok, type Failure, type Outcome } from '../failing.js'
+import { itemMark } from '#core/words/told'
+import type { Day } from '#core/calendar/day'
+import type { PackageState } from '#core/item/traits'
+import type { PackageEvent } from '#core/measure/package-events'
+import { earliestLastGood } from '#core/shelf-life/last-good-day'
+import type { AddBlend, AddContainer, AddEvent, ContainersAnswer, Depot, EditContainer } from '#contract/package'
+import type { ItemFields } from '#contract/item'
+import type { Done } from '../db/journal.js'
+import type { House } from '../house.js'
+import type { ItemFacts } from '../stock/item-facts.js'
+import { measuringQueries } from './queries.js'
+
+type Answer = Outcome<Done<{ id: string }>>
+type Refusal = { readonly ok: false; readonly failure: Failure }
+type Parent = z.output<typeof AddBlend>['parents'][number]
+
+/** What an event leaves the package in. */
+const STATE_AFTER: Partial<Record<PackageEvent, PackageState>> = {
+  'cut open': 'cut open',
+  'stopper removed': 'stopper removed',
+  'pump trouble': 'pump broken',
+  'mister trouble': 'mister clogging',
+  'cap lost': 'cap lost',
+  broken: 'cracked',
+}
+/** What is over once it lies in another package, or has another cap. */
+const MENDED_BY: Partial<Record<PackageEvent, readonly PackageState[]>> = {
+  decanted: [
+    'pump broken',
+    'mister clogging',
+    'cap lost',
+    'cracked',
+    'cut open',
+    'stopper removed',
+    'does not stand up',
+    'too tall for the drawer',
+  ],
+  'other cap': ['cap lost'],
+  repressed: ['cracked'],
+}
+/** What a share of a blend may add up to beside 1, by rounding. */
+const SHARES_OUT = 0.02
+
+/** What happens to packages: events, blends, shades taken out of palettes, and the containers that are kept. */
+export class Packages {
+  readonly #house: House
+  readonly #queries
+
+  constructor(house: House) {
+    this.#house = house
+    this.#queries = measuringQueries(house.db)
+  }
+
+  addEvent(itemId: string, body: z.output<typeof AddEvent>): Answer {
+    const item = this.#house.stock.one(itemId, this.#house.today())
+    if (!item) return fail('unknown-item', { value: itemId })
+    const wrong =
+      this.#wrongDay(item, body.day) ??
+      this.#wrongPart(item, body.partId) ??
+      this.#wrongContainer(body.containerId, body.day)
+    if (wrong) return wrong
+    if (body.containerId !== null && body.kind !== 'repressed' && body.kind !== 'decanted')
+      return fail('event-without-container', { kind: body.kind })
+    if (this.#queries.event.get(body.id)) return fail('id-taken', { value: body.id })
+    if (body.checkInId !== null) {
+      const checkIn = this.#queries.checkIn.get(body.checkInId)
+      if (!checkIn) return fail('unknown-check-in', { value: body.checkInId })
+      if (checkIn.closed_on !== null) return fail('check-in-closed')
+    }
+    this.#write(itemId, { ...body, otherItemId: null })
+    const states = statesAfter(item.packageStates, body.kind)
+    if (JSON.stringify(states) !== JSON.stringify(item.packageStates))
+      this.#queries.setPackageStates.run({ id: itemId, states: JSON.stringify(states) })
+    return ok({ words: `${itemMark(item)}: ${body.kind}`, answer: { id: body.id } })
+  }
+
+  /** A blend and a depot are taken back as the acts they were: each made more than this row. */
+  dropEvent(id: string): Answer {
+    const row = this.#queries.event.get(id)
+    if (!row) return fail('unknown-event', { value: id })
+    if (row.kind === 'gave to a blend' || row.kind === 'depotted') return fail('event-made-a-thing')
+    const item = this.#house.stock.one(row.item_id, this.#house.today())
+    this.#queries.dropEvent.run(id)
+    return ok({ words: `Removed from ${item ? itemMark(item) : 'an item'}: ${row.kind}`, answer: { id } })
+  }
+
+  /**
+   * A new thing of others. It is good for as long as the first of them, and protects from no sun; what is used up by it ends as
+   * blended, what goes on has lost what went in.
+   */
+  blend(body: z.output<typeof AddBlend>): Answer {
+    const today = this.#house.today()
+    const wrong =
+      this.#wrongParents(body.parents, body.id, body.day) ?? this.#wrongContainer(body.containerId, body.day)
+    if (wrong) return wrong
+    const parents = body.parents.map((parent) => ({ parent, item: this.#house.stock.one(parent.itemId, today) }))
+    const lastGood = earliestLastGood(parents.map(({ item }) => item?.shelfLife ?? null))
+    const fields: ItemFields = {
+      ...body.fields,
+      acquired: { earliest: body.day, latest: body.day },
+      opened: { kind: 'range', earliest: body.day, latest: body.day, said: body.day },
+      expiry: lastGood ?? body.fields.expiry,
+      paoMonths: null,
+      sunProtection: false,
+      spf: null,
+    }
+    const added = this.#house.collection.add({ changeId: body.changeId, id: body.id, fields, reading: null })
+    if (!added.ok) return added
+    for (const { parent, item } of parents) {
+      if (!item) continue
+      const { id, itemId, grams, share, usedUp } = parent
+      this.#queries.addParent.run({ id, itemId: body.id, parentId: itemId, grams, share })
+      const ended = usedUp ? this.#endAsBlended(item, body.day) : this.#gave(parent, body.id, body.day)
+      if (ended) return ended
+    }
+    if (body.containerId !== null)
+      this.#write(body.id, {
+        ...NOTHING,
+        id: this.#house.newId(),
+        day: body.day,
+        kind: 'decanted',
+        containerId: body.containerId,
+      })
+    return ok({ words: `Blended ${itemMark({ ...fields, id: body.id })}`, answer: { id: body.id } })
+  }
+
+  /** The shade becomes a thing that remembers where it came from; its old uses stay with the palette. */
+  depot(itemId: string, body: z.output<typeof Depot>): Answer {
+    const item = this.#house.stock.one(itemId, this.#house.today())
+    if (!item) return fail('unknown-item', { value: itemId })
+    const part = item.parts.find((each) => each.id === body.partId)
+    if (!part) return fail('unknown-part', { value: body.partId, field: 'partId' })
+    if (part.depottedOn !== null) return fail('depotted-before', { name: part.name })
+    const wrong = this.#wrongDay(item, body.day) ?? this.#wrongContainer(body.containerId, body.day)
+    if (wrong) return wrong
+    if (this.#queries.event.get(body.eventId)) return fail('id-taken', { value: body.eventId })
+    const cells = item.parts.reduce((sum, each) => sum + each.rowSpan * each.colSpan, 0)
+    const share = (part.rowSpan * part.colSpan) / cells
+    const fields = fieldsOfShade(item, part, share)
+    const added = this.#house.collection.add({ changeId: body.changeId, id: body.id, fields, reading: null })
+    if (!added.ok) return added
+    this.#queries.setOrigin.run({ id: body.id, originId: itemId })
+    this.#queries.depotPart.run({ id: part.id, day: body.day })
+    this.#write(itemId, {
+      ...NOTHING,
+      id: body.eventId,
+      partId: part.id,
+      day: body.day,
+      kind: 'depotted',
+      otherItemId: body.id,
+    })
+    if (body.containerId !== null)
+      this.#write(body.id, {
+        ...NOTHING,
+        id: this.#house.newId(),
+        day: body.day,
+        kind: 'decanted',
+        containerId: body.containerId,
+      })
+    return ok({ words: `Depotted ${part.name} out of ${itemMark(item)}`, answer: { id: body.id } })
+  }
+
+  containers(): ContainersAnswer {
+    const today = this.#house.today()
+    const marks = new Map(
+      this.#house.stock
+        .facts(
+          this.#queries.containers.all().flatMap((row) => [row.item_id, row.holds].flatMap((id) => id ?? [])),
+          today,
+        )
+        .map((item) => [item.id, itemMark(item)]),
+    )
+    const named = (id: string | null): string | null => (id === null ? null : (marks.get(id) ?? null))
+    return {
+      today,
+      containers: this.#queries.containers.all().map((row) => {
+        const holds = named(row.holds)
+        return {
+          id: row.id,
+          version: row.version,
+          words: row.words,
+          form: row.form,
+          grams: row.grams,
+          resolution: row.resolution,
+          itemId: row.item_id,
+          from: named(row.item_id),
+          keptOn: row.kept_on,
+          goneOn: row.gone_on,
+          holds: row.holds === null || holds === null ? null : { itemId: row.holds, mark: holds },
+        }
+      }),
+    }
+  }
+
+  addContainer(body: z.output<typeof AddContainer>): Answer {
+    if (this.#queries.container.get(body.id)) return fail('id-taken', { value: body.id })
+    if (body.day > this.#house.today()) return fail('day-in-future', { value: body.day })
+    if (body.itemId !== null && !this.#house.stock.one(body.itemId, this.#house.today()))
+      return fail('unknown-item', { value: body.itemId })
+    this.#queries.addContainer.run(body)
+    return ok({ words: `Kept a container: ${body.words}`, answer: { id: body.id } })
+  }
+
+  editContainer(id: string, body: z.output<typeof EditContainer>): Answer {
+    const row = this.#queries.container.get(id)
+    if (!row) return fail('unknown-container', { value: id })
+    if (row.version !== body.version)
+      return fail('stale', { current: JSON.stringify(this.containers().containers.find((each) => each.id === id)) })
+    this.#queries.editContainer.run({ ...body, id })
+    return ok({ words: `Changed a container: ${body.words}`, answer: { id } })
+  }
+
+  containerGone(id: string, day: Day): Answer {
+    const row = this.#queries.container.get(id)
+    if (!row) return fail('unknown-container', { value: id })
+    if (day > this.#house.today()) return fail('day-in-future', { value: day })
+    if (day < row.kept_on) return fail('gone-before-kept', { day: row.kept_on })
+    if (this.containers().containers.find((each) => each.id === id)?.holds)
+      return fail('container-in-use', { words: row.words })
+    this.#queries.containerGone.run({ id, day })
+    return ok({ words: `Let a container go: ${row.words}`, answer: { id } })
+  }
+
+  #wrongDay(item: ItemFacts, day: Day): Refusal | null {
+    if (day > this.#house.today()) return fail('day-in-future', { value: day })
+    if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
+    if (item.acquired !== null && day < item.acquired.earliest)
+      return fail('read-before-it-came', { name: itemMark(item), day: item.acquired.earliest })
+    return null
+  }
+
+  #wrongPart(item: ItemFacts, partId: string | null): Refusal | null {
+    return partId === null || item.parts.some((each) => each.id === partId)
+      ? null
+      : fail('unknown-part', { value: partId, field: 'partId' })
+  }
+
+  #wrongContainer(id: string | null, day: Day): Refusal | null {
+    if (id === null) return null
+    const found = this.containers().containers.find((each) => each.id === id)
+    if (!found) return fail('unknown-container', { value: id })
+    if (found.goneOn !== null && found.goneOn <= day) return fail('container-gone', { words: found.words })
+    return found.holds === null ? null : fail('container-in-use', { words: found.words })
+  }
+
+  #wrongParents(parents: readonly Parent[], blendId: string, day: Day): Refusal | null {
+    if (parents.some((parent) => parent.itemId === blendId)) return fail('blend-of-itself')
+    if (new Set(parents.map((parent) => parent.itemId)).size < parents.length) return fail('blend-of-itself')
+    for (const parent of parents) {
+      const item = this.#house.stock.one(parent.itemId, this.#house.today())
+      if (!item) return fail('unknown-item', { value: parent.itemId })
+      const wrong = this.#wrongDay(item, day)
+      if (wrong) return wrong
+      if (parent.usedUp && item.lastWorn !== null && item.lastWorn > day)
+        return fail('finished-before-last-wear', { value: day, day: item.lastWorn })
+      if (this.#queries.event.get(parent.eventId) || this.#queries.parentTaken.get(parent.id))
+        return fail('id-taken', { value: parent.id })
+    }
+    const shares = parents.map((parent) => parent.share)
+    const sum = shares.reduce<number>((total, share) => total + (share ?? 0), 0)
+    if (shares.every((share) => share !== null) && Math.abs(sum - 1) > SHARES_OUT)
+      return fail('shares-off', { percent: Math.round(sum * 100) })
+    return null
+  }
+
+  #gave({ eventId, itemId, grams }: Parent, blendId: string, day: Day): null {
+    this.#write(itemId, { ...NOTHING, id: eventId, day, kind: 'gave to a blend', grams, otherItemId: blendId })
+    return null
+  }
+
+  #endAsBlended(item: ItemFacts, day: Day): Refusal | null {
+    if (item.placement !== null) {
+      const out = this.#house.drawer.takeOut(item.id, day)
+      if (!out.ok) return out
+    }
+    this.#queries.endAsBlended.run({ id: item.id, day })
+    this.#house.decide.closeTrials(item.id, day)
+    this.#queries.offShortList.run(item.id)
+    return null
+  }
+
+  #write(itemId: string, event: Omit<EventBindings, 'itemId' | 'savedAt'>): void {
+    const { id, partId, checkInId, day, kind, grams, share, containerId, otherItemId, words } = event
+    const savedAt = this.#house.now().toISOString()
+    this.#queries.addEvent.run({
+      id,
+      itemId,
+      partId,
+      checkInId,
+      day,
+      savedAt,
+      kind,
+      grams,
+      share,
+      containerId,
+      otherItemId,
+      words,
+    })
+  }
+}
+
+interface EventBindings {
+  readonly id: string
+  readonly itemId: string
+  readonly partId: string | null
+  readonly checkInId: string | null
+  readonly day: Day
+  readonly savedAt: string
+  readonly kind: PackageEvent
+  readonly grams: number | null
+  readonly share: number | null
+  readonly containerId: string | null
+  readonly otherItemId: string | null
+  readonly words: string
+}
+const NOTHING = {
+  partId: null,
+  checkInId: null,
+  grams: null,
+  share: null,
+  containerId: null,
+  otherItemId: null,
+  words: '',
+} as const
+
+function statesAfter(states: readonly PackageState[], kind: PackageEvent): PackageState[] {
+  const mended = MENDED_BY[kind] ?? []
+  const kept = states.filter((state) => !mended.includes(state))
+  const added = STATE_AFTER[kind]
+  return added === undefined || kept.includes(added) ? kept : [...kept, added]
+}
+
+/** A shade as a thing of its own: the palette's label by its share of the cells, its own colour, form and finish. */
+function fieldsOfShade(item: ItemFacts, part: ItemFacts['parts'][number], share: number): ItemFields {
+  return {
+    maker: item.maker,
+    name: item.name,
+    shade: part.name,
+    categoryId: item.categoryId,
+    form: part.form ?? 'pressed',
+    colour: part.colour,
+    finish: part.finish,
+    opaque: false,
+    slots: 1,
+    content: item.content && { amount: Math.round(item.content.amount * share * 1000) / 1000, unit: item.content.unit },
+    priceMinor: item.priceMinor === null ? null : Math.round(item.priceMinor * share),
+    source: item.source,
+    acquired: item.acquired,
+    opened: item.opened,
+    paoMonths: item.paoMonths,
+    expiry: item.expiry,
+    sunProtection: item.sunProtection,
+    usesBefore: part.uses,
+    liking: item.liking,
+    notes: '',
+    structure: 'single',
+    usedAs: item.usedAs,
+    format: item.format,
+    undertone: null,
+    depth: null,
+    seasons: [...item.seasons],
+    availability: item.availability,
+    spf: item.spf,
+    packageStates: [],
+    brushes: '',
+    kit: '',
+    parts: [],
+  }
+}

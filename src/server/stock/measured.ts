@@ -1,0 +1,122 @@
+import { contentOf, type ContentEstimate } from '#core/forecast/content'
+import { cannotBeUnopened } from '#core/item/opening'
+import {
+  contentFactsOf,
+  USUAL_STEP,
+  type CostingEvent,
+  type ThingMeasured,
+  type TimedReading,
+} from '#core/measure/content-facts'
+import type { Day } from '#core/calendar/day'
+import type { Db } from '../db/open-database.js'
+import type { ItemFacts } from './item-facts.js'
+import {
+  measuredQueries,
+  type EventRow,
+  type MeasurementRow,
+  type PackageWeightRow,
+  type PanReadingRow,
+} from './measured-queries.js'
+
+/** What of a thing bears on how much is left of it. */
+export type Measurable = Pick<
+  ItemFacts,
+  'id' | 'modelType' | 'form' | 'content' | 'usesBefore' | 'lifecycle' | 'opening' | 'wears'
+>
+
+/** What was ever measured of one thing. */
+export interface Measured {
+  readonly readings: readonly MeasurementRow[]
+  readonly events: readonly EventRow[]
+  readonly weights: readonly PackageWeightRow[]
+  readonly days: readonly Day[]
+}
+
+/** Reads what was measured of things, and reckons what is left of them. */
+export class MeasuredThings {
+  readonly #queries
+
+  constructor(db: Db) {
+    this.#queries = measuredQueries(db)
+  }
+
+  /** Ids of those of these things that were ever weighed. */
+  weighed(list: string): Set<string> {
+    return new Set(this.#queries.weighed.all(list).map((row) => row.item_id))
+  }
+
+  of(id: string): Measured {
+    return {
+      readings: this.#queries.readings.all(id),
+      events: this.#queries.events.all(id),
+      weights: this.#queries.weightsOfKind.all(id),
+      days: this.#queries.days.all(id).map((row) => row.day),
+    }
+  }
+
+  pansOf(id: string): ReadonlyMap<string, PanReadingRow> {
+    return new Map(this.#queries.pansOf.all(id).map((row) => [row.measurement_id, row]))
+  }
+
+  /** What is left by everything measured; null where nothing ever was. */
+  content(item: Measurable, measured: Measured = this.of(item.id)): ContentEstimate | null {
+    const thing = thingOf(item, measured)
+    return thing.readings.some((reading) => !reading.doubtful && reading.partId === null)
+      ? contentOf(contentFactsOf(thing))
+      : null
+  }
+}
+
+export function thingOf(item: Measurable, { readings, events, weights, days }: Measured): ThingMeasured {
+  const own = weights.findLast((row) => row.state === 'full' && row.item_id === item.id)
+  return {
+    type: item.modelType,
+    form: item.form,
+    content: item.content,
+    startedNew: startedNew(item),
+    finished: item.lifecycle === 'finished',
+    days,
+    readings: readings.map(timedReading),
+    events: events.map(costingEvent),
+    empties: weights
+      .filter((row) => row.state !== 'full')
+      .map((row) => ({ grams: row.grams, resolution: row.resolution ?? USUAL_STEP, cleaned: row.state === 'cleaned' })),
+    full: own ? { grams: own.grams, resolution: own.resolution ?? USUAL_STEP } : null,
+  }
+}
+
+/** It was new when its log began: nothing was used of it before, or a tick opened it. */
+function startedNew(item: Measurable): boolean {
+  if (item.usesBefore !== null) return item.usesBefore === 0
+  return !cannotBeUnopened({ wears: item.wears, usesBefore: null }) || item.opening.by === 'tick'
+}
+
+export function timedReading(row: MeasurementRow): TimedReading {
+  return {
+    kind: row.kind,
+    value: row.value,
+    stage: row.stage,
+    word: row.word,
+    partId: row.part_id,
+    day: row.day,
+    moment: row.moment,
+    savedAt: row.saved_at,
+    resolution: row.resolution,
+    doubtful: row.doubtful === 1,
+  }
+}
+
+export function costingEvent(row: EventRow): CostingEvent {
+  return {
+    day: row.day,
+    savedAt: row.saved_at,
+    kind: row.kind,
+    partId: row.part_id,
+    grams: row.grams,
+    share: row.share,
+    container:
+      row.container_grams === null
+        ? null
+        : { grams: row.container_grams, resolution: row.container_resolution ?? USUAL_STEP },
+  }
+}

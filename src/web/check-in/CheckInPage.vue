@@ -1,0 +1,347 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useDisplay } from 'vuetify'
+import { Refused } from '#web/data/client'
+import { useDevice } from '#web/data/device'
+import { useCheckIn, useItem } from '#web/data/reads'
+import { useUnits } from '#web/data/units'
+import EmptyPlace from '#web/ui/EmptyPlace.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
+import { fullName, kindAndMaker } from '#web/ui/words/item-words'
+import { capital } from '#web/ui/words/goal-words'
+import { unitOf } from '#web/ui/words/measure-words'
+import CheckInSlip from './CheckInSlip.vue'
+import LookStep from './LookStep.vue'
+import PackageBlock from './PackageBlock.vue'
+import PhotoStep from './PhotoStep.vue'
+import { beforeOf, MEASURE_WORDS, nextOf, placeIn, queueOf, slipOf, standingAt } from './queue'
+import { useStep } from './use-step'
+import WeighStep from './WeighStep.vue'
+import WordsBlock from './WordsBlock.vue'
+
+/** A guided pass: one thing after the other, or one measure after the other. All is kept as she goes. */
+const route = useRoute()
+const router = useRouter()
+const id = computed(() => String(route.params['id']))
+const { answer, failed } = useCheckIn(id)
+const { mobile } = useDisplay()
+const units = useUnits()
+const unit = computed(() => unitOf(units.value))
+const device = useDevice()
+const missing = computed(() => (failed.value instanceof Refused ? failed.value.problem.detail : ''))
+const queue = computed(() => (answer.value ? queueOf(answer.value.steps, answer.value.checkIn.way) : []))
+const current = computed(() =>
+  standingAt(queue.value, typeof route.query['step'] === 'string' ? route.query['step'] : null),
+)
+const item = computed(() => answer.value?.items.find((each) => each.id === current.value?.itemId) ?? null)
+const whole = useItem(() => current.value?.itemId ?? null)
+const slip = computed(() => (answer.value ? slipOf(answer.value, queue.value) : []))
+const line = computed(() => answer.value?.sheet.items.find((each) => each.itemId === current.value?.itemId) ?? null)
+const siblings = computed(() => queue.value.filter((each) => each.itemId === current.value?.itemId))
+const next = computed(() => (current.value ? nextOf(queue.value, current.value) : null))
+const nextItem = computed(() => answer.value?.items.find((each) => each.id === next.value?.itemId) ?? null)
+const words = computed(
+  () => answer.value?.steps.find((each) => each.itemId === current.value?.itemId && each.measure === 'words') ?? null,
+)
+const step = useStep({ checkInId: id, current, item, today: computed(() => answer.value?.today ?? ''), unit })
+const { draft, stages, result, partId, stage, cause, ready, refused } = step
+const packageBlock = useTemplateRef<InstanceType<typeof PackageBlock>>('packageBlock')
+const wordsBlock = useTemplateRef<InstanceType<typeof WordsBlock>>('wordsBlock')
+const heading = useTemplateRef<HTMLElement>('heading')
+const busy = ref(false)
+
+const nextWords = computed(() => {
+  if (next.value === null) return 'To the sheet'
+  if (next.value.itemId === current.value?.itemId) return `its ${MEASURE_WORDS[next.value.measure]}`
+  return nextItem.value ? nextItem.value.shade || nextItem.value.name : ''
+})
+const keepWords = computed(() =>
+  step.said.value === '' ? `Next: ${nextWords.value}` : `Keep ${step.said.value}, on to ${nextWords.value}`,
+)
+
+function go(stepId: string | null): void {
+  if (stepId === null) void router.push(`/check-in/${id.value}/sheet`)
+  else void router.replace({ query: { step: stepId } })
+}
+async function keep(): Promise<void> {
+  if (busy.value || !current.value) return
+  // Where it was read before and nothing new was, one simply goes on.
+  if (!ready.value) {
+    if (current.value.state !== 'asked') go(next.value?.id ?? null)
+    return
+  }
+  busy.value = true
+  const to = next.value?.id ?? null
+  const done = await step.take('done')
+  busy.value = false
+  if (done) go(to)
+}
+async function skip(): Promise<void> {
+  if (busy.value || !current.value) return
+  busy.value = true
+  const to = next.value?.id ?? null
+  const done = await step.take('skipped')
+  busy.value = false
+  if (done) go(to)
+}
+function back(): void {
+  const before = current.value && beforeOf(queue.value, current.value)
+  if (before) go(before.id)
+}
+watch(
+  () => current.value?.id,
+  async () => {
+    await nextTick()
+    // A field to type in takes the focus itself; else the name of the thing is read.
+    if (!(document.activeElement instanceof HTMLInputElement)) heading.value?.focus({ preventScroll: true })
+  },
+)
+
+/** Letters and figures do what the buttons say, but where one types or a dialog is open. */
+useEventListener('keydown', (event: KeyboardEvent) => {
+  if (
+    !device.letterKeys ||
+    event.ctrlKey ||
+    event.metaKey ||
+    event.altKey ||
+    document.querySelector('.v-overlay--active')
+  )
+    return
+  const target = event.target as HTMLElement
+  const typing = target.matches('input, textarea, select, [contenteditable]')
+  if (event.key === 'Enter' && (target.matches('input') || !target.matches('button, a, [role="button"]'))) {
+    event.preventDefault()
+    void keep()
+    return
+  }
+  if (typing) return
+  if (event.key === 'b') back()
+  else if (event.key === 's') void skip()
+  else if (/^[1-4]$/.test(event.key)) packageBlock.value?.sayNth(Number(event.key) - 1)
+  else if (/^[5-9]$/.test(event.key)) wordsBlock.value?.sayNth(Number(event.key) - 5)
+  else return
+  event.preventDefault()
+})
+</script>
+
+<template>
+  <EmptyPlace v-if="missing" title="This check-in is not here" act="To all check-ins" to="/check-in">{{
+    missing
+  }}</EmptyPlace>
+  <template v-else-if="answer">
+    <PlaceHead
+      title="Check-in"
+      :question="
+        mobile
+          ? `${answer.checkIn.name}, ${placeIn(slip, current?.itemId ?? '')} of ${slip.length}`
+          : `${answer.checkIn.name}. What changed since last time?`
+      "
+      :acts="[
+        {
+          words: answer.checkIn.way === 'item by item' ? 'Measure by measure' : 'Item by item',
+          act: () => step.changeWay(answer!),
+        },
+        { words: 'Leave, go on later', to: '/check-in' },
+        { words: 'To the sheet', to: `/check-in/${id}/sheet` },
+      ]"
+    />
+    <div class="pass">
+      <CheckInSlip
+        :answer="answer"
+        :slip="slip"
+        :current="current?.itemId ?? null"
+        :unit="unit"
+        :strip="mobile"
+        class="beside"
+        @go="go"
+      />
+      <section v-if="current && item" class="work" :aria-label="`Check in ${fullName(item)}`">
+        <header>
+          <div>
+            <h2 ref="heading" tabindex="-1">{{ fullName(item) }}</h2>
+            <p class="quiet">{{ placeIn(slip, item.id) }} of {{ slip.length }} · {{ capital(kindAndMaker(item)) }}</p>
+          </div>
+          <div class="measures" role="group" aria-label="Measures">
+            <button
+              v-for="each in siblings"
+              :key="each.id"
+              type="button"
+              :aria-current="each.id === current.id ? 'step' : undefined"
+              @click="go(each.id)"
+            >
+              {{ MEASURE_WORDS[each.measure]
+              }}<span v-if="each.state !== 'asked'" class="visually-hidden">, {{ each.state }}</span
+              ><span v-if="each.state === 'done'" aria-hidden="true"> ✓</span>
+            </button>
+          </div>
+        </header>
+        <WeighStep
+          v-if="current.measure === 'weigh'"
+          :key="current.id"
+          v-model="draft"
+          v-model:cause="cause"
+          :item="item"
+          :answer="whole.answer.value"
+          :line="line"
+          :error="refused"
+          @kept="() => undefined"
+        />
+        <LookStep
+          v-else-if="current.measure === 'look'"
+          :key="current.id"
+          v-model="draft"
+          v-model:stages="stages"
+          :item="item"
+          :line="line"
+        />
+        <PhotoStep
+          v-else
+          :key="current.id"
+          v-model="result"
+          v-model:part="partId"
+          v-model:stage="stage"
+          :item="item"
+          :answer="whole.answer.value"
+          :line="line"
+          :today="answer.today"
+        />
+        <p v-if="refused && current.measure !== 'weigh'" class="alarm" role="alert">{{ refused }}</p>
+        <div class="blocks">
+          <PackageBlock ref="packageBlock" :item="item" :line="line" :check-in-id="id" />
+          <WordsBlock
+            ref="wordsBlock"
+            :said="words?.words ?? ''"
+            :before="answer.saidBefore[item.id] ?? null"
+            @say="(said) => step.say(words, said)"
+          />
+        </div>
+        <footer class="bar">
+          <v-btn variant="outlined" color="primary" :disabled="!beforeOf(queue, current)" @click="back">Back</v-btn>
+          <v-btn variant="text" :disabled="busy" @click="skip">Skip it</v-btn>
+          <v-btn
+            class="keep"
+            color="primary"
+            :loading="busy"
+            :disabled="!ready && current.state === 'asked'"
+            @click="keep"
+            >{{ keepWords }}</v-btn
+          >
+        </footer>
+      </section>
+    </div>
+  </template>
+</template>
+
+<style scoped>
+.pass {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(290px, 350px);
+  gap: 14px;
+  align-items: start;
+}
+
+.beside {
+  order: 2;
+  position: sticky;
+  top: 12px;
+  max-height: calc(100vh - 110px);
+}
+
+.work {
+  display: grid;
+  gap: 10px;
+  min-width: 0;
+}
+
+header {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: end;
+  gap: 4px 16px;
+}
+
+h2 {
+  font-size: 22px;
+}
+
+header p {
+  margin: 2px 0 0;
+  font-size: 14px;
+}
+
+.measures {
+  display: flex;
+  gap: 4px;
+}
+
+.measures button {
+  min-height: 44px;
+  padding: 0 10px;
+  font-weight: 600;
+  color: var(--quiet);
+  border-bottom: 3px solid transparent;
+}
+
+.measures button[aria-current] {
+  color: var(--primary);
+  border-color: var(--primary);
+}
+
+.blocks {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(300px, 100%), 1fr));
+  gap: 10px;
+}
+
+.bar {
+  position: sticky;
+  bottom: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  padding: 10px 12px;
+  background: var(--raised);
+  border: 1px solid var(--hair);
+  border-radius: 10px;
+  box-shadow: 0 -4px 12px var(--shade);
+  z-index: 2;
+}
+
+.keep {
+  margin-left: auto;
+  max-width: 100%;
+}
+
+.alarm {
+  color: var(--alarm);
+  margin: 0;
+}
+
+.phone .pass {
+  grid-template-columns: minmax(0, 1fr);
+}
+
+.phone .beside {
+  order: 0;
+  position: static;
+}
+
+.phone .bar {
+  bottom: 56px;
+  flex-wrap: nowrap;
+}
+
+.phone .keep {
+  flex: 1 1 auto;
+  min-width: 0;
+}
+
+.phone .keep :deep(.v-btn__content) {
+  white-space: normal;
+  font-size: 14px;
+}
+</style>

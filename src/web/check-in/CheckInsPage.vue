@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { counted } from '#core/words/counted'
+import { dateWords } from '#web/data/locale'
+import { useCheckIns } from '#web/data/reads'
+import { useUnits } from '#web/data/units'
+import EmptyPlace from '#web/ui/EmptyPlace.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
+import { massWords, unitOf } from '#web/ui/words/measure-words'
+import StartDialog from './StartDialog.vue'
+
+/** Check-ins: the one under way, a new one, and every sheet there was. */
+const { answer } = useCheckIns()
+const units = useUnits()
+const unit = computed(() => unitOf(units.value))
+const starting = ref(false)
+const open = computed(() => (answer.value?.checkIns ?? []).filter((each) => each.closedOn === null))
+const closed = computed(() => (answer.value?.checkIns ?? []).filter((each) => each.closedOn !== null))
+</script>
+
+<template>
+  <PlaceHead
+    title="Check-in"
+    question="What changed since last time?"
+    :primary="open.length === 0 ? { words: 'Begin a check-in', act: () => (starting = true) } : null"
+    :acts="open.length > 0 ? [{ words: 'Begin another', act: () => (starting = true) }] : []"
+  />
+  <template v-if="answer">
+    <EmptyPlace
+      v-if="answer.checkIns.length === 0"
+      title="Once a month, with a scale, a pen and good light"
+      act="Begin a check-in"
+      @act="starting = true"
+    >
+      Seligo goes through your project thing by thing: what it weighs now, how full it is, what its pan shows. It keeps
+      the figures, does the sums and lays the month out on one sheet. A kitchen scale is enough; without one, the eye
+      is.
+    </EmptyPlace>
+    <ul v-if="open.length > 0" class="plain">
+      <li v-for="each in open" :key="each.id" class="row sheet">
+        <div>
+          <h2>{{ each.name }}</h2>
+          <p class="quiet">
+            {{ each.done }} of {{ counted(each.items, 'thing') }} looked at, begun {{ dateWords(each.startedOn) }}
+          </p>
+        </div>
+        <v-btn color="primary" :to="`/check-in/${each.id}`">Go on</v-btn>
+      </li>
+    </ul>
+    <section v-if="closed.length > 0" aria-label="Sheets">
+      <h2 class="past">Sheets</h2>
+      <ul class="plain">
+        <li v-for="each in closed" :key="each.id" class="row sheet">
+          <div>
+            <RouterLink :to="`/check-in/${each.id}/sheet`">{{ each.name }}</RouterLink>
+            <p class="quiet figures">
+              {{ dateWords(each.closedOn ?? each.startedOn)
+              }}<template v-if="each.totals">
+                · {{ each.totals.looked }} of {{ each.totals.asked }} looked at · {{ counted(each.totals.uses, 'use') }}
+                <template v-if="each.totals.weighed > 0">
+                  · {{ massWords(each.totals.grams, 0.1, unit) }} used of {{ each.totals.weighed }} weighed</template
+                >
+              </template>
+            </p>
+          </div>
+        </li>
+      </ul>
+    </section>
+    <StartDialog v-if="starting" :choices="answer.choices" :today="answer.today" @close="starting = false" />
+  </template>
+</template>
+
+<style scoped>
+.plain {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 8px;
+}
+
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px 16px;
+  padding: 12px 16px;
+}
+
+h2 {
+  font-size: 18px;
+}
+
+.past {
+  margin: 22px 0 8px;
+}
+
+.row a {
+  font: 640 17px var(--display);
+  color: var(--ink);
+}
+
+p {
+  margin: 3px 0 0;
+}
+</style>

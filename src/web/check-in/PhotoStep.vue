@@ -1,0 +1,129 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { PAN_STAGES, type PanStage } from '#core/item/form'
+import type { SheetItem } from '#contract/check-in'
+import type { ItemAnswer, ListedItem } from '#contract/item'
+import { dateWords } from '#web/data/locale'
+import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
+import FileDrop from '#web/ui/form/FileDrop.vue'
+import PanReader from '#web/ui/pan/PanReader.vue'
+import type { PanResult } from '#web/ui/pan/pan-draft'
+import { usePhoto } from '#web/ui/pan/use-photo'
+import { readingWords } from '#web/ui/words/gauge-words'
+
+/** From above, in the same light: the bare area off a photo, or what the pan shows by eye. */
+const props = defineProps<{ item: ListedItem; answer: ItemAnswer | null; line: SheetItem | null; today: string }>()
+const result = defineModel<PanResult | null>({ required: true })
+const partId = defineModel<string | null>('part', { required: true })
+const stage = defineModel<PanStage | null>('stage', { required: true })
+const { busy, add } = usePhoto()
+const photoId = ref<string | null>(null)
+const photo = computed(() => props.answer?.photos.find((each) => each.id === photoId.value) ?? null)
+const todays = computed(() => (props.answer?.photos ?? []).filter((each) => each.day === props.today))
+const own = computed(() =>
+  (props.answer?.readings ?? []).filter(
+    (each) => each.partId === partId.value && each.kind !== 'gross' && !each.doubtful,
+  ),
+)
+const lastPan = computed(() => own.value.findLast((each) => each.pan !== null)?.pan ?? null)
+const before = computed(() => {
+  const last = own.value.findLast((each) => each.kind === 'bare')
+  return last
+    ? { bare: last.value ?? 0, words: `${Math.round((last.value ?? 0) * 100)} % on ${dateWords(last.day)}` }
+    : null
+})
+const last = computed(() => {
+  const reading = own.value.at(-1)
+  if (!reading || reading.kind === 'gross') return 'Never looked at before.'
+  const { kind, value, stage: at, word } = reading
+  return `Last: ${readingWords({ kind, value, stage: at, word })}, ${dateWords(reading.day)}.`
+})
+const shades = computed(() => props.item.parts.filter((part) => part.finishedOn === null && part.depottedOn === null))
+watch(partId, () => (result.value = null))
+
+async function take(file: File): Promise<void> {
+  const sent = await add(props.item.id, props.today, file)
+  if (sent) photoId.value = sent.photoId
+}
+function another(): void {
+  photoId.value = null
+  result.value = null
+}
+</script>
+
+<template>
+  <section class="inset photo-step">
+    <p class="quiet">{{ last }}</p>
+    <ChoiceRow
+      v-if="shades.length > 0"
+      v-model="partId"
+      label="Which shade"
+      :options="shades.map((part) => part.id)"
+      :words="Object.fromEntries(shades.map((part) => [part.id, part.name]))"
+    />
+    <PanReader
+      v-if="photo"
+      :key="`${photo.id} ${partId ?? ''}`"
+      v-model="result"
+      :photo-id="photo.id"
+      :width="photo.width"
+      :height="photo.height"
+      :before="before"
+      :drawn="lastPan && shades.length === 0 ? { shape: lastPan.shape, handles: lastPan.handles } : null"
+      @another="another"
+    />
+    <template v-else>
+      <FileDrop
+        :label="busy ? 'Shrinking and storing…' : 'A photo from above, no flash, the whole rim in it'"
+        accept="image/*"
+        button="Choose a photo"
+        :disabled="busy"
+        @file="take"
+      />
+      <p v-if="todays.length > 0" class="todays">
+        Taken today:
+        <button
+          v-for="each in todays"
+          :key="each.id"
+          type="button"
+          :aria-label="`The photo of ${dateWords(each.day)}`"
+          @click="photoId = each.id"
+        >
+          <img :src="`/api/photos/${each.id}/small`" alt="" />
+        </button>
+      </p>
+      <ChoiceRow
+        v-if="shades.length === 0"
+        v-model="stage"
+        label="or by eye: what the pan shows"
+        :options="PAN_STAGES"
+        again
+      />
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.photo-step {
+  padding: 14px 18px;
+  display: grid;
+  gap: 12px;
+}
+
+p {
+  margin: 0;
+}
+
+.todays {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+
+.todays img {
+  height: 72px;
+  border-radius: 6px;
+  display: block;
+}
+</style>

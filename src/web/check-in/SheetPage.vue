@@ -1,0 +1,249 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useDisplay } from 'vuetify'
+import { counted } from '#core/words/counted'
+import { newId, Refused } from '#web/data/client'
+import { useChanges } from '#web/data/changes'
+import { dateWords } from '#web/data/locale'
+import { useCheckIn } from '#web/data/reads'
+import { useUnits } from '#web/data/units'
+import EmptyPlace from '#web/ui/EmptyPlace.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
+import { anyReadingWords, massWords, unitOf } from '#web/ui/words/measure-words'
+import { sheetMarkdown } from '#web/ui/words/sheet-words'
+import OutAndIn from './OutAndIn.vue'
+import SheetPush from './SheetPush.vue'
+import SheetShelves from './SheetShelves.vue'
+
+/** The sheet a check-in closes with: before and after on two shelves, the sums, what comes next. Closed, it stays as it was. */
+const route = useRoute()
+const router = useRouter()
+const id = computed(() => String(route.params['id']))
+const { answer, failed } = useCheckIn(id)
+const changes = useChanges()
+const { mobile } = useDisplay()
+const units = useUnits()
+const unit = computed(() => unitOf(units.value))
+const missing = computed(() => (failed.value instanceof Refused ? failed.value.problem.detail : ''))
+const sheet = computed(() => answer.value?.sheet ?? null)
+const closed = computed(() => answer.value?.checkIn.closedOn !== null)
+const copied = ref('')
+/** What was corrected since it was closed, by thing. */
+const corrected = computed(
+  () =>
+    new Map(
+      (answer.value?.corrections ?? []).map(({ itemId, now }) => [
+        itemId,
+        now === null
+          ? 'since then: this reading was removed'
+          : now.doubtful
+            ? 'since then: marked as doubtful'
+            : `since then: corrected to ${anyReadingWords(now, unit.value)}`,
+      ]),
+    ),
+)
+
+async function copy(): Promise<void> {
+  if (!answer.value || !sheet.value) return
+  const text = sheetMarkdown(answer.value.checkIn.name, sheet.value, unit.value)
+  try {
+    await navigator.clipboard.writeText(text)
+    copied.value = 'Copied as words.'
+  } catch {
+    // A browser that does not let pages copy shows them instead.
+    copied.value = text
+  }
+  changes.say('Copied as words.')
+}
+function print(): void {
+  window.print()
+}
+async function close(): Promise<void> {
+  if (!answer.value) return
+  const { checkIn, today } = answer.value
+  await changes.run('POST', `/check-ins/${checkIn.id}/close`, {
+    changeId: newId(),
+    version: checkIn.version,
+    day: today,
+  })
+}
+async function giveUp(): Promise<void> {
+  if (!answer.value) return
+  const done = await changes.run('POST', `/check-ins/${answer.value.checkIn.id}/drop`, { changeId: newId() })
+  if (done) await router.push('/check-in')
+}
+</script>
+
+<template>
+  <EmptyPlace v-if="missing" title="This sheet is not here" act="To all check-ins" to="/check-in">{{
+    missing
+  }}</EmptyPlace>
+  <article v-else-if="answer && sheet" class="sheet-page">
+    <PlaceHead
+      title="Check-in"
+      question="What changed since last time?"
+      :acts="[
+        { words: 'Copy as words', act: copy },
+        { words: 'Print', act: print },
+        ...(closed ? [{ words: 'All sheets', to: '/check-in' }] : [{ words: 'Give it up', act: giveUp }]),
+      ]"
+    />
+    <section class="sheet paper" aria-label="Sheet">
+      <header>
+        <h2>{{ answer.checkIn.name }}</h2>
+        <p class="quiet">
+          {{ dateWords(sheet.from) }} to {{ dateWords(sheet.to) }} · {{ sheet.totals.looked }} of
+          {{ sheet.totals.asked }} looked at{{ closed ? '' : ' · not closed yet' }}
+        </p>
+      </header>
+      <SheetShelves :sheet="sheet" :items="answer.items" :unit="unit" :corrected="corrected" />
+      <div class="columns">
+        <section aria-label="The sums">
+          <h3>The stretch</h3>
+          <div class="sums">
+            <p>
+              <strong class="figures">{{ sheet.totals.uses }}</strong> {{ sheet.totals.uses === 1 ? 'use' : 'uses' }}
+            </p>
+            <p v-if="sheet.totals.weighed > 0">
+              <strong class="figures">{{ massWords(sheet.totals.grams, 0.1, unit) }}</strong> of
+              {{ sheet.totals.weighed }} weighed
+            </p>
+            <p>
+              <strong class="figures">{{ sheet.totals.wearDays }}</strong> wear
+              {{ sheet.totals.wearDays === 1 ? 'day' : 'days' }}
+            </p>
+            <p>
+              <strong class="figures">{{ sheet.totals.finished }}</strong> finished
+            </p>
+          </div>
+          <p v-if="sheet.previous" class="quiet">
+            The time before {{ counted(sheet.previous.uses, 'use')
+            }}<template v-if="sheet.previous.weighed > 0">, {{ massWords(sheet.previous.grams, 0.1, unit) }}</template
+            >, {{ counted(sheet.previous.wearDays, 'wear day') }}.
+          </p>
+          <p v-if="sheet.totals.weighed > 0" class="quiet">
+            Grams count what was weighed both times in the same package, give or take
+            {{ massWords(sheet.totals.giveOrTake, 0.1, unit) }} in all.
+          </p>
+        </section>
+        <SheetPush :answer="answer" :closed="closed" />
+        <OutAndIn v-if="answer.checkIn.projectId" :answer="answer" :closed="closed" />
+      </div>
+      <p v-if="copied && copied !== 'Copied as words.'" class="words">
+        <label>Select and copy<textarea readonly rows="10" :value="copied" /></label>
+      </p>
+    </section>
+    <footer v-if="!closed" class="bar" :class="{ mobile }">
+      <v-btn variant="outlined" color="primary" :to="`/check-in/${id}`">Back to the things</v-btn>
+      <v-btn class="close" color="primary" :disabled="sheet.totals.looked === 0" @click="close"
+        >Close the check-in</v-btn
+      >
+    </footer>
+  </article>
+</template>
+
+<style scoped>
+.paper {
+  overflow: hidden;
+}
+
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 2px 14px;
+  padding: 12px 16px;
+}
+
+h2 {
+  font-size: 20px;
+}
+
+h3 {
+  font-size: 16px;
+  margin-bottom: 6px;
+}
+
+header p {
+  margin: 0;
+}
+
+.columns {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(280px, 100%), 1fr));
+  border-top: 1px solid var(--hair);
+}
+
+.columns > :deep(section) {
+  padding: 12px 16px 16px;
+  border-right: 1px solid var(--hair);
+  min-width: 0;
+}
+
+.columns > :deep(section:last-child) {
+  border-right: 0;
+}
+
+.sums {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 22px;
+}
+
+.sums p {
+  display: grid;
+  margin: 0;
+  font-size: 13.5px;
+}
+
+.sums strong {
+  font: 660 30px/1.1 var(--display);
+}
+
+.columns p {
+  margin: 6px 0 0;
+}
+
+.bar {
+  position: sticky;
+  bottom: 0;
+  display: flex;
+  gap: 8px;
+  justify-content: space-between;
+  padding: 10px 12px;
+  margin-top: 10px;
+  background: var(--raised);
+  border: 1px solid var(--hair);
+  border-radius: 10px;
+}
+
+.bar.mobile {
+  bottom: 56px;
+}
+
+.words {
+  padding: 0 16px 16px;
+}
+
+textarea {
+  width: 100%;
+  font: 13px/1.4 monospace;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  padding: 8px;
+  background: var(--raised);
+  color: inherit;
+}
+
+@media print {
+  .bar,
+  :deep(.place-head) {
+    display: none;
+  }
+
+  .paper {
+    border: 0;
+  }
+}
+</style>

@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { pushOf } from '#core/goal/push'
+import type { CheckInAnswer } from '#contract/check-in'
+import { newId } from '#web/data/client'
+import { useChanges } from '#web/data/changes'
+import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import { paceWords } from '#web/ui/words/goal-words'
+import { callIt } from '#web/ui/words/item-words'
+import { aimWords } from '#web/ui/words/sheet-words'
+
+/** The one thing to push until the next check-in: proposed, and hers to choose. */
+const props = defineProps<{ answer: CheckInAnswer; closed: boolean }>()
+const changes = useChanges()
+const proposed = computed(() => (props.closed ? null : pushOf(props.answer.sheet.items)))
+const pushId = computed(() => props.answer.checkIn.pushItemId ?? proposed.value)
+const line = computed(() => props.answer.sheet.items.find((each) => each.itemId === pushId.value) ?? null)
+const item = computed(() => props.answer.items.find((each) => each.id === pushId.value) ?? null)
+const choices = computed(() =>
+  props.answer.items.filter((each) => each.endedOn === null).map((each) => ({ title: callIt(each), value: each.id })),
+)
+async function choose(pushItemId: string | null): Promise<void> {
+  const { id, version, name, way } = props.answer.checkIn
+  await changes.run('PUT', `/check-ins/${id}`, { changeId: newId(), version, name, way, pushItemId })
+}
+</script>
+
+<template>
+  <section aria-label="The next push">
+    <h3>The next push</h3>
+    <div v-if="item && line" class="push">
+      <ItemGauge :item="{ ...item, goal: line.goal }" size="middle" />
+      <div>
+        <p>
+          <strong>{{ callIt(item) }}</strong><span v-if="answer.checkIn.pushItemId === null && !closed" class="quiet">
+            proposed: nearest to its goal</span
+          >
+        </p>
+        <p v-if="line.goal">{{ paceWords(line.goal, answer.today) }}</p>
+        <p v-if="aimWords(line)">{{ aimWords(line) }}</p>
+      </div>
+    </div>
+    <p v-else class="quiet">None chosen.</p>
+    <v-select
+      v-if="!closed"
+      class="choose"
+      :model-value="answer.checkIn.pushItemId"
+      label="Push this one"
+      :items="choices"
+      clearable
+      @update:model-value="choose"
+    />
+  </section>
+</template>
+
+<style scoped>
+h3 {
+  font-size: 16px;
+  margin-bottom: 6px;
+}
+
+.push {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+}
+
+p {
+  margin: 3px 0;
+}
+
+.choose {
+  margin-top: 10px;
+}
+
+@media print {
+  .choose {
+    display: none;
+  }
+}
+</style>

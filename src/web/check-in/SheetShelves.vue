@@ -1,0 +1,236 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { counted } from '#core/words/counted'
+import type { ClosedSheet, LookView, SheetItem } from '#contract/check-in'
+import type { ListedItem } from '#contract/item'
+import { dayFormat } from '#web/data/locale'
+import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import { shortStanding } from '#web/ui/words/goal-words'
+import { massFigure, type MassUnit } from '#web/ui/words/measure-words'
+import { aimWords, goalLine, goneWords, lookWords } from '#web/ui/words/sheet-words'
+
+/** Two shelves: as it was, as it is; between them what went, under them what was wanted. */
+const props = defineProps<{
+  sheet: ClosedSheet
+  items: readonly ListedItem[]
+  unit: MassUnit
+  corrected: ReadonlyMap<string, string>
+}>()
+const short = dayFormat({ day: 'numeric', month: 'short' })
+const byId = computed(() => new Map(props.items.map((item) => [item.id, item])))
+const most = computed(() => Math.max(...props.sheet.items.map((line) => line.grams?.grams ?? 0), 1e-6))
+const columns = computed(() =>
+  props.sheet.items.map((line) => {
+    const item = byId.value.get(line.itemId)
+    return {
+      line,
+      before: item && line.before ? drawn(item, line.before, false) : null,
+      after: item ? drawn(item, line.after ?? line.before, true, line) : null,
+      standing: line.goal ? shortStanding(line.goal) : '',
+      gone: goneWords(line, props.unit),
+      bar: line.grams ? Math.max(0, line.grams.grams / most.value) : 0,
+    }
+  }),
+)
+
+/** The thing as it was found then; what was not seen then is not drawn as if it had been. */
+function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: SheetItem): ListedItem {
+  const reading = look?.reading ?? null
+  const parts = item.parts.map((part) => ({
+    ...part,
+    reading: look?.parts.find((each) => each.partId === part.id)?.reading ?? null,
+  }))
+  return {
+    ...item,
+    parts,
+    reading,
+    estimate: reading === null && rail ? item.estimate : null,
+    goal: rail ? (line?.goal ?? null) : null,
+    backups: 0,
+  }
+}
+</script>
+
+<template>
+  <div
+    class="shelves"
+    role="table"
+    aria-label="Before and after, thing by thing"
+    :style="{ '--columns': columns.length }"
+  >
+    <div class="shelf" role="row">
+      <span class="head" role="rowheader">{{ short(sheet.from) }}</span>
+      <span v-for="{ line, before } in columns" :key="line.itemId" role="cell" class="cell">
+        <ItemGauge v-if="before" :item="before" size="middle" :rail="false" />
+        <small v-else-if="line.cameIn">came in {{ short(line.cameIn) }}</small>
+        <small v-else>not seen</small>
+        <span class="visually-hidden">{{ lookWords(line.before, unit) }}</span>
+      </span>
+    </div>
+    <div class="gone" role="row">
+      <span class="head" role="rowheader"><strong>gone</strong><small>weighed</small></span>
+      <span v-for="{ line, gone, bar } in columns" :key="line.itemId" role="cell" class="cell figures">
+        <strong v-if="line.grams"
+          >{{ massFigure(line.grams.grams, 0.1, unit) }} <small>{{ unit }}</small></strong
+        >
+        <small v-else :class="{ attention: line.skipped }">{{ gone }}</small>
+        <i v-if="bar > 0" class="bar" :style="{ width: `${bar * 80}%` }" />
+        <small>{{ counted(line.uses, 'use') }}</small>
+      </span>
+    </div>
+    <div class="shelf" role="row">
+      <span class="head" role="rowheader">{{ short(sheet.to) }}</span>
+      <span v-for="{ line, after } in columns" :key="line.itemId" role="cell" class="cell">
+        <ItemGauge v-if="after" :item="after" size="middle" />
+        <span class="visually-hidden">{{ lookWords(line.after, unit) }}</span>
+      </span>
+    </div>
+    <div class="told" role="row">
+      <span class="head" role="rowheader">goal</span>
+      <span v-for="{ line, standing } in columns" :key="line.itemId" role="cell" class="cell">
+        <RouterLink :to="`/items/${line.itemId}`">{{ line.name }}</RouterLink>
+        <small>{{ lookWords(line.after, unit) }}</small>
+        <small>{{ goalLine(line) }}</small>
+        <small v-if="standing" class="standing" :class="line.goal?.standing.replaceAll(' ', '-')">{{ standing }}</small>
+        <small v-if="aimWords(line)">{{ aimWords(line) }}</small>
+        <small v-if="line.words" class="said">“{{ line.words }}”</small>
+        <small v-if="corrected.get(line.itemId)" class="attention">{{ corrected.get(line.itemId) }}</small>
+      </span>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.shelves {
+  overflow-x: auto;
+}
+
+.shelves > div {
+  display: grid;
+  grid-template-columns: 62px repeat(var(--columns), minmax(104px, 1fr));
+  min-width: calc(62px + var(--columns) * 104px);
+}
+
+.shelf {
+  background: var(--inset);
+  box-shadow: inset 0 3px 6px var(--shade);
+  border-bottom: 3px solid var(--line);
+  min-height: 122px;
+  align-items: end;
+  padding: 12px 0 8px;
+}
+
+.head {
+  align-self: center;
+  padding-left: 12px;
+  font-weight: 650;
+  font-size: 13.5px;
+  display: grid;
+}
+
+.cell {
+  display: grid;
+  justify-items: center;
+  align-content: end;
+  gap: 2px;
+  padding: 0 4px;
+  min-width: 0;
+  text-align: center;
+}
+
+/* Wide things keep to their place on the shelf. */
+.cell :deep(.gauge) {
+  max-width: 100px;
+}
+
+.cell :deep(.gauge .body) {
+  max-width: 92px;
+}
+
+.gone {
+  padding: 8px 0;
+  align-items: center;
+}
+
+.gone strong {
+  font: 660 19px var(--display);
+}
+
+.gone strong small {
+  font-size: 0.65em;
+  color: inherit;
+}
+
+.bar {
+  height: 5px;
+  background: var(--ink);
+  min-width: 3px;
+}
+
+.told {
+  padding: 10px 0;
+}
+
+.told .head {
+  align-self: start;
+}
+
+.told .cell {
+  align-content: start;
+}
+
+.told a {
+  font: 640 14.5px/1.2 var(--display);
+  color: var(--ink);
+}
+
+small {
+  font-size: 12.5px;
+  line-height: 1.25;
+  color: var(--quiet);
+  overflow-wrap: anywhere;
+}
+
+.standing {
+  font-weight: 650;
+  color: var(--ink);
+}
+
+.standing.behind,
+.standing.out-of-reach,
+.attention {
+  color: var(--attention);
+  font-weight: 650;
+}
+
+.standing.met {
+  color: var(--done);
+}
+
+.said {
+  font-style: italic;
+}
+
+@media print {
+  .shelves {
+    overflow: visible;
+  }
+
+  .shelves > div {
+    grid-template-columns: 44px repeat(var(--columns), minmax(0, 1fr));
+    min-width: 0;
+  }
+
+  .cell :deep(.gauge) {
+    zoom: 0.72;
+  }
+
+  .shelf {
+    box-shadow: none;
+  }
+
+  small {
+    font-size: 9.5px;
+  }
+}
+</style>

@@ -1,0 +1,276 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { goesWithUses, rulerOf } from '#core/measure/ruler'
+import { gramsGone, parseMass, weighingDoubts, type WeighingDoubt } from '#core/measure/weighing'
+import { CONTRADICTION_CAUSES, type ContradictionCause } from '#core/measure/reading'
+import { counted } from '#core/words/counted'
+import type { SheetItem } from '#contract/check-in'
+import type { ItemAnswer, ListedItem } from '#contract/item'
+import { dateWords } from '#web/data/locale'
+import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
+import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import ContentRuler from '#web/ui/reading/ContentRuler.vue'
+import type { ReadDraft } from '#web/ui/reading/read-draft'
+import TallyStrokes from '#web/ui/TallyStrokes.vue'
+import WeighField from '#web/ui/reading/WeighField.vue'
+import { CAUSE_WORDS, contentWords, doubtWords, massFigure, massWords } from '#web/ui/words/measure-words'
+
+/** On the scale: the reading huge, the last one beside it, and the content unrolled beneath. */
+const props = defineProps<{ item: ListedItem; answer: ItemAnswer | null; line: SheetItem | null; error: string }>()
+const draft = defineModel<ReadDraft>({ required: true })
+const cause = defineModel<ContradictionCause | null>('cause', { required: true })
+defineEmits<{ kept: [] }>()
+
+const unit = computed(() => draft.value.unit)
+const whole = computed(() =>
+  (props.answer?.readings ?? []).filter((each) => each.kind === 'gross' && each.partId === null && !each.doubtful),
+)
+/** Of the package it is in now; a weighing of this check-in stands for itself. */
+const series = computed(() => Math.max(0, ...whole.value.map((each) => each.series)))
+const weighed = computed(() =>
+  whole.value.filter((each) => each.series === series.value && each.id !== props.line?.after?.gross?.id),
+)
+const before = computed(() => {
+  const last = weighed.value.at(-1)
+  return last ? { grams: last.value ?? 0, resolution: last.resolution ?? 0.1, day: last.day } : null
+})
+const typed = computed(() => {
+  const mass = parseMass(draft.value.mass, unit.value)
+  return mass.ok ? mass.value : null
+})
+const now = computed(() => typed.value ?? props.line?.after?.gross?.grams ?? null)
+const uses = computed(() => props.line?.uses ?? 0)
+const gone = computed(() =>
+  before.value && now.value !== null
+    ? gramsGone(before.value, { grams: now.value, resolution: draft.value.resolution })
+    : null,
+)
+const content = computed(() => props.answer?.content ?? null)
+const ruler = computed(() => {
+  const reckoned = content.value
+  const at = now.value ?? before.value?.grams ?? null
+  if (!reckoned || at === null) return null
+  const { from } = reckoned
+  return rulerOf({
+    empty: from.empty?.grams ?? reckoned.package.mean,
+    emptySd: from.empty?.own ? 0 : reckoned.package.sd,
+    full: from.full,
+    label: from.label,
+    weighed: weighed.value.map((each) => ({ grams: each.value ?? 0, day: each.day })),
+    now: at,
+  })
+})
+const emptyWeight = computed(() => content.value?.from.empty?.grams ?? content.value?.package.mean ?? 0)
+const doubts = computed<WeighingDoubt[]>(() =>
+  typed.value === null
+    ? []
+    : weighingDoubts(typed.value, draft.value.resolution, {
+        before: before.value,
+        empty: content.value?.from.empty
+          ? { grams: content.value.from.empty.grams, sd: 0.02 * content.value.from.empty.grams }
+          : null,
+        capacity: null,
+      }),
+)
+const mended = computed(() => doubts.value.find((doubt) => 'grams' in doubt))
+const contradicts = computed(() => doubts.value.some((doubt) => doubt.code === 'heavier than before'))
+const fit = computed(() => {
+  if (!gone.value || typed.value === null || !content.value || doubts.value.length > 0) return null
+  return goesWithUses({
+    gone: gone.value.grams,
+    giveOrTake: gone.value.giveOrTake,
+    uses: uses.value,
+    perUse: content.value.perUse,
+  })
+})
+const span = computed(() =>
+  fit.value ? `${massWords(fit.value.low, 0.1, unit.value)} to ${massWords(fit.value.high, 0.1, unit.value)}` : '',
+)
+/** What the simulated scale would show. */
+const expected = computed(() =>
+  before.value ? Math.round((before.value.grams - uses.value * (content.value?.perUse.middle ?? 0)) * 10) / 10 : null,
+)
+
+function mend(): void {
+  const doubt = mended.value
+  if (!doubt || !('grams' in doubt)) return
+  draft.value = { ...draft.value, mass: massFigure(doubt.grams, draft.value.resolution, 'g'), unit: 'g' }
+}
+</script>
+
+<template>
+  <div class="step">
+    <section class="inset main">
+      <div class="gauge-plate"><ItemGauge :item="item" size="large" :rail="false" /></div>
+      <WeighField v-model="draft" :expected="expected" :error="error" autofocus @kept="$emit('kept')" />
+      <div class="since">
+        <p v-if="before" class="figures">
+          <strong>{{ massWords(before.grams, before.resolution, unit) }}</strong> on {{ dateWords(before.day) }}
+        </p>
+        <p v-else class="quiet">First weighing.</p>
+        <p v-if="gone" class="gone figures" aria-live="polite">
+          {{ massFigure(Math.abs(gone.grams), draft.resolution, unit) }} <small>{{ unit }}</small>
+        </p>
+        <p v-if="gone">{{ gone.grams < 0 ? 'more than then' : 'used since' }}, on {{ counted(uses, 'day') }}</p>
+        <p v-else>Used on {{ counted(uses, 'day') }} since the last look.</p>
+        <TallyStrokes :count="uses" />
+      </div>
+    </section>
+    <section class="inset told">
+      <template v-if="ruler">
+        <p>
+          <strong
+            >{{ massWords(ruler.left, 0.1, unit) }} above the empty package’s
+            {{ massWords(emptyWeight, 0.1, unit) }},</strong
+          >
+          of {{ massWords(ruler.full, 0.1, unit) }}{{ ruler.fullByLabel ? ' on the label' : ' when full' }}.
+        </p>
+        <ContentRuler
+          :ruler="ruler"
+          :colour="item.colour ?? item.guess"
+          :finish="item.finish"
+          :unit="unit"
+          :empty="emptyWeight"
+        />
+      </template>
+      <p v-else class="quiet">
+        How much of it is package is not known yet. Each weighing tells what went; an empty one of its kind tells what
+        is left.
+      </p>
+      <div v-if="doubts.length > 0" class="doubt" role="status">
+        <p v-for="doubt in doubts" :key="doubt.code">
+          <strong>{{
+            doubtWords(
+              {
+                code: doubt.code,
+                value:
+                  'grams' in doubt
+                    ? doubt.grams
+                    : 'by' in doubt
+                      ? doubt.by
+                      : 'empty' in doubt
+                        ? doubt.empty
+                        : doubt.capacity,
+              },
+              unit,
+            )
+          }}</strong>
+        </p>
+        <v-btn v-if="mended && 'grams' in mended" variant="outlined" color="primary" @click="mend"
+          >Take it as {{ massWords(mended.grams, 0.1, 'g') }}</v-btn
+        >
+        <ChoiceRow
+          v-if="contradicts"
+          v-model="cause"
+          label="What is the likely cause?"
+          :options="CONTRADICTION_CAUSES"
+          :words="CAUSE_WORDS"
+          again
+        />
+      </div>
+      <p v-else-if="fit" class="fit" role="status">
+        <template v-if="fit.fits"
+          ><strong>That fits:</strong> {{ counted(uses, 'use') }} of it take {{ span }}.</template
+        >
+        <template v-else
+          ><strong>{{ (gone?.grams ?? 0) < fit.low ? 'Less than expected:' : 'More than expected:' }}</strong>
+          {{ counted(uses, 'use') }} usually take {{ span }}. A spill, a lighter hand, or another package?</template
+        >
+      </p>
+      <p v-if="content?.disagreement" class="doubt" role="status">
+        <strong>Scale and label disagree:</strong> full less empty is
+        {{ massWords(content.disagreement.byScale, 0.1, unit) }}, the label leaves
+        {{ massWords(content.disagreement.byLabel, 0.1, unit) }} to reach. Was the empty one another package, or the
+        size another? Until you say, the scale counts.
+      </p>
+      <p v-if="content" class="quiet small">{{ contentWords(content, unit) }} Hatched is not weighed.</p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.step {
+  display: grid;
+  gap: 10px;
+  align-content: start;
+}
+
+.main {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr) minmax(150px, 190px);
+  gap: 18px;
+  padding: 14px 18px;
+  align-items: start;
+}
+
+.gauge-plate {
+  background: var(--plate);
+  border-radius: 12px;
+  padding: 14px;
+  display: grid;
+  place-items: center;
+  min-width: 150px;
+  min-height: 170px;
+  max-height: 240px;
+}
+
+.since {
+  border-left: 1px solid var(--hair);
+  padding-left: 18px;
+}
+
+.since p {
+  margin: 2px 0;
+}
+
+.gone {
+  font: 660 40px/1.1 var(--display);
+}
+
+.gone small {
+  font-size: 0.55em;
+}
+
+.told {
+  padding: 12px 18px;
+  display: grid;
+  gap: 8px;
+}
+
+.told p {
+  margin: 0;
+  max-width: 80ch;
+}
+
+.small {
+  font-size: 13px;
+}
+
+.doubt {
+  border-left: 5px solid var(--attention);
+  padding-left: 12px;
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+}
+
+.phone .main {
+  grid-template-columns: 96px minmax(0, 1fr);
+  padding: 10px 12px;
+  gap: 10px 12px;
+}
+
+.phone .gauge-plate {
+  min-width: 0;
+  min-height: 110px;
+  padding: 6px;
+  overflow: hidden;
+}
+
+.phone .since {
+  grid-column: 1 / -1;
+  border-left: 0;
+  border-top: 1px solid var(--hair);
+  padding: 6px 0 0;
+}
+</style>

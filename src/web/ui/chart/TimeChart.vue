@@ -1,0 +1,204 @@
+<script setup lang="ts">
+import {
+  Chart,
+  LinearScale,
+  LineElement,
+  PointElement,
+  Tooltip,
+  type ChartData,
+  type ChartOptions,
+  type Plugin,
+} from 'chart.js'
+import { computed } from 'vue'
+import { Scatter } from 'vue-chartjs'
+import { useTheme } from 'vuetify'
+import { addDays, daysBetween, type Day } from '#core/calendar/day'
+import { dateWords, dayFormat } from '#web/data/locale'
+import type { ChartMark, ChartSeries } from './time-series'
+
+/** Readings, uses and events along one axis of days. What it shows stands in a table beside it, for readers and copying. */
+const props = defineProps<{
+  label: string
+  from: Day
+  to: Day
+  series: readonly ChartSeries[]
+  marks: readonly ChartMark[]
+  /** The right axis, where weights are drawn. */
+  grams?: boolean
+  height?: number
+}>()
+Chart.register(LinearScale, PointElement, LineElement, Tooltip)
+const theme = useTheme()
+const EPOCH = '2000-01-01' as Day
+const at = (day: Day): number => daysBetween(EPOCH, day)
+const monthly = dayFormat({ month: 'short', year: '2-digit' })
+const daily = dayFormat({ day: 'numeric', month: 'short' })
+/** Below this many days the axis tells days, above it months. */
+const TELLS_DAYS = 70
+
+/** The inks of the theme at hand: a canvas knows no variables. */
+const inks = computed(() => {
+  void theme.global.name.value
+  const style = getComputedStyle(document.querySelector('.v-application') ?? document.documentElement)
+  const ink = (name: string): string => style.getPropertyValue(name).trim() || '#22262b'
+  return {
+    ink: ink('--ink'),
+    quiet: ink('--quiet'),
+    hair: ink('--hair'),
+    primary: ink('--primary'),
+    alarm: ink('--alarm'),
+    raised: ink('--raised'),
+    attention: ink('--attention'),
+  }
+})
+
+const data = computed<ChartData<'scatter'>>(() => ({
+  datasets: props.series.map((series) => {
+    const colour = series.ink === 'primary' ? inks.value.primary : inks.value.ink
+    return {
+      label: series.label,
+      data: series.points.map((point) => ({ x: at(point.day), y: point.value, ...point })),
+      yAxisID: series.axis,
+      pointStyle: series.shape,
+      pointRadius: series.shape === 'line' ? 7 : 5.5,
+      pointHoverRadius: 7,
+      rotation: series.shape === 'line' ? 90 : 0,
+      borderColor: colour,
+      backgroundColor: series.hollow ? inks.value.raised : colour,
+      pointBorderWidth: series.shape === 'line' ? 1.4 : 2,
+      showLine: series.joined,
+      borderWidth: 1.4,
+      tension: 0,
+    }
+  }),
+}))
+
+const options = computed<ChartOptions<'scatter'>>(() => ({
+  responsive: true,
+  maintainAspectRatio: false,
+  animation: false,
+  layout: { padding: { top: 20 } },
+  interaction: { mode: 'nearest', intersect: true },
+  plugins: {
+    legend: { display: false },
+    tooltip: {
+      displayColors: false,
+      callbacks: {
+        label: (item) => {
+          const point = item.raw as { day: Day; words: string }
+          return `${dateWords(point.day)}: ${point.words}`
+        },
+      },
+    },
+  },
+  scales: {
+    x: {
+      type: 'linear',
+      min: at(props.from),
+      max: at(props.to),
+      grid: { color: inks.value.hair },
+      ticks: {
+        color: inks.value.quiet,
+        font: { family: 'Instrument Sans Variable', size: 12 },
+        maxRotation: 0,
+        autoSkipPadding: 18,
+        callback: (value) => {
+          const day = addDays(EPOCH, Number(value))
+          return daysBetween(props.from, props.to) > TELLS_DAYS ? monthly(day) : daily(day)
+        },
+      },
+    },
+    share: {
+      type: 'linear',
+      position: 'left',
+      min: 0,
+      max: 100,
+      stack: 'levels',
+      stackWeight: 4,
+      grid: { color: inks.value.hair },
+      title: { display: true, text: '% left', color: inks.value.quiet, font: { size: 12 } },
+      ticks: { color: inks.value.quiet, stepSize: 25, font: { size: 12 } },
+    },
+    ...(props.grams
+      ? {
+          grams: {
+            type: 'linear' as const,
+            position: 'right' as const,
+            grace: '8%',
+            grid: { drawOnChartArea: false },
+            title: { display: true, text: 'g with its package', color: inks.value.quiet, font: { size: 12 } },
+            ticks: { color: inks.value.quiet, font: { size: 12 } },
+          },
+        }
+      : {}),
+    lane: {
+      type: 'linear',
+      min: 0,
+      max: 3,
+      stack: 'levels',
+      stackWeight: 1.2,
+      position: 'left',
+      ticks: { display: false },
+      grid: { display: false },
+    },
+  },
+}))
+
+/** Error bars, and the days that stand over everything: today, the last good day. */
+const overlay: Plugin<'scatter'> = {
+  id: 'overlay',
+  afterDatasetsDraw(chart) {
+    const { ctx, chartArea, scales } = chart
+    ctx.save()
+    props.series.forEach((series) => {
+      const y = scales[series.axis]
+      if (!y || !scales['x']) return
+      ctx.strokeStyle = series.ink === 'primary' ? inks.value.primary : inks.value.ink
+      ctx.lineWidth = 1.3
+      for (const { day, value, give } of series.points) {
+        if (give === undefined || give <= 0) continue
+        const x = scales['x'].getPixelForValue(at(day))
+        const [top, bottom] = [y.getPixelForValue(value + give), y.getPixelForValue(value - give)]
+        ctx.beginPath()
+        ctx.moveTo(x, top)
+        ctx.lineTo(x, bottom)
+        for (const end of [top, bottom]) {
+          ctx.moveTo(x - 3, end)
+          ctx.lineTo(x + 3, end)
+        }
+        ctx.stroke()
+      }
+    })
+    ctx.font = '600 12px "Instrument Sans Variable"'
+    for (const mark of props.marks) {
+      const x = scales['x']?.getPixelForValue(at(mark.day))
+      if (x === undefined || x < chartArea.left || x > chartArea.right) continue
+      const colour = mark.kind === 'end' ? inks.value.alarm : inks.value.primary
+      ctx.strokeStyle = colour
+      ctx.fillStyle = colour
+      ctx.lineWidth = 2
+      ctx.setLineDash(mark.kind === 'end' ? [4, 3] : [])
+      ctx.beginPath()
+      ctx.moveTo(x, chartArea.top - 4)
+      ctx.lineTo(x, chartArea.bottom)
+      ctx.stroke()
+      ctx.textAlign = x > chartArea.right - 60 ? 'right' : x < chartArea.left + 40 ? 'left' : 'center'
+      ctx.fillText(mark.words, x, chartArea.top - 8)
+    }
+    ctx.restore()
+  },
+}
+</script>
+
+<template>
+  <div class="time-chart" :style="{ height: `${height ?? 240}px` }">
+    <Scatter :data="data" :options="options" :plugins="[overlay]" role="img" :aria-label="label" />
+  </div>
+</template>
+
+<style scoped>
+.time-chart {
+  position: relative;
+  min-width: 0;
+}
+</style>

@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { SimulatedPort } from '#web/devices/simulated-port'
+
+/** The simulated scale's own small panel: lay the thing on, lift it off, and whatever can go wrong with a scale. */
+const props = defineProps<{ port: SimulatedPort; expected: number | null }>()
+/** What a package weighs that nobody weighed before, g. For trying out only. */
+const ANY = 40
+const load = ref(props.expected ?? ANY)
+watch(
+  () => props.expected,
+  (next) => (load.value = next ?? ANY),
+)
+const state = computed(() => props.port.scale.value)
+const lies = computed(() => state.value.load > 0)
+</script>
+
+<template>
+  <section class="inset simulated" aria-label="Simulated scale">
+    <p class="quiet">Simulated scale: nothing is weighed for real.</p>
+    <div class="acts">
+      <button v-if="!lies" type="button" class="choice" @click="port.handle({ load })">Lay it on</button>
+      <button v-else type="button" class="choice" @click="port.handle({ load: 0 })">Lift it off</button>
+      <label
+        >as heavy as
+        <input v-model.number="load" type="number" min="0" max="2000" step="0.1" aria-label="Weight laid on, g" /> g
+      </label>
+      <button type="button" class="choice" @click="port.handle({ load: port.capacity * 2 })">Too heavy</button>
+      <button type="button" class="choice" @click="port.handle({ tare: state.tare === 0 ? load * 0.8 : 0 })">
+        {{ state.tare === 0 ? 'Tare it' : 'Take the tare off' }}
+      </button>
+      <button type="button" class="choice" @click="port.handle({ asleep: true })">Let it sleep</button>
+      <button type="button" class="choice" @click="port.handle({ unplugged: !state.unplugged })">
+        {{ state.unplugged ? 'Plug it in' : 'Pull the cable' }}
+      </button>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.simulated {
+  padding: 8px 12px 10px;
+}
+
+p {
+  margin: 0 0 6px;
+  font-size: 13px;
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  align-items: center;
+}
+
+.choice {
+  background: var(--raised);
+  font-size: 14px;
+  padding: 0 10px !important;
+}
+
+label {
+  font-size: 14px;
+}
+
+input {
+  width: 76px;
+  min-height: 44px;
+  border: 1px solid var(--line) !important;
+  border-radius: 8px;
+  padding: 0 6px;
+  background: var(--raised) !important;
+}
+</style>

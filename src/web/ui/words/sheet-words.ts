@@ -1,0 +1,83 @@
+import { isCounted } from '#core/goal/progress'
+import { counted } from '#core/words/counted'
+import type { ClosedSheet, LookView, SheetItem } from '#contract/check-in'
+import { dateWords } from '#web/data/locale'
+import { readingWords } from './gauge-words'
+import { massWords, EVENT_WORDS, type MassUnit } from './measure-words'
+
+/** How a thing was found: on the scale, by eye, its shades. */
+export function lookWords(look: LookView | null, unit: MassUnit): string {
+  if (look === null) return ''
+  const shades = look.parts.filter((part) => part.reading.kind !== 'word').length
+  return [
+    look.gross ? massWords(look.gross.grams, look.gross.resolution, unit) : '',
+    look.reading ? readingWords(look.reading) : '',
+    shades > 0 ? counted(shades, 'shade') + ' looked at' : '',
+  ]
+    .filter(Boolean)
+    .join(', ')
+}
+
+/** "7 of 12 uses", "finish it, 61 % done": the goal and how far it is. */
+export function goalLine({ goal }: SheetItem): string {
+  if (goal === null) return 'no goal'
+  if (isCounted(goal.kind) && goal.target !== null) return `${goal.uses} of ${counted(goal.target, 'use')}`
+  const names = {
+    finish: 'finish it',
+    'hit pan': 'hit pan',
+    'expand pan': 'expand the pan',
+    level: 'reach a level',
+  } as const
+  const name = goal.kind in names ? names[goal.kind as keyof typeof names] : 'keep using it'
+  return goal.done === null ? name : `${name}, ${Math.round(goal.done * 100)} % of the way`
+}
+
+/** What to reach by the next one. */
+export function aimWords({ aim, goal }: SheetItem): string {
+  if (aim === null) return ''
+  if (aim.code === 'roll out') return 'met: it can roll out'
+  if (aim.code === 'uses') return `next: ${counted(aim.count, 'use')}`
+  return goal?.kind === 'finish'
+    ? `next: ${Math.round(aim.share * 100)} % of the way`
+    : `next: to ${Math.round(aim.share * 100)} % of it`
+}
+
+/** What went between the two looks: grams where it was weighed twice, else why not. */
+export function goneWords(line: SheetItem, unit: MassUnit): string {
+  if (line.grams !== null) return massWords(line.grams.grams, 0.1, unit)
+  if (line.skipped) return 'skipped'
+  if (line.after === null) return 'not looked at'
+  if (line.after.gross && line.before === null) return 'first time'
+  if (line.after.gross && line.before?.gross) return 'another package'
+  return line.after.gross ? 'first weighing' : 'by eye'
+}
+
+/** The whole sheet as Markdown, to be pasted anywhere. */
+export function sheetMarkdown(name: string, sheet: ClosedSheet, unit: MassUnit): string {
+  const { totals, items } = sheet
+  const cell = (words: string): string => words.replaceAll('|', '/')
+  const rows = items.map((line) =>
+    [
+      `${line.kind}`,
+      lookWords(line.before, unit) || (line.cameIn ? `came in ${dateWords(line.cameIn)}` : '–'),
+      lookWords(line.after, unit) || (line.skipped ? 'skipped' : '–'),
+      goneWords(line, unit),
+      String(line.uses),
+      goalLine(line),
+      aimWords(line),
+      [...line.events.map((event) => EVENT_WORDS[event.kind].toLowerCase()), line.words].filter(Boolean).join('; '),
+    ].map(cell),
+  )
+  const push = items.find((line) => line.itemId === sheet.pushItemId)
+  return [
+    `# ${name}`,
+    '',
+    `${dateWords(sheet.from)} to ${dateWords(sheet.to)}: ${totals.looked} of ${counted(totals.asked, 'thing')} looked at, ${counted(totals.uses, 'use')} on ${counted(totals.wearDays, 'wear day')}, ${totals.weighed > 0 ? `${massWords(totals.grams, 0.1, unit)} used of ${totals.weighed} weighed twice, ` : ''}${totals.finished} finished.`,
+    '',
+    `| | before | now | gone | uses | goal | next | |`,
+    `|---|---|---|---|---|---|---|---|`,
+    ...rows.map((row) => `| ${row.join(' | ')} |`),
+    ...(push ? ['', `Next push: ${push.kind}.`] : []),
+    '',
+  ].join('\n')
+}
