@@ -364,6 +364,11 @@ export const ItemAnswer = z.object({
   packageEvents: z.array(EventView),
   packageWeights: z.array(PackageWeightView),
   content: ContentView.nullable(),
+  /** What it was blended from, and the palette it was taken out of, each by its mark. */
+  parents: z.array(
+    z.object({ itemId: Id, mark: z.string(), share: z.number().nullable(), grams: z.number().nullable() }),
+  ),
+  origin: z.object({ itemId: Id, mark: z.string() }).nullable(),
   goals: z.array(GoalView),
   events: z.array(LifeEvent),
   destinations: z.array(z.string()),

@@ -7,6 +7,8 @@ import type { Db } from '#server/db/open-database'
 import { EMPTIES, type Role } from './cast-data.js'
 import { DemoHouse } from './demo-house.js'
 import { eyesOffLimits, faceKindOf, type FaceKind } from './faces.js'
+import type { PanPicture } from './draw-pans.js'
+import { MeasuringStory } from './measuring-story.js'
 import { plotOf, type Plot } from './plot.js'
 import { Random } from './random.js'
 import {
@@ -44,6 +46,8 @@ const PLANNED_WEEK = [false, false, true, true, true, true, true]
 export interface DemoOptions {
   readonly seed: number
   readonly today: Day
+  /** Drawn photos of a pan, the first one first; none = nothing is photographed. */
+  readonly pictures?: readonly PanPicture[]
 }
 
 /**
@@ -63,13 +67,15 @@ class DemoBuilder {
   readonly #demo: DemoHouse
   /** What every day of the log asks for, and whether its being without makeup is written down. */
   readonly #days = new Map<Day, { kind: FaceKind; said: boolean }>()
+  readonly #measuring: MeasuringStory
   #plot: Plot | null = null
   #finished = 0
 
-  constructor(db: Db, { seed, today }: DemoOptions) {
+  constructor(db: Db, { seed, today, pictures = [] }: DemoOptions) {
     this.#random = new Random(seed)
     this.#today = today
     this.#demo = new DemoHouse(db, addMonths(today, -LOGGED_MONTHS), seed)
+    this.#measuring = new MeasuringStory(this.#demo, pictures)
   }
 
   run(): void {
@@ -94,9 +100,11 @@ class DemoBuilder {
       this.#turnOfEvents(ago)
       if (ago % READ_EVERY_DAYS === 3) this.#readLevels()
       readCast(demo, ago)
+      this.#measuring.evening(ago)
     }
     demo.turnTo('morning')
     tellTheRest(demo, this.#today)
+    this.#measuring.today()
   }
 
   /** What happens once, so many days before today. */

@@ -5,6 +5,7 @@ import { lockFolder } from '#server/db/lock-folder'
 import { openDatabase } from '#server/db/open-database'
 import { dayNow } from '#server/house'
 import { buildDemo } from './build-demo.js'
+import { drawPans } from './draw-pans.js'
 
 /** The demo's own seed; the day is today's, so that its log always ends yesterday. */
 const SEED = 1867
@@ -19,7 +20,7 @@ const lock = lockOrSayWhy(folder)
 for (const name of [part, `${part}-wal`, `${part}-shm`, file, `${file}-wal`, `${file}-shm`])
   rmSync(name, { force: true })
 const db = openDatabase(part, { appliedAt: `${today}T12:00:00.000Z` })
-buildDemo(db, { seed: SEED, today })
+buildDemo(db, { seed: SEED, today, pictures: await drawPans(SEED) })
 db.pragma('wal_checkpoint(TRUNCATE)')
 db.close()
 renameSync(part, file)

@@ -104,8 +104,17 @@ export function finish(demo: DemoHouse, item: DemoItem, count: number): void {
       day: demo.day,
       wouldBuyAgain,
       words,
-      empty: null,
-      packageGoes: count % 3 === 0 ? 'recycle' : 'bin',
+      // The empty one is weighed once, of the kinds that the scale carries well.
+      empty:
+        count % 2 === 0
+          ? {
+              id: demo.house.newId(),
+              state: count % 4 === 0 ? 'cleaned' : 'as finished',
+              grams: 18 + count * 1.3,
+              resolution: 0.1,
+            }
+          : null,
+      packageGoes: count % 4 === 0 ? 'keep the container' : count % 3 === 0 ? 'recycle' : 'bin',
     }),
   )
   item.ended = true

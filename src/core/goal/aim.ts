@@ -31,7 +31,8 @@ export function aimOf(facts: AimFacts): Aim | null {
   if (isCounted(kind)) {
     if (usesLeft === null) return null
     const count = part === null ? usesLately : Math.ceil(usesLeft * part)
-    return { code: 'uses', count: Math.min(usesLeft, Math.max(1, count)) }
+    // At most one a day: no aim is out of reach by itself.
+    return { code: 'uses', count: Math.min(usesLeft, Math.max(1, Math.min(count, Math.floor(wearDaysNext)))) }
   }
   if (kind === 'keep using') return { code: 'uses', count: Math.max(1, usesLately) }
   return done === null || part === null ? null : { code: 'done', share: done + (1 - done) * part }

@@ -46,7 +46,6 @@ export function checkInQueries(db: Db) {
       SELECT ${CHECK_IN} FROM check_in
        WHERE id <> @id AND closed_on IS NOT NULL AND closed_on <= @startedOn AND over = @over
          AND project_id IS @projectId AND category_id IS @categoryId
-         AND (@over <> 'chosen')
        ORDER BY closed_on DESC, rowid DESC LIMIT 1`),
     steps: sql<[string], StepRow>(`SELECT ${STEP} FROM check_in_step WHERE check_in_id = ? ORDER BY position, rowid`),
     step: sql<[string], StepRow>(`SELECT ${STEP} FROM check_in_step WHERE id = ?`),

@@ -141,6 +141,8 @@ export class Measuring {
     packageEvents: EventView[]
     packageWeights: PackageWeightView[]
     content: ContentView | null
+    parents: { itemId: string; mark: string; share: number | null; grams: number | null }[]
+    origin: { itemId: string; mark: string } | null
   } {
     const { measured: things } = this.#house.stock
     const measured = things.of(item.id)
@@ -149,6 +151,13 @@ export class Measuring {
       packageEvents: measured.events.map((row) => this.#eventView(row)),
       packageWeights: measured.weights.map(({ item_id, ...row }) => ({ ...row, itemId: item_id })),
       content: this.contentView(item, measured),
+      parents: this.#queries.parentsOf.all(item.id).map((row) => ({
+        itemId: row.parent_item_id,
+        mark: this.#markOf(row.parent_item_id),
+        share: row.share,
+        grams: row.grams,
+      })),
+      origin: this.#originOf(item.id),
     }
   }
 
@@ -182,6 +191,16 @@ export class Measuring {
           : null,
       },
     }
+  }
+
+  #markOf(id: string): string {
+    const item = this.#house.stock.one(id, this.#house.today())
+    return item ? itemMark(item) : ''
+  }
+
+  #originOf(id: string): { itemId: string; mark: string } | null {
+    const from = this.#queries.originOf.get(id)?.origin_item_id ?? null
+    return from === null ? null : { itemId: from, mark: this.#markOf(from) }
   }
 
   #eventView(row: Measured['events'][number]): EventView {

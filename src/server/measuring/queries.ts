@@ -62,6 +62,7 @@ export function measuringQueries(db: Db) {
       'UPDATE part SET depotted_on = @day, version = version + 1 WHERE id = @id',
     ),
     setOrigin: sql<[{ id: string; originId: string }]>('UPDATE item SET origin_item_id = @originId WHERE id = @id'),
+    originOf: sql<[string], { origin_item_id: string | null }>('SELECT origin_item_id FROM item WHERE id = ?'),
     addParent: sql(`
       INSERT INTO blend_parent (id, item_id, parent_item_id, grams, share) VALUES (@id, @itemId, @parentId, @grams, @share)`),
     parentsOf: sql<[string], { id: string; parent_item_id: string; grams: number | null; share: number | null }>(

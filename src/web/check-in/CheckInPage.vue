@@ -49,6 +49,7 @@ const step = useStep({ checkInId: id, current, item, today: computed(() => answe
 const { draft, stages, result, partId, stage, cause, ready, refused } = step
 const packageBlock = useTemplateRef<InstanceType<typeof PackageBlock>>('packageBlock')
 const wordsBlock = useTemplateRef<InstanceType<typeof WordsBlock>>('wordsBlock')
+const weighStep = useTemplateRef<InstanceType<typeof WeighStep>>('weighStep')
 const heading = useTemplateRef<HTMLElement>('heading')
 const busy = ref(false)
 
@@ -119,8 +120,9 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   if (typing) return
   if (event.key === 'b') back()
   else if (event.key === 's') void skip()
-  else if (/^[1-4]$/.test(event.key)) packageBlock.value?.sayNth(Number(event.key) - 1)
-  else if (/^[5-9]$/.test(event.key)) wordsBlock.value?.sayNth(Number(event.key) - 5)
+  else if (event.key === 'e') packageBlock.value?.ask()
+  else if (event.key === 'w') wordsBlock.value?.write()
+  else if (/^\d$/.test(event.key) && weighStep.value) weighStep.value.begin(event.key)
   else return
   event.preventDefault()
 })
@@ -147,18 +149,19 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         { words: 'To the sheet', to: `/check-in/${id}/sheet` },
       ]"
     />
-    <div class="pass">
+    <div class="pass" :class="{ photo: current?.measure === 'photo' }">
       <CheckInSlip
         :answer="answer"
         :slip="slip"
         :current="current?.itemId ?? null"
         :unit="unit"
         :strip="mobile"
+        :narrow="current?.measure === 'photo'"
         class="beside"
         @go="go"
       />
       <section v-if="current && item" class="work" :aria-label="`Check in ${fullName(item)}`">
-        <header>
+        <header class="thing">
           <div>
             <h2 ref="heading" tabindex="-1">{{ fullName(item) }}</h2>
             <p class="quiet">{{ placeIn(slip, item.id) }} of {{ slip.length }} · {{ capital(kindAndMaker(item)) }}</p>
@@ -179,6 +182,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         </header>
         <WeighStep
           v-if="current.measure === 'weigh'"
+          ref="weighStep"
           :key="current.id"
           v-model="draft"
           v-model:cause="cause"
@@ -242,6 +246,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   align-items: start;
 }
 
+.pass.photo {
+  grid-template-columns: minmax(0, 1fr) 84px;
+}
+
 .beside {
   order: 2;
   position: sticky;
@@ -251,11 +259,11 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 
 .work {
   display: grid;
-  gap: 10px;
+  gap: 8px;
   min-width: 0;
 }
 
-header {
+.thing {
   display: flex;
   flex-wrap: wrap;
   justify-content: space-between;
@@ -267,7 +275,12 @@ h2 {
   font-size: 22px;
 }
 
-header p {
+/* It takes the focus so that it is read out; it is nothing to press. */
+h2:focus-visible {
+  outline: none;
+}
+
+.thing p {
   margin: 2px 0 0;
   font-size: 14px;
 }

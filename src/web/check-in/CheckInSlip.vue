@@ -15,6 +15,8 @@ const props = defineProps<{
   unit: MassUnit
   /** Narrow: the gauges alone, in one line to push along. */
   strip: boolean
+  /** Beside something that wants the room: the gauges alone, one under the other. */
+  narrow: boolean
 }>()
 defineEmits<{ go: [stepId: string] }>()
 const lines = computed(() => {
@@ -30,7 +32,7 @@ const skipped = computed(() => props.slip.filter((line) => line.skipped).length)
 const left = computed(() => props.slip.length - done.value - skipped.value)
 function grams(line: (typeof lines.value)[number]): string {
   const gone = line.found?.grams
-  return gone && line.found?.after?.gross ? massWords(gone.grams, 0.1, props.unit) : ''
+  return gone && line.found?.after?.gross ? massWords(gone.grams, gone.giveOrTake, props.unit) : ''
 }
 function spoken(line: (typeof lines.value)[number]): string {
   const state = line.done ? 'done' : line.skipped ? 'skipped' : `to do: ${line.toDo}`
@@ -39,8 +41,8 @@ function spoken(line: (typeof lines.value)[number]): string {
 </script>
 
 <template>
-  <nav class="slip sheet" :class="{ strip }" aria-label="Things to look at">
-    <header v-if="!strip">
+  <nav class="slip sheet" :class="{ strip, narrow: narrow && !strip }" aria-label="Things to look at">
+    <header v-if="!strip && !narrow">
       <h2>{{ slip.length }} to look at</h2>
       <span class="quiet">uses</span><span class="quiet">gone</span>
     </header>
@@ -57,7 +59,7 @@ function spoken(line: (typeof lines.value)[number]): string {
           @click="$emit('go', line.stepId)"
         >
           <ItemGauge :item="line.item" size="small" :rail="false" aria-hidden="true" />
-          <template v-if="!strip">
+          <template v-if="!strip && !narrow">
             <span class="name">
               <strong>{{ shortName(line.item) }}</strong>
               <small>{{ kindAndMaker(line.item) }}</small>
@@ -74,7 +76,7 @@ function spoken(line: (typeof lines.value)[number]): string {
         </button>
       </li>
     </ol>
-    <footer v-if="!strip">
+    <footer v-if="!strip && !narrow">
       <p>
         <span>{{ done }} done{{ skipped > 0 ? `, ${skipped} skipped` : '' }}</span>
         <strong class="figures">{{ counted(answer.sheet.totals.uses, 'use') }}</strong>
@@ -132,11 +134,12 @@ li {
 li.done::before {
   content: '';
   position: absolute;
-  left: -9px;
+  left: -12px;
   top: 50%;
-  width: 17px;
-  height: 17px;
-  margin-top: -9px;
+  width: 23px;
+  height: 23px;
+  margin-top: -12px;
+  box-shadow: inset -1px 1px 3px var(--shade);
   border-radius: 50%;
   background: var(--tray);
   border: 1px solid var(--line);
@@ -220,6 +223,16 @@ footer p {
 
 .sum {
   font-size: 18px;
+}
+
+.narrow li button {
+  grid-template-columns: 48px;
+  justify-content: center;
+  padding: 3px;
+}
+
+.narrow li.skipped {
+  box-shadow: inset -5px 0 0 var(--attention);
 }
 
 .strip {

@@ -18,15 +18,14 @@ const happened = computed(() =>
 function say(event: PackageEvent | null): void {
   void acts.begin('happened', props.item, { checkInId: props.checkInId, ...(event === null ? {} : { event }) })
 }
-defineExpose({ sayNth: (n: number) => likely.value[n] !== undefined && say(likely.value[n]) })
+defineExpose({ ask: () => say(null) })
 </script>
 
 <template>
   <section class="inset block" aria-label="The package">
     <h3>
       The package{{ line?.before ? `, since ${dateWords(line.before.day)}` : '' }}
-      <span v-if="happened.length === 0" class="quiet">nothing happened</span>
-      <span v-else>{{ happened.join('; ') }}</span>
+      <span v-if="happened.length > 0">{{ happened.join('; ') }}</span>
     </h3>
     <div class="choices">
       <button v-for="event in likely" :key="event" type="button" class="choice" @click="say(event)">
@@ -39,12 +38,12 @@ defineExpose({ sayNth: (n: number) => likely.value[n] !== undefined && say(likel
 
 <style scoped>
 .block {
-  padding: 10px 18px 12px;
+  padding: 8px 14px 10px;
 }
 
 h3 {
   font-size: 15px;
-  margin-bottom: 8px;
+  margin-bottom: 6px;
 }
 
 h3 span {

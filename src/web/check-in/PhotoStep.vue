@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { PAN_STAGES, type PanStage } from '#core/item/form'
+import { parseDecimal } from '#core/quantity/decimal'
 import type { SheetItem } from '#contract/check-in'
 import type { ItemAnswer, ListedItem } from '#contract/item'
 import { dateWords } from '#web/data/locale'
@@ -44,6 +45,18 @@ watch(partId, () => (result.value = null))
 async function take(file: File): Promise<void> {
   const sent = await add(props.item.id, props.today, file)
   if (sent) photoId.value = sent.photoId
+}
+const typed = ref('')
+const wrong = ref<string[]>([])
+function noMetal(): void {
+  typed.value = ''
+  result.value = { bare: 0, how: 'her word', pan: null }
+}
+function typeIt(words: string): void {
+  const percent = parseDecimal(words)
+  const fits = percent !== null && percent >= 0 && percent <= 100
+  wrong.value = words.trim() === '' || fits ? [] : ['A number from 0 to 100.']
+  result.value = fits ? { bare: percent / 100, how: 'typed', pan: null } : null
 }
 function another(): void {
   photoId.value = null
@@ -99,6 +112,22 @@ function another(): void {
         :options="PAN_STAGES"
         again
       />
+      <div class="other">
+        <v-btn variant="outlined" color="primary" :aria-pressed="result?.how === 'her word'" @click="noMetal"
+          >No bare metal yet</v-btn
+        >
+        <v-text-field
+          v-model="typed"
+          label="or bare, %"
+          inputmode="decimal"
+          :error-messages="wrong"
+          @update:model-value="typeIt"
+        />
+      </div>
+      <p v-if="result" class="figures">
+        <strong>{{ Math.round(result.bare * 100) }} % bare</strong>,
+        {{ result.how === 'her word' ? 'on your word' : 'give or take 3' }}.
+      </p>
     </template>
   </section>
 </template>
@@ -119,6 +148,13 @@ p {
   flex-wrap: wrap;
   gap: 8px;
   align-items: center;
+}
+
+.other {
+  display: grid;
+  grid-template-columns: auto minmax(140px, 220px);
+  gap: 10px;
+  align-items: start;
 }
 
 .todays img {

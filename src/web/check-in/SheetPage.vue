@@ -90,7 +90,7 @@ async function giveUp(): Promise<void> {
       ]"
     />
     <section class="sheet paper" aria-label="Sheet">
-      <header>
+      <header class="name">
         <h2>{{ answer.checkIn.name }}</h2>
         <p class="quiet">
           {{ dateWords(sheet.from) }} to {{ dateWords(sheet.to) }} · {{ sheet.totals.looked }} of
@@ -148,7 +148,7 @@ async function giveUp(): Promise<void> {
   overflow: hidden;
 }
 
-header {
+.name {
   display: flex;
   flex-wrap: wrap;
   align-items: baseline;
@@ -165,7 +165,7 @@ h3 {
   margin-bottom: 6px;
 }
 
-header p {
+.name p {
   margin: 0;
 }
 

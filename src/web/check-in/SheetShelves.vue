@@ -71,7 +71,7 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
       <span class="head" role="rowheader"><strong>gone</strong><small>weighed</small></span>
       <span v-for="{ line, gone, bar } in columns" :key="line.itemId" role="cell" class="cell figures">
         <strong v-if="line.grams"
-          >{{ massFigure(line.grams.grams, 0.1, unit) }} <small>{{ unit }}</small></strong
+          >{{ massFigure(line.grams.grams, line.grams.giveOrTake, unit) }} <small>{{ unit }}</small></strong
         >
         <small v-else :class="{ attention: line.skipped }">{{ gone }}</small>
         <i v-if="bar > 0" class="bar" :style="{ width: `${bar * 80}%` }" />
@@ -107,8 +107,8 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
 
 .shelves > div {
   display: grid;
-  grid-template-columns: 62px repeat(var(--columns), minmax(104px, 1fr));
-  min-width: calc(62px + var(--columns) * 104px);
+  grid-template-columns: 74px repeat(var(--columns), minmax(104px, 1fr));
+  min-width: calc(74px + var(--columns) * 104px);
 }
 
 .shelf {
@@ -143,7 +143,8 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
   max-width: 100px;
 }
 
-.cell :deep(.gauge .body) {
+.cell :deep(.gauge .body),
+.cell :deep(.rail) {
   max-width: 92px;
 }
 
@@ -152,11 +153,11 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
   align-items: center;
 }
 
-.gone strong {
+.gone .cell strong {
   font: 660 19px var(--display);
 }
 
-.gone strong small {
+.gone .cell strong small {
   font-size: 0.65em;
   color: inherit;
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, useTemplateRef } from 'vue'
 import { goesWithUses, rulerOf } from '#core/measure/ruler'
 import { gramsGone, parseMass, weighingDoubts, type WeighingDoubt } from '#core/measure/weighing'
 import { CONTRADICTION_CAUSES, type ContradictionCause } from '#core/measure/reading'
@@ -7,11 +7,13 @@ import { counted } from '#core/words/counted'
 import type { SheetItem } from '#contract/check-in'
 import type { ItemAnswer, ListedItem } from '#contract/item'
 import { dateWords } from '#web/data/locale'
+import { useScale } from '#web/devices/scale'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import ContentRuler from '#web/ui/reading/ContentRuler.vue'
 import type { ReadDraft } from '#web/ui/reading/read-draft'
 import TallyStrokes from '#web/ui/TallyStrokes.vue'
+import SimulatedScale from '#web/ui/reading/SimulatedScale.vue'
 import WeighField from '#web/ui/reading/WeighField.vue'
 import { CAUSE_WORDS, contentWords, doubtWords, massFigure, massWords } from '#web/ui/words/measure-words'
 
@@ -21,6 +23,9 @@ const draft = defineModel<ReadDraft>({ required: true })
 const cause = defineModel<ContradictionCause | null>('cause', { required: true })
 defineEmits<{ kept: [] }>()
 
+const scale = useScale()
+const weighField = useTemplateRef<InstanceType<typeof WeighField>>('weighField')
+defineExpose({ begin: (figure: string) => weighField.value?.begin(figure) })
 const unit = computed(() => draft.value.unit)
 const whole = computed(() =>
   (props.answer?.readings ?? []).filter((each) => each.kind === 'gross' && each.partId === null && !each.doubtful),
@@ -102,28 +107,34 @@ function mend(): void {
   <div class="step">
     <section class="inset main">
       <div class="gauge-plate"><ItemGauge :item="item" size="large" :rail="false" /></div>
-      <WeighField v-model="draft" :expected="expected" :error="error" autofocus @kept="$emit('kept')" />
+      <WeighField ref="weighField" v-model="draft" :error="error" autofocus @kept="$emit('kept')" />
       <div class="since">
         <p v-if="before" class="figures">
           <strong>{{ massWords(before.grams, before.resolution, unit) }}</strong> on {{ dateWords(before.day) }}
         </p>
         <p v-else class="quiet">First weighing.</p>
         <p v-if="gone" class="gone figures" aria-live="polite">
-          {{ massFigure(Math.abs(gone.grams), draft.resolution, unit) }} <small>{{ unit }}</small>
+          {{ massFigure(Math.abs(gone.grams), gone.giveOrTake, unit) }} <small>{{ unit }}</small>
         </p>
         <p v-if="gone">{{ gone.grams < 0 ? 'more than then' : 'used since' }}, on {{ counted(uses, 'day') }}</p>
         <p v-else>Used on {{ counted(uses, 'day') }} since the last look.</p>
         <TallyStrokes :count="uses" />
       </div>
     </section>
+    <SimulatedScale v-if="scale.simulated" :port="scale.simulated" :expected="expected" />
     <section class="inset told">
       <template v-if="ruler">
-        <p>
+        <p v-if="content?.from.empty">
           <strong
             >{{ massWords(ruler.left, 0.1, unit) }} above the empty package’s
             {{ massWords(emptyWeight, 0.1, unit) }},</strong
           >
           of {{ massWords(ruler.full, 0.1, unit) }}{{ ruler.fullByLabel ? ' on the label' : ' when full' }}.
+        </p>
+        <p v-else>
+          <strong>About {{ massWords(ruler.left, 0.1, unit) }} left</strong> of {{ massWords(ruler.full, 0.1, unit)
+          }}{{ ruler.fullByLabel ? ' on the label' : ' when full' }}, if the package weighs the
+          {{ massWords(emptyWeight, 0.1, unit) }} that are reckoned for it.
         </p>
         <ContentRuler
           :ruler="ruler"
@@ -199,8 +210,8 @@ function mend(): void {
   display: grid;
   grid-template-columns: auto minmax(0, 1fr) minmax(150px, 190px);
   gap: 18px;
-  padding: 14px 18px;
-  align-items: start;
+  padding: 12px 16px;
+  align-items: center;
 }
 
 .gauge-plate {
@@ -209,9 +220,13 @@ function mend(): void {
   padding: 14px;
   display: grid;
   place-items: center;
-  min-width: 150px;
-  min-height: 170px;
-  max-height: 240px;
+  width: 130px;
+  height: 142px;
+  overflow: hidden;
+}
+
+.gauge-plate :deep(.gauge) {
+  zoom: 0.66;
 }
 
 .since {
@@ -224,7 +239,7 @@ function mend(): void {
 }
 
 .gone {
-  font: 660 40px/1.1 var(--display);
+  font: 660 34px/1.1 var(--display);
 }
 
 .gone small {
@@ -232,9 +247,9 @@ function mend(): void {
 }
 
 .told {
-  padding: 12px 18px;
+  padding: 10px 16px;
   display: grid;
-  gap: 8px;
+  gap: 5px;
 }
 
 .told p {
@@ -261,10 +276,14 @@ function mend(): void {
 }
 
 .phone .gauge-plate {
-  min-width: 0;
-  min-height: 110px;
+  width: 92px;
+  height: 104px;
   padding: 6px;
-  overflow: hidden;
+  align-self: start;
+}
+
+.phone .gauge-plate :deep(.gauge) {
+  zoom: 0.44;
 }
 
 .phone .since {

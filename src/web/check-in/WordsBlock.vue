@@ -19,7 +19,7 @@ function say(words: string): void {
   writing.value = false
   emit('say', words === props.said ? '' : words)
 }
-defineExpose({ sayNth: (n: number) => (USUAL[n] === undefined ? (writing.value = true) : say(USUAL[n])) })
+defineExpose({ write: () => void (writing.value = true) })
 </script>
 
 <template>
@@ -52,12 +52,12 @@ defineExpose({ sayNth: (n: number) => (USUAL[n] === undefined ? (writing.value =
 
 <style scoped>
 .block {
-  padding: 10px 18px 12px;
+  padding: 8px 14px 10px;
 }
 
 h3 {
   font-size: 15px;
-  margin-bottom: 8px;
+  margin-bottom: 6px;
 }
 
 h3 span {

@@ -33,7 +33,9 @@ function fieldsOf(container: ContainerView | null): { words: string; form: Form;
     words: container?.words ?? '',
     form: container?.form ?? 'jar',
     mass:
-      container === null || container.grams === null ? '' : massWords(container.grams, container.resolution ?? 0.1, unit.value),
+      container === null || container.grams === null
+        ? ''
+        : massWords(container.grams, container.resolution ?? 0.1, unit.value),
   }
 }
 function open(container: ContainerView | 'new'): void {

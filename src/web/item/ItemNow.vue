@@ -2,9 +2,11 @@
 import { computed } from 'vue'
 import type { ItemAnswer } from '#contract/item'
 import { dateWords } from '#web/data/locale'
+import { useUnits } from '#web/data/units'
 import { leftWords } from '#web/ui/words/gauge-words'
 import { paceWords, shortStanding } from '#web/ui/words/goal-words'
 import { usesWords } from '#web/ui/words/item-words'
+import { contentWords, massFigure, massWords, unitOf } from '#web/ui/words/measure-words'
 import { goodTo, reasonWords, sunWords } from '#web/ui/words/shelf-life-words'
 import { fromNow } from '#web/ui/words/when-words'
 
@@ -12,6 +14,15 @@ import { fromNow } from '#web/ui/words/when-words'
 const props = defineProps<{ answer: ItemAnswer }>()
 const item = computed(() => props.answer.item)
 const goal = computed(() => item.value.goal)
+const units = useUnits()
+const unit = computed(() => unitOf(units.value))
+/** By weighings: what is left in grams, as a likely span. */
+const weighed = computed(() => {
+  const { content } = props.answer
+  if (!content || content.from.weighings === 0) return ''
+  const { low, high } = content.grams
+  return `${massFigure(low, 0.1, unit.value)} to ${massWords(high, 0.1, unit.value)} left`
+})
 const left = computed(() => {
   const { reading } = item.value
   const { sinceReading } = props.answer
@@ -37,8 +48,17 @@ const over = computed(() => ['past', 'sign seen'].includes(item.value.shelfLife.
   <div class="now" role="group" aria-label="What matters now">
     <div class="figure">
       <h2>Left</h2>
-      <strong>{{ leftWords(item) }}</strong>
-      <p>{{ left }}</p>
+      <strong class="figures">{{ weighed && item.reading === null ? weighed : leftWords(item) }}</strong>
+      <p>
+        {{ item.reading === null && weighed ? '' : left }}
+        <template v-if="weighed && item.reading !== null">By weight {{ weighed }}.</template>
+        <span v-if="answer.content && weighed">{{ contentWords(answer.content, unit) }}</span>
+      </p>
+      <p v-if="answer.content?.disagreement" class="caution">
+        Scale and label disagree: full less empty is {{ massWords(answer.content.disagreement.byScale, 0.1, unit) }},
+        the label leaves {{ massWords(answer.content.disagreement.byLabel, 0.1, unit) }} to reach. Another package, or
+        another size? Until you say, the scale counts.
+      </p>
     </div>
     <div class="figure">
       <h2>{{ goal ? 'Goal' : 'Uses' }}</h2>

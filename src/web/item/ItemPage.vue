@@ -16,6 +16,7 @@ import ItemActs from './ItemActs.vue'
 import ItemNow from './ItemNow.vue'
 import ItemPairs from './ItemPairs.vue'
 import ItemPhotos from './ItemPhotos.vue'
+import ItemReadings from './ItemReadings.vue'
 import LifeLine from './LifeLine.vue'
 
 /** Where one thing is up to, and whether it will make it. */
@@ -62,6 +63,7 @@ watch(id, () => (backups.value = 0))
       </div>
     </div>
     <LifeLine :answer="answer" />
+    <ItemReadings :answer="answer" />
     <v-expansion-panels multiple variant="accordion" class="facts">
       <v-expansion-panel v-for="group in facts" :key="group.about" :title="group.about" elevation="0">
         <template #text>
@@ -76,7 +78,7 @@ watch(id, () => (backups.value = 0))
     </v-expansion-panels>
     <div class="beside">
       <ItemPairs :item="item" :pairs="answer.pairs" />
-      <ItemPhotos :item="item" :photos="answer.photos" :today="answer.today" />
+      <ItemPhotos :item="item" :answer="answer" />
     </div>
   </article>
 </template>

@@ -1,36 +1,28 @@
 <script setup lang="ts">
-import { ref } from 'vue'
-import type { Day } from '#core/calendar/day'
+import { computed, ref } from 'vue'
+import { kindsFor } from '#core/measure/reading'
 import type { PhotoView } from '#contract/beside-item'
-import type { ItemSummary } from '#contract/item'
-import { newId, sendPicture } from '#web/data/client'
-import FileDrop from '#web/ui/form/FileDrop.vue'
+import type { ItemAnswer } from '#contract/item'
+import { newId } from '#web/data/client'
 import { useChanges } from '#web/data/changes'
-import { callIt } from '#web/ui/words/item-words'
 import { dateWords } from '#web/data/locale'
+import FileDrop from '#web/ui/form/FileDrop.vue'
+import { usePhoto } from '#web/ui/pan/use-photo'
+import { callIt } from '#web/ui/words/item-words'
+import BeforeAfter from './BeforeAfter.vue'
+import PanDialog from './PanDialog.vue'
 
-/** Pictures of it, the latest first; shrunk, without the place they were taken at. */
-const props = defineProps<{ item: ItemSummary; photos: readonly PhotoView[]; today: Day }>()
+/** Pictures of it, the latest first; shrunk, without the place they were taken at. Any two of them can be laid over each other. */
+const props = defineProps<{ answer: ItemAnswer }>()
 const changes = useChanges()
-const busy = ref(false)
-let sending: { file: File; changeId: string; photoId: string } | null = null
-
-async function add(file: File): Promise<void> {
-  busy.value = true
-  try {
-    // A picture that may have arrived is sent again under the same ids: it is one picture.
-    if (sending?.file !== file) sending = { file, changeId: newId(), photoId: newId() }
-    const { changeId, photoId } = sending
-    const query = new URLSearchParams({ changeId, photoId, day: props.today })
-    const answer = await sendPicture(`/items/${props.item.id}/photos?${query.toString()}`, file)
-    sending = null
-    changes.report(answer.change)
-  } catch (error) {
-    changes.show(error, { again: () => void add(file) })
-  } finally {
-    busy.value = false
-  }
-}
+const { busy, add } = usePhoto()
+const item = computed(() => props.answer.item)
+const photos = computed(() => props.answer.photos)
+const isPan = computed(
+  () => item.value.parts.length > 0 || kindsFor(item.value.form, item.value.opaque, false).includes('bare'),
+)
+const comparing = ref(false)
+const reading = ref<PhotoView | null>(null)
 
 function drop(photo: PhotoView): void {
   void changes.run('POST', `/photos/${photo.id}/drop`, { changeId: newId() })
@@ -43,10 +35,23 @@ function drop(photo: PhotoView): void {
     <div class="strip">
       <figure v-for="photo in photos" :key="photo.id">
         <a :href="`/api/photos/${photo.id}`" target="_blank" rel="noopener">
-          <img :src="`/api/photos/${photo.id}`" :alt="`${callIt(item)} on ${dateWords(photo.day)}`" loading="lazy" />
+          <img
+            :src="`/api/photos/${photo.id}/small`"
+            :alt="`${callIt(item)} on ${dateWords(photo.day)}`"
+            loading="lazy"
+          />
         </a>
         <figcaption class="figures">
           {{ dateWords(photo.day) }}
+          <button
+            v-if="isPan"
+            type="button"
+            class="drop"
+            :aria-label="`Read the bare area off the picture of ${dateWords(photo.day)}`"
+            @click="reading = photo"
+          >
+            read it
+          </button>
           <button
             type="button"
             class="drop"
@@ -61,14 +66,24 @@ function drop(photo: PhotoView): void {
     <p v-if="photos.length === 0" class="quiet">
       None yet. From above, in the same light, progress shows that no memory keeps.
     </p>
+    <v-btn
+      v-if="photos.length > 1"
+      variant="outlined"
+      color="primary"
+      :aria-expanded="comparing"
+      @click="comparing = !comparing"
+      >{{ comparing ? 'Close before and after' : 'Before and after' }}</v-btn
+    >
+    <BeforeAfter v-if="comparing && photos.length > 1" :answer="answer" />
     <FileDrop
+      :key="photos.length"
       :label="busy ? 'Shrinking and storing…' : 'Drop a picture here, or choose one'"
       accept="image/*"
-      :key="photos.length"
       button="Choose a picture"
       :disabled="busy"
-      @file="add"
+      @file="(file) => add(item.id, answer.today, file)"
     />
+    <PanDialog v-if="reading" :answer="answer" :photo="reading" @close="reading = null" />
   </section>
 </template>
 

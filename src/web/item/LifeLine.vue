@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { useDisplay } from 'vuetify'
 import { counted } from '#core/words/counted'
 import type { ItemAnswer } from '#contract/item'
 import { dateWords } from '#web/data/locale'
 import { useUnits } from '#web/data/units'
-import TimeChart from '#web/ui/chart/TimeChart.vue'
 import { unitOf } from '#web/ui/words/measure-words'
 import { rowsOf } from './life-rows'
 import { lifeSeries, lifeSpan } from './life-series'
 
+/** The chart is the heaviest of the page: the rest of it need not wait. */
+const TimeChart = defineAsyncComponent(() => import('#web/ui/chart/TimeChart.vue'))
 /** The item's life on one axis of days: worn, looked at, weighed, photographed, what happened, good to. */
 const props = defineProps<{ answer: ItemAnswer }>()
 const { mobile } = useDisplay()

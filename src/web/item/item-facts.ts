@@ -44,6 +44,8 @@ export function factsOf(
       facts: [
         ...said('Size', contentWords(item.content, units)),
         ...said('Backups', item.backups > 0 ? `${item.backups}, unopened.` : null),
+        ...said('Blended from', parentsWords(answer)),
+        ...said('Taken out of', answer.origin?.mark ?? null),
         ...said('Shades', item.parts.map((part) => `${part.name} (${usesWords(part.uses)})`).join(', ')),
         ...said('Of its kind', traitsWords(answer)),
         ...said(
@@ -55,6 +57,11 @@ export function factsOf(
       ],
     },
   ].filter((group) => group.facts.length > 0)
+}
+
+/** What went into a blend, with the shares. */
+function parentsWords({ parents }: ItemAnswer): string {
+  return parents.map(({ mark, share }) => (share === null ? mark : `${Math.round(share * 100)} % ${mark}`)).join(', ')
 }
 
 function usesMade({ item, sinceReading, today }: ItemAnswer): string {

@@ -8,6 +8,8 @@ const rows: readonly (readonly [string, string])[] = [
   ['t, d, n', 'today, lay the drawer, a new item'],
   ['u', 'take back what you did last'],
   ['[ and ]', 'the day before, the day after'],
+  ['Enter, b, s', 'in a check-in: keep and go on, back, skip'],
+  ['e, w', 'in a check-in: what happened to the package, a few words'],
   ['?', 'this list'],
 ]
 </script>

@@ -3,6 +3,7 @@ import { computed, watch } from 'vue'
 import type { Day } from '#core/calendar/day'
 import type { ListedItem } from '#contract/item'
 import { dateWords } from '#web/data/locale'
+import { useScale } from '#web/devices/scale'
 import { useItem } from '#web/data/reads'
 import { useUnits } from '#web/data/units'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
@@ -12,6 +13,7 @@ import { useDraft } from '#web/ui/form/use-draft'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import LookFields from '#web/ui/reading/LookFields.vue'
 import { draftFor, drawnWith, kindsOf, readOf } from '#web/ui/reading/read-draft'
+import SimulatedScale from '#web/ui/reading/SimulatedScale.vue'
 import WeighField from '#web/ui/reading/WeighField.vue'
 import { callIt, shortName } from '#web/ui/words/item-words'
 import { anyReadingWords, KIND_WORDS, unitOf } from '#web/ui/words/measure-words'
@@ -20,6 +22,7 @@ import type { ActResult } from './item-acts'
 /** How much is left, on the scale or by eye, with its day; the last reading stands beside the new one. */
 const props = defineProps<{ item: ListedItem; today: Day }>()
 const emit = defineEmits<{ close: []; done: [result: ActResult] }>()
+const scale = useScale()
 const whole = useItem(() => props.item.id)
 const units = useUnits()
 const unit = computed(() => unitOf(units.value))
@@ -85,14 +88,9 @@ async function store(): Promise<void> {
       <ItemGauge :item="drawnWith(item, typed)" size="large" :rail="false" />
       <div class="fields">
         <p class="quiet">{{ lastWords }}</p>
-        <WeighField
-          v-if="typed.kind === 'gross'"
-          v-model="typed"
-          :expected="expected"
-          :error="on('reading.grams')[0] ?? ''"
-          autofocus
-        />
-        <LookFields v-else v-model="typed" :on="on" />
+        <WeighField v-if="typed.kind === 'gross'" v-model="typed" :error="on('reading.grams')[0] ?? ''" autofocus />
+        <SimulatedScale v-if="typed.kind === 'gross' && scale.simulated" :port="scale.simulated" :expected="expected" />
+        <LookFields v-if="typed.kind !== 'gross'" v-model="typed" :on="on" />
         <p v-if="!read.ok && read.words" class="alarm">{{ read.words }}</p>
         <DayField
           v-model="typed.day"

@@ -24,7 +24,10 @@ function take(files: File | File[] | null): void {
       :disabled="disabled"
       :aria-label="label"
       @update:model-value="take"
-    />
+    >
+      <!-- A picture is shown where it goes, not here. -->
+      <template v-if="accept.startsWith('image')" #item />
+    </v-file-upload>
   </v-defaults-provider>
 </template>
 

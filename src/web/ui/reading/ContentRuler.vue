@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
+import { useDisplay } from 'vuetify'
 import type { Ruler } from '#core/measure/ruler'
 import { dayFormat } from '#web/data/locale'
 import { massWords, type MassUnit } from '#web/ui/words/measure-words'
@@ -19,10 +20,12 @@ const uid = useId()
 const month = dayFormat({ month: 'short' })
 /** Share of the line that the empty package's own stretch takes, before its zero. */
 const LEAD = 7
-const WIDTH = 640
+const { mobile } = useDisplay()
+/** Drawn at the width it is shown at, so that its words keep their size. */
+const WIDTH = computed(() => (mobile.value ? 340 : 660))
 const BAR = { y: 30, h: 34 }
-const zero = computed(() => (WIDTH * LEAD) / 100)
-const perGram = computed(() => (WIDTH - zero.value) / Math.max(props.ruler.full, 1e-6))
+const zero = computed(() => (WIDTH.value * LEAD) / 100)
+const perGram = computed(() => (WIDTH.value - zero.value) / Math.max(props.ruler.full, 1e-6))
 const at = (grams: number): number => zero.value + Math.max(0, grams) * perGram.value
 const now = computed(() => at(props.ruler.left))
 /** Ticks at whole steps of 1, 2 or 5. */

@@ -31,6 +31,8 @@ const cursor = ref<Point>([props.width / 2, props.height / 2])
 const dragging = ref(false)
 const clamp = (value: number, most: number): number => Math.min(Math.max(value, 0), most)
 const loupeAt = computed<Point>(() => (props.taps ? cursor.value : (points.value[chosen.value] ?? cursor.value)))
+/** It gives way to the point that it magnifies. */
+const loupeLeft = computed(() => loupeAt.value[0] > props.width * 0.6 && loupeAt.value[1] < props.height * 0.45)
 /** A point is as large on every screen: radii in px of the photo. */
 const unit = computed(() => props.width / 560)
 const line = computed(() => {
@@ -165,7 +167,7 @@ defineExpose({ cursor })
           />
         </g>
       </svg>
-      <svg v-if="!disabled" class="loupe" viewBox="-50 -50 100 100" aria-hidden="true">
+      <svg v-if="!disabled" class="loupe" :class="{ left: loupeLeft }" viewBox="-50 -50 100 100" aria-hidden="true">
         <defs>
           <clipPath id="loupe-glass"><circle r="47" /></clipPath>
         </defs>
@@ -179,13 +181,6 @@ defineExpose({ cursor })
         <path class="dark" stroke-width="3" d="M-46 0h36M10 0h36M0 -46v36M0 10v36" />
         <path class="light" stroke-width="1.2" d="M-46 0h36M10 0h36M0 -46v36M0 10v36" />
       </svg>
-      <div v-if="!disabled" class="pad" role="group" aria-label="Move the point a little">
-        <button type="button" class="up" aria-label="up" @click="nudge(0, -1)">↑</button>
-        <button type="button" class="left" aria-label="left" @click="nudge(-1, 0)">←</button>
-        <span class="which">{{ taps ? 'cross' : `${names[chosen] ?? ''}` }}</span>
-        <button type="button" class="right" aria-label="right" @click="nudge(1, 0)">→</button>
-        <button type="button" class="down" aria-label="down" @click="nudge(0, 1)">↓</button>
-      </div>
     </div>
     <div v-if="!taps && points.length > 1" class="which-row" role="group" aria-label="Which point">
       <button
@@ -199,9 +194,13 @@ defineExpose({ cursor })
         {{ names[n] ?? n + 1 }}
       </button>
     </div>
-    <v-btn v-if="taps && !disabled" variant="outlined" color="primary" @click="emit('tap', cursor)"
-      >Tap at the cross</v-btn
-    >
+    <div v-if="!disabled" class="pad" role="group" aria-label="Move the point a little">
+      <button type="button" aria-label="left" @click="nudge(-1, 0)">←</button>
+      <button type="button" aria-label="up" @click="nudge(0, -1)">↑</button>
+      <button type="button" aria-label="down" @click="nudge(0, 1)">↓</button>
+      <button type="button" aria-label="right" @click="nudge(1, 0)">→</button>
+      <v-btn v-if="taps" variant="outlined" color="primary" @click="emit('tap', cursor)">Tap at the cross</v-btn>
+    </div>
   </div>
 </template>
 
@@ -281,6 +280,11 @@ polyline {
   filter: drop-shadow(0 1px 4px rgb(0 0 0 / 0.5));
 }
 
+.loupe.left {
+  right: auto;
+  left: 10px;
+}
+
 .rim {
   fill: none;
   stroke: #fff;
@@ -288,47 +292,17 @@ polyline {
 }
 
 .pad {
-  position: absolute;
-  right: 10px;
-  bottom: 10px;
-  display: grid;
-  grid-template: repeat(3, 44px) / repeat(3, 44px);
-  place-items: center;
+  display: flex;
+  gap: 6px;
 }
 
-.pad button {
+.pad button:not(.v-btn) {
   width: 44px;
   height: 44px;
   background: var(--raised);
   border: 1px solid var(--line);
   border-radius: 8px;
   font-size: 18px;
-}
-
-.up {
-  grid-area: 1 / 2;
-}
-
-.left {
-  grid-area: 2 / 1;
-}
-
-.which {
-  grid-area: 2 / 2;
-  font: 650 12px var(--text);
-  color: #fff;
-  text-shadow:
-    0 0 4px #000,
-    0 0 2px #000;
-  text-align: center;
-}
-
-.right {
-  grid-area: 2 / 3;
-}
-
-.down {
-  grid-area: 3 / 2;
 }
 
 .which-row {

@@ -17,7 +17,7 @@ const lies = computed(() => state.value.load > 0)
 
 <template>
   <section class="inset simulated" aria-label="Simulated scale">
-    <p class="quiet">Simulated scale: nothing is weighed for real.</p>
+    <p class="quiet">Simulated: nothing is weighed for real.</p>
     <div class="acts">
       <button v-if="!lies" type="button" class="choice" @click="port.handle({ load })">Lay it on</button>
       <button v-else type="button" class="choice" @click="port.handle({ load: 0 })">Lift it off</button>
@@ -39,11 +39,15 @@ const lies = computed(() => state.value.load > 0)
 
 <style scoped>
 .simulated {
-  padding: 8px 12px 10px;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 12px;
+  padding: 6px 12px;
 }
 
 p {
-  margin: 0 0 6px;
+  margin: 0;
   font-size: 13px;
 }
 

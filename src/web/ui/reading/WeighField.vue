@@ -1,17 +1,15 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue'
+import { useDisplay } from 'vuetify'
 import { parseMass, SCALE_STEPS } from '#core/measure/weighing'
 import { useScale } from '#web/devices/scale'
 import { massFigure, massTrouble, type MassUnit } from '#web/ui/words/measure-words'
 import { scaleWords } from '#web/ui/words/scale-words'
 import type { ReadDraft } from './read-draft'
-import SimulatedScale from './SimulatedScale.vue'
 
 /** The weight, huge: from a scale, kept by lifting the thing off, or typed. */
 const props = withDefaults(
   defineProps<{
-    /** About what it should weigh, for the simulated scale. */
-    expected: number | null
     error?: string
     autofocus?: boolean
   }>(),
@@ -59,10 +57,22 @@ function type(mass: string): void {
   draft.value = { ...draft.value, mass, massHow: 'typed' }
 }
 
+const field = useTemplateRef<HTMLInputElement>('field')
+const { smAndDown } = useDisplay()
 let stop = (): void => undefined
 onMounted(() => {
+  // On a phone the keyboard would cover what is asked.
+  if (props.autofocus && !smAndDown.value) field.value?.focus()
   scale.forNext()
   stop = scale.onKept(take)
+})
+/** A figure typed beside the field is meant for it. */
+defineExpose({
+  begin(figure: string): void {
+    typing.value = true
+    type(`${draft.value.mass}${figure}`)
+    void nextTick(() => field.value?.focus())
+  },
 })
 onBeforeUnmount(() => stop())
 // A scale that is connected is what one weighs with.
@@ -70,32 +80,29 @@ watch(
   () => scale.kind,
   () => (typing.value = false),
 )
-defineExpose({ props })
 </script>
 
 <template>
   <div class="weigh">
     <div class="line">
       <p v-if="fromScale" class="huge figures" :class="{ moving: scale.reading.code === 'settling' }">
-        {{ shown }} <span class="unit">{{ draft.unit }}</span>
+        {{ shown }}<span class="unit">{{ draft.unit }}</span>
       </p>
       <label v-else class="typed">
         <span class="visually-hidden">Weight with its package</span>
         <input
+          ref="field"
           class="huge figures"
+          :style="{ width: `${Math.max(2.6, draft.mass.length * 0.62)}em` }"
           :value="draft.mass"
           inputmode="decimal"
           autocomplete="off"
           placeholder="0.0"
           aria-label="Weight with its package"
           :aria-invalid="trouble !== '' || error !== ''"
-          :autofocus="autofocus"
           @input="type(($event.target as HTMLInputElement).value)"
         />
-        <span class="unit" aria-hidden="true">{{ draft.unit }}</span>
       </label>
-    </div>
-    <div class="line">
       <div class="units" role="group" aria-label="Unit">
         <button
           v-for="unit in ['g', 'oz'] as const"
@@ -108,46 +115,47 @@ defineExpose({ props })
           {{ unit }}
         </button>
       </div>
-      <p class="said" aria-live="polite">
-        <strong v-if="said" :class="{ alarm: refused }">{{ said }}</strong>
-        <span v-else-if="trouble || error" class="alarm">{{ trouble || error }}</span>
-        <span v-else class="quiet">With its package, as it stands in the drawer.</span>
-      </p>
     </div>
+    <p class="said" aria-live="polite">
+      <strong v-if="said" :class="{ alarm: refused }">{{ said }}</strong>
+      <span v-else-if="trouble || error" class="alarm">{{ trouble || error }}</span>
+      <span v-else class="quiet">Weigh it with its package.</span>
+      <span v-if="scale.trouble" class="alarm"> {{ scale.trouble }}</span>
+    </p>
     <div class="ways">
       <button v-if="fromScale" type="button" class="way" @click="typing = true">Type it instead</button>
       <template v-else>
-        <label class="step"
-          >Scale steps
-          <select
-            :value="draft.resolution"
-            aria-label="Smallest step of the scale"
-            @change="draft = { ...draft, resolution: Number(($event.target as HTMLSelectElement).value) }"
+        <span class="steps" role="group" aria-label="Smallest step of the scale">
+          <span class="quiet">reads to</span>
+          <button
+            v-for="step in SCALE_STEPS"
+            :key="step"
+            type="button"
+            :aria-pressed="draft.resolution === step"
+            @click="draft = { ...draft, resolution: step }"
           >
-            <option v-for="step in SCALE_STEPS" :key="step" :value="step">{{ step }} g</option>
-          </select>
-        </label>
+            {{ step }} g
+          </button>
+        </span>
         <button v-if="scale.kind !== 'none'" type="button" class="way" @click="typing = false">From the scale</button>
       </template>
       <template v-if="scale.kind === 'none'">
         <button v-if="scale.hasSerial" type="button" class="way" @click="scale.connect('serial')">
           Connect a scale
         </button>
-        <button type="button" class="way" @click="scale.connect('simulated')">Try a simulated scale</button>
+        <button type="button" class="way" @click="scale.connect('simulated')">Simulated scale</button>
       </template>
       <button v-else type="button" class="way" @click="scale.disconnect()">
-        {{ scale.kind === 'simulated' ? 'Put the simulated scale away' : 'Disconnect the scale' }}
+        {{ scale.kind === 'simulated' ? 'Put it away' : 'Disconnect the scale' }}
       </button>
-      <span v-if="scale.trouble" class="alarm">{{ scale.trouble }}</span>
     </div>
-    <SimulatedScale v-if="scale.simulated" :port="scale.simulated" :expected="expected" />
   </div>
 </template>
 
 <style scoped>
 .weigh {
   display: grid;
-  gap: 8px;
+  gap: 2px;
   min-width: 0;
 }
 
@@ -155,11 +163,11 @@ defineExpose({ props })
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 8px 16px;
+  gap: 6px 14px;
 }
 
 .huge {
-  font: 680 clamp(56px, 9vw, 104px) / 0.95 var(--display);
+  font: 680 clamp(52px, 7.2vw, 96px) / 0.95 var(--display);
   letter-spacing: -0.03em;
   margin: 0;
   min-height: 0.95em;
@@ -172,22 +180,21 @@ defineExpose({ props })
 .unit {
   font-size: 0.36em;
   letter-spacing: 0;
+  margin-left: 0.25em;
 }
 
 .typed {
-  display: flex;
+  display: inline-flex;
   align-items: baseline;
-  gap: 8px;
+  gap: 6px;
+  min-width: 0;
+  max-width: 100%;
   border-bottom: 2px solid var(--line);
 }
 
-.typed .unit {
-  font: 680 34px var(--display);
-}
-
 input.huge {
-  width: 4.2ch;
-  max-width: 60vw;
+  max-width: 100%;
+  min-width: 0;
 }
 
 .typed:focus-within {
@@ -218,7 +225,7 @@ input.huge:focus-visible {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 0 16px;
+  gap: 0 14px;
 }
 
 .way {
@@ -229,21 +236,23 @@ input.huge:focus-visible {
   font-size: 14px;
 }
 
-.step {
+.steps {
   display: inline-flex;
   align-items: center;
-  gap: 8px;
+  gap: 2px;
   font-size: 14px;
-  min-height: 44px;
 }
 
-select {
+.steps button {
   min-height: 44px;
-  padding: 0 8px;
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  background: var(--raised);
-  color: inherit;
-  font: inherit;
+  min-width: 44px;
+  padding: 0 6px;
+  font-weight: 600;
+  border-bottom: 2px solid transparent;
+}
+
+.steps button[aria-pressed='true'] {
+  color: var(--primary);
+  border-color: var(--primary);
 }
 </style>

@@ -44,7 +44,7 @@ export function aimWords({ aim, goal }: SheetItem): string {
 
 /** What went between the two looks: grams where it was weighed twice, else why not. */
 export function goneWords(line: SheetItem, unit: MassUnit): string {
-  if (line.grams !== null) return massWords(line.grams.grams, 0.1, unit)
+  if (line.grams !== null) return massWords(line.grams.grams, line.grams.giveOrTake, unit)
   if (line.skipped) return 'skipped'
   if (line.after === null) return 'not looked at'
   if (line.after.gross && line.before === null) return 'first time'
