@@ -53,6 +53,8 @@ const SAID = [
 const STEPS = [0.01, 0.1, 0.1, 1] as const
 /** What is left of a pan above which it shows a stage, in the order of the stages. Assumption. */
 const STAGE_FROM = [0.93, 0.8, 0.58, 0.3, 0.14]
+/** What is left of the pan in each of its pictures. */
+const LEFT_IN_PICTURES = [0.47, 0.42, 0.38, 0.34]
 /** How many of the open check-in are looked at on the morning of the demo. */
 const BEGUN = 4
 
@@ -200,6 +202,7 @@ export class MeasuringStory {
 
   /** By its uses; of what is read by the script, as it was read last. */
   #leftOf(item: DemoItem): number {
+    if (item.roles.includes('goal met')) return LEFT_IN_PICTURES[this.#n - BEFORE_PROJECT.length] ?? 0.3
     if (!item.roles.some((role) => role in LEVELS)) return leftOf(item)
     return this.#demo.house.stock.one(item.id, this.#demo.day)?.reading?.value ?? leftOf(item)
   }

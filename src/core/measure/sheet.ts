@@ -21,7 +21,7 @@ export interface Look {
 export interface Compared {
   readonly before: Look | null
   readonly after: Look | null
-  /** Uses between the two looks; up to now where it was not looked at. */
+  /** Uses from the begin of the stretch to this look; up to now where it was not looked at. */
   readonly uses: number
   /** Grams gone, with what they may be out by; null where it was not weighed twice in one series. */
   readonly grams: { readonly grams: number; readonly giveOrTake: number } | null
@@ -37,7 +37,10 @@ export interface ComparedFacts {
   readonly days: readonly Day[]
 }
 
-/** What a thing was found like at a check-in, against the last time before it. Doubtful readings count nowhere. */
+/**
+ * What a thing was found like at a check-in, against how it stood when the stretch began: what was read last by then, else what was
+ * read first since. Doubtful readings count nowhere.
+ */
 export function compared(facts: ComparedFacts): Compared {
   const trusted = facts.readings.filter((reading) => !reading.doubtful)
   const own = trusted.filter((reading) => reading.checkInId === facts.checkInId)
@@ -45,12 +48,12 @@ export function compared(facts: ComparedFacts): Compared {
   const earlier = trusted.filter(
     (reading) => reading.checkInId !== facts.checkInId && (first === undefined || isBefore(reading, first)),
   )
-  const before = lookOf(earlier)
-  const after = lookOf(own)
-  const since =
-    (after?.gross ? before?.gross : before?.eye) ?? before?.gross ?? before?.eye ?? before?.parts.at(-1) ?? null
-  const until = after?.gross ?? after?.eye ?? after?.parts.at(-1) ?? null
-  const begun = since ? usesAfter(facts.days, since) : facts.days.filter((day) => day > facts.from).length
+  const before = lookOf(earlier, (of) => of.findLast((reading) => reading.day <= facts.from) ?? of[0])
+  const after = lookOf(own, (of) => of.at(-1))
+  // Read at the very begin of the stretch, a use of that day comes after it or not by its moment.
+  const begin = earlier.findLast((reading) => reading.checkInId !== null && reading.day === facts.from)
+  const begun = begin ? usesAfter(facts.days, begin) : facts.days.filter((day) => day > facts.from).length
+  const until = own.at(-1)
   return {
     before,
     after,
@@ -74,17 +77,19 @@ function weightOf(reading: SheetReading): { grams: number; resolution: number } 
   return { grams: reading.value ?? 0, resolution: reading.resolution ?? USUAL_STEP }
 }
 
-function lookOf(readings: readonly SheetReading[]): Look | null {
-  const last = readings.at(-1)
-  if (last === undefined) return null
-  const parts = new Map<string, SheetReading>()
-  for (const reading of readings) if (reading.partId !== null) parts.set(reading.partId, reading)
-  return {
-    day: last.day,
-    gross: readings.findLast((reading) => reading.kind === 'gross') ?? null,
-    eye: readings.findLast((reading) => reading.kind !== 'gross' && reading.partId === null) ?? null,
-    parts: [...parts.values()],
-  }
+type Choose = (of: readonly SheetReading[]) => SheetReading | undefined
+
+/** One reading of each kind: on the scale, by eye, of each shade. */
+function lookOf(readings: readonly SheetReading[], choose: Choose): Look | null {
+  const gross = choose(readings.filter((reading) => reading.kind === 'gross')) ?? null
+  const eye = choose(readings.filter((reading) => reading.kind !== 'gross' && reading.partId === null)) ?? null
+  const partIds = [...new Set(readings.flatMap((reading) => reading.partId ?? []))]
+  const parts = partIds.flatMap((id) => choose(readings.filter((reading) => reading.partId === id)) ?? [])
+  const day = [gross, eye, ...parts]
+    .flatMap((reading) => reading?.day ?? [])
+    .sort()
+    .at(-1)
+  return day === undefined ? null : { day, gross, eye, parts }
 }
 
 function isBefore(a: SheetReading, b: SheetReading): boolean {

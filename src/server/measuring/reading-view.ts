@@ -50,7 +50,7 @@ function doubtsOf(
   row: MeasurementRow,
   earlier: readonly MeasurementRow[],
 ): ReadingDoubt[] {
-  if (row.cause !== null) return []
+  if (row.cause !== null || row.doubtful === 1) return []
   const events = measured.events.map(costingEvent)
   const series = (each: MeasurementRow): number => seriesAt(events, { day: each.day, savedAt: each.saved_at })
   if (row.kind === 'gross') {

@@ -81,7 +81,7 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
     <div class="shelf" role="row">
       <span class="head" role="rowheader">{{ short(sheet.to) }}</span>
       <span v-for="{ line, after } in columns" :key="line.itemId" role="cell" class="cell">
-        <ItemGauge v-if="after" :item="after" size="middle" />
+        <ItemGauge v-if="after" :item="after" size="middle" :class="{ unseen: line.after === null }" />
         <span class="visually-hidden">{{ lookWords(line.after, unit) }}</span>
       </span>
     </div>
@@ -136,6 +136,11 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
   padding: 0 4px;
   min-width: 0;
   text-align: center;
+}
+
+/* Not looked at this time: as it was seen last. */
+.unseen {
+  opacity: 0.45;
 }
 
 /* Wide things keep to their place on the shelf. */

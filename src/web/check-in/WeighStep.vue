@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue'
+import type { Day } from '#core/calendar/day'
 import { goesWithUses, rulerOf } from '#core/measure/ruler'
 import { gramsGone, parseMass, weighingDoubts, type WeighingDoubt } from '#core/measure/weighing'
 import { CONTRADICTION_CAUSES, type ContradictionCause } from '#core/measure/reading'
@@ -44,7 +45,13 @@ const typed = computed(() => {
   return mass.ok ? mass.value : null
 })
 const now = computed(() => typed.value ?? props.line?.after?.gross?.grams ?? null)
-const uses = computed(() => props.line?.uses ?? 0)
+/** Uses since the last weighing; where there is none, since the stretch began. */
+const uses = computed(() => {
+  const last = weighed.value.at(-1)
+  if (!last) return props.line?.uses ?? 0
+  const begun = (day: Day): boolean => day > last.day || (day === last.day && last.moment === 'before-use')
+  return (props.answer?.wearDays ?? []).filter(begun).length
+})
 const gone = computed(() =>
   before.value && now.value !== null
     ? gramsGone(before.value, { grams: now.value, resolution: draft.value.resolution })

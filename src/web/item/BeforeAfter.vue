@@ -29,6 +29,12 @@ function outlineFor(id: string) {
   const photo = photos.value.find((each) => each.id === id)
   const [w, h] = [photo?.width ?? 1, photo?.height ?? 1]
   if (pan) return { outline: outlineOf(pan.shape, pan.handles), powderTaps: pan.powderTaps }
+  // Photographed alike, it lies where it lay in another one.
+  const alike = props.answer.readings.findLast((reading) => {
+    const other = photos.value.find((each) => each.id === reading.pan?.photoId)
+    return other !== undefined && other.width === w && other.height === h
+  })?.pan
+  if (alike) return { outline: outlineOf(alike.shape, alike.handles), powderTaps: [] }
   const r = Math.min(w, h) / 2
   const corners = [
     [w / 2 - r, h / 2 - r],

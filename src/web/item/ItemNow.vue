@@ -30,6 +30,15 @@ const left = computed(() => {
   const since = sinceReading === null ? '' : `, ${usesWords(sinceReading.uses)} since`
   return `Seen ${dateWords(reading.day)}${since}.`
 })
+const leftReason = computed(() =>
+  [
+    item.value.reading === null && weighed.value ? '' : left.value,
+    weighed.value && item.value.reading !== null ? `By weight ${weighed.value}.` : '',
+    props.answer.content && weighed.value ? contentWords(props.answer.content, unit.value) : '',
+  ]
+    .filter(Boolean)
+    .join(' '),
+)
 const pace = computed(() => {
   if (goal.value) return shortStanding(goal.value) || `${goal.value.uses} of ${usesWords(goal.value.target ?? 0)}`
   return usesWords(item.value.uses)
@@ -49,11 +58,7 @@ const over = computed(() => ['past', 'sign seen'].includes(item.value.shelfLife.
     <div class="figure">
       <h2>Left</h2>
       <strong class="figures">{{ weighed && item.reading === null ? weighed : leftWords(item) }}</strong>
-      <p>
-        {{ item.reading === null && weighed ? '' : left }}
-        <template v-if="weighed && item.reading !== null">By weight {{ weighed }}.</template>
-        <span v-if="answer.content && weighed">{{ contentWords(answer.content, unit) }}</span>
-      </p>
+      <p>{{ leftReason }}</p>
       <p v-if="answer.content?.disagreement" class="caution">
         Scale and label disagree: full less empty is {{ massWords(answer.content.disagreement.byScale, 0.1, unit) }},
         the label leaves {{ massWords(answer.content.disagreement.byLabel, 0.1, unit) }} to reach. Another package, or

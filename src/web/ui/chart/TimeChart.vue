@@ -13,7 +13,7 @@ import { computed } from 'vue'
 import { Scatter } from 'vue-chartjs'
 import { useTheme } from 'vuetify'
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
-import { dateWords, dayFormat } from '#web/data/locale'
+import { dateWords, dayFormat, numberWords } from '#web/data/locale'
 import type { ChartMark, ChartSeries } from './time-series'
 
 /** Readings, uses and events along one axis of days. What it shows stands in a table beside it, for readers and copying. */
@@ -73,6 +73,18 @@ const data = computed<ChartData<'scatter'>>(() => ({
   }),
 }))
 
+/** How the height is shared between the lane and the readings. */
+const LANE_WEIGHT = 1.3
+const SHARE_WEIGHT = 4
+const gramsRange = computed(() => {
+  const values = props.series
+    .filter((each) => each.axis === 'grams')
+    .flatMap((each) => each.points.map((point) => point.value))
+  const [low, high] = [Math.min(...values), Math.max(...values)]
+  const room = Math.max((high - low) * 0.12, 0.1)
+  return values.length === 0 ? { low: 0, high: 1 } : { low: low - room, high: high + room }
+})
+
 const options = computed<ChartOptions<'scatter'>>(() => ({
   responsive: true,
   maintainAspectRatio: false,
@@ -108,13 +120,24 @@ const options = computed<ChartOptions<'scatter'>>(() => ({
         },
       },
     },
+    // From below: the lane of what happened, then the readings; the weights on the right over the same stretch.
+    lane: {
+      type: 'linear',
+      min: 0,
+      max: 3,
+      stack: 'left',
+      stackWeight: LANE_WEIGHT,
+      position: 'left',
+      ticks: { display: false },
+      grid: { display: false },
+    },
     share: {
       type: 'linear',
       position: 'left',
       min: 0,
       max: 100,
-      stack: 'levels',
-      stackWeight: 4,
+      stack: 'left',
+      stackWeight: SHARE_WEIGHT,
       grid: { color: inks.value.hair },
       title: { display: true, text: '% left', color: inks.value.quiet, font: { size: 12 } },
       ticks: { color: inks.value.quiet, stepSize: 25, font: { size: 12 } },
@@ -124,23 +147,21 @@ const options = computed<ChartOptions<'scatter'>>(() => ({
           grams: {
             type: 'linear' as const,
             position: 'right' as const,
-            grace: '8%',
+            min: gramsRange.value.low - (gramsRange.value.high - gramsRange.value.low) * (LANE_WEIGHT / SHARE_WEIGHT),
+            max: gramsRange.value.high,
             grid: { drawOnChartArea: false },
-            title: { display: true, text: 'g with its package', color: inks.value.quiet, font: { size: 12 } },
-            ticks: { color: inks.value.quiet, font: { size: 12 } },
+            title: { display: true, text: 'g, with package', color: inks.value.quiet, font: { size: 12 } },
+            ticks: {
+              color: inks.value.quiet,
+              maxTicksLimit: 5,
+              font: { size: 12 },
+              // What would stand beside the lane is no weight.
+              callback: (value: number | string) =>
+                Number(value) < gramsRange.value.low ? '' : numberWords(Number(value), 2),
+            },
           },
         }
       : {}),
-    lane: {
-      type: 'linear',
-      min: 0,
-      max: 3,
-      stack: 'levels',
-      stackWeight: 1.2,
-      position: 'left',
-      ticks: { display: false },
-      grid: { display: false },
-    },
   },
 }))
 

@@ -194,8 +194,8 @@ const refusalWords = computed(() => {
       >
         <path class="rim under" :d="rim" :stroke-width="width / 220" />
         <path class="rim over" :d="rim" :stroke-width="width / 560" />
-        <path v-if="shownMask" class="mask under" :d="shownMask" :stroke-width="width / 180" />
-        <path v-if="shownMask" class="mask over" :d="shownMask" :stroke-width="width / 420" />
+        <path v-if="shownMask" class="mask under" :d="shownMask" :stroke-width="width / 130" />
+        <path v-if="shownMask" class="mask over" :d="shownMask" :stroke-width="width / 260" />
         <g v-for="(spot, n) in powder" :key="`p${n}`">
           <circle class="tap dark" :cx="spot[0]" :cy="spot[1]" :r="width / 70" :stroke-width="width / 130" />
           <circle class="tap light" :cx="spot[0]" :cy="spot[1]" :r="width / 70" :stroke-width="width / 300" />
