@@ -52,6 +52,7 @@ class Bodies {
     if (this.random.chance(this.oddity)) return this.random.pick(ODD)
     if ('const' in shape) return shape['const']
     if (Array.isArray(shape['enum'])) return this.random.pick(shape['enum'] as unknown[])
+    if (Array.isArray(shape['prefixItems'])) return (shape['prefixItems'] as Shape[]).map((each) => this.of(each))
     const any = (shape['anyOf'] ?? shape['oneOf']) as Shape[] | undefined
     if (any) return this.of(this.random.pick(any), field)
     switch (shape.type) {

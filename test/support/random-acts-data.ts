@@ -13,6 +13,20 @@ const rules = (o: RandomOwner): object => ({
   rules: '',
   mostItems: o.random.chance(0.3) ? 3 : null,
 })
+/** What is kept of a reading off a photo. */
+const PAN = {
+  shape: 'round',
+  handles: [
+    [10, 0],
+    [20, 10],
+    [10, 20],
+    [0, 10],
+  ],
+  powderTaps: [[10, 2]],
+  metalTaps: [[10, 10]],
+  mask: '',
+  method: 'by hand',
+}
 const SETTINGS = { currency: 'EUR', rollOverHour: 4, units: 'metric' }
 
 /** Every command of the house by a name, as a page would send it. Data table. */
@@ -42,7 +56,8 @@ export const ACTS: Readonly<Record<string, Act>> = {
     const there = await o.shown(id)
     const parts =
       there?.parts.map(
-        ({ reading: _, uses: __, finishedOn: ___, guess: ____, ...part }: Record<string, unknown>) => part,
+        ({ reading: _, uses: __, finishedOn: ___, guess: ____, depottedOn: _____, ...part }: Record<string, unknown>) =>
+          part,
       ) ?? []
     return o.house.put(`/items/${id}`, { version: there?.version ?? 1, fields: { ...o.fields(), parts } })
   },
@@ -122,6 +137,171 @@ export const ACTS: Readonly<Record<string, Act>> = {
       reading: { kind: 'stage', stage, day: o.day() },
     })
   },
+  weigh: (o) =>
+    o.house.post(`/items/${o.item()}/readings`, {
+      id: o.id(),
+      partId: null,
+      reading: { kind: 'gross', grams: o.random.whole(200, 600) / 10, resolution: 0.1, day: o.day(30) },
+    }),
+  'correct a reading': async (o) => {
+    const id = o.row('measurement')
+    const row = o.house.db
+      .prepare<[string], { version: number }>('SELECT version FROM measurement WHERE id = ?')
+      .get(id)
+    return o.house.put(`/readings/${id}`, {
+      version: row?.version ?? 1,
+      reading: {
+        kind: 'gross',
+        grams: o.random.whole(200, 600) / 10,
+        resolution: 1,
+        day: o.day(20),
+        doubtful: o.random.chance(0.2),
+      },
+    })
+  },
+  'drop a reading': (o) => o.house.post(`/readings/${o.row('measurement')}/drop`, {}),
+  'say why': (o) =>
+    o.house.post(`/readings/${o.row('measurement')}/cause`, {
+      cause: o.random.pick(['typing', 'repressed', 'other package', 'none of these']),
+      eventId: o.id(),
+    }),
+  'read off a photo': async (o) => {
+    const photoId = o.of('photo')
+    const row = o.house.db.prepare<[string], { item_id: string }>('SELECT item_id FROM photo WHERE id = ?').get(photoId)
+    const itemId = row?.item_id ?? o.item()
+    const partId = (await o.shown(itemId))?.parts[0]?.id ?? null
+    return o.house.post(`/items/${itemId}/readings`, {
+      id: o.id(),
+      partId,
+      reading: { kind: 'bare', value: o.random.whole(0, 60) / 100, how: 'photo', day: o.day(5) },
+      pan: { id: o.id(), photoId, ...PAN },
+    })
+  },
+  'weigh a package': (o) =>
+    o.house.post(`/items/${o.item()}/package-weights`, {
+      id: o.id(),
+      state: o.random.pick(['cleaned', 'as finished', 'full']),
+      grams: 22.4,
+      resolution: 0.1,
+      day: o.day(9),
+    }),
+  'drop a weight': (o) => o.house.post(`/package-weights/${o.row('package_weight')}/drop`, {}),
+  happened: (o) => {
+    const kind = o.random.pick(['repressed', 'decanted', 'spilt', 'cut open', 'cap lost', 'other cap'])
+    return o.house.post(`/items/${o.item()}/events`, {
+      id: o.id(),
+      partId: null,
+      day: o.day(20),
+      kind,
+      grams: null,
+      share: kind === 'spilt' ? 0.25 : null,
+      containerId: kind === 'decanted' && o.random.chance(0.7) ? o.row('kept_container') : null,
+      words: '',
+    })
+  },
+  'drop an event': (o) => o.house.post(`/events/${o.row('item_event')}/drop`, {}),
+  blend: (o) => {
+    const id = o.id()
+    o.items.push(id)
+    return o.house.post('/blends', {
+      id,
+      day: o.day(6),
+      fields: { ...o.fields(), name: 'Blend', parts: [], structure: 'single' },
+      parents: [...new Set([o.item(), o.item()])].map((itemId) => ({
+        id: o.id(),
+        itemId,
+        eventId: o.id(),
+        grams: null,
+        share: 0.5,
+        usedUp: o.random.chance(0.3),
+      })),
+      containerId: o.random.chance(0.3) ? o.row('kept_container') : null,
+    })
+  },
+  depot: async (o) => {
+    const itemId = await o.palette()
+    const part = o.random.pick([...((await o.shown(itemId))?.parts ?? []), { id: 'none' }])
+    const id = o.id()
+    o.items.push(id)
+    return o.house.post(`/items/${itemId}/depot`, {
+      id,
+      eventId: o.id(),
+      partId: part.id,
+      day: o.day(4),
+      containerId: null,
+    })
+  },
+  'finish a shade': async (o) => {
+    const part = o.random.pick([...((await o.shown(await o.palette()))?.parts ?? []), { id: 'none' }])
+    return o.house.post(`/parts/${part.id}/finish`, { day: o.day(2) })
+  },
+  'keep a container': (o) =>
+    o.house.post('/containers', {
+      id: o.id(),
+      words: 'Jar',
+      form: 'jar',
+      grams: o.random.chance(0.5) ? 31.4 : null,
+      resolution: 0.1,
+      itemId: o.random.chance(0.5) ? o.item() : null,
+      day: o.day(9),
+    }),
+  'change a container': async (o) => {
+    const id = o.row('kept_container')
+    const { containers } = (await o.house.get('/containers')).body
+    const version = containers.find((each: { id: string }) => each.id === id)?.version ?? 1
+    return o.house.put(`/containers/${id}`, { version, words: 'Tin', form: 'pressed', grams: 20, resolution: 0.1 })
+  },
+  'let a container go': (o) => o.house.post(`/containers/${o.row('kept_container')}/gone`, { day: TODAY }),
+  'check in': (o) => {
+    const over = o.random.pick(['project', 'drawer', 'category', 'chosen'])
+    return o.house.post('/check-ins', {
+      id: o.id(),
+      name: 'A month',
+      over,
+      projectId: over === 'project' ? o.project() : null,
+      categoryId: over === 'category' ? 'blush' : null,
+      itemIds: over === 'chosen' ? [o.item()] : [],
+      way: 'item by item',
+    })
+  },
+  'take a step': async (o) => {
+    const id = o.row('check_in')
+    const { steps = [] } = (await o.house.get(`/check-ins/${id}`)).body
+    const step = o.random.pick([...steps, { id: 'none', version: 1, measure: 'weigh' }])
+    const weighs = step.measure === 'weigh' && o.random.chance(0.8)
+    return o.house.post(`/check-ins/${id}/steps/${step.id}`, {
+      version: o.random.chance(0.9) ? step.version : 77,
+      state: o.random.pick(['done', 'done', 'skipped', 'asked']),
+      words: step.measure === 'words' ? 'as before' : '',
+      readings: weighs
+        ? [{ id: o.id(), partId: null, reading: { kind: 'gross', grams: 33, resolution: 0.1, day: TODAY } }]
+        : [],
+    })
+  },
+  'change a check-in': async (o) => {
+    const id = o.row('check_in')
+    const { checkIn, items = [] } = (await o.house.get(`/check-ins/${id}`)).body
+    const push = o.random.pick([...items, { id: 'none' }])
+    return o.house.put(`/check-ins/${id}`, {
+      version: checkIn?.version ?? 1,
+      name: 'Another month',
+      way: 'measure by measure',
+      pushItemId: o.random.chance(0.5) ? push.id : null,
+    })
+  },
+  'close a check-in': async (o) => {
+    const id = o.row('check_in')
+    const { checkIn, steps = [] } = (await o.house.get(`/check-ins/${id}`)).body
+    const step = steps.find((each: { measure: string }) => each.measure === 'weigh')
+    if (step)
+      await o.house.post(`/check-ins/${id}/steps/${step.id}`, {
+        version: step.version,
+        state: 'done',
+        readings: [{ id: o.id(), partId: null, reading: { kind: 'gross', grams: 31, resolution: 0.1, day: TODAY } }],
+      })
+    return o.house.post(`/check-ins/${id}/close`, { version: checkIn?.version ?? 1, day: TODAY })
+  },
+  'give a check-in up': (o) => o.house.post(`/check-ins/${o.row('check_in')}/drop`, {}),
   sign: (o) => o.house.post(`/items/${o.item()}/sign`, { day: TODAY, words: 'smells' }),
   open: (o) => o.house.post(`/items/${o.item()}/open`, { day: o.day(10) }),
   openings: (o) => {
@@ -270,7 +450,8 @@ export const ACTS: Readonly<Record<string, Act>> = {
       day: o.day(3),
       wouldBuyAgain: 'no',
       words: '',
-      packageGoes: null,
+      packageGoes: o.random.pick([null, 'bin', 'keep the container']),
+      empty: o.random.chance(0.4) ? { id: o.id(), state: 'cleaned', grams: 21, resolution: 0.1 } : null,
     }),
   away: (o) =>
     o.house.post('/away', {
@@ -302,5 +483,6 @@ export const ACTS: Readonly<Record<string, Act>> = {
 }
 export const ACT_NAMES = [
   ...Object.keys(ACTS),
+  ...['check in', 'take a step', 'take a step', 'take a step', 'weigh', 'keep a container', 'photo', 'photo'],
   ...['wear', 'wear', 'wear', 'add', 'place', 'roll in', 'roll in', 'roll in many', 'read', 'merge', 'save face'],
 ] as const

@@ -62,8 +62,21 @@ export class RandomOwner {
     return made.length === 0 ? 'none' : this.random.pick(made)
   }
 
+  /** The id of a row that is there, whoever made it. */
+  row(table: 'measurement' | 'item_event' | 'check_in' | 'kept_container' | 'package_weight'): string {
+    const rows = this.house.db.prepare<[], { id: string }>(`SELECT id FROM ${table} ORDER BY rowid`).all()
+    return rows.length === 0 ? 'none' : this.random.pick(rows).id
+  }
+
   item(): string {
     return this.items.length === 0 ? 'none' : this.random.pick(this.items)
+  }
+
+  /** Something with shades, where there is one. */
+  async palette(): Promise<string> {
+    const items = await this.house.listed()
+    const found = items.filter((each) => each.parts.length > 0).map((each) => each.id)
+    return this.random.pick([...found, 'none'])
   }
 
   day(back = 40): Day {

@@ -8,6 +8,9 @@ export function mergingQueries(db: Db) {
   const sql = preparing(db)
   return {
     /** A project in which both are being worked on. */
+    /** Whether one of them was blended from the other. */
+    blended: sql<[{ kept: string; other: string }], { id: string }>(`
+      SELECT id FROM blend_parent WHERE (item_id = @kept AND parent_item_id = @other) OR (item_id = @other AND parent_item_id = @kept)`),
     bothIn: sql<[Both], { name: string }>(`
       SELECT p.name FROM project p JOIN stay a ON a.project_id = p.id JOIN stay b ON b.project_id = p.id
        WHERE a.item_id = @kept AND b.item_id = @other AND a.rolled_out IS NULL AND b.rolled_out IS NULL LIMIT 1`),

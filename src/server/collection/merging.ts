@@ -55,6 +55,7 @@ export class Merging {
       return fail('merge-one-ended', { name: itemMark(kept.endedOn === null ? other : kept) })
     const both = this.#queries.bothIn.get({ kept: kept.id, other: other.id })
     if (both) return fail('merge-both-in-project', { project: both.name })
+    if (this.#queries.blended.get({ kept: kept.id, other: other.id })) return fail('merge-with-parent')
     if (kept.onTrial && other.onTrial) return fail('merge-both-on-trial')
     return null
   }

@@ -60,7 +60,8 @@ export const HOUSE_RULES: readonly { readonly says: string; readonly sql: string
     sql: `SELECT 'wear_part' AS tbl, wp.id AS row_id FROM wear_part wp JOIN wear w ON w.id = wp.wear_id JOIN part p ON p.id = wp.part_id WHERE p.item_id <> w.item_id
           UNION ALL SELECT 'stay', s.id FROM stay s JOIN part p ON p.id = s.part_id WHERE p.item_id <> s.item_id
           UNION ALL SELECT 'measurement', m.id FROM measurement m JOIN part p ON p.id = m.part_id WHERE p.item_id <> m.item_id
-          UNION ALL SELECT 'photo', f.id FROM photo f JOIN part p ON p.id = f.part_id WHERE p.item_id <> f.item_id`,
+          UNION ALL SELECT 'photo', f.id FROM photo f JOIN part p ON p.id = f.part_id WHERE p.item_id <> f.item_id
+          UNION ALL SELECT 'item_event', e.id FROM item_event e JOIN part p ON p.id = e.part_id WHERE p.item_id <> e.item_id`,
   },
   {
     says: 'a review of something that is not finished, or of another product',
@@ -85,6 +86,32 @@ export const HOUSE_RULES: readonly { readonly says: string; readonly sql: string
   {
     says: 'a verdict on the trial of something else',
     sql: `SELECT 'verdict' AS tbl, v.id AS row_id FROM verdict v JOIN trial t ON t.id = v.trial_id WHERE t.item_id <> v.item_id`,
+  },
+  {
+    says: 'a bare area read off a picture of something else',
+    sql: `SELECT 'pan_reading' AS tbl, r.id AS row_id FROM pan_reading r JOIN measurement m ON m.id = r.measurement_id
+            JOIN photo f ON f.id = r.photo_id WHERE f.item_id <> m.item_id OR m.kind <> 'bare'`,
+  },
+  {
+    says: 'something blended with itself, or used up by a blend that is not there',
+    sql: `SELECT 'blend_parent' AS tbl, b.id AS row_id FROM blend_parent b WHERE b.item_id = b.parent_item_id
+          UNION ALL SELECT 'item', i.id FROM item i WHERE i.ended_as = 'blended'
+             AND NOT EXISTS (SELECT 1 FROM blend_parent b WHERE b.parent_item_id = i.id)`,
+  },
+  {
+    says: 'a shade that was taken out of its palette and became nothing, or the other way round',
+    sql: `SELECT 'part' AS tbl, p.id AS row_id FROM part p
+           WHERE (p.depotted_on IS NOT NULL) <> EXISTS (SELECT 1 FROM item_event e WHERE e.part_id = p.id AND e.kind = 'depotted')`,
+  },
+  {
+    says: 'two things in one container',
+    sql: `WITH held AS (
+            SELECT e.id, e.container_id, e.item_id FROM item_event e JOIN item i ON i.id = e.item_id
+             WHERE e.container_id IS NOT NULL AND i.ended_on IS NULL
+               AND NOT EXISTS (SELECT 1 FROM item_event later WHERE later.item_id = e.item_id AND later.container_id IS NOT NULL
+                                  AND (later.day, later.saved_at, later.id) > (e.day, e.saved_at, e.id)))
+          SELECT 'item_event' AS tbl, h.id AS row_id FROM held h
+           WHERE (SELECT count(DISTINCT o.item_id) FROM held o WHERE o.container_id = h.container_id) > 1`,
   },
   {
     says: 'something that has gone without a word on where, or the other way round',

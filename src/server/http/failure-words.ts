@@ -126,6 +126,8 @@ const WORDS = {
   'merge-with-itself': () => refused('A thing is not made one with itself; choose another.', 'dropIds'),
   'merge-one-ended': ({ name }) =>
     conflict('They cannot be one.', `${name} has ended and the other has not, or differently. Take that back first.`),
+  'merge-with-parent': () =>
+    conflict('They cannot be one.', 'One of them was blended from the other. Take the blend back first.'),
   'merge-both-in-project': ({ project }) =>
     conflict(
       'They cannot be one as they are.',
