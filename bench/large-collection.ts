@@ -3,6 +3,7 @@ import { CATEGORY_DEFAULTS } from '#core/item/category-defaults'
 import type { Outcome } from '#server/failing'
 import { eyeMeasureOf, PAN_STAGES } from '#core/item/form'
 import { BLANK_FIELDS } from '#contract/blank-item'
+import { ReadingBody } from '#contract/reading'
 import { Random } from '#demo/random'
 import { CollectionCommands } from '#server/collection/commands'
 import type { Done } from '#server/db/journal'
@@ -108,14 +109,17 @@ export function buildLarge(file: string, today: Day, say: (words: string) => voi
       if (measure === 'none' || category?.id === 'eyeshadow-palette') return
       for (let time = 0; time < 1 + (n % 3); time += 1)
         act('add-reading', (changeId) =>
-          collection.addReading(itemId, {
+          house.measuring.addReading(itemId, {
             changeId,
             id: `m-${changeId}`,
             partId: null,
-            reading:
+            checkInId: null,
+            pan: null,
+            reading: ReadingBody.parse(
               measure === 'pan'
                 ? { kind: 'stage', stage: PAN_STAGES[(n + time) % 6] ?? 'dip', day }
                 : { kind: measure, value: 0.9 - time / 4, day },
+            ),
           }),
         )
     })

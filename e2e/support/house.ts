@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
+import { copyFileSync, cpSync, existsSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { test as base, expect, type Locator, type Page } from '@playwright/test'
@@ -23,7 +23,10 @@ class StoryHouse implements RunningHouse {
     this.#port = port
     this.#folder = mkdtempSync(join(tmpdir(), 'seligo-story-'))
     const demo = process.env['SELIGO_STORY_DEMO']
-    if (filled && demo !== undefined) copyFileSync(join(demo, 'collection.db'), join(this.#folder, 'collection.db'))
+    if (!filled || demo === undefined) return
+    copyFileSync(join(demo, 'collection.db'), join(this.#folder, 'collection.db'))
+    if (existsSync(join(demo, 'photos')))
+      cpSync(join(demo, 'photos'), join(this.#folder, 'photos'), { recursive: true })
   }
 
   async start(at = PLAY_TIME): Promise<void> {

@@ -7,7 +7,7 @@ import type { PackageEvent } from '#core/measure/package-events'
 import { BLANK_FIELDS } from '#contract/blank-item'
 import { ReadingBody } from '#contract/reading'
 import type { StepView } from '#contract/check-in'
-import { LEVELS } from './cast-data.js'
+import { LEVELS, PALETTE_STAGES } from './cast-data.js'
 import type { DemoHouse } from './demo-house.js'
 import type { PanPicture } from './draw-pans.js'
 import { PROJECT_ID } from './scene.js'
@@ -159,6 +159,7 @@ export class MeasuringStory {
   #readings(step: StepView, item: DemoItem): Taken[] {
     const { day } = this.#demo
     const left = this.#leftOf(item)
+    const scripted = item.roles.includes('half panned palette')
     const read = (reading: object, partId: string | null = null, pan: PanBody = null): Taken => ({
       id: this.#demo.house.newId(),
       partId,
@@ -174,7 +175,15 @@ export class MeasuringStory {
         if (item.fields.parts.length > 0)
           return item.fields.parts
             .slice(0, 4)
-            .map((part, at) => read({ kind: 'stage', stage: stageAt(Math.min(1, left * (0.8 + at * 0.12))) }, part.id))
+            .map((part, at) =>
+              read(
+                {
+                  kind: 'stage',
+                  stage: scripted ? PALETTE_STAGES[at] : stageAt(Math.min(1, left * (0.8 + at * 0.12))),
+                },
+                part.id,
+              ),
+            )
         const measure = eyeMeasureOf(item.fields.form, item.fields.opaque)
         if (measure === 'none') return [read({ kind: 'word', word: wordAt(left), how: 'her word' })]
         return measure === 'pan' ? [] : [read({ kind: measure, value: Math.round(left * 50) / 50, how: 'slider' })]

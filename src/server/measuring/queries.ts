@@ -89,8 +89,8 @@ export function measuringQueries(db: Db) {
                WHERE e.container_id = c.id AND i.ended_on IS NULL
                  AND NOT EXISTS (SELECT 1 FROM item_event later WHERE later.item_id = e.item_id AND later.kind IN ('decanted', 'repressed')
                                     AND later.container_id IS NOT NULL AND later.container_id <> c.id
-                                    AND (later.day, later.saved_at) > (e.day, e.saved_at))
-               ORDER BY e.day DESC, e.saved_at DESC LIMIT 1) AS holds
+                                    AND (later.day, later.saved_at, later.id) > (e.day, e.saved_at, e.id))
+               ORDER BY e.day DESC, e.saved_at DESC, e.id DESC LIMIT 1) AS holds
         FROM kept_container c ORDER BY c.gone_on IS NOT NULL, c.kept_on DESC, c.rowid DESC`),
     container: sql<[string], { id: string; version: number; words: string; gone_on: Day | null; kept_on: Day }>(
       'SELECT id, version, words, gone_on, kept_on FROM kept_container WHERE id = ?',

@@ -117,7 +117,9 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     void keep()
     return
   }
-  if (typing) return
+  // A weight holds figures; a letter in front of its unit is meant for the page.
+  const figures = target.matches('.weigh input') && !/[a-z]/i.test((target as HTMLInputElement).value)
+  if (typing && !(figures && /^[bsew]$/.test(event.key))) return
   if (event.key === 'b') back()
   else if (event.key === 's') void skip()
   else if (event.key === 'e') packageBlock.value?.ask()

@@ -75,7 +75,12 @@ watch(
   { deep: true },
 )
 
-function tap(at: Point): void {
+function tap(at: Point, atCross: boolean): void {
+  if (stage.value === 'brush') {
+    // A pointer has painted along its way already.
+    if (atCross) stroke(at, true)
+    return
+  }
   if (stage.value === 'powder') powder.value = [...powder.value, at]
   if (stage.value === 'metal') metal.value = [...metal.value, at]
   if (stage.value === 'powder' && metal.value.length === 0) stage.value = 'metal'

@@ -23,7 +23,8 @@ const props = withDefaults(
   { joined: false, closed: false, taps: false, disabled: false },
 )
 const points = defineModel<Point[]>({ required: true })
-const emit = defineEmits<{ tap: [at: Point]; stroke: [at: Point, first: boolean]; done: [] }>()
+/** `tap`: by a pointer, after its strokes, or at the cross by key or button. */
+const emit = defineEmits<{ tap: [at: Point, atCross: boolean]; stroke: [at: Point, first: boolean]; done: [] }>()
 const svg = useTemplateRef<SVGSVGElement>('svg')
 /** The point in hand, or where a tap would go. */
 const chosen = ref(0)
@@ -76,7 +77,7 @@ function press(event: KeyboardEvent): void {
     nudge(by[0], by[1], event.shiftKey)
     event.preventDefault()
   } else if (props.taps && (event.key === ' ' || event.key === 'Enter')) {
-    emit('tap', cursor.value)
+    emit('tap', cursor.value, true)
     event.preventDefault()
     event.stopPropagation()
   }
@@ -106,7 +107,7 @@ function drag(event: PointerEvent): void {
 function up(event: PointerEvent): void {
   if (!dragging.value) return
   dragging.value = false
-  if (props.taps) emit('tap', placeOf(event))
+  if (props.taps) emit('tap', placeOf(event), false)
   emit('done')
 }
 defineExpose({ cursor })
@@ -199,7 +200,7 @@ defineExpose({ cursor })
       <button type="button" aria-label="up" @click="nudge(0, -1)">↑</button>
       <button type="button" aria-label="down" @click="nudge(0, 1)">↓</button>
       <button type="button" aria-label="right" @click="nudge(1, 0)">→</button>
-      <v-btn v-if="taps" variant="outlined" color="primary" @click="emit('tap', cursor)">Tap at the cross</v-btn>
+      <v-btn v-if="taps" variant="outlined" color="primary" @click="emit('tap', cursor, true)">Tap at the cross</v-btn>
     </div>
   </div>
 </template>
