@@ -184,6 +184,32 @@ describe('what is left', () => {
   })
 })
 
+describe('a goal of something that shows nothing by eye', () => {
+  test('goes by its weight: from the first weighing after it rolled in, and says so', async () => {
+    const id = await house.item({
+      ...NEW,
+      form: 'pump',
+      categoryId: 'foundation',
+      opaque: true,
+      content: { amount: 30, unit: 'ml' },
+      acquired: { earliest: ago(90), latest: ago(90) },
+    })
+    await house.post('/projects', { id: 'p', name: 'P', startedOn: ago(60), by: null, finishesWanted: null, rules: '' })
+    const goal = { kind: 'finish', target: null, headStart: 0, by: { kind: 'none' } }
+    await house.post('/projects/p/roll-in', { stayId: 's', itemId: id, day: ago(60), beside: false, goal })
+    const goalNow = async () => (await item(id)).goals[0]
+    expect(await goalNow()).toMatchObject({ done: null, baseline: null })
+    await weigh(id, 90, ago(50))
+    await wear(id, ...Array.from({ length: 20 }, (_, n) => 2 + 2 * n))
+    await weigh(id, 82)
+    const { done, baseline } = await goalNow()
+    expect(baseline).toEqual({ day: ago(50), late: true })
+    // Of about 29 g that can be reached, 8 are gone.
+    expect(done).toBeGreaterThan(0.2)
+    expect(done).toBeLessThan(0.36)
+  })
+})
+
 describe('what happens to a package', () => {
   test('says itself on the thing: another cap mends a lost one, decanting mends nearly all', async () => {
     const id = await house.item({ ...NEW, form: 'pump', categoryId: 'foundation' })

@@ -173,17 +173,15 @@ export class MeasuringStory {
       }
       case 'look': {
         if (item.fields.parts.length > 0)
-          return item.fields.parts
-            .slice(0, 4)
-            .map((part, at) =>
-              read(
-                {
-                  kind: 'stage',
-                  stage: scripted ? PALETTE_STAGES[at] : stageAt(Math.min(1, left * (0.8 + at * 0.12))),
-                },
-                part.id,
-              ),
-            )
+          return item.fields.parts.slice(0, 4).map((part, at) =>
+            read(
+              {
+                kind: 'stage',
+                stage: scripted ? PALETTE_STAGES[at] : stageAt(Math.min(1, left * (0.8 + at * 0.12))),
+              },
+              part.id,
+            ),
+          )
         const measure = eyeMeasureOf(item.fields.form, item.fields.opaque)
         if (measure === 'none') return [read({ kind: 'word', word: wordAt(left), how: 'her word' })]
         return measure === 'pan' ? [] : [read({ kind: measure, value: Math.round(left * 50) / 50, how: 'slider' })]

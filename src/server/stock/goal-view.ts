@@ -1,4 +1,4 @@
-import type { Day } from '#core/calendar/day'
+import { later, type Day } from '#core/calendar/day'
 import type { CalmStretch, PlannedWeek } from '#core/calendar/planned-week'
 import { paceOf, recentPace, sharePaceOf } from '#core/goal/pace'
 import { isCounted, progressOf } from '#core/goal/progress'
@@ -17,6 +17,8 @@ export interface GoalContext {
   readonly readings: readonly DatedReading[]
   /** Its shades, where the goal is for the whole of them. */
   readonly partIds: readonly string[]
+  /** Where nothing was read by eye: what is left by weighings, from the first of them on. */
+  readonly weighed: { readonly first: Day; readonly on: (day: Day) => number } | null
   /** The day it was finished; null while it is not. */
   readonly finishedOn: Day | null
   /** Nothing can be used of it any more. */
@@ -35,7 +37,11 @@ export function goalViewOf(stay: StayRow, context: GoalContext): GoalView {
   const wearsInStay = wearsDuring(days, { from: stay.rolled_in, to: stay.rolled_out })
   const stillCounts = stay.rolled_out === null || stay.out_reason === 'finished' || stay.out_reason === 'met'
   const finished = context.finishedOn !== null && stillCounts && context.finishedOn <= today
-  const baseline = baselineDay(readings, stay.rolled_in)
+  const { weighed } = context
+  const byWeight = readings.length === 0 && weighed !== null && weighed.first <= today ? weighed : null
+  const baseline = byWeight
+    ? { day: later(byWeight.first, stay.rolled_in), late: byWeight.first > stay.rolled_in }
+    : baselineDay(readings, stay.rolled_in)
   const then = baseline === null ? null : contentOn(readings, partIds, baseline.day)
   const now = contentOn(readings, partIds, today)
   const progress = progressOf({
@@ -43,8 +49,8 @@ export function goalViewOf(stay: StayRow, context: GoalContext): GoalView {
     target: stay.goal_target,
     headStart: stay.head_start,
     wearsInStay,
-    leftAtStart: then?.left ?? null,
-    leftNow: now.left,
+    leftAtStart: byWeight && baseline ? byWeight.on(baseline.day) : (then?.left ?? null),
+    leftNow: byWeight ? byWeight.on(today) : now.left,
     bareAtStart: then?.bare ?? null,
     bareNow: now.bare,
     panShows: now.panShows,

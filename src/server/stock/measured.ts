@@ -58,6 +58,25 @@ export class MeasuredThings {
     return new Map(this.#queries.pansOf.all(id).map((row) => [row.measurement_id, row]))
   }
 
+  /**
+   * The share left on a day by weighings, where nothing tells it by eye: what is left now and what was used since. Null where it
+   * was not weighed by then.
+   */
+  shareOn(item: Measurable): { readonly first: Day; readonly on: (day: Day) => number } | null {
+    const measured = this.of(item.id)
+    const first = measured.readings.find((row) => row.kind === 'gross' && row.doubtful === 0)
+    const content = first ? this.content(item, measured) : null
+    if (!first || !content || content.share.middle <= 0) return null
+    const full = content.grams.middle / content.share.middle
+    return {
+      first: first.day,
+      on: (day) => {
+        const since = measured.days.filter((each) => each > day).length
+        return Math.min(1, (content.grams.middle + content.perUse.middle * since) / full)
+      },
+    }
+  }
+
   /** What is left by everything measured; null where nothing ever was. */
   content(item: Measurable, measured: Measured = this.of(item.id)): ContentEstimate | null {
     const thing = thingOf(item, measured)

@@ -12,7 +12,7 @@ import { wearDaysBetween } from '#core/calendar/wear-days'
 import { goalViewOf, shownGoal } from './goal-view.js'
 import { factsOf, openingOfRow, summaryOf, type ItemFacts } from './item-facts.js'
 import { stockQueries } from './queries.js'
-import { MeasuredThings } from './measured.js'
+import { MeasuredThings, type Measurable } from './measured.js'
 import { Remembered } from './remembered.js'
 import type { ItemRow, PartRow, ReadingRow, StayRow } from './rows.js'
 import { HouseWeek } from './week.js'
@@ -183,6 +183,7 @@ export class Stock {
       for (const row of this.#queries.partDays.all(JSON.stringify(partIds))) push(days, row.part_id, row.day)
     const items = byKey(rows, (row) => row.id)
     const { week, calm } = this.#rhythmOn(today)
+    const weighed = this.measured.weighed(inStays)
     const found = new Map<string, GoalOfStay[]>()
     for (const stay of stays) {
       const own = parts.get(stay.item_id) ?? []
@@ -197,6 +198,10 @@ export class Stock {
         days: days.get(stay.part_id ?? stay.item_id) ?? [],
         readings: part ? all.filter((each) => each.partId === part.id) : all,
         partIds: part ? [part.id] : own.map((each) => each.id),
+        weighed:
+          item && weighed.has(item.id) && all.length === 0 && !part
+            ? this.measured.shareOn(measurableOf(item, days.get(item.id) ?? []))
+            : null,
         finishedOn: part?.finished_on ?? finishedOn,
         ended: (item?.ended_on ?? part?.finished_on ?? null) !== null,
         partName: part?.name ?? null,
@@ -224,6 +229,24 @@ export class Stock {
     for (const row of this.#queries.siblings.all(list))
       push(found, row.product_id, { id: row.id, lifecycle: lifecycleOf(openingOfRow(row, row.first_worn), null) })
     return found
+  }
+}
+
+/** What of a row bears on how much is left of it. */
+function measurableOf(row: ItemRow, days: readonly Day[]): Measurable {
+  const opening = openingOfRow(row, days[0] ?? null)
+  return {
+    id: row.id,
+    modelType: row.model_type,
+    form: row.form,
+    content:
+      row.content_amount === null || row.content_unit === null
+        ? null
+        : { amount: row.content_amount, unit: row.content_unit },
+    usesBefore: row.uses_before,
+    lifecycle: lifecycleOf(opening, row.ended_as),
+    opening,
+    wears: days.length,
   }
 }
 

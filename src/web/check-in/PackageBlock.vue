@@ -32,6 +32,7 @@ defineExpose({ ask: () => say(null) })
         {{ EVENT_WORDS[event] }}
       </button>
       <button type="button" class="choice" @click="say(null)">Something else…</button>
+      <button type="button" class="choice" @click="acts.begin('finish', item)">It is empty…</button>
     </div>
   </section>
 </template>

@@ -155,7 +155,8 @@ export function useStep({ checkInId, current, item, today, unit }: Standing) {
         partId: part,
         reading: { kind: 'stage', stage: PAN_STAGES.find((each) => each === at), day },
       }))
-    return reading.value.ok ? [{ id: id('reading'), partId: null, reading: reading.value.body }] : []
+    // Under the day it is now: a page may have been left open over night.
+    return reading.value.ok ? [{ id: id('reading'), partId: null, reading: { ...reading.value.body, day } }] : []
   }
 
   /** Done with what was read, or skipped; false, with the words of why, where it could not be stored. */
@@ -163,12 +164,13 @@ export function useStep({ checkInId, current, item, today, unit }: Standing) {
     const step = current.value
     if (!step) return false
     refused.value = ''
+    const taken = { version: step.version, state, readings: state === 'done' ? readings() : [] }
+    // Sent again unchanged it is the same act; changed, it is another one, and its version tells whether the first arrived.
+    const change = `change ${JSON.stringify(taken)}`
     try {
       const answer = await send<{ change: ChangeNote }>('POST', `/check-ins/${checkInId.value}/steps/${step.id}`, {
-        changeId: id(`change ${state}`),
-        version: step.version,
-        state,
-        readings: state === 'done' ? readings() : [],
+        changeId: id(change),
+        ...taken,
       })
       if (state === 'done' && cause.value !== null)
         await send('POST', `/readings/${id('reading')}/cause`, {
@@ -181,7 +183,7 @@ export function useStep({ checkInId, current, item, today, unit }: Standing) {
       return true
     } catch (error) {
       if (error instanceof Refused) {
-        ids.delete(`change ${state}`)
+        ids.delete(change)
         refused.value =
           error.problem.code === 'stale'
             ? 'It was looked at in another window meanwhile. What is there now stands beside; keep yours again to add it.'

@@ -108,7 +108,8 @@ async function store(): Promise<void> {
         <strong>{{ parent.name }}</strong>
         <v-text-field
           v-model="parent.share"
-          :label="`its share, %`"
+          placeholder="its share"
+          suffix="%"
           :aria-label="`Share of ${parent.name}, %`"
           inputmode="decimal"
         />
