@@ -8,7 +8,7 @@ import type { Day } from '#core/calendar/day'
 import { readMigrations } from '#server/db/migrate'
 import { browse } from './browser.js'
 import { buildLarge, ITEMS, TALLIES, YEARS } from './large-collection.js'
-import { readsOf, talliesOf, type PlaceFigure } from './places.js'
+import { readsOf, stepsOf, talliesOf, type PlaceFigure } from './places.js'
 import { startServer } from './server-process.js'
 
 const TODAY = '2026-11-24' as Day
@@ -19,6 +19,7 @@ const TOLERATED = 1.5
 const LIMITS = {
   readP95Ms: 60,
   tallyP95Ms: 10,
+  checkInStepP95Ms: 60,
   coldStartMs: 1500,
   todayUsableMs: 700,
   todayUsableSlowMs: 2000,
@@ -44,6 +45,8 @@ say('Reading every place …')
 const reads = await readsOf(file, NOW, 60)
 say('Ticking …')
 const tally = await talliesOf(file, NOW, 200)
+say('Checking in …')
+const checkInStep = await stepsOf(file, NOW)
 // The pages are opened on a day nobody has yet ticked two hundred things for.
 copyFileSync(made, file)
 say('Starting the server, opening the pages …')
@@ -60,6 +63,7 @@ const result = {
   years: YEARS,
   reads,
   tally,
+  checkInStep,
   coldStartMs: server.coldStartMs,
   memoryMb,
   ...pages,
@@ -69,7 +73,7 @@ const slower = slowerThanBaseline()
 if (asJson) console.log(JSON.stringify({ ...result, over, slower }))
 else {
   console.table(reads)
-  console.table({ tally })
+  console.table({ tally, checkInStep })
   console.table({ coldStartMs: server.coldStartMs, memoryMb, ...pages })
   for (const words of [...over, ...slower]) console.log(words)
 }
@@ -100,6 +104,7 @@ function overLimits(): string[] {
   }
   for (const [name, figure] of Object.entries(reads)) check(`${name} p95 ms`, figure.p95, LIMITS.readP95Ms)
   check('tally p95 ms', tally.p95, LIMITS.tallyP95Ms)
+  check('check-in step p95 ms', checkInStep.p95, LIMITS.checkInStepP95Ms)
   check('cold start ms', server.coldStartMs, LIMITS.coldStartMs)
   check('Today usable ms', pages.todayUsableMs, LIMITS.todayUsableMs)
   check('Today usable at a quarter of the speed ms', pages.todayUsableSlowMs, LIMITS.todayUsableSlowMs)

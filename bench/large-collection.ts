@@ -18,6 +18,10 @@ export const TALLIES = 100_000
 export const YEARS = 10
 /** Items a face is chosen from at any time. */
 const IN_USE = 60
+/** Photos that no list may be slower for. */
+const PHOTOS = 3000
+/** The check-in that is measured: over all that lies in the drawer. */
+export const CHECK_IN = 'bench-check-in'
 
 /**
  * Fills a database with a collection far larger than most, through the server's own commands: every tally is journalled
@@ -85,6 +89,7 @@ export function buildLarge(file: string, today: Day, say: (words: string) => voi
   say(`${ITEMS} items`)
   layAndPlan()
   look()
+  photographAndWeigh()
   const wearing = new Wearing(house)
   const days = Math.round(YEARS * 365.25)
   let tallies = 0
@@ -97,9 +102,52 @@ export function buildLarge(file: string, today: Day, say: (words: string) => voi
     tallies += face.size
     if (n % 365 === 0) say(`${tallies} tallies`)
   }
+  checkIn()
   db.pragma('synchronous = FULL')
   db.pragma('wal_checkpoint(TRUNCATE)')
   return db
+
+  /** Begun once all that lies in the drawer is there. */
+  function checkIn(): void {
+    act('start-check-in', (changeId) =>
+      house.checkIns.start({
+        changeId,
+        id: CHECK_IN,
+        name: 'Bench',
+        over: 'drawer',
+        projectId: null,
+        categoryId: null,
+        itemIds: [],
+        way: 'item by item',
+      }),
+    )
+  }
+
+  /** Three thousand photos by their rows, as a house of ten years has them, and two hundred things that are weighed. */
+  function photographAndWeigh(): void {
+    for (let n = 0; n < PHOTOS; n += 1)
+      act('add-photo', (changeId) => {
+        db.prepare('INSERT INTO photo (id, item_id, day, width, height, content) VALUES (?, ?, ?, 1600, 1200, ?)').run(
+          `f-${changeId}`,
+          ids[n % ids.length],
+          day,
+          `f${n}`,
+        )
+        return { ok: true, value: { words: 'Added a picture', answer: {} } }
+      })
+    for (const [n, itemId] of ids.slice(-IN_USE).entries())
+      for (let time = 0; time < 12; time += 1)
+        act('add-reading', (changeId) =>
+          house.measuring.addReading(itemId, {
+            changeId,
+            id: `g-${changeId}`,
+            partId: null,
+            checkInId: null,
+            pan: null,
+            reading: ReadingBody.parse({ kind: 'gross', grams: 60 + (n % 40) - time / 5, resolution: 0.1, day }),
+          }),
+        )
+  }
 
   /** How much is left, by eye, of most things, some of them twice. */
   function look(): void {

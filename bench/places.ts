@@ -3,6 +3,7 @@ import Database from 'better-sqlite3'
 import { createApp } from '#server/create-app'
 import { openDatabase, type Db } from '#server/db/open-database'
 import { House } from '#server/house'
+import { CHECK_IN } from './large-collection.js'
 import { round, timesOf, type Times } from './measure.js'
 
 /** What each place asks for when it is opened. */
@@ -15,6 +16,8 @@ const READS: Readonly<Record<string, string>> = {
   shelfLife: '/shelf-life',
   decide: '/decide',
   empties: '/empties',
+  checkIn: `/check-ins/${CHECK_IN}`,
+  containers: '/containers',
   fronts: '/fronts',
   changes: '/changes',
 }
@@ -70,6 +73,35 @@ export async function talliesOf(file: string, now: Date, runs: number): Promise<
   db.exec('DROP TABLE bench_bare')
   db.close()
   return { ...times, bareSqlP50: bare.p50, ratio: round(times.p50 / Math.max(bare.p50, 0.01)), kilobytes: 0 }
+}
+
+/** Steps of a check-in over HTTP, each with its weighing: as long as there are things to weigh. */
+export async function stepsOf(file: string, now: Date): Promise<Times> {
+  const { url, close } = await serve(file, now)
+  const { steps } = (await (await fetch(`${url}/api/check-ins/${CHECK_IN}`)).json()) as {
+    steps: { id: string; measure: string; version: number }[]
+  }
+  const weighs = steps.filter((step) => step.measure === 'weigh')
+  const day = now.toISOString().slice(0, 10)
+  // The first ten warm it up; no step is taken twice.
+  const runs = weighs.length - 10
+  const times = await timesOf(runs, async (n) => {
+    const { id = '', version = 1 } = weighs[n < 10 ? n : n - runs + 10] ?? {}
+    const reading = { kind: 'gross', grams: 55, resolution: 0.1, day }
+    const answer = await fetch(`${url}/api/check-ins/${CHECK_IN}/steps/${id}`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({
+        changeId: `step-${n}`,
+        version,
+        state: 'done',
+        readings: [{ id: `weighed-${n}`, partId: null, reading }],
+      }),
+    })
+    if (answer.status !== 200) throw new Error(await answer.text())
+  })
+  close()
+  return times
 }
 
 function serve(file: string, now: Date): Promise<{ url: string; close: () => void }> {

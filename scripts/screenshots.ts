@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium, type Page } from 'playwright-core'
+import { drawPans } from '#demo/draw-pans'
 import config from '../playwright.config.js'
 
 /** The pictures of docs/screenshots, from the demo collection on a day of its own, so that they can be made again. */
@@ -29,13 +30,30 @@ const LINES = [
   'ondrake sloe opened spring 2026',
   'tallowmere fawn step highlighter unopened',
 ].join('\n')
-/** The demo's own things have swatches: some are typed in for the pass over guesses to have what it shows. */
-const guess = async (page: Page): Promise<void> => {
-  await page.goto(`${address}/collection/lines`)
-  await page.getByRole('textbox', { name: 'Your things' }).fill(LINES)
-  await page.getByRole('button', { name: 'Store 5 items' }).click()
-  await page.getByRole('link', { name: /^Swatches/ }).click()
-  await page.getByRole('listitem').first().waitFor()
+/** On the simulated scale, standing still. */
+const weigh = async (page: Page): Promise<void> => {
+  await page.getByRole('link', { name: 'Go on' }).click()
+  await page.getByRole('textbox', { name: 'Weight with its package' }).fill('12.0')
+  await page.getByRole('heading', { level: 2 }).first().waitFor()
+}
+/** The pan of the demo, off the last of its drawn photos. */
+const photograph = async (page: Page): Promise<void> => {
+  await page.getByRole('link', { name: 'Go on' }).click()
+  await page.getByRole('button', { name: 'photo', exact: true }).click()
+  const [, , , last] = await drawPans(4)
+  const at = await page.locator('input[type=file]').first()
+  await at.setInputFiles({ name: 'pan.jpg', mimeType: 'image/jpeg', buffer: last?.jpeg ?? Buffer.alloc(0) })
+  await page.getByRole('button', { name: /2 Tap powder/ }).click()
+  const frame = page.locator('.photo-points svg').first()
+  for (const [x, y] of [...(last?.pan.powderTaps ?? []), ...(last?.pan.metalTaps ?? [])]) {
+    const box = await frame.boundingBox()
+    if (box) await page.mouse.click(box.x + (x / 900) * box.width, box.y + (y / 700) * box.height)
+  }
+  await page.locator('.found .huge').waitFor()
+}
+const sheet = async (page: Page): Promise<void> => {
+  await page.getByRole('link', { name: 'October 2026' }).click()
+  await page.getByRole('heading', { name: 'October 2026' }).waitFor()
 }
 const tick = async (page: Page): Promise<void> => {
   for (const name of ['Ember', 'Rust Bloom', 'Alibi', 'Sloe'])
@@ -67,7 +85,6 @@ const PICTURES: readonly Picture[] = [
       await page.getByText('5 lines, 5 understood').waitFor()
     },
   },
-  { name: 'swatches', path: '/collection/swatches', before: guess },
   {
     name: 'import',
     path: '/collection/import',
@@ -76,6 +93,10 @@ const PICTURES: readonly Picture[] = [
       await page.getByRole('heading', { name: 'As it will be stored' }).waitFor()
     },
   },
+  { name: 'check-in-weigh', path: '/check-in', before: weigh },
+  { name: 'check-in-pan', path: '/check-in', before: photograph },
+  { name: 'check-in-sheet', path: '/check-in', before: sheet },
+  { name: 'containers', path: '/empties/containers' },
   { name: 'projects', path: '/projects' },
   { name: 'shelf-life', path: '/shelf-life' },
   { name: 'decide', path: '/decide' },

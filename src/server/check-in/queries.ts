@@ -100,8 +100,9 @@ export function checkInQueries(db: Db) {
     cameIn: sql<[{ projectId: string; itemId: string }], { day: Day }>(
       'SELECT max(rolled_in) AS day FROM stay WHERE project_id = @projectId AND item_id = @itemId',
     ),
+    // A cross join keeps the planner on the index of days: a stretch is a small part of the log.
     wearDays: sql<[{ from: Day; to: Day }], { n: number }>(`
-      SELECT count(DISTINCT w.day) AS n FROM wear w JOIN item i ON i.id = w.item_id
+      SELECT count(DISTINCT w.day) AS n FROM wear w CROSS JOIN item i ON i.id = w.item_id
         JOIN category c ON c.id = coalesce(w.used_as, i.used_as, i.category_id)
        WHERE w.day > @from AND w.day <= @to AND c.makeup = 1`),
     /** What was said of things at closed check-ins before one, the latest first. */

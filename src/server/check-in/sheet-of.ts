@@ -68,7 +68,7 @@ function lineOf(
   item: ItemFacts,
   stretch: { from: Day; to: Day; wearDaysNext: number },
 ): SheetItem {
-  const measured = house.stock.measured.of(item.id)
+  const measured = house.stock.measured.since(item.id, stretch.from)
   const found = compared({
     checkInId: checkIn.id,
     from: stretch.from,

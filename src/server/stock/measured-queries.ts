@@ -95,6 +95,9 @@ export function measuredQueries(db: Db) {
     weighed: sql<[string], { item_id: string }>(`
       SELECT DISTINCT m.item_id FROM json_each(?) j JOIN measurement m ON m.item_id = j.value
        WHERE m.kind = 'gross' AND m.doubtful = 0`),
+    daysFrom: sql<[{ id: string; from: Day }], { day: Day }>(
+      'SELECT day FROM wear WHERE item_id = @id AND day >= @from ORDER BY day',
+    ),
     days: sql<[string], { day: Day }>('SELECT day FROM wear WHERE item_id = ? ORDER BY day'),
   }
 }

@@ -54,6 +54,15 @@ export class MeasuredThings {
     }
   }
 
+  /** What was read and what happened, with the uses from a day on: what a stretch needs. */
+  since(id: string, from: Day): Pick<Measured, 'readings' | 'events' | 'days'> {
+    return {
+      readings: this.#queries.readings.all(id),
+      events: this.#queries.events.all(id),
+      days: this.#queries.daysFrom.all({ id, from }).map((row) => row.day),
+    }
+  }
+
   pansOf(id: string): ReadonlyMap<string, PanReadingRow> {
     return new Map(this.#queries.pansOf.all(id).map((row) => [row.measurement_id, row]))
   }

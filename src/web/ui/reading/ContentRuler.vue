@@ -2,7 +2,8 @@
 import { computed, useId } from 'vue'
 import { useDisplay } from 'vuetify'
 import type { Ruler } from '#core/measure/ruler'
-import { dayFormat } from '#web/data/locale'
+import { GRAMS_PER_OUNCE } from '#core/quantity/mass-volume'
+import { dayFormat, numberWords } from '#web/data/locale'
 import { massWords, type MassUnit } from '#web/ui/words/measure-words'
 
 /**
@@ -28,13 +29,14 @@ const zero = computed(() => (WIDTH.value * LEAD) / 100)
 const perGram = computed(() => (WIDTH.value - zero.value) / Math.max(props.ruler.full, 1e-6))
 const at = (grams: number): number => zero.value + Math.max(0, grams) * perGram.value
 const now = computed(() => at(props.ruler.left))
-/** Ticks at whole steps of 1, 2 or 5. */
+/** Ticks at whole steps of 1, 2 or 5, in the unit that is told. */
 const ticks = computed(() => {
-  const { full } = props.ruler
+  const perUnit = props.unit === 'g' ? 1 : GRAMS_PER_OUNCE
+  const full = props.ruler.full / perUnit
   const rough = full / 6
   const power = 10 ** Math.floor(Math.log10(rough))
   const step = [1, 2, 5, 10].map((each) => each * power).find((each) => each >= rough) ?? rough
-  return Array.from({ length: Math.floor(full / step) + 1 }, (_, n) => ({ value: n * step, x: at(n * step) }))
+  return Array.from({ length: Math.floor(full / step) + 1 }, (_, n) => ({ value: n * step, x: at(n * step * perUnit) }))
 })
 interface Block {
   readonly x: number
@@ -119,7 +121,7 @@ const WIDE = 46
     <g v-for="tick in ticks" :key="tick.value">
       <line class="tick" :x1="tick.x" :x2="tick.x" :y1="BAR.y + BAR.h" :y2="BAR.y + BAR.h + 5" />
       <text :x="tick.x" :y="BAR.y + BAR.h + 20" :text-anchor="tick.x > WIDTH - 20 ? 'end' : 'middle'">
-        {{ Number(tick.value.toFixed(2)) }}
+        {{ numberWords(tick.value, 3) }}
       </text>
     </g>
   </svg>

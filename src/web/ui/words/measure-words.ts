@@ -4,7 +4,7 @@ import type { PackageEvent } from '#core/measure/package-events'
 import type { ContradictionCause, ReadingKind } from '#core/measure/reading'
 import type { MassFailure } from '#core/measure/weighing'
 import type { ContentView, ReadingDoubt, ReadingView } from '#contract/reading'
-import { dateWords, numberWords } from '#web/data/locale'
+import { dateWords, HER_LOCALE, numberWords } from '#web/data/locale'
 import { readingWords } from './gauge-words'
 
 export type MassUnit = 'g' | 'oz'
@@ -19,7 +19,11 @@ export function massDigits(resolution: number, unit: MassUnit): number {
 export function massFigure(grams: number, resolution: number, unit: MassUnit): string {
   const digits = massDigits(resolution, unit)
   const value = unit === 'g' ? grams : grams / GRAMS_PER_OUNCE
-  return value.toLocaleString(undefined, { minimumFractionDigits: digits, maximumFractionDigits: digits })
+  return value.toLocaleString(HER_LOCALE, {
+    minimumFractionDigits: digits,
+    maximumFractionDigits: digits,
+    useGrouping: false,
+  })
 }
 
 /** "44.0 g", "1.552 oz". */
