@@ -1,10 +1,6 @@
-import { existsSync, lstatSync, readdirSync } from 'node:fs'
-import { join } from 'node:path'
-import sharp from 'sharp'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { addDays, type Day } from '#core/calendar/day'
 import { maskText } from '#core/measure/mask-text'
-import { CollectionFiles } from '#server/export/collection-file'
 import { shadeFields } from './support/fields'
 import { FIELDS, TestHouse, TODAY, type Answer } from './support/test-house'
 
@@ -361,63 +357,5 @@ describe('a bare area off a photo', () => {
     expect((await bare(id, pan('theirs'))).body.code).toBe('unknown-photo')
     await house.photo(id, 'own')
     expect((await bare(id, pan('own', { mask: '9.9' }))).body.code).toBe('mask-unreadable')
-  })
-})
-
-describe('pictures', () => {
-  const noise = (width: number, height: number) =>
-    sharp({ create: { width, height, channels: 3, background: '#c7747a' } })
-      .jpeg()
-      .toBuffer()
-  test('words named .jpg, a picture that breaks off, and the same one twice are told in clear words', async () => {
-    const id = await house.item()
-    expect((await house.photo(id, 'a', Buffer.from('a shopping list'))).body.code).toBe('not-a-picture')
-    const whole = await sharp({
-      create: {
-        width: 900,
-        height: 900,
-        channels: 3,
-        background: '#888',
-        noise: { type: 'gaussian', mean: 120, sigma: 40 },
-      },
-    })
-      .jpeg()
-      .toBuffer()
-    expect((await house.photo(id, 'b', whole.subarray(0, whole.length / 2))).body.code).toBe('picture-broken')
-    expect((await house.photo(id, 'c', whole)).status).toBe(200)
-    expect((await house.photo(id, 'd', whole)).body).toMatchObject({ code: 'same-picture' })
-  })
-  test('one of 200 megapixels is shrunk within bounds, and has a small one for lists', async () => {
-    const id = await house.item()
-    expect((await house.photo(id, 'big', await noise(16_000, 12_500))).status).toBe(200)
-    expect((await item(id)).photos[0]).toMatchObject({ width: 1600, height: 1250 })
-    const small = await fetch(`http://127.0.0.1:${house.port}/api/photos/big/small`)
-    expect(Buffer.from(await small.arrayBuffer()).length).toBeLessThan(40_000)
-  }, 30_000)
-  test('copies hold them without taking room twice', async () => {
-    const id = await house.item()
-    await house.photo(id, 'ph', await noise(400, 300))
-    await house.house.copies.forTheDay(TODAY)
-    const pool = join(house.folder, 'copies', 'photos')
-    const [name = ''] = readdirSync(pool)
-    expect(lstatSync(join(pool, name)).ino).toBe(lstatSync(join(house.folder, 'photos', name)).ino)
-    expect(existsSync(join(pool, name))).toBe(true)
-  })
-  test('a collection file carries as many as it may and names the rest; what is only named comes back where it still lies', async () => {
-    const id = await house.item()
-    await house.photo(id, 'old', await noise(500, 300))
-    await house.photo(id, 'new', await noise(501, 300))
-    const least = new CollectionFiles(house.house, 2000).everything()
-    expect([Object.keys(least.pictures).length, least.picturesLeftOut.length]).toEqual([1, 1])
-    expect((await house.post('/collection-file', { replace: true, collection: least })).status).toBe(200)
-    expect((await item(id)).photos).toHaveLength(2)
-    const other = await TestHouse.open()
-    try {
-      const taken = await other.post('/collection-file', { replace: false, collection: least })
-      expect(taken.body.change.words).toContain('without 1 picture')
-      expect((await other.get(`/items/${id}`)).body.photos).toHaveLength(1)
-    } finally {
-      other.close()
-    }
   })
 })

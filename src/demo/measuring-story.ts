@@ -130,6 +130,19 @@ export class MeasuringStory {
     })
     this.#n += 1
     if (most !== null) return
+    const pushed = there.value.items.find(
+      (item) => item.goal !== null && ['on pace', 'behind', 'ahead'].includes(item.goal.standing),
+    )
+    if (pushed)
+      demo.act('edit-check-in', (changeId) =>
+        demo.house.checkIns.edit(id, {
+          changeId,
+          version: 1,
+          name: there.value.checkIn.name,
+          way: 'item by item',
+          pushItemId: pushed.id,
+        }),
+      )
     demo.act('close-check-in', (changeId) => {
       const now = demo.house.checkIns.one(id)
       return demo.house.checkIns.close(id, { changeId, version: now.ok ? now.value.checkIn.version : 1, day: demo.day })

@@ -81,7 +81,7 @@ export class Empties {
     if (body.packageGoes === 'keep the container')
       this.#queries.keepContainer.run({
         id: this.#house.newId(),
-        words: [item.name, item.shade].filter(Boolean).join(' ').slice(0, 120),
+        words: (item.name.includes(item.shade) ? item.name : `${item.name} ${item.shade}`).slice(0, 120),
         itemId,
         day: body.day,
         // What will be washed out of it is weighed with it: only a cleaned one is known.

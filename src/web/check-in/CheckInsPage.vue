@@ -96,7 +96,7 @@ h2 {
   margin: 22px 0 8px;
 }
 
-.row a {
+.row a:not(.v-btn) {
   font: 640 17px var(--display);
   color: var(--ink);
 }

@@ -237,13 +237,21 @@ textarea {
 }
 
 @media print {
-  .bar,
-  :deep(.place-head) {
+  .bar {
     display: none;
   }
 
   .paper {
     border: 0;
+  }
+
+  .columns {
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+    font-size: 12.5px;
+  }
+
+  .sums strong {
+    font-size: 22px;
   }
 }
 </style>

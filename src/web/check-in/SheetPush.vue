@@ -65,6 +65,10 @@ h3 {
   align-items: center;
 }
 
+.push > :first-child {
+  flex: none;
+}
+
 p {
   margin: 3px 0;
 }

@@ -38,7 +38,9 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
   const reading = look?.reading ?? null
   const parts = item.parts.map((part) => ({
     ...part,
-    reading: look?.parts.find((each) => each.partId === part.id)?.reading ?? null,
+    // A shade that was not looked at this time is as it was seen last.
+    reading:
+      [...(look?.parts ?? []), ...(line?.before?.parts ?? [])].find((each) => each.partId === part.id)?.reading ?? null,
   }))
   return {
     ...item,
@@ -102,6 +104,7 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
 
 <style scoped>
 .shelves {
+  position: relative;
   overflow-x: auto;
 }
 
@@ -223,20 +226,25 @@ small {
   }
 
   .shelves > div {
-    grid-template-columns: 44px repeat(var(--columns), minmax(0, 1fr));
+    grid-template-columns: 58px repeat(var(--columns), minmax(0, 1fr));
     min-width: 0;
   }
 
+  .head {
+    padding-left: 4px;
+  }
+
   .cell :deep(.gauge) {
-    zoom: 0.72;
+    zoom: 0.8;
   }
 
   .shelf {
     box-shadow: none;
+    min-height: 96px;
   }
 
   small {
-    font-size: 9.5px;
+    font-size: 11px;
   }
 }
 </style>

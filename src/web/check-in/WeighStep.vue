@@ -95,9 +95,12 @@ const fit = computed(() => {
     perUse: content.value.perUse,
   })
 })
-const span = computed(() =>
-  fit.value ? `${massWords(fit.value.low, 0.1, unit.value)} to ${massWords(fit.value.high, 0.1, unit.value)}` : '',
-)
+/** Small amounts are told in hundredths: what a use takes is rarely a tenth of a gram. */
+const span = computed(() => {
+  if (!fit.value) return ''
+  const fine = fit.value.high < 1 ? 0.01 : 0.1
+  return `${massFigure(fit.value.low, fine, unit.value)} to ${massWords(fit.value.high, fine, unit.value)}`
+})
 /** What the simulated scale would show. */
 const expected = computed(() =>
   before.value ? Math.round((before.value.grams - uses.value * (content.value?.perUse.middle ?? 0)) * 10) / 10 : null,

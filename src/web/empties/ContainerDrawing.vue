@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
 import type { Form } from '#core/item/form'
-import { drawingOf, stands } from '#web/ui/gauge/gauge-model'
+import { drawingOf, stands, type Content } from '#web/ui/gauge/gauge-model'
 import GaugePan from '#web/ui/gauge/GaugePan.vue'
 import GaugePot from '#web/ui/gauge/GaugePot.vue'
 import GaugeStick from '#web/ui/gauge/GaugeStick.vue'
@@ -11,6 +11,11 @@ import GaugeVessel from '#web/ui/gauge/GaugeVessel.vue'
 const props = defineProps<{ form: Form; full: boolean }>()
 const uid = useId()
 const drawing = computed(() => drawingOf({ form: props.form, opaque: false, parts: [] }))
+/** Bare metal where it is a pan, nothing in it where it is not. */
+const content = computed<Content>(() => {
+  if (props.full) return { kind: 'left', share: 0.6 }
+  return drawing.value === 'pan' ? { kind: 'stage', stage: 'mostly bare', bare: 1 } : { kind: 'left', share: 0 }
+})
 const Drawn = computed(() =>
   drawing.value === 'pan'
     ? GaugePan
@@ -30,7 +35,7 @@ const Drawn = computed(() =>
       seed="container"
       :form="form"
       size="middle"
-      :content="full ? { kind: 'left', share: 0.6 } : { kind: 'left', share: 0 }"
+      :content="content"
       :colour="full ? '#b9bec4' : null"
       :guess="null"
       finish="matte"

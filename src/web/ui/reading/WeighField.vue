@@ -93,7 +93,7 @@ watch(
         <input
           ref="field"
           class="huge figures"
-          :style="{ width: `${Math.max(2.6, draft.mass.length * 0.62)}em` }"
+          :style="{ width: `${Math.max(1.8, draft.mass.length * 0.58 + 0.1)}em` }"
           :value="draft.mass"
           inputmode="decimal"
           autocomplete="off"
