@@ -216,6 +216,31 @@ describe('what happens to a package', () => {
     await happen(id, 'decanted')
     expect((await item(id)).item.packageStates).toEqual([])
   })
+  test('what a removed event left the package in goes with it, unless it happened twice', async () => {
+    const id = await house.item({ ...NEW, form: 'pump', categoryId: 'foundation' })
+    const first = await happen(id, 'pump trouble')
+    const second = await happen(id, 'pump trouble')
+    await house.post(`/events/${first.body.id}/drop`, {})
+    expect((await item(id)).item.packageStates).toEqual(['pump broken'])
+    await house.post(`/events/${second.body.id}/drop`, {})
+    expect((await item(id)).item.packageStates).toEqual([])
+  })
+  test('weighing a kept container tells at once what lies in it, in every list', async () => {
+    const id = await house.item({ ...NEW, usesBefore: 30, content: { amount: 30, unit: 'g' } })
+    const jar = { words: 'Jar', form: 'jar', grams: null, resolution: null }
+    await house.post('/containers', { id: 'jar', ...jar, itemId: null, day: TODAY })
+    await happen(id, 'decanted', { containerId: 'jar' })
+    house.setClock(new Date(`${TODAY}T13:00:00`))
+    await weigh(id, 52)
+    const shown = async () => (await house.listed()).find((each) => each.id === id)?.estimate
+    const before = await shown()
+    await house.put('/containers/jar', { version: 1, ...jar, grams: 31.4, resolution: 0.1 })
+    const after = await shown()
+    expect(before).not.toEqual(after)
+    // 52 - 31.4 = 20.6 g of about 29 that can be reached.
+    expect(after?.low).toBeLessThan(0.72)
+    expect(after?.high).toBeGreaterThan(0.66)
+  })
   test('a container holds one thing, and is free again when that is finished or moves on', async () => {
     const [a, b] = [await house.item(NEW), await house.item({ ...NEW, name: 'Other' })]
     const jar = { words: 'Jar', form: 'jar', grams: 31.4, resolution: 0.1, itemId: null, day: ago(9) }

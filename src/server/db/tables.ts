@@ -99,7 +99,8 @@ export const TABLES: Readonly<Record<string, TableEntry>> = {
     { item_id: 'move' },
     pairOf(AUTO('check_in_step'), 'check_in_id', 'item_id', 'measure'),
   ),
-  kept_container: recorded('nothing', { item_id: 'move' }),
+  // What it weighs empty bears on whatever lies in it.
+  kept_container: recorded('everything', { item_id: 'move' }),
   measurement: recorded(ofItem, { item_id: 'move' }),
   pan_reading: recorded('nothing', {}, pairOf(AUTO('pan_reading'), 'measurement_id')),
   item_event: recorded(ofItem, { item_id: 'move', other_item_id: 'move' }),

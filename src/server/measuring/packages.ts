@@ -83,6 +83,13 @@ export class Packages {
     if (row.kind === 'gave to a blend' || row.kind === 'depotted') return fail('event-made-a-thing')
     const item = this.#house.stock.one(row.item_id, this.#house.today())
     this.#queries.dropEvent.run(id)
+    const left = STATE_AFTER[row.kind]
+    const again = this.#house.stock.measured.of(row.item_id).events.some((event) => event.kind === row.kind)
+    // What it left the package in goes with it, unless it happened another time too.
+    if (item && left !== undefined && !again && item.packageStates.includes(left)) {
+      const states = item.packageStates.filter((state) => state !== left)
+      this.#queries.setPackageStates.run({ id: row.item_id, states: JSON.stringify(states) })
+    }
     return ok({ words: `Removed from ${item ? itemMark(item) : 'an item'}: ${row.kind}`, answer: { id } })
   }
 

@@ -80,7 +80,7 @@ async function keep(): Promise<void> {
   if (done) go(to)
 }
 async function skip(): Promise<void> {
-  if (busy.value || !current.value) return
+  if (busy.value || !current.value || !(await step.mayLeave())) return
   busy.value = true
   const to = next.value?.id ?? null
   const done = await step.take('skipped')
@@ -89,7 +89,11 @@ async function skip(): Promise<void> {
 }
 function back(): void {
   const before = current.value && beforeOf(queue.value, current.value)
-  if (before) go(before.id)
+  if (before) void leaveFor(before.id)
+}
+/** To another thing; what was read of this one and not kept is asked about first. */
+async function leaveFor(stepId: string): Promise<void> {
+  if (stepId !== current.value?.id && (await step.mayLeave())) go(stepId)
 }
 watch(
   () => current.value?.id,
@@ -160,7 +164,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         :strip="mobile"
         :narrow="current?.measure === 'photo'"
         class="beside"
-        @go="go"
+        @go="leaveFor"
       />
       <section v-if="current && item" class="work" :aria-label="`Check in ${fullName(item)}`">
         <header class="thing">
@@ -174,7 +178,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
               :key="each.id"
               type="button"
               :aria-current="each.id === current.id ? 'step' : undefined"
-              @click="go(each.id)"
+              @click="leaveFor(each.id)"
             >
               {{ MEASURE_WORDS[each.measure]
               }}<span v-if="each.state !== 'asked'" class="visually-hidden">, {{ each.state }}</span

@@ -216,5 +216,12 @@ export function useStep({ checkInId, current, item, today, unit }: Standing) {
     })
   }
 
-  return { draft, stages, result, partId, stage, cause, refused, ready, said, take, say, changeWay }
+  /** Whether the thing at hand may be left: nothing was read of it, or she says so. */
+  async function mayLeave(): Promise<boolean> {
+    const left = await drafts.mayLeave(() => touched.value && ready.value)
+    if (left) touched.value = false
+    return left
+  }
+
+  return { draft, stages, result, partId, stage, cause, refused, ready, said, take, say, changeWay, mayLeave }
 }

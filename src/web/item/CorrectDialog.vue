@@ -38,7 +38,30 @@ const draft = useDraft(() => {
   }
 })
 const { typed, on } = draft
-const read = computed(() => readOf(typed.value))
+const untouched = JSON.stringify([
+  typed.value.mass,
+  typed.value.unit,
+  typed.value.percent,
+  typed.value.mm,
+  typed.value.ofMm,
+])
+/** A figure that was not touched stays exactly as it was: what is shown of it is rounded. */
+const read = computed(() => {
+  const made = readOf(typed.value)
+  const { value } = props.reading
+  const now = JSON.stringify([
+    typed.value.mass,
+    typed.value.unit,
+    typed.value.percent,
+    typed.value.mm,
+    typed.value.ofMm,
+  ])
+  if (!made.ok || value === null || now !== untouched) return made
+  return {
+    ok: true as const,
+    body: { ...made.body, ...(props.reading.kind === 'gross' ? { grams: value } : { value }) },
+  }
+})
 async function store(): Promise<void> {
   if (!read.value.ok) return
   const answer = await draft.store('PUT', `/readings/${props.reading.id}`, {
