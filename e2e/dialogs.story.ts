@@ -43,6 +43,24 @@ const DIALOGS: readonly (readonly [string, readonly Typed[]])[] = [
         open: button('A sign it is over'),
         type: fill('In your words', 'smells of crayon'),
       },
+      {
+        of: /^What happened to/,
+        at: ITEM,
+        open: button('Something happened to it'),
+        type: fill('A note (may stay empty)', 'fell off the sink'),
+      },
+      {
+        of: /^Blend /,
+        at: ITEM,
+        open: button('Blend it with others'),
+        type: fill('Name of the blend', 'Harbour Light'),
+      },
+      {
+        of: /^Correct the reading/,
+        at: ITEM,
+        open: button(/^Correct the reading/),
+        type: fill('A note (may stay empty)', 'poor light'),
+      },
       { of: /^Where/, at: ITEM, open: button('Put it somewhere'), type: choose('in the handbag') },
       { of: /^Roll in/, at: ITEM, open: button('Roll into a project'), type: fill('Uses wanted', '12') },
       {
@@ -57,6 +75,23 @@ const DIALOGS: readonly (readonly [string, readonly Typed[]])[] = [
         at: ITEM,
         open: button('It is empty'),
         type: fill('A few words on what you think of it', 'good'),
+      },
+    ],
+  ],
+  [
+    'of check-in and containers',
+    [
+      {
+        of: /^Begin a check-in/,
+        at: '/check-in',
+        open: button('Begin another'),
+        type: fill('Name of the sheet', 'By tram'),
+      },
+      {
+        of: /^Keep a container/,
+        at: '/empties/containers',
+        open: button('Keep one'),
+        type: fill('What it is', 'a tin'),
       },
     ],
   ],

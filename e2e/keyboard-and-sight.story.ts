@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { expect, goTo, pathOf, test, tile } from './support/house'
+import { checkInPath, expect, goTo, pathOf, test, tile, type RunningHouse } from './support/house'
 
 test('by keyboard alone: tally three, take one back, find an item', async ({ page }) => {
   const line = page.getByRole('region', { name: "The day's face" })
@@ -138,6 +138,10 @@ test.describe('on a phone', () => {
       '/shelf-life',
       '/decide',
       '/empties',
+      '/empties/containers',
+      '/check-in',
+      await checkInPath(page, house, 'under way'),
+      await checkInPath(page, house, 'sheet'),
       '/settings',
       '/journal',
       '/tally-sheet',
@@ -156,11 +160,20 @@ test.describe('on a phone', () => {
 const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']
 /** Stands for the page of a thing, whose address is not known beforehand. */
 const ITEM = '/items/…'
+const CHECK_IN = '/check-in/…'
+const SHEET = '/check-in/…/sheet'
+async function addressOf(page: Page, house: RunningHouse, path: string): Promise<string> {
+  if (path === ITEM) return pathOf(page, house, 'Rust Bloom')
+  if (path === CHECK_IN) return checkInPath(page, house, 'under way')
+  return path === SHEET ? checkInPath(page, house, 'sheet') : path
+}
 const SIGHTS: readonly (readonly ['day' | 'night', readonly string[]])[] = [
   ['day', ['/', '/drawer', '/collection', '/collection/add']],
   ['day', ['/collection/import', ITEM, '/projects', '/settings']],
   ['day', ['/shelf-life', '/decide', '/empties', '/journal']],
-  ['day', ['/drawer/laying', '/collection/openings', '/tally-sheet']],
+  ['day', ['/drawer/laying', '/collection/openings', '/tally-sheet', '/empties/containers']],
+  ['day', ['/check-in', CHECK_IN, SHEET]],
+  ['night', ['/check-in', CHECK_IN, SHEET, '/empties/containers']],
   ['night', ['/', '/collection', '/projects', '/decide', ITEM, '/settings']],
   [
     'night',
@@ -173,8 +186,8 @@ for (const [theme, paths] of SIGHTS)
     const found: string[] = []
     await page.evaluate((chosen) => localStorage.setItem('seligo-theme', chosen), theme)
     for (const path of paths) {
-      await page.goto(house.url + (path === ITEM ? await pathOf(page, house, 'Rust Bloom') : path))
-      await expect(page.getByRole('heading').first()).toBeVisible()
+      await page.goto(house.url + (await addressOf(page, house, path)))
+      await expect(page.getByRole('heading', { level: 2 }).or(page.getByRole('heading')).first()).toBeVisible()
       const axe = new AxeBuilder({ page })
       if (theme === 'day') axe.withTags(WCAG)
       else axe.withRules(['color-contrast'])

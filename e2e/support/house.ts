@@ -105,6 +105,15 @@ export async function pathOf(page: Page, house: RunningHouse, shade: string): Pr
   return `/items/${found.id}`
 }
 
+/** The address of the check-in that is under way, or of the last closed one's sheet. */
+export async function checkInPath(page: Page, house: RunningHouse, of: 'under way' | 'sheet'): Promise<string> {
+  const { checkIns } = (await (await page.request.get(`${house.url}/api/check-ins`)).json()) as {
+    checkIns: { id: string; closedOn: string | null }[]
+  }
+  const found = checkIns.find((each) => (each.closedOn === null) === (of === 'under way'))
+  return `/check-in/${found?.id ?? ''}${of === 'sheet' ? '/sheet' : ''}`
+}
+
 /** Types an exact day into a field, in the order of the stories' locale: 14/02/2026. */
 export async function fillDay(scope: Page | Locator, label: string | RegExp, day: string): Promise<void> {
   const field = scope.getByRole('textbox', { name: label })

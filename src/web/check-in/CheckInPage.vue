@@ -111,7 +111,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     event.ctrlKey ||
     event.metaKey ||
     event.altKey ||
-    document.querySelector('.v-overlay--active')
+    document.querySelector('.v-dialog.v-overlay--active, .v-menu.v-overlay--active')
   )
     return
   const target = event.target as HTMLElement

@@ -27,6 +27,14 @@ const units = useUnits()
 const unit = computed(() => unitOf(units.value))
 const missing = computed(() => (failed.value instanceof Refused ? failed.value.problem.detail : ''))
 const sheet = computed(() => answer.value?.sheet ?? null)
+/** So many stand beside each other, on the screen and on paper. */
+const ON_A_SHELF = 12
+const shelves = computed(() => {
+  const items = sheet.value?.items ?? []
+  const count = Math.ceil(items.length / ON_A_SHELF)
+  const each = Math.ceil(items.length / Math.max(1, count))
+  return Array.from({ length: count }, (_, n) => items.slice(n * each, (n + 1) * each))
+})
 const closed = computed(() => answer.value?.checkIn.closedOn !== null)
 const copied = ref('')
 /** What was corrected since it was closed, by thing. */
@@ -97,7 +105,15 @@ async function giveUp(): Promise<void> {
           {{ sheet.totals.asked }} looked at{{ closed ? '' : ' · not closed yet' }}
         </p>
       </header>
-      <SheetShelves :sheet="sheet" :items="answer.items" :unit="unit" :corrected="corrected" />
+      <SheetShelves
+        v-for="lines in shelves"
+        :key="lines[0]?.itemId"
+        :lines="lines"
+        :sheet="sheet"
+        :items="answer.items"
+        :unit="unit"
+        :corrected="corrected"
+      />
       <div class="columns">
         <section aria-label="The sums">
           <h3>The stretch</h3>

@@ -12,6 +12,8 @@ import { aimWords, goalLine, goneWords, lookWords } from '#web/ui/words/sheet-wo
 /** Two shelves: as it was, as it is; between them what went, under them what was wanted. */
 const props = defineProps<{
   sheet: ClosedSheet
+  /** Those of its things that stand on these shelves. */
+  lines: readonly SheetItem[]
   items: readonly ListedItem[]
   unit: MassUnit
   corrected: ReadonlyMap<string, string>
@@ -20,7 +22,7 @@ const short = dayFormat({ day: 'numeric', month: 'short' })
 const byId = computed(() => new Map(props.items.map((item) => [item.id, item])))
 const most = computed(() => Math.max(...props.sheet.items.map((line) => line.grams?.grams ?? 0), 1e-6))
 const columns = computed(() =>
-  props.sheet.items.map((line) => {
+  props.lines.map((line) => {
     const item = byId.value.get(line.itemId)
     return {
       line,
@@ -186,6 +188,12 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
 
 .told .cell {
   align-content: start;
+}
+
+.phone .told a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
 }
 
 .told a {

@@ -21,7 +21,9 @@ const month = dayFormat({ month: 'long', year: 'numeric' })
 const overs = computed(() =>
   (['project', 'drawer', 'category', 'chosen'] as const).filter(
     (over) =>
-      (over !== 'project' || props.choices.projects.length > 0) && (over !== 'drawer' || props.choices.drawer > 0),
+      (over !== 'project' || props.choices.projects.length > 0) &&
+      (over !== 'drawer' || props.choices.drawer > 0) &&
+      (over !== 'category' || props.choices.categories.length > 0),
   ),
 )
 const draft = useDraft(() => ({

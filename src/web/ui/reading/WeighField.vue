@@ -210,6 +210,10 @@ input.huge:focus-visible {
   gap: 4px;
 }
 
+.units .choice {
+  min-width: 44px;
+}
+
 .said {
   margin: 0;
   font-size: 14.5px;
