@@ -107,7 +107,7 @@ async function giveUp(): Promise<void> {
       </header>
       <SheetShelves
         v-for="lines in shelves"
-        :key="lines[0]?.itemId"
+        :key="lines[0]?.itemId ?? ''"
         :lines="lines"
         :sheet="sheet"
         :items="answer.items"

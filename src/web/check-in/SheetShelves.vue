@@ -193,7 +193,9 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
 .phone .told a {
   display: inline-flex;
   align-items: center;
+  justify-content: center;
   min-height: 44px;
+  min-width: 44px;
 }
 
 .told a {
