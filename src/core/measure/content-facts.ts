@@ -138,7 +138,7 @@ function isAfter(event: DatedEvent, reading: { day: Day; savedAt: string }): boo
 function lossOf(event: CostingEvent, readings: readonly TimedReading[], full: number): number {
   if (event.grams !== null) return event.grams
   if (event.share === null) return 0
-  const before = readings.findLast((reading) => reading.kind !== 'gross' && !isAfter(event, reading))
+  const before = readings.findLast((reading) => reading.kind !== 'gross' && isAfter(event, reading))
   const left =
     before === undefined || before.kind === 'gross' ? USUALLY_LEFT : leftByReading({ ...before, kind: before.kind })
   return event.share * full * left
