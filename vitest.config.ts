@@ -14,5 +14,11 @@ export default defineConfig({
       { find: /^#web\/(.*)$/, replacement: `${own('web')}$1` },
     ],
   },
-  test: { include: ['src/**/*.test.ts', 'test/**/*.test.ts'], pool: 'forks', testTimeout: 60_000, hookTimeout: 60_000 },
+  test: {
+    include: ['src/**/*.test.ts', 'test/**/*.test.ts'],
+    pool: 'forks',
+    maxWorkers: 2,
+    testTimeout: 60_000,
+    hookTimeout: 60_000,
+  },
 })

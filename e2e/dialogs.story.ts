@@ -61,6 +61,12 @@ const DIALOGS: readonly (readonly [string, readonly Typed[]])[] = [
         open: button(/^Correct the reading/),
         type: fill('A note (may stay empty)', 'poor light'),
       },
+      {
+        of: /^What its package weighs/,
+        at: ITEM,
+        open: button('Weigh one full or empty'),
+        type: fill('Weight with its package', '12.4'),
+      },
       { of: /^Where/, at: ITEM, open: button('Put it somewhere'), type: choose('in the handbag') },
       { of: /^Roll in/, at: ITEM, open: button('Roll into a project'), type: fill('Uses wanted', '12') },
       {

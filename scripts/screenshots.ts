@@ -22,14 +22,6 @@ interface Picture {
 }
 
 const SHEET = 'test/reference/messy-eu.csv'
-const LINES = [
-  'pellwick rust bloom blush 5g opened march 26 24M €18',
-  'quillfern low tide primer opened june 2026',
-  'LIPSTICKS',
-  'ondrake plum nightcap 3.5 g gift',
-  'ondrake sloe opened spring 2026',
-  'tallowmere fawn step highlighter unopened',
-].join('\n')
 /** On the simulated scale, standing still. */
 const weigh = async (page: Page): Promise<void> => {
   await page.getByRole('link', { name: 'Go on' }).click()
@@ -78,14 +70,6 @@ const PICTURES: readonly Picture[] = [
   { name: 'item', path: '/items/Lamplight' },
   { name: 'item-phone', path: '/items/Rust Bloom', size: PHONE },
   {
-    name: 'lines',
-    path: '/collection/lines',
-    before: async (page) => {
-      await page.getByRole('textbox', { name: 'Your things' }).fill(LINES)
-      await page.getByText('5 lines, 5 understood').waitFor()
-    },
-  },
-  {
     name: 'import',
     path: '/collection/import',
     before: async (page) => {
@@ -102,7 +86,6 @@ const PICTURES: readonly Picture[] = [
   { name: 'decide', path: '/decide' },
   { name: 'empties', path: '/empties' },
   { name: 'settings', path: '/settings' },
-  { name: 'journal', path: '/journal' },
   { name: 'specimen-large', path: '/specimen', of: '[data-specimen=large-day]' },
 ]
 

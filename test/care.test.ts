@@ -299,6 +299,8 @@ describe('laying the drawer for a season', () => {
         rollOverHour: 4,
         plannedWeek: [true, false, false, true, false, false, true],
         units: 'metric',
+        scaleStep: 0.1,
+        scaleCapacity: null,
       },
     })
     for (const [n, id] of (await many(['A', 'B', 'C'])).entries())

@@ -16,7 +16,7 @@ import {
 } from '#core/item/traits'
 import { ChangeId, DayText, Hex, Id, NewId, Line } from './basic.js'
 import { PairView, PhotoView } from './beside-item.js'
-import { ContentView, Reading, ReadingBody, ReadingView } from './reading.js'
+import { ContentView, Reading, ReadingBody, ReadingView, ShadeContent } from './reading.js'
 import { EventView, PackageWeightView } from './package-view.js'
 
 const Range = z.object({ earliest: DayText, latest: DayText })
@@ -364,6 +364,8 @@ export const ItemAnswer = z.object({
   packageEvents: z.array(EventView),
   packageWeights: z.array(PackageWeightView),
   content: ContentView.nullable(),
+  /** Of the shades that anything was ever read of. */
+  shadesLeft: z.array(ShadeContent),
   /** What it was blended from, and the palette it was taken out of, each by its mark. */
   parents: z.array(
     z.object({ itemId: Id, mark: z.string(), share: z.number().nullable(), grams: z.number().nullable() }),

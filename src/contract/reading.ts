@@ -172,3 +172,7 @@ export const ContentView = z.object({
   }),
 })
 export type ContentView = z.infer<typeof ContentView>
+
+/** What is thought to be left of one shade, of its share of the label, g. */
+export const ShadeContent = z.object({ partId: Id, grams: Span, label: z.number().nullable(), uses: z.int() })
+export type ShadeContent = z.infer<typeof ShadeContent>

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { parseDay } from '#core/calendar/day'
+import { HEAVIEST, SCALE_STEPS } from '#core/measure/weighing'
 import { UNIT_SYSTEMS } from '#core/settings'
 import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
 
@@ -9,6 +10,10 @@ export const Settings = z.strictObject({
   /** Wear days she plans, Monday first. */
   plannedWeek: z.array(z.boolean()).length(7),
   units: z.enum(UNIT_SYSTEMS),
+  /** The smallest step her scale shows, g. */
+  scaleStep: z.literal(SCALE_STEPS),
+  /** What her scale can carry, g; null = she never said. */
+  scaleCapacity: z.number().positive('A scale carries more than 0 g.').max(HEAVIEST, `Up to ${HEAVIEST} g.`).nullable(),
 })
 export type Settings = z.infer<typeof Settings>
 

@@ -1,3 +1,5 @@
+import type { ScaleStep } from './measure/weighing.js'
+
 /** Units in which sizes are shown. */
 export const UNIT_SYSTEMS = ['metric', 'ounces'] as const
 export type UnitSystem = (typeof UNIT_SYSTEMS)[number]
@@ -8,9 +10,13 @@ export const DEFAULT_SETTINGS: {
   rollOverHour: number
   plannedWeek: boolean[]
   units: UnitSystem
+  scaleStep: ScaleStep
+  scaleCapacity: number | null
 } = {
   currency: 'EUR',
   rollOverHour: 4,
   plannedWeek: [true, true, true, true, true, true, true],
   units: 'metric',
+  scaleStep: 0.1,
+  scaleCapacity: null,
 }

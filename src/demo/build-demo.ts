@@ -132,6 +132,8 @@ class DemoBuilder {
         rollOverHour: 4,
         plannedWeek: PLANNED_WEEK,
         units: 'metric',
+        scaleStep: 0.1,
+        scaleCapacity: 500,
       })
       return { ok: true, value: { words: 'Changed the settings', answer: {} } }
     })

@@ -27,7 +27,7 @@ const PAN = {
   mask: '',
   method: 'by hand',
 }
-const SETTINGS = { currency: 'EUR', rollOverHour: 4, units: 'metric' }
+const SETTINGS = { currency: 'EUR', rollOverHour: 4, units: 'metric', scaleStep: 0.1, scaleCapacity: null }
 
 /** Every command of the house by a name, as a page would send it. Data table. */
 export const ACTS: Readonly<Record<string, Act>> = {

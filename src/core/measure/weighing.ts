@@ -4,6 +4,7 @@ import { gramsFromOunces, type Grams } from '../quantity/mass-volume.js'
 
 /** Steps of scales that are sold, g. Common practice, no source. */
 export const SCALE_STEPS = [0.01, 0.1, 1] as const
+export type ScaleStep = (typeof SCALE_STEPS)[number]
 
 export type MassFailure = 'mass-unreadable' | 'mass-is-volume' | 'mass-not-positive' | 'mass-absurd'
 /** Nothing on a dressing table weighs more, g. Assumption. */

@@ -13,6 +13,7 @@ import type {
   ReadingBody,
   ReadingView,
   SayCause,
+  ShadeContent,
 } from '#contract/reading'
 import type { AddPackageWeight } from '#contract/package'
 import type { EventView, PackageWeightView } from '#contract/package-view'
@@ -141,16 +142,28 @@ export class Measuring {
     packageEvents: EventView[]
     packageWeights: PackageWeightView[]
     content: ContentView | null
+    shadesLeft: ShadeContent[]
     parents: { itemId: string; mark: string; share: number | null; grams: number | null }[]
     origin: { itemId: string; mark: string } | null
   } {
     const { measured: things } = this.#house.stock
     const measured = things.of(item.id)
     return {
-      readings: readingViews(item, measured, things.pansOf(item.id)),
+      readings: readingViews(
+        item,
+        measured,
+        things.pansOf(item.id),
+        this.#house.settingsStore.read().settings.scaleCapacity,
+      ),
       packageEvents: measured.events.map((row) => this.#eventView(row)),
       packageWeights: measured.weights.map(({ item_id, ...row }) => ({ ...row, itemId: item_id })),
       content: this.contentView(item, measured),
+      shadesLeft: things.shades(item, measured).map(({ partId, thing, content }) => ({
+        partId,
+        grams: content.grams,
+        label: labelGrams(thing.content, useAmountOf(thing.type, thing.form)),
+        uses: thing.days.length,
+      })),
       parents: this.#queries.parentsOf.all(item.id).map((row) => ({
         itemId: row.parent_item_id,
         mark: this.#markOf(row.parent_item_id),

@@ -13,6 +13,7 @@ export function readingViews(
   item: Measurable,
   measured: Measured,
   pans: ReadonlyMap<string, PanReadingRow>,
+  capacity: number | null,
 ): ReadingView[] {
   const events = measured.events.map(costingEvent)
   return measured.readings.map((row, at) => {
@@ -35,7 +36,7 @@ export function readingViews(
       savedAt: row.saved_at,
       doubtful: row.doubtful === 1,
       cause: row.cause,
-      doubts: doubtsOf(item, measured, row, earlier),
+      doubts: doubtsOf(item, measured, row, earlier, capacity),
       note: row.note,
       series: seriesAt(events, { day: row.day, savedAt: row.saved_at }),
       pan: panOf(pans.get(row.id)),
@@ -49,6 +50,7 @@ function doubtsOf(
   measured: Measured,
   row: MeasurementRow,
   earlier: readonly MeasurementRow[],
+  capacity: number | null,
 ): ReadingDoubt[] {
   if (row.cause !== null || row.doubtful === 1) return []
   const events = measured.events.map(costingEvent)
@@ -58,7 +60,7 @@ function doubtsOf(
     return weighingDoubts(row.value ?? 0, row.resolution ?? USUAL_STEP, {
       before: before ? { grams: before.value ?? 0, resolution: before.resolution ?? USUAL_STEP } : null,
       empty: series(row) === 0 ? emptyKnown(item, measured) : null,
-      capacity: null,
+      capacity,
     }).map(({ code, ...figures }) => ({ code, value: valueOf({ code, ...figures } as WeighingDoubt) }))
   }
   // Pressed anew it may look like more again.

@@ -99,5 +99,8 @@ export function measuredQueries(db: Db) {
       'SELECT day FROM wear WHERE item_id = @id AND day >= @from ORDER BY day',
     ),
     days: sql<[string], { day: Day }>('SELECT day FROM wear WHERE item_id = ? ORDER BY day'),
+    /** Days on which each of its shades was used. */
+    shadeDays: sql<[string], { part_id: string; day: Day }>(`
+      SELECT wp.part_id, w.day FROM wear w JOIN wear_part wp ON wp.wear_id = w.id WHERE w.item_id = ? ORDER BY w.day`),
   }
 }

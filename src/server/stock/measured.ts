@@ -86,12 +86,57 @@ export class MeasuredThings {
     }
   }
 
+  /** What is left of each shade that anything was ever read of. */
+  shades(
+    item: Measurable & { readonly parts: readonly Shade[] },
+    measured: Measured,
+  ): { readonly partId: string; readonly thing: ThingMeasured; readonly content: ContentEstimate }[] {
+    if (item.parts.length === 0) return []
+    const days = this.#queries.shadeDays.all(item.id)
+    return item.parts.flatMap((part) => {
+      const used = days.filter((row) => row.part_id === part.id).map((row) => row.day)
+      const thing = shadeOf(item, part, item.parts, measured, used)
+      return thing.readings.some((reading) => !reading.doubtful)
+        ? [{ partId: part.id, thing, content: contentOf(contentFactsOf(thing)) }]
+        : []
+    })
+  }
+
   /** What is left by everything measured; null where nothing ever was. */
   content(item: Measurable, measured: Measured = this.of(item.id)): ContentEstimate | null {
     const thing = thingOf(item, measured)
     return thing.readings.some((reading) => !reading.doubtful && reading.partId === null)
       ? contentOf(contentFactsOf(thing))
       : null
+  }
+}
+
+/** Of a palette, what bears on how much is left of each shade. */
+export type Shade = Pick<ItemFacts['parts'][number], 'id' | 'form' | 'rowSpan' | 'colSpan' | 'finishedOn'>
+
+/**
+ * A shade as a thing: the label by its share of the cells' area, with its own form, days, readings and mishaps. What happened to
+ * the whole happened to every shade; a weight is of the whole.
+ */
+export function shadeOf(
+  item: Measurable,
+  part: Shade,
+  parts: readonly Shade[],
+  measured: Measured,
+  days: readonly Day[],
+): ThingMeasured {
+  const area = ({ rowSpan, colSpan }: Shade): number => rowSpan * colSpan
+  const share = area(part) / parts.reduce((sum, each) => sum + area(each), 0)
+  const whole = thingOf(item, { ...measured, weights: [], days })
+  return {
+    ...whole,
+    form: part.form ?? item.form,
+    content: item.content && { ...item.content, amount: item.content.amount * share },
+    finished: part.finishedOn !== null,
+    readings: whole.readings
+      .filter((reading) => reading.partId === part.id)
+      .map((reading) => ({ ...reading, partId: null })),
+    events: whole.events.filter((event) => event.partId === null || event.partId === part.id),
   }
 }
 

@@ -46,7 +46,7 @@ const words = computed(
   () => answer.value?.steps.find((each) => each.itemId === current.value?.itemId && each.measure === 'words') ?? null,
 )
 const step = useStep({ checkInId: id, current, item, today: computed(() => answer.value?.today ?? ''), unit })
-const { draft, stages, result, partId, stage, cause, ready, refused } = step
+const { draft, stages, result, results, partId, stage, cause, ready, refused } = step
 const packageBlock = useTemplateRef<InstanceType<typeof PackageBlock>>('packageBlock')
 const wordsBlock = useTemplateRef<InstanceType<typeof WordsBlock>>('wordsBlock')
 const weighStep = useTemplateRef<InstanceType<typeof WeighStep>>('weighStep')
@@ -216,6 +216,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           :answer="whole.answer.value"
           :line="line"
           :today="answer.today"
+          :results="results"
         />
         <p v-if="refused && current.measure !== 'weigh'" class="alarm" role="alert">{{ refused }}</p>
         <div class="blocks">

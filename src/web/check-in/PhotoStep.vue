@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { PAN_STAGES, type PanStage } from '#core/item/form'
 import { parseDecimal } from '#core/quantity/decimal'
 import type { SheetItem } from '#contract/check-in'
@@ -13,7 +13,14 @@ import { usePhoto } from '#web/ui/pan/use-photo'
 import { readingWords } from '#web/ui/words/gauge-words'
 
 /** From above, in the same light: the bare area off a photo, or what the pan shows by eye. */
-const props = defineProps<{ item: ListedItem; answer: ItemAnswer | null; line: SheetItem | null; today: string }>()
+const props = defineProps<{
+  item: ListedItem
+  answer: ItemAnswer | null
+  line: SheetItem | null
+  today: string
+  /** What was read so far, by shade. */
+  results: Readonly<Record<string, PanResult>>
+}>()
 const result = defineModel<PanResult | null>({ required: true })
 const partId = defineModel<string | null>('part', { required: true })
 const stage = defineModel<PanStage | null>('stage', { required: true })
@@ -40,7 +47,7 @@ const last = computed(() => {
   return `Last: ${readingWords({ kind, value, stage: at, word })}, ${dateWords(reading.day)}.`
 })
 const shades = computed(() => props.item.parts.filter((part) => part.finishedOn === null && part.depottedOn === null))
-watch(partId, () => (result.value = null))
+const read = computed(() => shades.value.filter((part) => props.results[part.id] !== undefined))
 
 async function take(file: File): Promise<void> {
   const sent = await add(props.item.id, props.today, file)
@@ -74,6 +81,11 @@ function another(): void {
       :options="shades.map((part) => part.id)"
       :words="Object.fromEntries(shades.map((part) => [part.id, part.name]))"
     />
+    <p v-if="read.length > 0" class="figures" role="status">
+      Read off:
+      {{ read.map((part) => `${part.name} ${Math.round((results[part.id]?.bare ?? 0) * 100)} % bare`).join(', ') }}.
+      <template v-if="photo && read.length < shades.length">Choose the next shade; the photo stays.</template>
+    </p>
     <PanReader
       v-if="photo"
       :key="`${photo.id} ${partId ?? ''}`"

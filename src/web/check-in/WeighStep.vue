@@ -8,6 +8,7 @@ import { counted } from '#core/words/counted'
 import type { SheetItem } from '#contract/check-in'
 import type { ItemAnswer, ListedItem } from '#contract/item'
 import { dateWords } from '#web/data/locale'
+import { useHerScale } from '#web/data/units'
 import { useScale } from '#web/devices/scale'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
@@ -25,6 +26,7 @@ const cause = defineModel<ContradictionCause | null>('cause', { required: true }
 defineEmits<{ kept: [] }>()
 
 const scale = useScale()
+const herScale = useHerScale()
 const weighField = useTemplateRef<InstanceType<typeof WeighField>>('weighField')
 defineExpose({ begin: (figure: string) => weighField.value?.begin(figure) })
 const unit = computed(() => draft.value.unit)
@@ -81,7 +83,7 @@ const doubts = computed<WeighingDoubt[]>(() =>
         empty: content.value?.from.empty
           ? { grams: content.value.from.empty.grams, sd: 0.02 * content.value.from.empty.grams }
           : null,
-        capacity: null,
+        capacity: herScale.value.capacity,
       }),
 )
 const mended = computed(() => doubts.value.find((doubt) => 'grams' in doubt))

@@ -6,6 +6,7 @@ import type { CheckInAnswer, StepView } from '#contract/check-in'
 import type { ListedItem } from '#contract/item'
 import { newId, OutOfReach, Refused, send } from '#web/data/client'
 import { useChanges } from '#web/data/changes'
+import { useHerScale } from '#web/data/units'
 import { useOpenDrafts } from '#web/ui/form/open-drafts'
 import type { PanResult } from '#web/ui/pan/pan-draft'
 import { draftFor, kindsOf, readOf, type ReadDraft } from '#web/ui/reading/read-draft'
@@ -24,10 +25,19 @@ interface Standing {
 export function useStep({ checkInId, current, item, today, unit }: Standing) {
   const changes = useChanges()
   const drafts = useOpenDrafts()
+  const herScale = useHerScale()
   const draft = ref<ReadDraft>(blank())
   const stages = ref<Record<string, PanStage>>({})
-  const result = ref<PanResult | null>(null)
   const partId = ref<string | null>(null)
+  /** What was read off photos, by shade; '' = the whole of it. One photo can tell of many shades. */
+  const results = ref<Record<string, PanResult>>({})
+  const result = computed({
+    get: () => results.value[partId.value ?? ''] ?? null,
+    set: (found) => {
+      const { [partId.value ?? '']: _, ...others } = results.value
+      results.value = found === null ? others : { ...others, [partId.value ?? '']: found }
+    },
+  })
   const stage = ref<PanStage | null>(null)
   const cause = ref<ContradictionCause | null>(null)
   const refused = ref('')
@@ -45,7 +55,7 @@ export function useStep({ checkInId, current, item, today, unit }: Standing) {
     { immediate: true },
   )
   watch(
-    () => JSON.stringify([draft.value, stages.value, result.value, stage.value]),
+    () => JSON.stringify([draft.value, stages.value, results.value, stage.value]),
     (now) => (touched.value = now !== sure),
   )
   drafts.watchOver(() => touched.value && ready.value)
@@ -73,7 +83,8 @@ export function useStep({ checkInId, current, item, today, unit }: Standing) {
   function begin(): void {
     const thing = item.value
     if (!thing || today.value === '') return
-    const resolution = draft.value.resolution
+    // Another step than her scale's, once chosen, holds for the whole pass.
+    const resolution = draft.value.day === '' ? herScale.value.step : draft.value.resolution
     const fresh = draftFor(thing, today.value, unit.value, resolution)
     const measure = current.value?.measure
     const eye: readonly ReadDraft['kind'][] = kindsOf(thing, null).filter((kind) => kind !== 'gross')
@@ -93,13 +104,13 @@ export function useStep({ checkInId, current, item, today, unit }: Standing) {
       stage: null,
     }
     stages.value = {}
-    result.value = null
+    results.value = {}
     stage.value = null
     cause.value = null
     refused.value = ''
     partId.value = thing.parts.find((part) => part.finishedOn === null && part.depottedOn === null)?.id ?? null
     ids = new Map()
-    sure = JSON.stringify([draft.value, stages.value, result.value, stage.value])
+    sure = JSON.stringify([draft.value, stages.value, results.value, stage.value])
     touched.value = false
   }
 
@@ -107,7 +118,7 @@ export function useStep({ checkInId, current, item, today, unit }: Standing) {
   const ready = computed(() => {
     const measure = current.value?.measure
     if (measure === 'weigh') return reading.value.ok
-    if (measure === 'photo') return result.value !== null || stage.value !== null
+    if (measure === 'photo') return Object.keys(results.value).length > 0 || stage.value !== null
     if ((item.value?.parts.length ?? 0) > 0) return Object.keys(stages.value).length > 0
     return touched.value && reading.value.ok
   })
@@ -116,7 +127,11 @@ export function useStep({ checkInId, current, item, today, unit }: Standing) {
     const measure = current.value?.measure
     if (!ready.value) return ''
     if (measure === 'weigh') return `${draft.value.mass} ${draft.value.unit}`
-    if (measure === 'photo') return result.value ? `${Math.round(result.value.bare * 100)} % bare` : (stage.value ?? '')
+    if (measure === 'photo') {
+      const [first, ...others] = Object.values(results.value)
+      if (others.length > 0) return `${others.length + 1} shades`
+      return first ? `${Math.round(first.bare * 100)} % bare` : (stage.value ?? '')
+    }
     const shades = Object.keys(stages.value).length
     if (shades > 0) return shades === 1 ? 'a shade' : `${shades} shades`
     const { kind, percent, word } = draft.value
@@ -135,19 +150,17 @@ export function useStep({ checkInId, current, item, today, unit }: Standing) {
     const day = today.value
     const measure = current.value?.measure
     if (measure === 'photo') {
-      const found = result.value
-      if (found === null)
+      const found = Object.entries(results.value)
+      if (found.length === 0)
         return stage.value === null
           ? []
           : [{ id: id('reading'), partId: partId.value, reading: { kind: 'stage', stage: stage.value, day } }]
-      return [
-        {
-          id: id('reading'),
-          partId: partId.value,
-          reading: { kind: 'bare', value: found.bare, how: found.how, day },
-          pan: found.pan && { id: id('pan'), ...found.pan },
-        },
-      ]
+      return found.map(([part, { bare, how, pan }]) => ({
+        id: id(`reading ${part}`),
+        partId: part === '' ? null : part,
+        reading: { kind: 'bare', value: bare, how, day },
+        pan: pan && { id: id(`pan ${part}`), ...pan },
+      }))
     }
     if (measure === 'look' && (item.value?.parts.length ?? 0) > 0)
       return Object.entries(stages.value).map(([part, at]) => ({
@@ -223,5 +236,5 @@ export function useStep({ checkInId, current, item, today, unit }: Standing) {
     return left
   }
 
-  return { draft, stages, result, partId, stage, cause, refused, ready, said, take, say, changeWay, mayLeave }
+  return { draft, stages, result, results, partId, stage, cause, refused, ready, said, take, say, changeWay, mayLeave }
 }

@@ -24,6 +24,7 @@ const weighed = computed(() => {
   return `${massFigure(low, 0.1, unit.value)} to ${massWords(high, 0.1, unit.value)} left`
 })
 const left = computed(() => {
+  if (item.value.parts.length > 0) return 'Each shade by itself stands below.'
   const { reading } = item.value
   const { sinceReading } = props.answer
   if (reading === null) return 'Read it once by eye, and it is drawn.'

@@ -17,6 +17,7 @@ import ItemNow from './ItemNow.vue'
 import ItemPairs from './ItemPairs.vue'
 import ItemPhotos from './ItemPhotos.vue'
 import ItemReadings from './ItemReadings.vue'
+import ItemShades from './ItemShades.vue'
 import LifeLine from './LifeLine.vue'
 
 /** Where one thing is up to, and whether it will make it. */
@@ -63,6 +64,7 @@ watch(id, () => (backups.value = 0))
       </div>
     </div>
     <LifeLine :answer="answer" />
+    <ItemShades :answer="answer" />
     <ItemReadings :answer="answer" />
     <v-expansion-panels multiple variant="accordion" class="facts">
       <v-expansion-panel v-for="group in facts" :key="group.about" :title="group.about" elevation="0">

@@ -11,6 +11,7 @@ import { useUnits } from '#web/data/units'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
 import { anyReadingWords, CAUSE_WORDS, doubtWords, EVENT_WORDS, massWords, unitOf } from '#web/ui/words/measure-words'
 import CorrectDialog from './CorrectDialog.vue'
+import PackageWeightDialog from './PackageWeightDialog.vue'
 
 /** Every reading and everything that happened, the latest first: corrected, explained, or removed. */
 const props = defineProps<{ answer: ItemAnswer }>()
@@ -18,6 +19,7 @@ const changes = useChanges()
 const units = useUnits()
 const unit = computed(() => unitOf(units.value))
 const all = ref(false)
+const weighing = ref(false)
 const correcting = ref<ReadingView | null>(null)
 const FEW = 4
 const latest = computed(() => [...props.answer.readings].reverse())
@@ -41,12 +43,10 @@ const WEIGHT_WORDS = { full: 'full', 'as finished': 'empty, as finished', cleane
 </script>
 
 <template>
-  <section
-    v-if="latest.length > 0 || answer.packageEvents.length > 0 || answer.packageWeights.length > 0"
-    aria-label="Readings"
-  >
+  <section aria-label="Readings">
     <h2>Readings</h2>
-    <ul>
+    <p v-if="latest.length === 0" class="quiet">Nothing was read of it so far.</p>
+    <ul v-else>
       <li v-for="reading in shown" :key="reading.id">
         <span class="figures day">{{ dateWords(reading.day) }}</span>
         <span class="words">
@@ -106,8 +106,8 @@ const WEIGHT_WORDS = { full: 'full', 'as finished': 'empty, as finished', cleane
         </li>
       </ul>
     </template>
+    <h3>What packages of its kind weigh</h3>
     <template v-if="answer.packageWeights.length > 0">
-      <h3>What packages of its kind weigh</h3>
       <ul>
         <li v-for="each in answer.packageWeights" :key="each.id">
           <span class="figures day">{{ dateWords(each.day) }}</span>
@@ -126,6 +126,8 @@ const WEIGHT_WORDS = { full: 'full', 'as finished': 'empty, as finished', cleane
         </li>
       </ul>
     </template>
+    <v-btn variant="text" class="ml-n4" @click="weighing = true">Weigh one full or empty</v-btn>
+    <PackageWeightDialog v-if="weighing" :item="answer.item" :today="answer.today" @close="weighing = false" />
     <CorrectDialog
       v-if="correcting"
       :item="answer.item"

@@ -46,23 +46,25 @@ const label = computed(
     <v-btn variant="text" class="ml-n4" :aria-expanded="asTable" @click="asTable = !asTable">{{
       asTable ? 'Hide the table' : 'As a table'
     }}</v-btn>
-    <table :class="{ 'visually-hidden': !asTable }">
-      <caption class="visually-hidden">
-        The same as a table, the latest first
-      </caption>
-      <thead>
-        <tr>
-          <th scope="col">Day</th>
-          <th scope="col">What</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="(row, n) in rows" :key="n">
-          <td class="figures">{{ dateWords(row.day) }}</td>
-          <td>{{ row.words }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <div :class="{ 'visually-hidden': !asTable }">
+      <table>
+        <caption class="visually-hidden">
+          The same as a table, the latest first
+        </caption>
+        <thead>
+          <tr>
+            <th scope="col">Day</th>
+            <th scope="col">What</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(row, n) in rows" :key="n">
+            <td class="figures">{{ dateWords(row.day) }}</td>
+            <td>{{ row.words }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
   </section>
 </template>
 

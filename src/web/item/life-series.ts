@@ -14,9 +14,11 @@ const MOST_AHEAD_DAYS = 730
 
 /** Everything that is known of a thing along the days, as it is drawn. */
 export function lifeSeries(answer: ItemAnswer, unit: MassUnit): ChartSeries[] {
-  const whole = answer.readings.filter((reading) => reading.partId === null)
-  const eye = whole.filter((reading) => reading.kind !== 'gross')
-  const gross = whole.filter((reading) => reading.kind === 'gross')
+  const { readings } = answer
+  const eye = readings.filter((reading) => reading.kind !== 'gross')
+  const gross = readings.filter((reading) => reading.kind === 'gross')
+  const shades = new Map(answer.item.parts.map((part) => [part.id, part.name]))
+  const pointOf = (reading: ReadingView) => eyePoint(reading, unit, shades.get(reading.partId ?? '') ?? '')
   const series: ChartSeries[] = [
     {
       label: 'Worn',
@@ -32,9 +34,10 @@ export function lifeSeries(answer: ItemAnswer, unit: MassUnit): ChartSeries[] {
       shape: 'circle',
       axis: 'share',
       ink: 'primary',
-      joined: true,
+      // A line between the readings of two shades would say nothing.
+      joined: shades.size === 0,
       hollow: false,
-      points: eye.filter((reading) => !reading.doubtful).map((reading) => eyePoint(reading, unit)),
+      points: eye.filter((reading) => !reading.doubtful).map(pointOf),
     },
     {
       label: 'Doubtful',
@@ -43,7 +46,7 @@ export function lifeSeries(answer: ItemAnswer, unit: MassUnit): ChartSeries[] {
       ink: 'primary',
       joined: false,
       hollow: true,
-      points: eye.filter((reading) => reading.doubtful).map((reading) => eyePoint(reading, unit)),
+      points: eye.filter((reading) => reading.doubtful).map(pointOf),
     },
     {
       label: 'Photos',
@@ -89,7 +92,7 @@ export function lifeSeries(answer: ItemAnswer, unit: MassUnit): ChartSeries[] {
   return series.filter((each) => each.points.length > 0)
 }
 
-function eyePoint(reading: ReadingView, unit: MassUnit) {
+function eyePoint(reading: ReadingView, unit: MassUnit, shade: string) {
   const { kind, value, stage, word } = reading
   if (kind === 'gross') return { day: reading.day, value: 0, words: '' }
   const give =
@@ -103,7 +106,7 @@ function eyePoint(reading: ReadingView, unit: MassUnit) {
   return {
     day: reading.day,
     value: 100 * leftByReading({ kind, value, stage, word }),
-    words: `${anyReadingWords(reading, unit)}${reading.doubtful ? ', doubtful' : ''}`,
+    words: `${shade && `${shade}: `}${anyReadingWords(reading, unit)}${reading.doubtful ? ', doubtful' : ''}`,
     give: 100 * give,
   }
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue'
+import { HEAVIEST, SCALE_STEPS } from '#core/measure/weighing'
 import { DEFAULT_SETTINGS } from '#core/settings'
 import type { Settings } from '#contract/settings'
 import { useDevice } from '#web/data/device'
@@ -25,6 +26,8 @@ const FIELDS: Readonly<Record<keyof Settings, string>> = {
   rollOverHour: 'The day begins at',
   plannedWeek: 'Wear days',
   units: 'Units',
+  scaleStep: 'The scale shows steps of',
+  scaleCapacity: 'The scale carries up to',
 }
 const stale = computed(() => (draft.refused.value?.problem.code === 'stale' ? draft.refused.value.problem : null))
 const theirs = computed(() => stale.value && (stale.value.current as { settings: Settings; version: number }))
@@ -66,6 +69,22 @@ async function store(version = answer.value?.version): Promise<void> {
         label="Sizes in"
         :options="['metric', 'ounces']"
         :words="{ metric: 'grams and millilitres', ounces: 'ounces, with grams and millilitres beside' }"
+      />
+      <ChoiceRow
+        v-model="typed.scaleStep"
+        label="My scale shows steps of"
+        :options="SCALE_STEPS"
+        :words="{ 0.01: '0.01 g', 0.1: '0.1 g', 1: '1 g' }"
+      />
+      <v-number-input
+        v-model="typed.scaleCapacity"
+        :min="1"
+        :max="HEAVIEST"
+        label="It carries up to, g (may stay empty)"
+        hint="A weight above it is asked about."
+        persistent-hint
+        clearable
+        :error-messages="on('settings.scaleCapacity')"
       />
       <v-text-field
         v-model="typed.currency"

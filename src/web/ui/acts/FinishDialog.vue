@@ -12,14 +12,15 @@ import { openedWords } from '#web/ui/words/when-words'
 import { computed } from 'vue'
 import { parseMass } from '#core/measure/weighing'
 import { useItem } from '#web/data/reads'
-import { useUnits } from '#web/data/units'
+import { useHerScale, useUnits } from '#web/data/units'
 import { massTrouble, massWords, unitOf } from '#web/ui/words/measure-words'
-import type { ActResult } from './item-acts'
+import type { ActContext, ActResult } from './item-acts'
 
 /** An empty, with what she thought while she still remembers. */
-const props = defineProps<{ item: ListedItem; today: Day }>()
+const props = defineProps<{ item: ListedItem; today: Day; context: ActContext }>()
 const emit = defineEmits<{ close: []; done: [result: ActResult] }>()
 const draft = useDraft(() => ({
+  partId: props.context.partId ?? null,
   day: props.today as string,
   wouldBuyAgain: (props.item.backups > 0 ? 'have a backup' : null) as (typeof BUY_AGAIN)[number] | null,
   packageGoes: null as (typeof PACKAGE_GOES)[number] | null,
@@ -30,6 +31,7 @@ const draft = useDraft(() => ({
 const { typed, on } = draft
 
 const units = useUnits()
+const herScale = useHerScale()
 const unit = computed(() => unitOf(units.value))
 const whole = useItem(() => props.item.id)
 /** An empty of its kind is asked for once: from then on it is known. */
@@ -37,14 +39,29 @@ const known = computed(() => whole.answer.value?.packageWeights.findLast((each) 
 const mass = computed(() => (typed.value.mass.trim() === '' ? null : parseMass(typed.value.mass, unit.value)))
 const massError = computed(() => (mass.value && !mass.value.ok ? [massTrouble(mass.value.failure.code)] : []))
 
+/** Shades that are not empty yet; with the last of them all of it is. */
+const shades = computed(() => props.item.parts.filter((part) => part.finishedOn === null && part.depottedOn === null))
+const shade = computed(() =>
+  shades.value.length > 1 ? (shades.value.find((part) => part.id === typed.value.partId) ?? null) : null,
+)
+
 async function store(): Promise<void> {
-  const { mass: _, cleaned, ...review } = typed.value
+  const { mass: _, cleaned, partId: __, ...review } = typed.value
+  if (shade.value) {
+    if (await draft.store('POST', `/parts/${shade.value.id}/finish`, { day: review.day })) emit('done', {})
+    return
+  }
   const weighed = mass.value
   const answer = await draft.store<{ backups: number; change: ChangeNote }>('POST', `/items/${props.item.id}/finish`, {
     reviewId: draft.id('review'),
     ...review,
     empty: weighed?.ok
-      ? { id: draft.id('empty'), state: cleaned ? 'cleaned' : 'as finished', grams: weighed.value, resolution: 0.1 }
+      ? {
+          id: draft.id('empty'),
+          state: cleaned ? 'cleaned' : 'as finished',
+          grams: weighed.value,
+          resolution: herScale.value.step,
+        }
       : null,
   })
   if (answer) emit('done', { backups: answer.backups })
@@ -53,47 +70,59 @@ async function store(): Promise<void> {
 
 <template>
   <FormDialog
-    :title="`${shortName(item)} is empty`"
+    :title="shade ? `${shade.name} of ${shortName(item)} is empty` : `${shortName(item)} is empty`"
     :label="`Finish ${callIt(item)}`"
     :draft="draft"
     act="Record the empty"
-    :ready="typed.wouldBuyAgain !== null && massError.length === 0"
+    :ready="shade !== null || (typed.wouldBuyAgain !== null && massError.length === 0)"
     @close="emit('close')"
     @store="store"
   >
-    <p class="quiet">{{ usesWords(item.uses) }} in all, {{ openedWords(item) }}. It keeps its history.</p>
+    <v-select
+      v-if="shades.length > 1"
+      v-model="typed.partId"
+      label="What is empty"
+      :items="[{ title: 'all of it', value: null }, ...shades.map((part) => ({ title: part.name, value: part.id }))]"
+    />
+    <p v-if="shade" class="quiet">
+      {{ usesWords(shade.uses) }} of {{ shade.name }} in the log. The others go on; with the last of them all of it is
+      empty.
+    </p>
+    <p v-else class="quiet">{{ usesWords(item.uses) }} in all, {{ openedWords(item) }}. It keeps its history.</p>
     <p v-if="item.form === 'tube' || item.form === 'wand'" class="caution">
       Cutting a tube open for the last of it: the edge is sharp.
     </p>
     <DayField v-model="typed.day" label="Finished on" :max="today" :error-messages="on('day')" />
-    <ChoiceRow
-      v-model="typed.wouldBuyAgain"
-      label="Would you buy it again?"
-      :options="BUY_AGAIN"
-      :words="{ 'have a backup': 'already have a backup', discontinued: 'cannot: discontinued' }"
-    />
-    <v-textarea v-model="typed.words" label="A few words on what you think of it" :error-messages="on('words')" />
-    <ChoiceRow
-      v-model="typed.packageGoes"
-      label="The package goes (may stay open)"
-      :options="PACKAGE_GOES"
-      :words="{ 'keep the container': 'washed and kept' }"
-      again
-    />
-    <p v-if="known" class="quiet">
-      An empty one of its kind weighs {{ massWords(known.grams, known.resolution ?? 0.1, unit) }}; nothing more to
-      weigh.
-    </p>
-    <template v-else>
-      <v-text-field
-        v-model="typed.mass"
-        :label="`What the empty package weighs, ${unit} (may stay empty)`"
-        hint="Asked once: it tells what is left in the next one of its kind."
-        persistent-hint
-        inputmode="decimal"
-        :error-messages="[...massError, ...on('empty')]"
+    <template v-if="!shade">
+      <ChoiceRow
+        v-model="typed.wouldBuyAgain"
+        label="Would you buy it again?"
+        :options="BUY_AGAIN"
+        :words="{ 'have a backup': 'already have a backup', discontinued: 'cannot: discontinued' }"
       />
-      <v-checkbox v-if="typed.mass.trim() !== ''" v-model="typed.cleaned" label="Washed and dry" />
+      <v-textarea v-model="typed.words" label="A few words on what you think of it" :error-messages="on('words')" />
+      <ChoiceRow
+        v-model="typed.packageGoes"
+        label="The package goes (may stay open)"
+        :options="PACKAGE_GOES"
+        :words="{ 'keep the container': 'washed and kept' }"
+        again
+      />
+      <p v-if="known" class="quiet">
+        An empty one of its kind weighs {{ massWords(known.grams, known.resolution ?? 0.1, unit) }}; nothing more to
+        weigh.
+      </p>
+      <template v-else>
+        <v-text-field
+          v-model="typed.mass"
+          :label="`What the empty package weighs, ${unit} (may stay empty)`"
+          hint="Asked once: it tells what is left in the next one of its kind."
+          persistent-hint
+          inputmode="decimal"
+          :error-messages="[...massError, ...on('empty')]"
+        />
+        <v-checkbox v-if="typed.mass.trim() !== ''" v-model="typed.cleaned" label="Washed and dry" />
+      </template>
     </template>
   </FormDialog>
 </template>

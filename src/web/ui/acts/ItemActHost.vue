@@ -15,6 +15,8 @@ const DIALOGS: Readonly<Record<AskingAct, Component>> = {
   decide: defineAsyncComponent(() => import('./VerdictDialog.vue')),
   finish: defineAsyncComponent(() => import('./FinishDialog.vue')),
 }
+/** Those that ask about what they begin with. */
+const WITH_CONTEXT: ReadonlySet<AskingAct> = new Set(['decide', 'roll in', 'happened', 'read', 'finish'])
 const acts = useItemActs()
 const herDay = useHerDay()
 </script>
@@ -26,11 +28,7 @@ const herDay = useHerDay()
     :key="`${acts.opened.act} ${acts.opened.item.id}`"
     :item="acts.opened.item"
     :today="herDay.today"
-    v-bind="
-      acts.opened.act === 'decide' || acts.opened.act === 'roll in' || acts.opened.act === 'happened'
-        ? { context: acts.opened.context }
-        : {}
-    "
+    v-bind="WITH_CONTEXT.has(acts.opened.act) ? { context: acts.opened.context } : {}"
     @close="acts.opened.end(null)"
     @done="acts.opened.end"
   />

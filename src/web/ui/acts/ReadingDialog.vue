@@ -5,7 +5,7 @@ import type { ListedItem } from '#contract/item'
 import { dateWords } from '#web/data/locale'
 import { useScale } from '#web/devices/scale'
 import { useItem } from '#web/data/reads'
-import { useUnits } from '#web/data/units'
+import { useHerScale, useUnits } from '#web/data/units'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
 import DayField from '#web/ui/form/DayField.vue'
 import FormDialog from '#web/ui/form/FormDialog.vue'
@@ -17,16 +17,17 @@ import SimulatedScale from '#web/ui/reading/SimulatedScale.vue'
 import WeighField from '#web/ui/reading/WeighField.vue'
 import { callIt, shortName } from '#web/ui/words/item-words'
 import { anyReadingWords, KIND_WORDS, unitOf } from '#web/ui/words/measure-words'
-import type { ActResult } from './item-acts'
+import type { ActContext, ActResult } from './item-acts'
 
 /** How much is left, on the scale or by eye, with its day; the last reading stands beside the new one. */
-const props = defineProps<{ item: ListedItem; today: Day }>()
+const props = defineProps<{ item: ListedItem; today: Day; context: ActContext }>()
 const emit = defineEmits<{ close: []; done: [result: ActResult] }>()
 const scale = useScale()
 const whole = useItem(() => props.item.id)
 const units = useUnits()
+const herScale = useHerScale()
 const unit = computed(() => unitOf(units.value))
-const draft = useDraft(() => draftFor(props.item, props.today, unit.value, 0.1))
+const draft = useDraft(() => draftFor(props.item, props.today, unit.value, herScale.value.step, props.context.partId))
 const { typed, on } = draft
 const kinds = computed(() =>
   kindsOf(props.item, typed.value.partId).filter((kind) => kind !== 'bare' || typed.value.partId === null),

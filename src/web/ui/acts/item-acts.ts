@@ -46,6 +46,8 @@ export interface ActContext {
   readonly projectId?: string
   readonly checkInId?: string
   readonly event?: PackageEvent
+  /** The shade it is about. */
+  readonly partId?: string
 }
 
 /** What an act tells whoever began it. */

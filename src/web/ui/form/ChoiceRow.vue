@@ -1,4 +1,4 @@
-<script setup lang="ts" generic="T extends string">
+<script setup lang="ts" generic="T extends string | number">
 /** One of a few, each a button of its own that says whether it is chosen. `again` = a second tap takes the choice back. */
 const props = defineProps<{
   label: string

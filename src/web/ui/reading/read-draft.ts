@@ -39,9 +39,10 @@ export function kindsOf(item: ListedItem, partId: string | null): ReadingKind[] 
 }
 
 /** A draft that stands on what was read last, as far as that is the natural place to begin. */
-export function draftFor(item: ListedItem, day: string, unit: MassUnit, resolution: number): ReadDraft {
-  const partId = item.parts[0]?.id ?? null
-  const last = item.parts[0]?.reading ?? item.reading
+export function draftFor(item: ListedItem, day: string, unit: MassUnit, resolution: number, shade?: string): ReadDraft {
+  const part = item.parts.find((each) => each.id === shade) ?? item.parts[0]
+  const partId = part?.id ?? null
+  const last = part?.reading ?? item.reading
   const kinds = kindsOf(item, partId)
   const eye = kinds.find((kind) => kind !== 'gross' && kind !== 'bare') ?? kinds[0] ?? 'gross'
   return {

@@ -31,8 +31,9 @@ function goalAim(kind: GoalView['kind']): string {
 /** What is left, as read by eye; honest about nothing being recorded. */
 export function leftWords(item: ListedItem): string {
   if (item.parts.length > 0) {
-    const bare = item.parts.filter((part) => part.finishedOn !== null || (part.reading && showsPan(part.reading)))
-    return `${counted(item.parts.length, 'shade')}, ${bare.length === 0 ? 'no pan yet' : `${bare.length} with pan showing`}`
+    const there = item.parts.filter((part) => part.depottedOn === null)
+    const bare = there.filter((part) => part.finishedOn !== null || (part.reading && showsPan(part.reading)))
+    return `${counted(there.length, 'shade')}, ${bare.length === 0 ? 'no pan yet' : `${bare.length} with pan showing`}`
   }
   if (item.reading !== null) return readingWords(item.reading)
   if (item.estimate === null) return 'level not recorded'
