@@ -5,18 +5,22 @@ import { logNormalDensity } from './normal.js'
  * without time). Mutable, since it is fed hundreds of times for one answer.
  */
 export class GaussianState {
-  readonly mean: Float64Array
+  readonly mean: number[]
   /** Covariance, row by row. */
-  readonly cov: Float64Array
+  readonly cov: number[]
   /** Log probability of everything seen so far. */
   logLikelihood = 0
   readonly #size: number
+  /** How each amount varies with what is seen: made anew for every sum, kept to spare the making. */
+  readonly #along: number[]
+  #off = 0
+  #spread = 0
 
   constructor(means: readonly number[], sds: readonly number[]) {
     this.#size = means.length
-    this.mean = Float64Array.from(means)
-    this.cov = new Float64Array(means.length ** 2)
-    sds.forEach((sd, at) => (this.cov[at * means.length + at] = sd * sd))
+    this.#along = means.map(() => 0)
+    this.mean = [...means]
+    this.cov = sds.flatMap((sd, at) => sds.map((_, other) => (other === at ? sd * sd : 0)))
   }
 
   sd(at: number): number {
@@ -29,42 +33,46 @@ export class GaussianState {
 
   /** What was seen: `weights` of the amounts add up to `value`, give or take `variance`. */
   see(weights: readonly number[], value: number, variance: number): void {
-    const { off, along, spread } = this.#facing(weights, value)
-    this.logLikelihood += logNormalDensity(off, spread + variance)
-    this.#update(off, along, spread + variance)
+    this.#face(weights, value)
+    this.logLikelihood += logNormalDensity(this.#off, this.#spread + variance)
+    this.#update(this.#spread + variance)
   }
 
   /**
    * The same for what may be a slip: with .02 it lies anywhere within `width`. It counts by the odds that it is none.
    */
   seeRobustly(weights: readonly number[], value: number, variance: number, width: number): void {
-    const { off, along, spread } = this.#facing(weights, value)
-    const within = (1 - SLIP) * Math.exp(logNormalDensity(off, spread + variance))
+    this.#face(weights, value)
+    const within = (1 - SLIP) * Math.exp(logNormalDensity(this.#off, this.#spread + variance))
     const slip = SLIP / width
     this.logLikelihood += Math.log(within + slip)
     const trust = within / (within + slip)
-    if (trust > 1e-9) this.#update(off, along, spread + variance / trust)
+    if (trust > 1e-9) this.#update(this.#spread + variance / trust)
   }
 
-  #facing(weights: readonly number[], value: number) {
+  #face(weights: readonly number[], value: number): void {
     const n = this.#size
-    const along = new Float64Array(n)
     let expected = 0
     let spread = 0
     for (let i = 0; i < n; i++) {
-      for (let j = 0; j < n; j++) along[i] = (along[i] ?? 0) + (this.cov[i * n + j] ?? 0) * (weights[j] ?? 0)
-      expected += (weights[i] ?? 0) * (this.mean[i] ?? 0)
+      let along = 0
+      for (let j = 0; j < n; j++) along += (this.cov[i * n + j] ?? 0) * (weights[j] ?? 0)
+      this.#along[i] = along
+      const weight = weights[i] ?? 0
+      expected += weight * (this.mean[i] ?? 0)
+      spread += weight * along
     }
-    for (let i = 0; i < n; i++) spread += (weights[i] ?? 0) * (along[i] ?? 0)
-    return { off: value - expected, along, spread }
+    this.#off = value - expected
+    this.#spread = spread
   }
 
-  #update(off: number, along: Float64Array, total: number): void {
+  #update(total: number): void {
     const n = this.#size
+    const along = this.#along
     for (let i = 0; i < n; i++) {
-      this.mean[i] = (this.mean[i] ?? 0) + ((along[i] ?? 0) * off) / total
-      for (let j = 0; j < n; j++)
-        this.cov[i * n + j] = (this.cov[i * n + j] ?? 0) - ((along[i] ?? 0) * (along[j] ?? 0)) / total
+      const gain = (along[i] ?? 0) / total
+      this.mean[i] = (this.mean[i] ?? 0) + gain * this.#off
+      for (let j = 0; j < n; j++) this.cov[i * n + j] = (this.cov[i * n + j] ?? 0) - gain * (along[j] ?? 0)
     }
   }
 }

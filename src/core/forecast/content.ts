@@ -73,6 +73,8 @@ export interface ContentEstimate {
   readonly share: Span
   /** Grams a logged use takes. */
   readonly perUse: Span
+  /** The same as a normal of its logarithm. */
+  readonly logPerUse: { readonly mean: number; readonly sd: number }
   /** Uses left, as fifteen equally likely numbers, ascending. */
   readonly usesLeft: readonly number[]
   /** Gross weight when finished, by series: mean and standard deviation. */
@@ -116,14 +118,22 @@ interface Point {
 export function contentOf(given: ContentFacts): ContentEstimate {
   const disagreement = disagreementOf(given)
   const facts = disagreement === null ? given : { ...given, label: null }
+  return { ...summary(pointsOf(facts, given), facts), disagreement }
+}
+
+/** Only what a use takes, as a normal of its logarithm: quicker than all that `contentOf` tells. */
+export function logPerUseOf(given: ContentFacts): { readonly mean: number; readonly sd: number } {
+  return momentsOf(pointsOf(disagreementOf(given) === null ? given : { ...given, label: null }, given))
+}
+
+/** The grid of amounts per use, first over all that is likely, then over what what was seen leaves of it. */
+function pointsOf(facts: ContentFacts, given: ContentFacts): Point[] {
   const centre = Math.log(facts.amount.median) + facts.handShift
   const { sd } = facts.amount
-  const coarse = gridOf(facts, given, centre, (COARSE_REACH * sd) / ((COARSE - 1) / 2))
-  const moments = momentsOf(coarse)
   const step = (2 * COARSE_REACH * sd) / (COARSE - 1)
+  const moments = momentsOf(gridOf(facts, given, centre, step))
   const narrow = Math.max(moments.sd, 0.35 * step)
-  const points = gridOf(facts, given, moments.mean, (FINE_REACH * narrow) / ((COARSE - 1) / 2))
-  return { ...summary(points, facts), disagreement }
+  return gridOf(facts, given, moments.mean, (FINE_REACH * narrow) / ((COARSE - 1) / 2))
 }
 
 /** Where full minus empty and the label differ by more than three of their standard deviations together. */
@@ -161,57 +171,99 @@ function typicalGrams({ amount }: ContentFacts): number {
 
 /** `said` has the label as printed, which scales the model even where its figure does not count. */
 function gridOf(facts: ContentFacts, said: ContentFacts, centre: number, step: number): Point[] {
+  const c = said.label ?? typicalGrams(said)
+  const seen = observationsOf(facts, c)
   return Array.from({ length: COARSE }, (_, n) => {
     const logA = centre + (n - (COARSE - 1) / 2) * step
     const a = Math.exp(logA)
-    const state = stateFor(facts, said.label ?? typicalGrams(said), a)
+    const state = stateFor(facts, c, a, seen)
     const prior = logNormalDensity(logA - Math.log(facts.amount.median) - facts.handShift, facts.amount.sd ** 2)
     const above = phi((state.mean[0] ?? 0) / state.sd(0))
     return { a, state, logWeight: state.logLikelihood + prior + Math.log(Math.max(above, 1e-300)) }
   })
 }
 
-/** R, F, then T of every series. */
-function stateFor(facts: ContentFacts, c: number, a: number): GaussianState {
-  const { residue: q, residueSd, tau, markSd } = facts.package
-  const f0 = c * (1.02 - q)
-  const sdF = facts.label === null ? UNKNOWN_LABEL_SD * c : c * Math.hypot(residueSd, FILL_SD)
+/** Something seen, made ready for every point of the grid: only what the uses since took depends on the point. */
+interface Observation {
+  readonly weights: readonly number[]
+  /** Without what the uses since took, g. */
+  readonly value: number
+  readonly variance: number
+  /** Uses since. */
+  readonly uses: number
+  /** Over how many grams a slip may lie; null = it is none. */
+  readonly width: number | null
+}
+
+/** Everything seen, in the order in which it is taken in: empties, full, start; weighings; marks; finished. */
+function observationsOf(facts: ContentFacts, c: number): Observation[] {
+  const { residue: q, tau, markSd } = facts.package
   const rows = Array.from({ length: facts.series }, (_, n) => n)
-  const state = new GaussianState(
-    [0.5 * f0, f0, ...rows.map(() => tau * c)],
-    [0.6 * f0, sdF, ...rows.map(() => 0.7 * tau * c)],
-  )
   const weights = (r: number, f: number, series: number | null): number[] => [
     r,
     f,
     ...rows.map((n) => (n === series ? 1 : 0)),
   ]
-  const variance = (s: number, uses: number): number => s * s + a * a * uses * (USE_SD ** 2 + DRIFT_SD ** 2 * uses)
+  const usable = (share: number): number => (share - q) / (1 - q)
+  const found: Observation[] = []
   for (const series of rows) {
     const empty = emptyOf({ ...facts, label: c }, series)
-    if (empty) state.see(weights(0, 0, series), empty.grams, empty.variance)
+    if (empty)
+      found.push({ weights: weights(0, 0, series), value: empty.grams, variance: empty.variance, uses: 0, width: null })
   }
-  if (facts.full) state.see(weights(0, 1, 0), facts.full.grams, (0.5 * facts.full.resolution) ** 2)
-  const { start } = facts
+  const { full, start } = facts
+  if (full)
+    found.push({
+      weights: weights(0, 1, 0),
+      value: full.grams,
+      variance: (0.5 * full.resolution) ** 2,
+      uses: 0,
+      width: null,
+    })
   const f = start.kind === 'new' ? 1 : start.kind === 'used' ? start.share : UNKNOWN_START
-  const usable = (share: number): number => (share - q) / (1 - q)
-  state.see(weights(1, -usable(f), null), -a * facts.uses - facts.lost, variance(c * START_SD[start.kind], facts.uses))
+  found.push({
+    weights: weights(1, -usable(f), null),
+    value: -facts.lost,
+    variance: (c * START_SD[start.kind]) ** 2,
+    uses: facts.uses,
+    width: null,
+  })
   for (const seen of weighingsInOrder(facts))
-    state.seeRobustly(
-      weights(1, 0, seen.series),
-      seen.grams - a * seen.uses - seen.lost,
-      variance(0.5 * seen.resolution, seen.uses),
-      3 * tau * c + c,
-    )
+    found.push({
+      weights: weights(1, 0, seen.series),
+      value: seen.grams - seen.lost,
+      variance: (0.5 * seen.resolution) ** 2,
+      uses: seen.uses,
+      width: 3 * tau * c + c,
+    })
   for (const seen of marksInOrder(facts)) {
     const share = seen.kind === 'stage' ? STAGE_LEVELS[seen.stage].left : seen.share
     const sd = seen.kind === 'stage' ? STAGE_LEVELS[seen.stage].sd : seen.kind === 'length' ? LENGTH_SD : markSd
-    const row = weights(1, -usable(share), null)
-    const value = -a * seen.uses - seen.lost
-    if (seen.kind === 'stage') state.see(row, value, variance(c * sd, seen.uses))
-    else state.seeRobustly(row, value, variance(c * sd, seen.uses), 1.5 * c)
+    found.push({
+      weights: weights(1, -usable(share), null),
+      value: -seen.lost,
+      variance: (c * sd) ** 2,
+      uses: seen.uses,
+      width: seen.kind === 'stage' ? null : 1.5 * c,
+    })
   }
-  if (facts.finished) state.see(weights(1, 0, null), 0, (FINISHED_SD * c) ** 2)
+  if (facts.finished)
+    found.push({ weights: weights(1, 0, null), value: 0, variance: (FINISHED_SD * c) ** 2, uses: 0, width: null })
+  return found
+}
+
+/** R, F, then T of every series. */
+function stateFor(facts: ContentFacts, c: number, a: number, seen: readonly Observation[]): GaussianState {
+  const { residue: q, residueSd, tau } = facts.package
+  const f0 = c * (1.02 - q)
+  const sdF = facts.label === null ? UNKNOWN_LABEL_SD * c : c * Math.hypot(residueSd, FILL_SD)
+  const packages = Array.from({ length: facts.series }, () => tau * c)
+  const state = new GaussianState([0.5 * f0, f0, ...packages], [0.6 * f0, sdF, ...packages.map((each) => 0.7 * each)])
+  for (const { weights, value, variance, uses, width } of seen) {
+    const spread = variance + a * a * uses * (USE_SD ** 2 + DRIFT_SD ** 2 * uses)
+    if (width === null) state.see(weights, value - a * uses, spread)
+    else state.seeRobustly(weights, value - a * uses, spread, width)
+  }
   return state
 }
 
@@ -285,10 +337,12 @@ function summary(points: readonly Point[], facts: ContentFacts): Omit<ContentEst
     )
     return { mean, sd: Math.sqrt(second) }
   })
+  const logPerUse = momentsOf(points)
   return {
     grams: spanOf(grams),
     share: spanOf(shares),
-    perUse: smoothSpan(points),
+    perUse: smoothSpan(logPerUse),
+    logPerUse,
     usesLeft: atomsOf(uses),
     packages,
   }
@@ -321,8 +375,7 @@ function quantile(sorted: readonly Weighed[], p: number): number {
 }
 
 /** The amount per use is lognormal, near enough: its span by mean and standard deviation of the logarithm. */
-function smoothSpan(points: readonly Point[]): Span {
-  const { mean, sd } = momentsOf(points)
+function smoothSpan({ mean, sd }: { readonly mean: number; readonly sd: number }): Span {
   const z = 1.2815515655
   return { low: Math.exp(mean - z * sd), middle: Math.exp(mean), high: Math.exp(mean + z * sd) }
 }

@@ -1,0 +1,48 @@
+import { contentOf, logPerUseOf, type ContentEstimate, type ContentFacts, type Span } from './content.js'
+import { calendarOf, chanceWithin, finishSpan, type Ahead, type Calendar } from './finish.js'
+import { NO_HABIT, type Habit, type HabitEvidence } from './habit.js'
+import { forgottenSums, rateOf, type ForgottenSums, type Rate, type UseLog } from './rate.js'
+
+/** Everything that bears on when one thing will be finished. Days are numbers from its first known one. */
+export interface ForecastFacts {
+  readonly content: ContentFacts
+  readonly log: UseLog
+  readonly ahead: Ahead
+}
+
+export interface Forecast {
+  readonly content: ContentEstimate
+  readonly rate: Rate
+  readonly sums: ForgottenSums
+  readonly calendar: Calendar
+  /** Days after the last known one until it is finished. */
+  readonly finish: Span
+}
+
+/** What one thing tells of its owner, before her habit is known. */
+export function evidenceOf({ content, log }: ForecastFacts): HabitEvidence {
+  return {
+    amount: {
+      ...logPerUseOf({ ...content, handShift: 0 }),
+      usual: Math.log(content.amount.median),
+      usualSd: content.amount.sd,
+    },
+    role: log.role,
+    inFocus: log.focus !== null,
+    sums: forgottenSums(log),
+  }
+}
+
+/** What is left and when it will be gone, if it goes on being used. Deterministic. */
+export function forecastOf(facts: ForecastFacts, habit: Habit = NO_HABIT): Forecast {
+  const content = contentOf({ ...facts.content, handShift: habit.amount })
+  const sums = forgottenSums(facts.log)
+  const rate = rateOf(facts.log, habit.rate, sums)
+  const calendar = calendarOf(facts.ahead)
+  return { content, rate, sums, calendar, finish: finishSpan(content.usesLeft, rate, calendar) }
+}
+
+/** Chance that it is finished within so many days. */
+export function chanceOf({ content, rate, calendar }: Forecast, days: number): number {
+  return chanceWithin(days, content.usesLeft, rate, calendar)
+}

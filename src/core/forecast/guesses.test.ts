@@ -1,0 +1,103 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, test } from 'vitest'
+import { verdictOf } from './chance'
+import { categoryFactor, guessFactor, MONTH_DAYS, pinballLoss, type GuessOutcome } from './guesses'
+import { supplyOf, supplyOfFew, type InStock } from './supply'
+
+interface GuessCase {
+  id: string
+  inputs: { m0: number; t0: number; sigma: number; finishedRatios: number[]; unfinishedElapsedOverGuess?: number[] }
+  outputs: { mean: number; sd: number; k?: number }
+}
+/** Computed with SciPy. */
+const CASES = JSON.parse(
+  readFileSync(new URL('../../../test/reference/forecast-cases.json', import.meta.url), 'utf8'),
+) as GuessCase[]
+const took = (ratio: number, finished = true): GuessOutcome => ({ months: 2, days: ratio * 2 * MONTH_DAYS, finished })
+
+describe('her guesses', () => {
+  test.each(['guess-ratio-censored', 'guess-ratio-uncensored'])('%s', (id) => {
+    const found = CASES.find((each) => each.id === id)
+    if (!found) throw new Error(id)
+    const { m0, t0, sigma, finishedRatios, unfinishedElapsedOverGuess = [] } = found.inputs
+    const factor = guessFactor(
+      [...finishedRatios.map((each) => took(each)), ...unfinishedElapsedOverGuess.map((each) => took(each, false))],
+      { mean: m0, sd: t0 },
+      sigma,
+    )
+    expect(Math.abs(factor.mean / found.outputs.mean - 1)).toBeLessThan(0.002)
+    // Ours is made wider by a quarter, since few guesses look surer than they are.
+    expect(Math.abs(factor.sd / 1.25 / found.outputs.sd - 1)).toBeLessThan(0.002)
+  })
+  test('what is unfinished and long over its guess tells that it ran short; what has just begun tells nothing', () => {
+    const finished = [took(1.2), took(1.5)]
+    const short = guessFactor([...finished, took(6, false), took(5, false)])
+    expect(short.mean).toBeGreaterThan(guessFactor(finished).mean + 0.1)
+    expect(guessFactor([...finished, took(0, false)]).mean).toBeCloseTo(guessFactor(finished).mean, 9)
+  })
+  test('it is said only of three finished, and only where it is nearly sure', () => {
+    expect(guessFactor([took(6), took(8)]).runsShort).toBe(false)
+    expect(guessFactor([took(6), took(8), took(5)])).toMatchObject({ runsShort: true, finished: 3, unfinished: 0 })
+    expect(guessFactor([took(1), took(0.5), took(0.6), took(0.4)]).runsShort).toBe(false)
+    expect(guessFactor([]).factor).toBeCloseTo(2.5, 2)
+  })
+  test('a category leans on the person, and moves away from her by its own', () => {
+    const person = guessFactor([took(2), took(2.2), took(2.5)])
+    expect(categoryFactor([], person).mean).toBeCloseTo(person.mean, 2)
+    expect(categoryFactor([took(9), took(8)], person).mean).toBeGreaterThan(person.mean + 0.2)
+  })
+  test('the loss of a quantile is that of the textbook', () => {
+    // Nine tenths should lie below: being below costs .9 a day, being above .1.
+    expect(pinballLoss(0.9, 100, 130)).toBeCloseTo(27, 9)
+    expect(pinballLoss(0.9, 100, 70)).toBeCloseTo(3, 9)
+  })
+})
+
+test.each([
+  [0.85, 'will make it'],
+  [0.849, 'tight'],
+  [0.6, 'tight'],
+  [0.599, 'about even'],
+  [0.35, 'about even'],
+  [0.349, 'will not at this pace'],
+  [0, 'will not at this pace'],
+])('a chance of %f is called "%s"', (chance, words) => {
+  expect(verdictOf(chance)).toBe(words)
+})
+
+describe('years of supply', () => {
+  const lipstick = (id: string, uses: number, goodFor: number | null, price: number | null = 1000): InStock => ({
+    id,
+    uses: { low: uses / 2, middle: uses, high: uses * 2 },
+    goodFor,
+    price,
+  })
+  test('uses in stock by the uses of a year', () => {
+    expect(supplyOf([lipstick('a', 100, null), lipstick('b', 265, null)], 365)).toMatchObject({
+      uses: 365,
+      years: 1,
+      spoiling: [],
+    })
+    expect(supplyOf([lipstick('a', 100, null)], 0)).toMatchObject({ years: null, need: null })
+  })
+  test('the soonest to spoil is served first; whose turn ends too late spoils, with its money', () => {
+    // One a day: a until day 100, then b would be done on day 200 and is good to 150, then c from 150 to 250.
+    const stock = [lipstick('c', 100, 300, null), lipstick('b', 100, 150, 2400), lipstick('a', 100, 120)]
+    const found = supplyOf(stock, 365)
+    expect(found).toMatchObject({ spoiling: ['b'], spoilingPrice: 2400, spoilingUnpriced: 0 })
+    expect(found.need?.middle).toBeCloseTo(250, 6)
+    expect(supplyOf(stock.slice(0, 2), 0).spoiling).toEqual(['c', 'b'])
+  })
+  test('what is past its day serves nobody', () => {
+    expect(supplyOf([lipstick('a', 50, -3, null)], 365)).toMatchObject({
+      spoiling: ['a'],
+      spoilingUnpriced: 1,
+      need: { middle: 0 },
+    })
+  })
+  test('of fewer, less spoils', () => {
+    const stock = [lipstick('a', 100, 100), lipstick('b', 100, 110), lipstick('c', 100, 120)]
+    expect(supplyOf(stock, 365).spoiling).toEqual(['b', 'c'])
+    expect(supplyOfFew(stock, 365, 1).spoiling).toEqual([])
+  })
+})
