@@ -214,6 +214,7 @@ export function buildLarge(file: string, today: Day, say: (words: string) => voi
           beside: false,
           day,
           goal: { kind: 'uses', target: 50, headStart: 0, by: { kind: 'none' } },
+          guess: null,
         }),
       )
   }

@@ -12,6 +12,7 @@ import {
   STRUCTURES,
   UNDERTONES,
 } from '#core/item/traits'
+import { FORECAST_REASONS, ROLES } from '#core/forecast/role'
 import { FORMS, PAN_STAGES } from '#core/item/form'
 import { CHECK_IN_MEASURES, CHECK_IN_OVER, CHECK_IN_WAYS } from '#core/measure/check-in'
 import { PACKAGE_EVENTS } from '#core/measure/package-events'
@@ -112,6 +113,7 @@ export const TABLES = {
     brushes: words,
     kit: words,
     ended_roughly: flag,
+    role: z.enum(ROLES).nullable(),
   }),
   import_mark: z.strictObject({ id, item_id: id, identity: words }),
   part: z.strictObject({
@@ -192,6 +194,7 @@ export const TABLES = {
     words,
     version,
   }),
+  wear_less: z.strictObject({ id, from_day: day, factor: z.number().min(0).max(1), words, version }),
   unwritten: z.strictObject({ id, earliest: day, latest: day, version }),
   saved_face: z.strictObject({ id, name: words.min(1), occasion: words, version }),
   saved_face_item: z.strictObject({
@@ -393,6 +396,18 @@ export const TABLES = {
     words,
     package_goes: z.enum(['bin', 'recycle', 'return scheme', 'keep the container']).nullable(),
     version,
+  }),
+  guess: z.strictObject({ id, item_id: id, made_on: day, months: z.number().positive().max(240), version }),
+  forecast: z.strictObject({
+    id,
+    item_id: id,
+    made_on: day,
+    why: z.enum(FORECAST_REASONS),
+    uses: whole.min(0),
+    low_days: z.number().positive(),
+    middle_days: z.number().positive(),
+    high_days: z.number().positive(),
+    share_left: z.number().min(0).max(1),
   }),
 } as const
 

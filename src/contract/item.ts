@@ -17,6 +17,7 @@ import {
 import { ChangeId, DayText, Hex, Id, NewId, Line } from './basic.js'
 import { PairView, PhotoView } from './beside-item.js'
 import { ContentView, Reading, ReadingBody, ReadingView, ShadeContent } from './reading.js'
+import { ForecastView, GuessView, OutlookView, RaceView } from './forecast.js'
 import { EventView, PackageWeightView } from './package-view.js'
 
 const Range = z.object({ earliest: DayText, latest: DayText })
@@ -329,7 +330,12 @@ export const CollectionAnswer = z.object({
 export type CollectionAnswer = z.infer<typeof CollectionAnswer>
 
 /** Every item with the reasons for its last good day, the soonest to spoil first. */
-export const ShelfLifeAnswer = z.object({ today: DayText, currency: z.string(), items: z.array(ItemSummary) })
+export const ShelfLifeAnswer = z.object({
+  today: DayText,
+  currency: z.string(),
+  races: z.array(RaceView),
+  items: z.array(ItemSummary),
+})
 export type ShelfLifeAnswer = z.infer<typeof ShelfLifeAnswer>
 
 export const LifeEvent = z.object({
@@ -366,6 +372,11 @@ export const ItemAnswer = z.object({
   content: ContentView.nullable(),
   /** Of the shades that anything was ever read of. */
   shadesLeft: z.array(ShadeContent),
+  /** When it will be finished; null once it has ended. */
+  forecast: ForecastView.nullable(),
+  /** Of its goals that are on the go. */
+  outlooks: z.array(OutlookView),
+  guesses: z.array(GuessView),
   /** What it was blended from, and the palette it was taken out of, each by its mark. */
   parents: z.array(
     z.object({ itemId: Id, mark: z.string(), share: z.number().nullable(), grams: z.number().nullable() }),

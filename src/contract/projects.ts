@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { GOAL_KINDS, isCounted } from '#core/goal/progress'
 import { PROJECT_SHAPES, REPLACING, THEMES } from '#core/goal/project-rules'
 import { SEASONS } from '#core/item/traits'
+import { GuessBody, OutlookView } from './forecast.js'
 import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
 import { GoalView, ItemSummary } from './item.js'
 
@@ -66,6 +67,8 @@ export const RollIn = z.strictObject({
   beside: z.boolean().default(false),
   day: DayText,
   goal: GoalBody,
+  /** How long she thinks it will last; none where she did not say. */
+  guess: GuessBody.nullable().default(null),
 })
 /** A whole set at once, each with the same goal. */
 export const RollInMany = z.strictObject({
@@ -115,6 +118,8 @@ export const StayView = z.object({
   outReason: z.string().nullable(),
   outWords: z.string(),
   carried: z.boolean(),
+  /** When its goal will be reached; null where nothing is ahead of it. */
+  outlook: OutlookView.nullable(),
 })
 export type StayView = z.infer<typeof StayView>
 

@@ -37,10 +37,19 @@ export const AddLowSeason = z.strictObject({
   factor: z.number().min(0).max(1),
   words: Line(120),
 })
+export const AddWearLess = z.strictObject({
+  changeId: ChangeId,
+  id: NewId,
+  /** From this day on, without an end. */
+  from: DayText,
+  factor: z.number().min(0).max(1),
+  words: Line(120),
+})
 export const DropStretch = z.strictObject({ changeId: ChangeId })
 export const StretchesAnswer = z.object({
   away: z.array(z.object({ id: Id, earliest: DayText, latest: DayText, words: z.string() })),
   lowSeasons: z.array(z.object({ id: Id, from: z.string(), to: z.string(), factor: z.number(), words: z.string() })),
+  wearLess: z.array(z.object({ id: Id, from: DayText, factor: z.number(), words: z.string() })),
 })
 export type StretchesAnswer = z.infer<typeof StretchesAnswer>
 

@@ -8,6 +8,7 @@ import { EMPTIES, type Role } from './cast-data.js'
 import { DemoHouse } from './demo-house.js'
 import { eyesOffLimits, faceKindOf, type FaceKind } from './faces.js'
 import type { PanPicture } from './draw-pans.js'
+import { knowingEvening } from './knowing-story.js'
 import { MeasuringStory } from './measuring-story.js'
 import { plotOf, type Plot } from './plot.js'
 import { Random } from './random.js'
@@ -101,6 +102,7 @@ class DemoBuilder {
       if (ago % READ_EVERY_DAYS === 3) this.#readLevels()
       readCast(demo, ago)
       this.#measuring.evening(ago)
+      knowingEvening(demo, ago)
     }
     demo.turnTo('morning')
     tellTheRest(demo, this.#today)

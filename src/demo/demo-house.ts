@@ -81,6 +81,7 @@ export class DemoHouse {
         beside: false,
         day: this.day,
         goal: { ...goal, by: { kind: dated ? 'project' : 'none' } },
+        guess: null,
       }),
     )
     this.inProject.add(item.id)

@@ -11,6 +11,7 @@ import { decideRoutes } from './decide/routes.js'
 import { drawerRoutes } from './drawer/routes.js'
 import { emptiesRoutes } from './empties/routes.js'
 import { exportRoutes } from './export/routes.js'
+import { forecastRoutes } from './forecast/routes.js'
 import { findingRoutes } from './finding/routes.js'
 import { frontRoutes } from './fronts/routes.js'
 import { nextRollOver, type House } from './house.js'
@@ -36,11 +37,23 @@ const PLACES = [
   importingRoutes,
   projectRoutes,
   shelfLifeRoutes,
+  forecastRoutes,
   decideRoutes,
   emptiesRoutes,
   settingsRoutes,
   changeRoutes,
   exportRoutes,
+]
+
+/** Places that tell of forecasts. */
+const FORECAST_PATHS = [
+  '/api/items/:id',
+  '/api/projects',
+  '/api/shelf-life',
+  '/api/supply',
+  '/api/look-back',
+  '/api/calendar.ics',
+  '/api/check-ins/:id',
 ]
 
 /** A sheet of 20 MB travels as base64, a third larger. */
@@ -74,6 +87,10 @@ export function createApp(house: House): Express {
     }),
   )
   app.use('/api/import', express.json({ limit: IMPORT_LIMIT }))
+  // Whoever asks for what is still being reckoned waits for it; nobody else does.
+  app.get(FORECAST_PATHS, (_request, _response, next) => {
+    house.forecasts.whenReady().then(() => next(), next)
+  })
   // A collection file brings its own, larger limit at its route.
   const json = express.json({ limit: BODY_LIMIT })
   app.use('/api', (request, response, next) =>

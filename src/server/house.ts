@@ -18,6 +18,12 @@ import { Drawer } from './drawer/drawer.js'
 import { Empties } from './empties/empties.js'
 import { CollectionFiles } from './export/collection-file.js'
 import { Finder } from './finding/finder.js'
+import { ForecastKeeping } from './forecast/keeping.js'
+import { Forecasts } from './forecast/forecasts.js'
+import { ForecastViews } from './forecast/views.js'
+import { Guessing } from './forecast/guessing.js'
+import { LookingBack } from './forecast/looking-back.js'
+import { Supplying } from './forecast/supplying.js'
 import { FrontFigures } from './fronts/figures.js'
 import type { CommandRoute } from './http/routes.js'
 import { Importing } from './importing/importing.js'
@@ -71,6 +77,12 @@ export class House {
   readonly files: CollectionFiles
   readonly fronts: FrontFigures
   readonly finder: Finder
+  readonly forecasts: Forecasts
+  readonly forecastViews: ForecastViews
+  readonly forecastKeeping: ForecastKeeping
+  readonly guessing: Guessing
+  readonly lookingBack: LookingBack
+  readonly supplying: Supplying
 
   constructor(db: Db, now: () => Date, newId: () => string = randomUUID) {
     this.db = db
@@ -83,7 +95,11 @@ export class House {
     this.settingsStore = new SettingsStore(db)
     this.stock = new Stock(db, () => this.settings())
     this.copies = new Copies(db, this.folder, now)
-    this.journal.listen((touched) => this.stock.forget(touched))
+    this.forecasts = new Forecasts(db, this.stock, () => this.today())
+    this.journal.listen((touched) => {
+      this.stock.forget(touched)
+      this.forecasts.forget(touched)
+    })
     this.drawer = new Drawer(this)
     this.projects = new Projects(this)
     this.decide = new Decide(this)
@@ -103,6 +119,11 @@ export class House {
     this.files = new CollectionFiles(this)
     this.fronts = new FrontFigures(this)
     this.finder = new Finder(this)
+    this.forecastViews = new ForecastViews(this)
+    this.forecastKeeping = new ForecastKeeping(this)
+    this.guessing = new Guessing(this)
+    this.lookingBack = new LookingBack(this)
+    this.supplying = new Supplying(this)
   }
 
   settings(): Settings {

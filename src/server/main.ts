@@ -5,6 +5,7 @@ import { Copies } from './db/copies.js'
 import { collectionFile, CollectionMissing, dataFolder } from './db/data-folder.js'
 import { lockFolder, type FolderLock } from './db/lock-folder.js'
 import { openDatabase, type Db } from './db/open-database.js'
+import { forecastAhead } from './forecast/elsewhere.js'
 import { House } from './house.js'
 
 /** Where to listen: this machine only. The next free port is taken when this one is busy. */
@@ -70,6 +71,7 @@ function listen(app: ReturnType<typeof createApp>, port: number, triesLeft: numb
     console.log(`Seligo is at http://${HOST}:${at}/  (collection in ${folder}; stop with Ctrl+C)`)
     lock.tell(`http://${HOST}:${at}/`)
     closeOnSignal(server)
+    forecastAhead(house)
     setTimeout(tidyUp, SEEN_FIRST_MS).unref()
   })
   server.on('error', (error: NodeJS.ErrnoException) => {

@@ -126,6 +126,33 @@ export function logPerUseOf(given: ContentFacts): { readonly mean: number; reado
   return momentsOf(pointsOf(disagreementOf(given) === null ? given : { ...given, label: null }, given))
 }
 
+/**
+ * What was left at earlier times, as shares of a full one: each with the logged uses and other losses since. Narrow where it was
+ * weighed, since what a use takes and what is left now move together.
+ */
+export function sharesBefore(
+  given: ContentFacts,
+  times: readonly { readonly uses: number; readonly lost: number }[],
+): Span[] {
+  const facts = disagreementOf(given) === null ? given : { ...given, label: null }
+  const points = pointsOf(facts, given)
+  const weights = weightsOf(points)
+  return times.map(({ uses, lost }) =>
+    spanOf(
+      points.flatMap(({ a, state }, n) =>
+        R_PROBABILITIES.map((p) => ({
+          value: Math.min(
+            1,
+            positiveQuantile(p, (state.mean[0] ?? 0) + a * uses + lost, state.sd(0)) /
+              Math.max(state.mean[1] ?? 0, 1e-9),
+          ),
+          weight: (weights[n] ?? 0) / R_PROBABILITIES.length,
+        })),
+      ),
+    ),
+  )
+}
+
 /** The grid of amounts per use, first over all that is likely, then over what what was seen leaves of it. */
 function pointsOf(facts: ContentFacts, given: ContentFacts): Point[] {
   const centre = Math.log(facts.amount.median) + facts.handShift

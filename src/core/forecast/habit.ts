@@ -1,5 +1,6 @@
 import trigamma from '@stdlib/math-base-special-trigamma'
-import { logistic, logit, roleLogit, type ForgottenSums, type Role } from './rate.js'
+import { logistic, logit, roleLogit, type ForgottenSums } from './rate.js'
+import type { Role } from './role.js'
 
 /** How a person differs from others: in what a use takes (log), and in how often things are used (log odds). */
 export interface Habit {

@@ -1,9 +1,6 @@
 import digamma from '@stdlib/math-base-special-digamma'
 import trigamma from '@stdlib/math-base-special-trigamma'
-
-/** How a thing stands among its like: the only one in reach, one of several, or not in reach at all. */
-export const ROLES = ['staple', 'rotation', 'occasional'] as const
-export type Role = (typeof ROLES)[number]
+import type { Role } from './role.js'
 
 /** Share of days on which a thing of that role is worn, before anything is known of it. Assumption. */
 const ROLE_RATES: Readonly<Record<Role, number>> = { staple: 0.5, rotation: 0.22, occasional: 0.08 }

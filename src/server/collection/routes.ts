@@ -116,6 +116,7 @@ export function collectionRoutes(house: House): Router {
     const head = queries.itemHead.get(id)
     if (!found || !head) return fail('unknown-item', { value: id })
     const spoiled = isSpoiled(found.shelfLife)
+    const goals = house.stock.goals([id], today).get(id) ?? []
     const wearDays = queries.wearDays.all(id).map((row) => row.day)
     const look = queries.lastLook.get(id)
     const answer: ItemAnswer = {
@@ -128,7 +129,13 @@ export function collectionRoutes(house: House): Router {
       pairs: care.pairsOf(id),
       photos: photos.of(id),
       ...house.measuring.of(found),
-      goals: (house.stock.goals([id], today).get(id) ?? []).map(({ goal }) => goal),
+      forecast: house.forecastViews.one(found),
+      outlooks: house.forecastViews.outlooks(
+        found,
+        goals.filter(({ stay }) => stay.rolled_out === null).map(({ goal }) => goal),
+      ),
+      guesses: house.guessing.of(id),
+      goals: goals.map(({ goal }) => goal),
       events: queries.events.all({ id }) as LifeEvent[],
       destinations: [
         ...destinationsFor({ opened: found.lifecycle !== 'unopened', eye: found.eye, lip: found.lip, spoiled }),

@@ -83,6 +83,7 @@ export const TABLES: Readonly<Record<string, TableEntry>> = {
   day_record: recorded('nothing'),
   away: recorded('everything'),
   low_season: recorded('everything'),
+  wear_less: recorded('everything'),
   unwritten: recorded('everything'),
   saved_face: recorded('nothing'),
   saved_face_item: recorded(
@@ -130,6 +131,8 @@ export const TABLES: Readonly<Record<string, TableEntry>> = {
   ),
   verdict: recorded('nothing', { item_id: 'move' }),
   review: recorded('nothing', { item_id: 'by hand' }),
+  guess: recorded('nothing', { item_id: 'move' }, pairOf(AUTO('guess'), 'item_id', 'made_on')),
+  forecast: { class: 'kept as shown', stale: 'nothing' },
   migration: { class: 'journal', stale: 'nothing' },
   change: { class: 'journal', stale: 'nothing' },
   change_row: { class: 'journal', stale: 'nothing' },

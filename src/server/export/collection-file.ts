@@ -3,7 +3,7 @@ import { counted } from '#core/words/counted'
 import { breachesOf } from '../db/house-rules.js'
 import type { Done } from '../db/journal.js'
 import { columnsOf } from '../db/table-columns.js'
-import { exportedTables } from '../db/tables.js'
+import { exportedTables, tablesOf } from '../db/tables.js'
 import { fail, ok, type Outcome } from '../failing.js'
 import type { House } from '../house.js'
 
@@ -83,11 +83,13 @@ export class CollectionFiles {
     const missing = file.tables.photo.length - photo.length
     // Rows refer to each other across tables; all of it is checked when the change is committed.
     db.pragma('defer_foreign_keys = ON')
-    for (const name of [...this.#tables].reverse()) db.prepare(`DELETE FROM "${name}"`).run()
+    const shown = new Set<string>(tablesOf('kept as shown'))
+    for (const name of [...this.#tables].reverse()) if (!shown.has(name)) db.prepare(`DELETE FROM "${name}"`).run()
     for (const name of this.#tables) {
       const columns = this.#columns.get(name) ?? []
       const insert = db.prepare(
-        `INSERT INTO "${name}" (${columns.map((c) => `"${c}"`).join(', ')}) VALUES (${columns.map((c) => `@${c}`).join(', ')})`,
+        // What was shown here stays; what was shown elsewhere comes beside it.
+        `INSERT ${shown.has(name) ? 'OR IGNORE ' : ''}INTO "${name}" (${columns.map((c) => `"${c}"`).join(', ')}) VALUES (${columns.map((c) => `@${c}`).join(', ')})`,
       )
       for (const [at, row] of (name === 'photo'
         ? photo

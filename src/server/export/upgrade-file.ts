@@ -1,11 +1,17 @@
 import { randomUUID } from 'node:crypto'
+import { DEFAULT_SETTINGS } from '#core/settings'
 import { COLLECTION_FILE_VERSION } from '#contract/collection-file'
 
 type Row = Record<string, unknown>
 type Tables = Record<string, Row[] | undefined>
 
 /** What each version of the file needs to become the next one, by the version it starts from. */
-const STEPS: Readonly<Record<number, (tables: Tables) => Tables>> = { 2: fromSecond, 3: fromThird, 4: fromFourth }
+const STEPS: Readonly<Record<number, (tables: Tables) => Tables>> = {
+  2: fromSecond,
+  3: fromThird,
+  4: fromFourth,
+  5: fromFifth,
+}
 
 /**
  * A collection file of an earlier version as one of today's. What is no collection file, or of a later version, is given back as
@@ -83,6 +89,29 @@ function fromFourth(tables: Tables): Tables {
       how: 'typed',
       cause: null,
     })),
+  }
+}
+
+/** The fifth version kept no forecasts and no guesses, knew no roles, and less of the scale. */
+function fromFifth(tables: Tables): Tables {
+  return {
+    ...tables,
+    guess: [],
+    forecast: [],
+    wear_less: [],
+    item: rowsOf(tables, 'item').map((row) => ({ ...row, role: null })),
+    setting: rowsOf(tables, 'setting').map((row) => ({ ...row, value: withDefaults(row['value']) })),
+  }
+}
+
+/** Settings that were not known then are as they are for one who never said. */
+function withDefaults(value: unknown): unknown {
+  if (typeof value !== 'string') return value
+  try {
+    const said: unknown = JSON.parse(value)
+    return isRow(said) ? JSON.stringify({ ...DEFAULT_SETTINGS, ...said }) : value
+  } catch {
+    return value
   }
 }
 

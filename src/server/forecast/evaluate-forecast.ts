@@ -4,7 +4,7 @@ import { evidenceOf, forecastOf, type ForecastFacts } from '#core/forecast/forec
 import { packageModelOf } from '#core/forecast/form-models'
 import { habitOf, NO_HABIT } from '#core/forecast/habit'
 import { labelGrams, useAmountOf } from '#core/forecast/use-amounts'
-import { ROLES } from '#core/forecast/rate'
+import { ROLES } from '#core/forecast/role'
 import type { Form } from '#core/item/form'
 import type { ModelType } from '#core/item/model-type'
 

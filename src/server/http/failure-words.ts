@@ -137,6 +137,7 @@ const WORDS = {
     conflict('They cannot be one as they are.', 'Both are on trial. Decide on one of them first.'),
   'unknown-reading': () => missing('reading'),
   'unknown-event': () => missing('event'),
+  'unknown-guess': () => missing('guess'),
   'unknown-weight': () => missing('weight'),
   'unknown-container': () => missing('container'),
   'unknown-check-in': () => missing('check-in'),

@@ -79,6 +79,8 @@ export class ProjectViews {
           outReason: head.out_reason,
           outWords: head.out_words,
           carried: head.carried_from !== null,
+          outlook:
+            head.rolled_out === null ? (this.#house.forecastViews.outlooks(item, [found.goal])[0] ?? null) : null,
         },
       ]
     })

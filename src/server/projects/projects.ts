@@ -118,6 +118,10 @@ export class Projects {
       carriedFrom,
       ...goalBindings(body.goal),
     })
+    if (body.guess) {
+      const guessed = this.#house.guessing.write(body.itemId, body.day, body.guess)
+      if (!guessed.ok) return guessed
+    }
     const name = part?.name ?? itemMark(item)
     return ok({
       words: body.beside ? `${name} goes along with ${project.name}` : `${name} rolled into ${project.name}`,
@@ -129,7 +133,7 @@ export class Projects {
   rollInMany(projectId: string, body: z.output<typeof RollInMany>): Answer {
     for (const stay of body.stays) {
       const { changeId, day, goal } = body
-      const done = this.rollIn(projectId, { changeId, day, goal, beside: false, ...stay })
+      const done = this.rollIn(projectId, { changeId, day, goal, beside: false, guess: null, ...stay })
       if (!done.ok) return done
     }
     const name = this.#queries.one.get(projectId)?.name ?? ''
@@ -201,6 +205,7 @@ export class Projects {
           headStart,
           by: { kind: into.by_day === null ? 'none' : 'project' },
         },
+        guess: null,
       },
       stayId,
     )

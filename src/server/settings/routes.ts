@@ -1,6 +1,6 @@
 import { Router } from 'express'
 import { fail, ok } from '../failing.js'
-import { AddAway, AddLowSeason, DropStretch, SaveSettings } from '#contract/settings'
+import { AddAway, AddLowSeason, AddWearLess, DropStretch, SaveSettings } from '#contract/settings'
 import type { House } from '../house.js'
 import { command, read } from '../http/routes.js'
 
@@ -20,6 +20,10 @@ export function settingsRoutes(house: House): Router {
   command(house, routes, 'post', '/low-seasons', AddLowSeason, 'add-low-season', (body) => stretches.addLowSeason(body))
   command(house, routes, 'post', '/low-seasons/:id/drop', DropStretch, 'drop-low-season', (_, { id = '' }) =>
     stretches.dropLowSeason(id),
+  )
+  command(house, routes, 'post', '/wear-less', AddWearLess, 'add-wear-less', (body) => stretches.addWearLess(body))
+  command(house, routes, 'post', '/wear-less/:id/drop', DropStretch, 'drop-wear-less', (_, { id = '' }) =>
+    stretches.dropWearLess(id),
   )
   return routes
 }

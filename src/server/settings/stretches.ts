@@ -2,7 +2,7 @@ import type { z } from 'zod'
 import { ok, type Outcome } from '../failing.js'
 import { dayMark, yearlyMark } from '#core/words/told'
 import type { Day } from '#core/calendar/day'
-import type { AddAway, AddLowSeason, StretchesAnswer } from '#contract/settings'
+import type { AddAway, AddLowSeason, AddWearLess, StretchesAnswer } from '#contract/settings'
 import { preparing } from '../db/query.js'
 import type { Db } from '../db/open-database.js'
 import type { Done } from '../db/journal.js'
@@ -19,7 +19,11 @@ export class Stretches {
   }
 
   all(): StretchesAnswer {
-    return { away: this.#queries.away.all(), lowSeasons: this.#queries.lowSeasons.all() }
+    return {
+      away: this.#queries.away.all(),
+      lowSeasons: this.#queries.lowSeasons.all(),
+      wearLess: this.#queries.wearLess.all(),
+    }
   }
 
   addAway(body: z.output<typeof AddAway>): Answer {
@@ -38,6 +42,16 @@ export class Stretches {
       words: `A low season from ${yearlyMark(body.from)} to ${yearlyMark(body.to)}`,
       answer: { id: body.id },
     })
+  }
+
+  addWearLess(body: z.output<typeof AddWearLess>): Answer {
+    this.#queries.addWearLess.run({ ...body })
+    return ok({ words: `Wearing less from ${dayMark(body.from)} on`, answer: { id: body.id } })
+  }
+
+  dropWearLess(id: string): Answer {
+    this.#queries.dropWearLess.run(id)
+    return ok({ words: 'Wearing as usual again', answer: { id } })
   }
 
   dropLowSeason(id: string): Answer {
@@ -64,6 +78,14 @@ export function stretchQueries(db: Db) {
       `INSERT INTO low_season (id, from_day, to_day, factor, words) VALUES (@id, @from, @to, @factor, @words)
        ON CONFLICT (id) DO UPDATE SET from_day = @from, to_day = @to, factor = @factor, words = @words, version = version + 1`,
     ),
+    wearLess: sql<[], { id: string; from: Day; factor: number; words: string }>(
+      'SELECT id, from_day AS "from", factor, words FROM wear_less ORDER BY from_day, id',
+    ),
+    addWearLess: sql(
+      `INSERT INTO wear_less (id, from_day, factor, words) VALUES (@id, @from, @factor, @words)
+       ON CONFLICT (id) DO UPDATE SET from_day = @from, factor = @factor, words = @words, version = version + 1`,
+    ),
+    dropWearLess: sql<[string]>('DELETE FROM wear_less WHERE id = ?'),
     dropLowSeason: sql<[string]>('DELETE FROM low_season WHERE id = ?'),
   }
 }

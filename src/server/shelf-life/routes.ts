@@ -1,5 +1,6 @@
 import { Router } from 'express'
 import type { House } from '../house.js'
+import type { ItemFacts } from '../stock/item-facts.js'
 
 export function shelfLifeRoutes(house: House): Router {
   const routes = Router()
@@ -12,8 +13,18 @@ export function shelfLifeRoutes(house: House): Router {
       return first < second ? -1 : first > second ? 1 : 0
     })
     // Thousands of items are not written anew for every reader: each is kept as JSON.
-    const head = JSON.stringify({ today, currency: house.settings().currency }).slice(0, -1)
+    const usual = usualPrices(items)
+    const races = items.map((item) => house.forecastViews.race(item, usual.get(item.wornAsId) ?? null))
+    const head = JSON.stringify({ today, currency: house.settings().currency, races }).slice(0, -1)
     response.type('json').send(`${head},"items":${house.stock.json(items)}}`)
   })
   return routes
+}
+
+/** What a thing of each category usually cost her: the middle of those with a price. */
+function usualPrices(items: readonly ItemFacts[]): Map<string, number> {
+  const prices = new Map<string, number[]>()
+  for (const { wornAsId, priceMinor } of items)
+    if (priceMinor !== null) prices.set(wornAsId, [...(prices.get(wornAsId) ?? []), priceMinor])
+  return new Map([...prices].map(([id, own]) => [id, own.sort((a, b) => a - b)[Math.floor(own.length / 2)] ?? 0]))
 }

@@ -97,6 +97,9 @@ export function stockQueries(db: Db) {
     lowSeasons: sql<[], { from_day: string; to_day: string; factor: number }>(
       'SELECT from_day, to_day, factor FROM low_season ORDER BY from_day, id',
     ),
+    wearLess: sql<[], { from_day: Day; factor: number }>(
+      'SELECT from_day, factor FROM wear_less ORDER BY from_day, id',
+    ),
     away: sql<[], DayRange>('SELECT earliest, latest FROM away ORDER BY earliest'),
   }
 }

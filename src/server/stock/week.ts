@@ -10,11 +10,13 @@ import {
 } from '#core/calendar/planned-week'
 import type { DayRange } from '#core/calendar/when'
 import type { Settings } from '#contract/settings'
+import { knownDaysOf, NO_END, type KnownDays } from './known-days.js'
 import type { StockQueries } from './queries.js'
 
 /** Low seasons are reckoned for stays this far back and dates this far ahead. */
 const YEARS_BACK = 10
 const YEARS_AHEAD = 10
+const ALWAYS = '1970-01-01' as Day
 /** The log is looked at over the weeks that are learned from, and as long before as tells where a stretch of it began. */
 const LOOKED_BACK_DAYS = LEARN_FROM_WEEKS * 7 + 56
 /** What lies further back is not asked about any more: it no longer bears on the week. */
@@ -46,7 +48,24 @@ export class HouseWeek {
       .flatMap(({ from_day: from, to_day: to, factor }) =>
         yearlyStretches({ from, to, factor }, year - YEARS_BACK, year + YEARS_AHEAD),
       )
-    return [...this.#queries.away.all(), ...seasons]
+    const less = this.#queries.wearLess
+      .all()
+      .map(({ from_day: earliest, factor }) => ({ earliest, latest: NO_END, factor }))
+    return [...this.#queries.away.all(), ...seasons, ...less]
+  }
+
+  /** Everything that is known of her days, for forecasts. */
+  knownDays(today: Day): KnownDays {
+    return knownDaysOf({
+      today,
+      recorded: this.#queries.recordedDays.all({ since: ALWAYS }).map((row) => row.day),
+      away: this.#queries.away.all(),
+      unwritten: this.#queries.unwritten.all(),
+      lowSeasons: this.#queries.lowSeasons
+        .all()
+        .map(({ from_day: from, to_day: to, factor }) => ({ from, to, factor })),
+      wearLess: this.#queries.wearLess.all().map(({ from_day: from, factor }) => ({ from, factor })),
+    })
   }
 
   /** The latest stretch that nobody wrote down and nobody was asked about; null when there is none to ask about. */

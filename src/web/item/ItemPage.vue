@@ -6,16 +6,16 @@ import { dateWords } from '#web/data/locale'
 import { useItem } from '#web/data/reads'
 import { useUnits } from '#web/data/units'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
-import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
-import { leftWords } from '#web/ui/words/gauge-words'
 import { capital } from '#web/ui/words/goal-words'
-import { fullName, kindAndMaker } from '#web/ui/words/item-words'
+import { fullName, kindAndMaker, usesWords } from '#web/ui/words/item-words'
 import { factsOf } from './item-facts'
 import ItemActs from './ItemActs.vue'
-import ItemNow from './ItemNow.vue'
+import ItemForecast from './ItemForecast.vue'
+import ItemLeft from './ItemLeft.vue'
 import ItemPairs from './ItemPairs.vue'
 import ItemPhotos from './ItemPhotos.vue'
+import ItemReckoned from './ItemReckoned.vue'
 import ItemReadings from './ItemReadings.vue'
 import ItemShades from './ItemShades.vue'
 import LifeLine from './LifeLine.vue'
@@ -49,21 +49,16 @@ watch(id, () => (backups.value = 0))
       and open it when you want to.
     </p>
     <div class="layout">
-      <figure class="plate">
-        <ItemGauge :item="item" size="large" />
-        <figcaption>
-          {{ leftWords(item) }}<span v-if="item.reading" class="quiet">, seen {{ dateWords(item.reading.day) }}</span>
-        </figcaption>
-      </figure>
-      <div class="right">
-        <ItemNow :answer="answer" />
-        <ItemActs v-if="item.endedOn === null" :item="item" @done="(result) => (backups = result.backups ?? 0)" />
-        <p v-else class="quiet">
-          {{ item.lifecycle === 'finished' ? 'Finished' : 'Left the collection' }} on {{ dateWords(item.endedOn) }}.
-        </p>
-      </div>
+      <ItemLeft :answer="answer" />
+      <ItemForecast v-if="answer.forecast" :answer="answer" :forecast="answer.forecast" />
+      <p v-else class="quiet">
+        {{ item.lifecycle === 'finished' ? 'Finished' : 'Left the collection' }} on
+        {{ item.endedOn ? dateWords(item.endedOn) : '' }}, after {{ usesWords(item.uses) }}.
+      </p>
     </div>
     <LifeLine :answer="answer" />
+    <ItemReckoned v-if="answer.forecast" :answer="answer" :forecast="answer.forecast" />
+    <ItemActs v-if="item.endedOn === null" :item="item" @done="(result) => (backups = result.backups ?? 0)" />
     <ItemShades :answer="answer" />
     <ItemReadings :answer="answer" />
     <v-expansion-panels multiple variant="accordion" class="facts">
@@ -88,33 +83,9 @@ watch(id, () => (backups.value = 0))
 <style scoped>
 .layout {
   display: grid;
-  grid-template-columns: minmax(240px, auto) minmax(0, 1fr);
+  grid-template-columns: minmax(300px, 0.8fr) minmax(0, 1.2fr);
   gap: 24px;
   align-items: stretch;
-}
-
-.plate {
-  margin: 0;
-  padding: 26px 34px 16px;
-  background: var(--plate);
-  color: #22262b;
-  border-radius: 12px;
-  box-shadow: inset 0 2px 6px var(--shade);
-  display: grid;
-  justify-items: center;
-  gap: 14px;
-  min-height: 290px;
-  align-content: center;
-}
-
-.plate .quiet {
-  color: #4a525b;
-}
-
-.right {
-  display: grid;
-  gap: 12px;
-  align-content: start;
 }
 
 .facts {
@@ -160,9 +131,5 @@ dd {
 
 .phone .layout {
   grid-template-columns: minmax(0, 1fr);
-}
-
-.phone .plate {
-  min-height: 240px;
 }
 </style>

@@ -7,7 +7,7 @@ import { dateWords } from '#web/data/locale'
 import { useUnits } from '#web/data/units'
 import { unitOf } from '#web/ui/words/measure-words'
 import { rowsOf } from './life-rows'
-import { lifeSeries, lifeSpan } from './life-series'
+import { lifeBands, lifeBody, lifeBracket, lifeSeries, lifeSpan } from './life-series'
 
 /** The chart is the heaviest of the page: the rest of it need not wait. */
 const TimeChart = defineAsyncComponent(() => import('#web/ui/chart/TimeChart.vue'))
@@ -19,6 +19,9 @@ const unit = computed(() => unitOf(units.value))
 const asTable = ref(false)
 const series = computed(() => lifeSeries(props.answer, unit.value))
 const span = computed(() => lifeSpan(props.answer))
+const bands = computed(() => lifeBands(props.answer))
+const body = computed(() => lifeBody(props.answer))
+const bracket = computed(() => lifeBracket(props.answer))
 const rows = computed(() => rowsOf(props.answer, unit.value))
 const weighed = computed(() => props.answer.readings.filter((reading) => reading.kind === 'gross').length)
 const label = computed(
@@ -36,12 +39,17 @@ const label = computed(
       :to="span.to"
       :series="series"
       :marks="span.marks"
-      :grams="weighed > 0"
+      :bands="bands"
+      :body="body"
+      :bracket="bracket"
+      :fill="answer.item.colour ?? answer.item.guess"
+      :grams="weighed > 0 && answer.forecast === null"
       :height="mobile ? 220 : 250"
     />
     <p class="key quiet">
-      Squares: weighed. Circles: by eye, hollow where doubtful, each with what it may be out by. Strokes below: worn.
-      Triangles: photos. Diamonds: what happened to the package.
+      Squares: weighed. Circles: by eye, hollow where doubtful, each with what it may be out by. Hatched: reckoned;
+      right of today what is likely ahead, dotted what was said before. Below: strokes worn, the body when it will be
+      gone, triangles photos, diamonds what happened to the package.
     </p>
     <v-btn variant="text" class="ml-n4" :aria-expanded="asTable" @click="asTable = !asTable">{{
       asTable ? 'Hide the table' : 'As a table'

@@ -1,16 +1,20 @@
-import { addDays, type Day } from '#core/calendar/day'
+import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import { leftByReading } from '#core/item/what-is-left'
 import { bareGiveOrTake } from '#core/measure/bare-words'
 import { LENGTH_STEP, LEVEL_STEP, WORD_STEP } from '#core/measure/reading'
 import type { ItemAnswer } from '#contract/item'
 import type { ReadingView } from '#contract/reading'
 import { dateWords } from '#web/data/locale'
-import type { ChartMark, ChartSeries } from '#web/ui/chart/time-series'
+import { CURVE_DAYS } from '#core/forecast/curve-days'
+import type { ChartBand, ChartBody, ChartBracket, ChartMark, ChartSeries } from '#web/ui/chart/time-series'
 import { anyReadingWords, EVENT_WORDS, type MassUnit } from '#web/ui/words/measure-words'
 
+/** So many former forecasts are drawn. */
+const BEFORE_SHOWN = 4
 /** Heights in the lane under the readings: worn lowest, photos above, what happened on top. */
-const LANE = { worn: 0.45, photo: 1.5, event: 2.45 } as const
-const MOST_AHEAD_DAYS = 730
+const LANE = { worn: 0.75, photo: 1.7, event: 2.5 } as const
+/** How far ahead is drawn: to the end of the fan, within this. */
+const MOST_AHEAD_DAYS = 1100
 
 /** Everything that is known of a thing along the days, as it is drawn. */
 export function lifeSeries(answer: ItemAnswer, unit: MassUnit): ChartSeries[] {
@@ -71,25 +75,40 @@ export function lifeSeries(answer: ItemAnswer, unit: MassUnit): ChartSeries[] {
       })),
     },
   ]
+  const scale = shareScale(answer)
   // Each series of weighings is a line of its own: what is around the content changed between them.
   for (const n of [...new Set(gross.map((reading) => reading.series))])
     series.push({
       label: 'Weighed',
       shape: 'rect',
-      axis: 'grams',
+      axis: scale ? 'share' : 'grams',
       ink: 'ink',
-      joined: true,
+      joined: scale === null,
       hollow: false,
       points: gross
         .filter((reading) => reading.series === n && !reading.doubtful)
-        .map((reading) => ({
-          day: reading.day,
-          value: reading.value ?? 0,
-          words: anyReadingWords(reading, unit),
-          give: (reading.resolution ?? 0) / 2,
-        })),
+        .map((reading) => {
+          const pack = scale?.packages[n]
+          const grams = reading.value ?? 0
+          return {
+            day: reading.day,
+            // Above the package it lies in, of a full one: on the scale of what is left.
+            value: scale && pack ? Math.max(0, Math.min(100, (100 * (grams - pack.mean)) / scale.full)) : grams,
+            words: anyReadingWords(reading, unit),
+            give:
+              scale && pack
+                ? (100 * (pack.sd + (reading.resolution ?? 0) / 2)) / scale.full
+                : (reading.resolution ?? 0) / 2,
+          }
+        }),
     })
   return series.filter((each) => each.points.length > 0)
+}
+
+/** What a full one holds and its packages weigh, where that is reckoned: then weighings stand on the scale of what is left. */
+function shareScale({ forecast }: ItemAnswer): { full: number; packages: { mean: number; sd: number }[] } | null {
+  if (forecast === null || forecast.share.middle <= 0) return null
+  return { full: forecast.grams.middle / forecast.share.middle, packages: forecast.packages }
 }
 
 function eyePoint(reading: ReadingView, unit: MassUnit, shade: string) {
@@ -111,6 +130,58 @@ function eyePoint(reading: ReadingView, unit: MassUnit, shade: string) {
   }
 }
 
+/** What is likely of a thing along the days: the ribbon so far, the fan ahead, and what fans once said. */
+export function lifeBands({ forecast, readings }: ItemAnswer): ChartBand[] {
+  if (forecast === null) return []
+  const percent = ({ day, low, middle, high }: { day: Day; low: number; middle: number; high: number }) => ({
+    day,
+    low: 100 * low,
+    middle: 100 * middle,
+    high: 100 * high,
+  })
+  const past = forecast.past.map(percent)
+  return [
+    ...forecast.before
+      .filter((_, n) => n % Math.ceil(forecast.before.length / BEFORE_SHOWN) === 0)
+      .map((each): ChartBand => {
+        const at = { day: each.madeOn, low: 100 * each.share, high: 100 * each.share }
+        return {
+          kind: 'before',
+          points: [at, { day: each.low, low: 0, high: heightAt(each, each.low) }, { day: each.high, low: 0, high: 0 }],
+        }
+      }),
+    // Without a single reading the past would be drawn from the tables alone.
+    ...(readings.some((reading) => !reading.doubtful && reading.partId === null)
+      ? [{ kind: 'ribbon', points: past } as const]
+      : []),
+    { kind: 'fan', points: forecast.fan.map(percent) },
+  ]
+}
+
+/** The upper edge of what a fan once was: a straight line down to its last day. */
+function heightAt(each: { madeOn: Day; share: number; high: Day }, day: Day): number {
+  const all = daysBetween(each.madeOn, each.high)
+  return all <= 0 ? 0 : 100 * each.share * (1 - daysBetween(each.madeOn, day) / all)
+}
+
+/** When it will be gone, for the lane. */
+export function lifeBody({ forecast }: ItemAnswer): ChartBody | null {
+  if (forecast === null) return null
+  const points = [
+    { day: forecast.last, chance: 0 },
+    ...forecast.curve.map((chance, n) => ({ day: addDays(forecast.last, CURVE_DAYS[n] ?? 0), chance })),
+  ]
+  return { points }
+}
+
+/** The goal that its gauge shows, from roll-in to its date. */
+export function lifeBracket({ item }: ItemAnswer): ChartBracket | null {
+  const { goal } = item
+  if (goal === null || goal.by === null) return null
+  const aim = goal.target === null ? '' : `goal: ${goal.uses} of ${goal.target}`
+  return { from: goal.rolledIn, to: goal.by, words: goal.usesLeft === null ? 'goal' : aim }
+}
+
 /** The days that the life line goes over, and those that stand over everything. */
 export function lifeSpan(answer: ItemAnswer): { from: Day; to: Day; marks: ChartMark[] } {
   const { item, today } = answer
@@ -123,7 +194,8 @@ export function lifeSpan(answer: ItemAnswer): { from: Day; to: Day; marks: Chart
     answer.readings[0]?.day,
     addDays(today, -60),
   ])
-  const ends = [today, endedOn, shelfLife.lastGood?.latest].flatMap((day) => day ?? []).sort()
+  const fan = answer.forecast?.fan.at(-1)?.day
+  const ends = [today, endedOn, shelfLife.lastGood?.latest, fan].flatMap((day) => day ?? []).sort()
   const farthest = addDays(today, MOST_AHEAD_DAYS)
   const last = ends.at(-1) ?? today
   const to = addDays(last > farthest ? farthest : last, 12)

@@ -14,7 +14,8 @@ import { Scatter } from 'vue-chartjs'
 import { useTheme } from 'vuetify'
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import { dateWords, dayFormat, numberWords } from '#web/data/locale'
-import type { ChartMark, ChartSeries } from './time-series'
+import { drawBand, drawBody, drawBracket, type Ground } from './draw-bands'
+import type { ChartBand, ChartBody, ChartBracket, ChartMark, ChartSeries } from './time-series'
 
 /** Readings, uses and events along one axis of days. What it shows stands in a table beside it, for readers and copying. */
 const props = defineProps<{
@@ -23,6 +24,11 @@ const props = defineProps<{
   to: Day
   series: readonly ChartSeries[]
   marks: readonly ChartMark[]
+  bands?: readonly ChartBand[]
+  body?: ChartBody | null
+  bracket?: ChartBracket | null
+  /** The colour of the thing itself. */
+  fill?: string | null
   /** The right axis, where weights are drawn. */
   grams?: boolean
   height?: number
@@ -74,7 +80,7 @@ const data = computed<ChartData<'scatter'>>(() => ({
 }))
 
 /** How the height is shared between the lane and the readings. */
-const LANE_WEIGHT = 1.3
+const LANE_WEIGHT = 1.6
 const SHARE_WEIGHT = 4
 const gramsRange = computed(() => {
   const values = props.series
@@ -165,6 +171,31 @@ const options = computed<ChartOptions<'scatter'>>(() => ({
   },
 }))
 
+/** What is likely, under everything that was seen. */
+const likely: Plugin<'scatter'> = {
+  id: 'likely',
+  beforeDatasetsDraw(chart) {
+    const { ctx, chartArea, scales } = chart
+    const [x, share, lane] = [scales['x'], scales['share'], scales['lane']]
+    if (!x || !share || !lane) return
+    const ground: Ground = {
+      ctx,
+      x: (day) => x.getPixelForValue(at(day)),
+      y: (value) => share.getPixelForValue(value),
+      lane: (height) => lane.getPixelForValue(height),
+      inks: { ...inks.value, fill: props.fill ?? inks.value.primary },
+    }
+    ctx.save()
+    ctx.beginPath()
+    ctx.rect(chartArea.left, chartArea.top, chartArea.width, chartArea.height)
+    ctx.clip()
+    for (const band of props.bands ?? []) drawBand(ground, band)
+    if (props.body) drawBody(ground, props.body, props.marks.find((mark) => mark.kind === 'end')?.day ?? null)
+    if (props.bracket) drawBracket(ground, props.bracket)
+    ctx.restore()
+  },
+}
+
 /** Error bars, and the days that stand over everything: today, the last good day. */
 const overlay: Plugin<'scatter'> = {
   id: 'overlay',
@@ -213,7 +244,7 @@ const overlay: Plugin<'scatter'> = {
 
 <template>
   <div class="time-chart" :style="{ height: `${height ?? 240}px` }">
-    <Scatter :data="data" :options="options" :plugins="[overlay]" role="img" :aria-label="label" />
+    <Scatter :data="data" :options="options" :plugins="[likely, overlay]" role="img" :aria-label="label" />
   </div>
 </template>
 

@@ -20,6 +20,28 @@ export interface ChartPoint {
   readonly give?: number
 }
 
+/** What is likely along the days: between two lines, of the axis of shares in percent. */
+export interface ChartBand {
+  /** *ribbon* = reckoned of the past, *fan* = of what is ahead, *before* = what a fan once was. */
+  readonly kind: 'ribbon' | 'fan' | 'before'
+  readonly points: readonly {
+    readonly day: Day
+    readonly low: number
+    readonly high: number
+    readonly middle?: number
+  }[]
+}
+
+/** In the lane: when it will be gone, as a body whose thickness is how likely; and from when to when a goal runs. */
+export interface ChartBody {
+  readonly points: readonly { readonly day: Day; readonly chance: number }[]
+}
+export interface ChartBracket {
+  readonly from: Day
+  readonly to: Day
+  readonly words: string
+}
+
 /** A day that stands over everything. */
 export interface ChartMark {
   readonly day: Day

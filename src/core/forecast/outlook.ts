@@ -1,0 +1,93 @@
+import type { Span } from './content.js'
+import { CURVE_DAYS } from './curve-days.js'
+import { availableDays, chanceWithin, daysFor, finishSpan, goalUses, type Calendar } from './finish.js'
+import { phiInverse } from './normal.js'
+import type { Forecast } from './forecast.js'
+import { logistic } from './rate.js'
+
+/** Where the fan is drawn: parts of the way to the latest likely finish. */
+const FAN_STEPS = 16
+/** Equally likely rates that a fan is drawn from. */
+const RATE_STEPS = 5
+
+/** What is left along the days ahead, as shares of a full one. */
+export interface FanPoint extends Span {
+  readonly days: number
+}
+
+/** Uses left and share left that go together: more left is more uses left. */
+export function atomsOf({ content }: Pick<Forecast, 'content'>): { readonly uses: number; readonly share: number }[] {
+  const { usesLeft, share } = content
+  return usesLeft.map((uses, n) => ({ uses, share: along(share, (n + 0.5) / usesLeft.length) }))
+}
+
+/** A likely span as a function of the chance, in straight lines between and beyond what is known of it. */
+function along({ low, middle, high }: Span, p: number): number {
+  const at = p < 0.5 ? middle + ((p - 0.5) / 0.4) * (middle - low) : middle + ((p - 0.5) / 0.4) * (high - middle)
+  return Math.min(1, Math.max(0, at))
+}
+
+/** The fan from the last known day to where nine tenths of the chances have finished it, or to the end of what is drawn. */
+export function fanOf(forecast: Forecast, most: number): FanPoint[] {
+  const { rate, calendar, finish } = forecast
+  const atoms = atomsOf(forecast)
+  const rates = Array.from({ length: RATE_STEPS }, (_, n) =>
+    logistic(rate.mean + Math.sqrt(rate.variance) * phiInverse((n + 0.5) / RATE_STEPS)),
+  )
+  const end = Math.min(finish.high, most)
+  return Array.from({ length: FAN_STEPS + 1 }, (_, n) => {
+    const days = end * (n / FAN_STEPS) ** 1.4
+    const available = availableDays(days, calendar)
+    const left = atoms
+      .flatMap(({ uses, share }) => rates.map((each) => share * Math.max(0, 1 - (available * each) / uses)))
+      .sort((a, b) => a - b)
+    const at = (p: number): number => left[Math.min(left.length - 1, Math.floor(p * left.length))] ?? 0
+    return { days, low: at(0.1), middle: at(0.5), high: at(0.9) }
+  })
+}
+
+/** The chance of being finished by each of the days of `CURVE_DAYS`. */
+export function curveOf({ content, rate, calendar }: Forecast): number[] {
+  return CURVE_DAYS.map((days) => chanceWithin(days, content.usesLeft, rate, calendar))
+}
+
+/** What a goal asks for: uses, or to be down to a share of what a full one holds. */
+export type GoalAim =
+  | { readonly kind: 'uses'; readonly target: number; readonly done: number }
+  | { readonly kind: 'share'; readonly left: number }
+
+/** Uses that a goal still asks for, as equally likely numbers. */
+export function usesUntil(forecast: Pick<Forecast, 'content'>, aim: GoalAim): number[] {
+  if (aim.kind === 'uses') return goalUses(aim.target, aim.done)
+  return atomsOf(forecast).map(({ uses, share }) =>
+    share <= aim.left ? 0.5 : Math.max(0.5, (uses * (share - aim.left)) / share),
+  )
+}
+
+export interface Outlook {
+  /** Days ahead by which it is reached. */
+  readonly days: Span
+  /** Days ahead by which it is nearly sure (.85). */
+  readonly sure: number
+  /** Chance that it is reached by its date; null without one. */
+  readonly chance: number | null
+}
+
+/** When a goal will be reached, if it goes on like this. `until` = days to its date. */
+export function outlookOf(
+  { content, rate, calendar }: Pick<Forecast, 'content' | 'rate' | 'calendar'>,
+  aim: GoalAim,
+  until: number | null,
+): Outlook {
+  const uses = usesUntil({ content }, aim)
+  return {
+    days: finishSpan(uses, rate, calendar),
+    sure: daysFor(0.85, uses, rate, calendar),
+    chance: until === null ? null : chanceWithin(until, uses, rate, calendar),
+  }
+}
+
+/** Usual days until a day, and uses to be expected by then, of this rate in the middle. */
+export function usesExpected(rate: Forecast['rate'], calendar: Calendar, days: number): number {
+  return availableDays(days, calendar) * logistic(rate.mean)
+}

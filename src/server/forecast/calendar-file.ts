@@ -1,0 +1,103 @@
+import ical, { ICalCalendarMethod, ICalEventTransparency } from 'ical-generator'
+import { addDays, addMonths, type Day } from '#core/calendar/day'
+import { counted } from '#core/words/counted'
+import { callOf } from '#core/item/naming'
+import { preparing } from '../db/query.js'
+import type { House } from '../house.js'
+
+/** What lies further back than this is no longer in the calendar. */
+const BACK_DAYS = 60
+/** Check-ins are a month apart. Common practice, no source. */
+const CHECK_IN_MONTHS = 1
+
+interface Entry {
+  /** Stays the same for as long as it is about the same thing. */
+  readonly uid: string
+  readonly day: Day
+  readonly words: string
+  readonly more: string
+}
+
+/** Days that she may want in her calendar, as an iCalendar file (RFC 5545): whole days that block no time. */
+export function calendarFile(house: House): string {
+  const today = house.today()
+  const calendar = ical({
+    name: 'Seligo',
+    prodId: { company: 'Seligo', product: 'Seligo', language: 'EN' },
+    method: ICalCalendarMethod.PUBLISH,
+    ttl: 60 * 60 * 12,
+  })
+  for (const { uid, day, words, more } of entriesOf(house, today)) {
+    if (day < addDays(today, -BACK_DAYS)) continue
+    calendar.createEvent({
+      id: `${uid}@seligo`,
+      start: day,
+      end: addDays(day, 1),
+      allDay: true,
+      summary: words,
+      description: more,
+      transparency: ICalEventTransparency.TRANSPARENT,
+      // When it was made would change the file though nothing else did.
+      stamp: `${today}T00:00:00Z`,
+    })
+  }
+  return calendar.toString()
+}
+
+function entriesOf(house: House, today: Day): Entry[] {
+  const sql = preparing(house.db)
+  const name = (id: string): string => house.stock.names([id]).get(id) ?? 'an item'
+  const items = house.stock.facts(house.stock.presentIds(), today)
+  const lastGood = items.flatMap((item): Entry[] =>
+    item.shelfLife.actOn === null
+      ? []
+      : [
+          {
+            uid: `last-good-${item.id}`,
+            day: item.shelfLife.actOn,
+            words: `Last good day: ${callOf(item)}`,
+            more: item.eye ? 'Worn at the eye: stop using it after this day.' : '',
+          },
+        ],
+  )
+  const trials = sql<[], { id: string; item_id: string; due_on: Day }>(
+    'SELECT id, item_id, due_on FROM trial WHERE closed_on IS NULL',
+  )
+    .all()
+    .map(({ id, item_id, due_on }): Entry => ({
+      uid: `trial-${id}`,
+      day: due_on,
+      words: `Trial ends: ${name(item_id)}`,
+      more: '',
+    }))
+  const projects = sql<[], { id: string; name: string; by_day: Day }>(
+    'SELECT id, name, by_day FROM project WHERE closed_on IS NULL AND by_day IS NOT NULL',
+  )
+    .all()
+    .map((row): Entry => ({ uid: `project-${row.id}`, day: row.by_day, words: `Project ends: ${row.name}`, more: '' }))
+  const last = sql<[], { day: Day | null }>('SELECT max(coalesce(closed_on, started_on)) AS day FROM check_in').get()
+    ?.day
+  const checkIns: Entry[] = last
+    ? [
+        {
+          uid: 'check-in-next',
+          day: addMonths(last, CHECK_IN_MONTHS),
+          words: 'Check in',
+          more: 'A month after the last one.',
+        },
+      ]
+    : []
+  const needs = house.supplying.all().categories.flatMap(({ categoryId, category, need, items: n }): Entry[] =>
+    need?.middle
+      ? [
+          {
+            uid: `need-${categoryId}`,
+            day: need.middle,
+            words: `Something new wanted: ${category}`,
+            more: `About then ${counted(n, 'thing')} in stock will be used up or no longer good.`,
+          },
+        ]
+      : [],
+  )
+  return [...lastGood, ...trials, ...projects, ...checkIns, ...needs]
+}

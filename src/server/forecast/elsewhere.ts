@@ -1,0 +1,36 @@
+import { Worker } from 'node:worker_threads'
+import { nextRollOver, type House } from '../house.js'
+import type { Prepared } from './forecasts.js'
+
+/** A little after her day begins. */
+const AFTER_ROLL_OVER_MS = 2000
+
+/** All forecasts of today, reckoned in a thread of its own. */
+function reckoned(house: House): Promise<Prepared> {
+  return new Promise((resolve, reject) => {
+    const worker = new Worker(new URL('./forecast-worker.js', import.meta.url), {
+      workerData: { file: house.db.name, today: house.today() },
+    })
+    worker.once('message', (answer: Prepared) => resolve(answer))
+    worker.once('error', reject)
+    worker.once('exit', () => reject(new Error('it ended without an answer')))
+  })
+}
+
+/**
+ * From now on forecasts are made ahead, at the start and whenever her day begins, and kept as they are shown: at a roll-in, at a
+ * reading, and every four weeks.
+ */
+export function forecastAhead(house: House): void {
+  const { forecasts, forecastKeeping, journal } = house
+  journal.listen((touched) => void forecasts.whenReady().then(() => house.db.open && forecastKeeping.after(touched)))
+  void day()
+
+  async function day(): Promise<void> {
+    await forecasts.prepare(() => reckoned(house))
+    if (!house.db.open) return
+    forecastKeeping.due()
+    const next = nextRollOver(house.now(), house.settings().rollOverHour).getTime() - house.now().getTime()
+    setTimeout(() => void day(), next + AFTER_ROLL_OVER_MS).unref()
+  }
+}

@@ -1,0 +1,253 @@
+import { addDays, daysBetween, type Day } from '#core/calendar/day'
+import { forecastOf, evidenceOf, type Forecast, type ForecastFacts } from '#core/forecast/forecast'
+import { habitOf, type Habit } from '#core/forecast/habit'
+import type { Role } from '#core/forecast/role'
+import { contentFactsOf, type ThingMeasured } from '#core/measure/content-facts'
+import type { TouchedRow } from '../db/journal.js'
+import type { Db } from '../db/open-database.js'
+import type { ItemFacts } from '../stock/item-facts.js'
+import { shadeOf, thingOf } from '../stock/measured.js'
+import type { Stock } from '../stock/stock.js'
+import { forecastQueries } from './queries.js'
+import { aheadOf, numbered, type KnownDays } from '../stock/known-days.js'
+
+/** A thing's forecast with what it was made from. */
+export interface ItemForecast {
+  readonly itemId: string
+  /** Days are counted from the one after this. */
+  readonly last: Day
+  readonly role: Role
+  /** She said it herself; else the drawer tells. */
+  readonly roleSaid: boolean
+  readonly facts: ForecastFacts
+  readonly forecast: Forecast
+}
+
+/** What tells a thing's role: what she said, and what lies in the drawer. */
+interface Drawer {
+  readonly said: ReadonlyMap<string, Role>
+  readonly inDrawer: ReadonlySet<string>
+  /** How many of each category, by what they are worn as. */
+  readonly rivals: ReadonlyMap<string, number>
+}
+
+/** All forecasts of a day, with what each was made from. */
+export interface Prepared {
+  readonly day: Day
+  readonly habit: Habit
+  readonly found: readonly Kept[]
+}
+
+interface Kept {
+  readonly key: string
+  readonly found: ItemForecast
+}
+
+/** Anything under this many rows is looked at row by row; more forgets everything. */
+const MANY = 400
+/** Tables whose rows bear on the forecasts of everything. */
+const OF_ALL = new Set(['setting', 'category', 'product', 'package_weight', 'kept_container'])
+/** Tables whose rows name the item they bear on. */
+const OF_ITEM: Readonly<Record<string, string>> = {
+  item: 'id',
+  part: 'item_id',
+  wear: 'item_id',
+  measurement: 'item_id',
+  item_event: 'item_id',
+  placement: 'item_id',
+  stay: 'item_id',
+}
+
+/**
+ * When each thing will be finished, kept until a change touches what it is made from. Her habit is reckoned once a day: a tally
+ * moves its own thing and no other.
+ */
+export class Forecasts {
+  readonly #stock: Stock
+  readonly #today: () => Day
+  readonly #queries
+  readonly #kept = new Map<string, Kept>()
+  /** What is being reckoned elsewhere, and what was touched since. */
+  #ready: Promise<void> | null = null
+  #meanwhile: { readonly ids: Set<string>; all: boolean } | null = null
+  #habit: { readonly day: Day; readonly habit: Habit } | null = null
+  #days: KnownDays | null = null
+  #drawer: Drawer | null = null
+
+  constructor(db: Db, stock: Stock, today: () => Day) {
+    this.#stock = stock
+    this.#today = today
+    this.#queries = forecastQueries(db)
+  }
+
+  /** Drops what a change touched. */
+  forget(touched: readonly TouchedRow[]): void {
+    this.#days = null
+    this.#drawer = null
+    if (touched.length > MANY || touched.some(({ tbl }) => OF_ALL.has(tbl))) {
+      if (this.#meanwhile) this.#meanwhile.all = true
+      return this.#kept.clear()
+    }
+    for (const { tbl, before, after } of touched) {
+      const column = OF_ITEM[tbl]
+      if (column === undefined) continue
+      for (const image of [before, after])
+        if (image !== null) this.#drop(String((JSON.parse(image) as Record<string, unknown>)[column]))
+    }
+  }
+
+  #drop(id: string): void {
+    this.#kept.delete(id)
+    this.#meanwhile?.ids.add(id)
+  }
+
+  /** Her habit of today, and first passes of everything: what takes long in a large collection. */
+  habit(): Habit {
+    const day = this.#today()
+    if (this.#habit?.day === day) return this.#habit.habit
+    const ids = [...this.#stock.presentIds(), ...this.#queries.finishedIds.all().map((row) => row.id)]
+    const habit = habitOf(this.#stock.facts(ids, day).map((item) => evidenceOf(this.factsOf(item))))
+    this.#habit = { day, habit }
+    return habit
+  }
+
+  /** Everything that is there, reckoned at once: what another thread does. */
+  all(): Prepared {
+    const day = this.#today()
+    const habit = this.habit()
+    const found = this.#stock.facts(this.#stock.presentIds(), day).map((item) => {
+      const forecast = this.of(item)
+      return { key: this.keyOf(item), found: forecast }
+    })
+    return { day, habit, found }
+  }
+
+  /**
+   * Has everything reckoned elsewhere, so that nobody waits for it here. What a change touches meanwhile is left for later.
+   */
+  async prepare(elsewhere: () => Promise<Prepared>): Promise<void> {
+    const touched = { ids: new Set<string>(), all: false }
+    this.#meanwhile = touched
+    const taking = elsewhere().then(
+      ({ day, habit, found }) => {
+        if (day === this.#today()) {
+          this.#habit = { day, habit }
+          if (!touched.all)
+            for (const each of found) if (!touched.ids.has(each.found.itemId)) this.#kept.set(each.found.itemId, each)
+        }
+      },
+      // Then it is reckoned here, by whoever asks first.
+      (error: unknown) => console.error('Forecasts could not be made ahead:', error),
+    )
+    this.#ready = taking
+    await taking
+    if (this.#ready === taking) this.#ready = null
+    if (this.#meanwhile === touched) this.#meanwhile = null
+  }
+
+  /** Resolves when what is being reckoned elsewhere is there; at once where nothing is. */
+  whenReady(): Promise<void> {
+    return this.#ready ?? Promise.resolve()
+  }
+
+  of(item: ItemFacts): ItemForecast {
+    const habit = this.habit()
+    const key = this.keyOf(item)
+    const known = this.#kept.get(item.id)
+    if (known?.key === key) return known.found
+    const found = this.#make(item, this.factsOf(item), habit)
+    this.#kept.set(item.id, { key, found })
+    return found
+  }
+
+  /** The forecast of one shade of a palette; null where it is no shade of it. */
+  ofShade(item: ItemFacts, partId: string): ItemForecast | null {
+    const part = item.parts.find((each) => each.id === partId)
+    if (!part) return null
+    const measured = this.#stock.measured.of(item.id)
+    const days = this.#queries.shadeDays.all(item.id).filter((row) => row.part_id === partId)
+    const thing = shadeOf(
+      item,
+      part,
+      item.parts,
+      measured,
+      days.map((row) => row.day),
+    )
+    return this.#make(item, this.#factsBy(item, thing, part.finishedOn), this.habit())
+  }
+
+  /** Everything that holds one forecast together beside its own rows: when it changes, it is made anew. */
+  keyOf(item: ItemFacts): string {
+    const { amount, rate } = this.habit()
+    return `${item.version} ${this.roleOf(item).role} ${amount} ${rate} ${this.days().key}`
+  }
+
+  roleOf(item: ItemFacts): { readonly role: Role; readonly said: boolean } {
+    const { said, inDrawer, rivals } = this.#standing()
+    const own = said.get(item.id)
+    if (own !== undefined) return { role: own, said: true }
+    if (!inDrawer.has(item.id)) return { role: 'occasional', said: false }
+    return { role: (rivals.get(item.wornAsId) ?? 0) > 1 ? 'rotation' : 'staple', said: false }
+  }
+
+  days(): KnownDays {
+    const today = this.#today()
+    if (this.#days?.today !== today) this.#days = this.#stock.days.knownDays(today)
+    return this.#days
+  }
+
+  factsOf(item: ItemFacts): ForecastFacts {
+    return this.#factsBy(item, thingOf(item, this.#stock.measured.of(item.id)), item.endedOn)
+  }
+
+  /** The facts with the days as numbers from the first on which anything is known of it. */
+  #factsBy(item: ItemFacts, thing: ThingMeasured, ended: Day | null): ForecastFacts {
+    const days = this.days()
+    const { focus = null, added = null } = this.#queries.standing.get(item.id) ?? {}
+    const last = ended !== null && ended < days.last ? ended : days.last
+    const first = firstKnown(item, thing.days, days.first, added, last)
+    return {
+      content: contentFactsOf(thing),
+      log: {
+        role: this.roleOf(item).role,
+        cut: daysBetween(first, last),
+        uses: thing.days.filter((day) => day >= first && day <= last).map((day) => daysBetween(first, day)),
+        out: numbered(days.out, first),
+        focus: focus === null ? null : daysBetween(first, focus),
+      },
+      ahead: aheadOf(days),
+    }
+  }
+
+  #make(item: ItemFacts, facts: ForecastFacts, habit: Habit): ItemForecast {
+    const { role, said } = this.roleOf(item)
+    return { itemId: item.id, last: this.days().last, role, roleSaid: said, facts, forecast: forecastOf(facts, habit) }
+  }
+
+  #standing(): Drawer {
+    if (this.#drawer !== null) return this.#drawer
+    const rows = this.#queries.inDrawer.all()
+    const rivals = new Map<string, number>()
+    for (const { category_id: category } of rows) rivals.set(category, (rivals.get(category) ?? 0) + 1)
+    this.#drawer = {
+      said: new Map(this.#queries.saidRoles.all().map((row) => [row.id, row.role])),
+      inDrawer: new Set(rows.map((row) => row.id)),
+      rivals,
+    }
+    return this.#drawer
+  }
+}
+
+/**
+ * The first day that tells how often it is used: open, in the log, and written down in the collection; a use before that is where
+ * it begins. The day after the last known one where nothing is known.
+ */
+function firstKnown(item: ItemFacts, uses: readonly Day[], log: Day, added: string | null, last: Day): Day {
+  const none = addDays(last, 1)
+  if (item.lifecycle === 'unopened') return none
+  const opened = item.opening.within?.latest ?? log
+  const from = [log, opened, added?.slice(0, 10) ?? log].sort().at(-1) as Day
+  const [used] = uses
+  const first = used !== undefined && used < from ? used : from
+  return first > none ? none : first
+}

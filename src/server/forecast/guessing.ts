@@ -1,0 +1,63 @@
+import type { z } from 'zod'
+import { counted } from '#core/words/counted'
+import { itemMark } from '#core/words/told'
+import type { AddGuess, GuessBody, SetRole } from '#contract/forecast'
+import type { Day } from '#core/calendar/day'
+import type { Done } from '../db/journal.js'
+import { fail, ok, type Outcome } from '../failing.js'
+import type { House } from '../house.js'
+import { forecastQueries } from './queries.js'
+
+type Answer = Outcome<Done<{ id: string }>>
+
+/** Her own guesses of how long things last, and what she says of how they stand among their like. */
+export class Guessing {
+  readonly #house: House
+  readonly #queries
+
+  constructor(house: House) {
+    this.#house = house
+    this.#queries = forecastQueries(house.db)
+  }
+
+  add(itemId: string, body: z.output<typeof AddGuess>): Answer {
+    const item = this.#house.stock.one(itemId, this.#house.today())
+    if (!item) return fail('unknown-item', { value: itemId })
+    if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
+    if (body.day > this.#house.today()) return fail('day-in-future', { value: body.day })
+    return this.write(itemId, body.day, body)
+  }
+
+  /** One to a day: a second thought takes the place of the first. */
+  write(itemId: string, day: Day, { id, months }: z.output<typeof GuessBody>): Answer {
+    if (this.#queries.guess.get(id)) return fail('id-taken', { value: id })
+    const before = this.#queries.guessOn.get({ itemId, day })
+    if (before) this.#queries.dropGuess.run(before.id)
+    this.#queries.addGuess.run({ id, itemId, day, months })
+    const item = this.#house.stock.one(itemId, this.#house.today())
+    return ok({
+      words: `Guessed ${counted(months, 'month')} for ${item ? itemMark(item) : 'an item'}`,
+      answer: { id },
+    })
+  }
+
+  drop(id: string): Answer {
+    if (!this.#queries.guess.get(id)) return fail('unknown-guess', { value: id })
+    this.#queries.dropGuess.run(id)
+    return ok({ words: 'Removed a guess', answer: { id } })
+  }
+
+  setRole(itemId: string, { role }: z.output<typeof SetRole>): Answer {
+    const item = this.#house.stock.one(itemId, this.#house.today())
+    if (!item) return fail('unknown-item', { value: itemId })
+    this.#queries.setRole.run({ id: itemId, role })
+    return ok({
+      words: role === null ? `${itemMark(item)} is reckoned as the drawer tells` : `${itemMark(item)} is ${role}`,
+      answer: { id: itemId },
+    })
+  }
+
+  of(itemId: string): { id: string; madeOn: Day; months: number }[] {
+    return this.#queries.guesses.all(itemId).map(({ id, made_on: madeOn, months }) => ({ id, madeOn, months }))
+  }
+}

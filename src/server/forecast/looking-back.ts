@@ -1,0 +1,183 @@
+import { addDays, daysBetween, type Day } from '#core/calendar/day'
+import { categoryFactor, guessFactor, MONTH_DAYS, pinballLoss, type GuessFactor } from '#core/forecast/guesses'
+import { itemMark } from '#core/words/told'
+import type { FactorView, LookBackAnswer } from '#contract/forecast'
+import type { House } from '../house.js'
+import type { ItemFacts } from '../stock/item-facts.js'
+import { forecastQueries, type ForecastRow } from './queries.js'
+
+const Z = 1.2815515655
+const SHARES = [0.1, 0.5, 0.9] as const
+
+/** Guesses and forecasts against what came of them. */
+export class LookingBack {
+  readonly #house: House
+  readonly #queries
+
+  constructor(house: House) {
+    this.#house = house
+    this.#queries = forecastQueries(house.db)
+  }
+
+  all(): LookBackAnswer {
+    const today = this.#house.today()
+    return {
+      today,
+      guesses: this.#guesses(today),
+      forecasts: this.#forecasts(today),
+      lasted: this.#lasted(today),
+    }
+  }
+
+  #guesses(today: Day): LookBackAnswer['guesses'] {
+    const rows = this.#queries.allGuesses.all()
+    const items = this.#items(
+      rows.map((row) => row.item_id),
+      today,
+    )
+    const guesses = rows.flatMap((row) => {
+      const item = items.get(row.item_id)
+      if (!item) return []
+      const until = item.endedOn ?? today
+      const days = daysBetween(row.made_on, until)
+      // What left unfinished had lasted so long by then: it is no finish.
+      const finished = item.lifecycle === 'finished'
+      return [{ item, outcome: { months: row.months, days: Math.max(0, days), finished }, madeOn: row.made_on }]
+    })
+    const all = guessFactor(guesses.map((each) => each.outcome))
+    return {
+      all: factorView(all),
+      categories: byCategory(guesses).map(([category, own]) => ({
+        category,
+        factor: factorView(
+          categoryFactor(
+            own.map((each) => each.outcome),
+            all,
+          ),
+        ),
+      })),
+      each: guesses.map(({ item, outcome, madeOn }) => ({
+        itemId: item.id,
+        mark: itemMark(item),
+        madeOn,
+        ...outcome,
+      })),
+    }
+  }
+
+  /** Each finished thing is scored once, by the forecast kept nearest to half its life. */
+  #forecasts(today: Day): LookBackAnswer['forecasts'] {
+    const rows = grouped(this.#queries.allKept.all())
+    const items = this.#items([...rows.keys()], today)
+    const scored = [...rows].flatMap(([id, own]) => {
+      const item = items.get(id)
+      if (!item || item.lifecycle !== 'finished' || item.endedOn === null || item.endedRoughly) return []
+      const row = nearestHalf(own, item.firstWorn, item.endedOn)
+      if (!row) return []
+      const truth = daysBetween(row.made_on, item.endedOn)
+      const said = [row.low_days, row.middle_days, row.high_days] as const
+      return [
+        {
+          item,
+          row,
+          finishedOn: item.endedOn,
+          early: truth < row.low_days,
+          late: truth > row.high_days,
+          loss: SHARES.reduce((sum, share, n) => sum + pinballLoss(share, said[n] ?? 0, truth), 0) / SHARES.length,
+        },
+      ]
+    })
+    return {
+      all: scoreOf(scored),
+      categories: byCategory(scored).map(([category, own]) => ({ category, score: scoreOf(own) })),
+      each: scored.map(({ item, row, finishedOn }) => ({
+        itemId: item.id,
+        mark: itemMark(item),
+        madeOn: row.made_on,
+        low: addDays(row.made_on, Math.round(row.low_days)),
+        middle: addDays(row.made_on, Math.round(row.middle_days)),
+        high: addDays(row.made_on, Math.round(row.high_days)),
+        finishedOn,
+      })),
+    }
+  }
+
+  /** Only of things whose beginning and end are known to the day. */
+  #lasted(today: Day): LookBackAnswer['lasted'] {
+    const finished = this.#house.stock
+      .facts(
+        this.#queries.finishedIds.all().map((row) => row.id),
+        today,
+      )
+      .flatMap((item) => {
+        const { within } = item.opening
+        if (item.endedOn === null || item.endedRoughly || within === null || within.earliest !== within.latest)
+          return []
+        return [{ item, days: daysBetween(within.earliest, item.endedOn), uses: item.uses }]
+      })
+    return byCategory(finished).map(([category, own]) => ({
+      category,
+      finished: own.length,
+      days: Math.round(median(own.map((each) => each.days))),
+      uses: Math.round(median(own.map((each) => each.uses))),
+    }))
+  }
+
+  #items(ids: readonly string[], today: Day): Map<string, ItemFacts> {
+    return new Map(this.#house.stock.facts([...new Set(ids)], today).map((item) => [item.id, item]))
+  }
+}
+
+function factorView({ factor, mean, sd, finished, unfinished, runsShort }: GuessFactor): FactorView {
+  return { factor, low: Math.exp(mean - Z * sd), high: Math.exp(mean + Z * sd), finished, unfinished, runsShort }
+}
+
+function scoreOf(
+  scored: readonly { readonly early: boolean; readonly late: boolean; readonly loss: number }[],
+): LookBackAnswer['forecasts']['all'] {
+  const early = scored.filter((each) => each.early).length
+  const late = scored.filter((each) => each.late).length
+  const n = scored.length
+  return {
+    n,
+    inside: n - early - late,
+    early,
+    late,
+    loss: n === 0 ? null : scored.reduce((sum, { loss }) => sum + loss, 0) / n,
+  }
+}
+
+/** Not those made on its last day: by then there was nothing to forecast. */
+function nearestHalf(rows: readonly ForecastRow[], first: Day | null, end: Day): ForecastRow | null {
+  const usable = rows.filter((row) => row.made_on < end)
+  const from = first ?? usable[0]?.made_on
+  if (from === undefined) return null
+  const half = addDays(from, Math.round(daysBetween(from, end) / 2))
+  const off = (row: ForecastRow): number => Math.abs(daysBetween(half, row.made_on))
+  return [...usable].sort((a, b) => off(a) - off(b))[0] ?? null
+}
+
+function grouped(rows: readonly ForecastRow[]): Map<string, ForecastRow[]> {
+  const found = new Map<string, ForecastRow[]>()
+  for (const row of rows) found.set(row.item_id, [...(found.get(row.item_id) ?? []), row])
+  return found
+}
+
+function byCategory<T extends { readonly item: ItemFacts }>(all: readonly T[]): [string, T[]][] {
+  const found = new Map<string, T[]>()
+  for (const each of all) found.set(each.item.category, [...(found.get(each.item.category) ?? []), each])
+  return [...found].sort(([, a], [, b]) => b.length - a.length)
+}
+
+function median(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b)
+  const middle = sorted.length / 2
+  return sorted.length % 2 === 1
+    ? (sorted[Math.floor(middle)] ?? 0)
+    : ((sorted[middle - 1] ?? 0) + (sorted[middle] ?? 0)) / 2
+}
+
+/** A guess in months as a day. */
+export function guessedDay(madeOn: Day, months: number): Day {
+  return addDays(madeOn, Math.round(months * MONTH_DAYS))
+}

@@ -1,0 +1,71 @@
+import type { Day } from '#core/calendar/day'
+import type { ForecastReason, Role } from '#core/forecast/role'
+import type { Db } from '../db/open-database.js'
+import { preparing } from '../db/query.js'
+
+/** A forecast as it was shown. */
+export interface ForecastRow {
+  id: string
+  item_id: string
+  made_on: Day
+  why: ForecastReason
+  uses: number
+  low_days: number
+  middle_days: number
+  high_days: number
+  share_left: number
+}
+
+export interface GuessRow {
+  id: string
+  item_id: string
+  made_on: Day
+  months: number
+}
+
+/** What forecasts are made from beyond the facts of a thing, and what was kept of them. */
+export function forecastQueries(db: Db) {
+  const sql = preparing(db)
+  return {
+    /** The day it came into focus, and the day it was written down. */
+    standing: sql<[string], { focus: Day | null; added: string | null }>(`
+      SELECT (SELECT min(day) FROM (
+                SELECT p.from_day AS day FROM placement p WHERE p.item_id = i.id AND p.to_day IS NULL
+                UNION ALL SELECT s.rolled_in FROM stay s WHERE s.item_id = i.id AND s.rolled_out IS NULL)) AS focus,
+             (SELECT min(c.made_at) FROM change_row r JOIN change c ON c.id = r.change_id
+               WHERE r.tbl = 'item' AND r.row_id = i.id AND r.before IS NULL) AS added
+        FROM item i WHERE i.id = ?`),
+    /** How many things of each category lie in the drawer, by what they are worn as. */
+    inDrawer: sql<[], { id: string; category_id: string }>(`
+      SELECT i.id, coalesce(i.used_as, i.category_id) AS category_id
+        FROM placement p JOIN item i ON i.id = p.item_id WHERE p.to_day IS NULL`),
+    saidRoles: sql<[], { id: string; role: Role }>('SELECT id, role FROM item WHERE role IS NOT NULL'),
+    finishedIds: sql<[], { id: string }>("SELECT id FROM item WHERE ended_as = 'finished' ORDER BY id"),
+    shadeDays: sql<[string], { part_id: string; day: Day }>(`
+      SELECT wp.part_id, w.day FROM wear w JOIN wear_part wp ON wp.wear_id = w.id WHERE w.item_id = ? ORDER BY w.day`),
+    keep: sql<[ForecastRow]>(`
+      INSERT INTO forecast (id, item_id, made_on, why, uses, low_days, middle_days, high_days, share_left)
+      VALUES (@id, @item_id, @made_on, @why, @uses, @low_days, @middle_days, @high_days, @share_left)`),
+    kept: sql<[string], ForecastRow>('SELECT * FROM forecast WHERE item_id = ? ORDER BY made_on, rowid'),
+    allKept: sql<[], ForecastRow>('SELECT * FROM forecast ORDER BY item_id, made_on, rowid'),
+    lastKept: sql<[], { item_id: string; made_on: Day }>(
+      'SELECT item_id, max(made_on) AS made_on FROM forecast GROUP BY item_id',
+    ),
+    guesses: sql<[string], GuessRow>(
+      'SELECT id, item_id, made_on, months FROM guess WHERE item_id = ? ORDER BY made_on',
+    ),
+    allGuesses: sql<[], GuessRow>('SELECT id, item_id, made_on, months FROM guess ORDER BY made_on, id'),
+    guess: sql<[string], GuessRow & { version: number }>('SELECT * FROM guess WHERE id = ?'),
+    guessOn: sql<[{ itemId: string; day: Day }], { id: string }>(
+      'SELECT id FROM guess WHERE item_id = @itemId AND made_on = @day',
+    ),
+    addGuess: sql<[{ id: string; itemId: string; day: Day; months: number }]>(
+      'INSERT INTO guess (id, item_id, made_on, months) VALUES (@id, @itemId, @day, @months)',
+    ),
+    dropGuess: sql<[string]>('DELETE FROM guess WHERE id = ?'),
+    setRole: sql<[{ id: string; role: Role | null }]>(
+      'UPDATE item SET role = @role, version = version + 1 WHERE id = @id',
+    ),
+  }
+}
+export type ForecastQueries = ReturnType<typeof forecastQueries>

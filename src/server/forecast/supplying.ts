@@ -1,0 +1,94 @@
+import { addDays, daysBetween, type Day } from '#core/calendar/day'
+import type { Span } from '#core/forecast/content'
+import { supplyOf, supplyOfFew, type InStock } from '#core/forecast/supply'
+import { itemMark } from '#core/words/told'
+import type { SupplyAnswer, SupplyView } from '#contract/forecast'
+import { preparing } from '../db/query.js'
+import type { House } from '../house.js'
+import type { ItemFacts } from '../stock/item-facts.js'
+
+/** Her pace is that of the last year. */
+const YEAR_DAYS = 365
+/** What is this far off is not dated. */
+const MOST_DAYS = 365 * 30
+
+/** By category: years of supply at her pace, what will spoil before its turn, and when something will be needed. */
+export class Supplying {
+  readonly #house: House
+  readonly #queries
+
+  constructor(house: House) {
+    this.#house = house
+    const sql = preparing(house.db)
+    this.#queries = {
+      /** Uses by category: of what each thing was worn as on the day. */
+      pace: sql<[{ from: Day }], { category_id: string; uses: number }>(`
+        SELECT coalesce(w.used_as, i.used_as, i.category_id) AS category_id, count(*) AS uses
+          FROM wear w JOIN item i ON i.id = w.item_id WHERE w.day >= @from GROUP BY 1`),
+      first: sql<[], { day: Day | null }>('SELECT min(day) AS day FROM wear'),
+    }
+  }
+
+  all(): SupplyAnswer {
+    const today = this.#house.today()
+    const items = this.#house.stock.facts(this.#house.stock.presentIds(), today)
+    const paces = this.#paces(today)
+    const groups = new Map<string, ItemFacts[]>()
+    for (const item of items) groups.set(item.wornAsId, [...(groups.get(item.wornAsId) ?? []), item])
+    return {
+      today,
+      currency: this.#house.settings().currency,
+      categories: [...groups].map(([id, own]) => this.#category(id, own, paces.get(id) ?? 0, today)),
+    }
+  }
+
+  /** Uses a year by category. A log of under a year counts for as long as it is, a month at least. */
+  #paces(today: Day): Map<string, number> {
+    const from = addDays(today, -YEAR_DAYS)
+    const first = this.#queries.first.get()?.day ?? today
+    const known = Math.max(30, Math.min(YEAR_DAYS, daysBetween(first, today)))
+    return new Map(this.#queries.pace.all({ from }).map((row) => [row.category_id, (row.uses * YEAR_DAYS) / known]))
+  }
+
+  #category(categoryId: string, items: readonly ItemFacts[], perYear: number, today: Day): SupplyView {
+    const byId = new Map(items.map((item) => [item.id, item]))
+    const stock = items.map((item): InStock => {
+      const { usesLeft } = this.#house.forecasts.of(item).forecast.content
+      const at = (p: number): number => usesLeft[Math.floor(p * usesLeft.length)] ?? 0
+      return {
+        id: item.id,
+        uses: { low: at(0.1), middle: at(0.5), high: at(0.9) },
+        goodFor: item.shelfLife.actOn === null ? null : daysBetween(today, item.shelfLife.actOn),
+        price: item.priceMinor,
+      }
+    })
+    const found = supplyOf(stock, perYear)
+    return {
+      categoryId,
+      category: items[0]?.wornAs ?? '',
+      items: found.items,
+      uses: Math.round(found.uses),
+      perYear: Math.round(perYear),
+      years: found.years,
+      spoiling: found.spoiling.flatMap((id) => {
+        const item = byId.get(id)
+        return item
+          ? [{ itemId: id, mark: itemMark(item), lastGood: item.shelfLife.actOn, priceMinor: item.priceMinor }]
+          : []
+      }),
+      spoilingPrice: found.spoilingPrice,
+      spoilingUnpriced: found.spoilingUnpriced,
+      need: needOf(found.need, today),
+      keeping: Array.from({ length: Math.max(0, items.length - 1) }, (_, n) => {
+        const few = supplyOfFew(stock, perYear, n + 1)
+        return { items: n + 1, years: few.years, spoiling: few.spoiling.length, spoilingPrice: few.spoilingPrice }
+      }),
+    }
+  }
+}
+
+function needOf(need: Span | null, today: Day): SupplyView['need'] {
+  if (need === null) return null
+  const at = (days: number): Day | null => (days > MOST_DAYS ? null : addDays(today, Math.round(days)))
+  return { low: at(need.low), middle: at(need.middle), high: at(need.high) }
+}

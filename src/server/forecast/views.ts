@@ -1,0 +1,202 @@
+import { addDays, daysBetween, type Day } from '#core/calendar/day'
+import { bestMeasure } from '#core/forecast/asking'
+import { verdictOf } from '#core/forecast/chance'
+import { chanceOf } from '#core/forecast/forecast'
+import { HORIZON_DAYS, LONG_DAYS } from '#core/forecast/finish'
+import { curveOf, fanOf, outlookOf, type GoalAim } from '#core/forecast/outlook'
+import { logistic } from '#core/forecast/rate'
+import { sharesBefore, STAGE_LEVELS, type Span } from '#core/forecast/content'
+import { eyeMeasureOf } from '#core/item/form'
+import { leftByReading } from '#core/item/what-is-left'
+import type { ForecastView, OutlookView, RaceView } from '#contract/forecast'
+import type { GoalView } from '#contract/item'
+import type { House } from '../house.js'
+import type { ItemFacts } from '../stock/item-facts.js'
+import type { ItemForecast } from './forecasts.js'
+import { forecastQueries } from './queries.js'
+
+type DaySpan = RaceView['finish']
+/** Between so many even steps the ribbon of the past is drawn. */
+const PAST_STEPS = 24
+/** The fan is drawn so far at most. */
+const DRAWN_DAYS = LONG_DAYS
+
+/** Forecasts as the pages show them. */
+export class ForecastViews {
+  readonly #house: House
+  readonly #queries
+
+  constructor(house: House) {
+    this.#house = house
+    this.#queries = forecastQueries(house.db)
+  }
+
+  /** Null of what has ended: nothing is ahead of it. */
+  one(item: ItemFacts): ForecastView | null {
+    if (item.endedOn !== null) return null
+    const { forecasts } = this.#house
+    const found = forecasts.of(item)
+    const { forecast, facts, last } = found
+    const habit = forecasts.habit()
+    const { content, rate } = forecast
+    const eye = eyeMeasureOf(item.form, item.opaque)
+    const asked =
+      item.parts.length > 0
+        ? null
+        : bestMeasure(facts, forecast, habit, {
+            weighs: true,
+            looks: eye === 'length' ? 'length' : eye === 'level' ? 'level' : null,
+            step: this.#house.settings().scaleStep,
+          })
+    const per = (z: number): number => 7 * logistic(rate.mean + z * Math.sqrt(rate.variance))
+    const uses = content.usesLeft
+    return {
+      last,
+      finish: daySpan(last, forecast.finish, this.#house.today()),
+      days: forecast.finish,
+      uses: usesSpan(uses),
+      grams: content.grams,
+      share: content.share,
+      perUse: content.perUse,
+      perWeek: { low: per(-1.2815515655), middle: per(0), high: per(1.2815515655) },
+      role: found.role,
+      roleSaid: found.roleSaid,
+      known: { days: facts.log.cut + 1, uses: facts.log.uses.length },
+      habit: { amount: Math.exp(habit.amount), rate: Math.exp(habit.rate) },
+      past: this.#past(item, found),
+      curve: curveOf(forecast),
+      fan: fanOf(forecast, DRAWN_DAYS).map(({ days, low, middle, high }) => ({
+        day: addDays(last, Math.round(days)),
+        low,
+        middle,
+        high,
+      })),
+      inDate: inDate(item, found),
+      asked: asked && { measure: asked.measure, finish: daySpan(last, asked.finish, this.#house.today()) },
+      packages: content.packages.map(({ mean, sd }) => ({ mean, sd })),
+      before: this.#queries.kept.all(item.id).map((row) => ({
+        madeOn: row.made_on,
+        why: row.why,
+        share: row.share_left,
+        low: addDays(row.made_on, Math.round(row.low_days)),
+        middle: addDays(row.made_on, Math.round(row.middle_days)),
+        high: addDays(row.made_on, Math.round(row.high_days)),
+      })),
+    }
+  }
+
+  /** The ribbon from its first known day to the last: at every reading, and between them. */
+  #past(item: ItemFacts, { facts, last }: ItemForecast): ForecastView['past'] {
+    const measured = this.#house.stock.measured.of(item.id)
+    const first = addDays(last, -facts.log.cut)
+    const even = Array.from({ length: PAST_STEPS + 1 }, (_, n) =>
+      addDays(first, Math.round((facts.log.cut * n) / PAST_STEPS)),
+    )
+    const days = [...new Set([...even, ...measured.readings.map((row) => row.day)])].filter((day) => day <= last).sort()
+    const { seen } = facts.content
+    const shares = sharesBefore(
+      { ...facts.content, handShift: this.#house.forecasts.habit().amount },
+      days.map((day) => {
+        const uses = measured.days.filter((each) => each >= day).length
+        // Losses are told with what was seen: those since the nearest look from here on.
+        return { uses, lost: seen.find((each) => each.uses <= uses)?.lost ?? 0 }
+      }),
+    )
+    return days.map((day, n) => ({ day, ...(shares[n] ?? { low: 0, middle: 0, high: 0 }) }))
+  }
+
+  /** Against its last good day. `usualPrice` = what stands for a price where none was said. */
+  race(item: ItemFacts, usualPrice: number | null): RaceView {
+    const found = this.#house.forecasts.of(item)
+    const { forecast, last } = found
+    const { actOn } = item.shelfLife
+    const chance = actOn === null ? null : chanceOf(forecast, Math.max(0, daysBetween(last, actOn)))
+    const price = item.priceMinor ?? usualPrice
+    const share = forecast.content.share.middle
+    return {
+      itemId: item.id,
+      finish: daySpan(last, forecast.finish, this.#house.today()),
+      curve: curveOf(forecast).map((each) => Math.round(each * 1000) / 1000),
+      last,
+      chance,
+      verdict: chance === null ? null : verdictOf(chance),
+      stake: price === null || chance === null ? null : Math.round(price * share * (1 - chance)),
+      uses: usesSpan(forecast.content.usesLeft),
+    }
+  }
+
+  /** When each of these goals will be reached; nothing of those that are met, ended or have no end. */
+  outlooks(item: ItemFacts, goals: readonly GoalView[]): OutlookView[] {
+    return goals.flatMap((goal) => {
+      const aim = aimOf(goal)
+      if (aim === null || goal.met || item.endedOn !== null || goal.standing === 'ended') return []
+      const { forecasts } = this.#house
+      const found = goal.partId === null ? forecasts.of(item) : forecasts.ofShade(item, goal.partId)
+      if (found === null) return []
+      const { forecast, last } = found
+      const until = goal.by === null ? null : Math.max(0, daysBetween(last, goal.by))
+      const outlook = outlookOf(forecast, aim, until)
+      // What is out of reach or past has no chance to speak of.
+      const open = !['out of reach', 'missed', 'met'].includes(goal.standing)
+      const chance = open ? outlook.chance : null
+      const weeks = until === null ? null : until / 7
+      const today = this.#house.today()
+      return [
+        {
+          stayId: goal.stayId,
+          reach: daySpan(last, outlook.days, today),
+          sure: dayAt(last, outlook.sure, today),
+          chance,
+          verdict: chance === null ? null : verdictOf(chance),
+          needed:
+            goal.usesLeft === null || weeks === null || weeks <= 0
+              ? null
+              : Math.round((goal.usesLeft / weeks) * 10) / 10,
+          kept: Math.round(70 * logistic(forecast.rate.mean)) / 10,
+        },
+      ]
+    })
+  }
+}
+
+/** What a goal asks of the content; null where it asks for no end. */
+function aimOf(goal: GoalView): GoalAim | null {
+  switch (goal.kind) {
+    case 'uses':
+    case 'find a use':
+      return { kind: 'uses', target: goal.target ?? 1, done: goal.uses }
+    case 'finish':
+      return { kind: 'share', left: 0 }
+    case 'level':
+      return { kind: 'share', left: goal.target ?? 0 }
+    case 'hit pan':
+      return { kind: 'share', left: STAGE_LEVELS['first pan'].left }
+    case 'expand pan':
+      return { kind: 'share', left: leftByReading({ kind: 'bare', value: goal.target ?? 1, stage: null, word: null }) }
+    case 'keep using':
+      return null
+  }
+}
+
+function inDate(item: ItemFacts, { forecast, last }: ItemForecast): ForecastView['inDate'] {
+  const { lastGood, actOn } = item.shelfLife
+  if (lastGood === null || actOn === null) return null
+  const by = (day: Day): number => chanceOf(forecast, Math.max(0, daysBetween(last, day)))
+  return { early: by(lastGood.earliest), late: by(lastGood.latest), verdict: verdictOf(by(actOn)) }
+}
+
+function usesSpan(uses: readonly number[]): Span {
+  const at = (p: number): number => Math.round(uses[Math.min(uses.length - 1, Math.floor(p * uses.length))] ?? 0)
+  return { low: at(0.1), middle: at(0.5), high: at(0.9) }
+}
+
+export function daySpan(last: Day, { low, middle, high }: Span, today: Day): DaySpan {
+  return { low: dayAt(last, low, today), middle: dayAt(last, middle, today), high: dayAt(last, high, today) }
+}
+
+/** Never before today; null from five years on. */
+function dayAt(last: Day, days: number, today: Day): Day | null {
+  if (days >= Math.min(LONG_DAYS, HORIZON_DAYS)) return null
+  const day = addDays(last, Math.round(days))
+  return day < today ? today : day
+}

@@ -1,0 +1,75 @@
+import { addDays, daysBetween, fieldsOf, type Day } from '#core/calendar/day'
+import { silentStretches } from '#core/calendar/day-log'
+import type { DayRange } from '#core/calendar/when'
+import { yearlyStretches } from '#core/calendar/planned-week'
+import type { Ahead } from '#core/forecast/finish'
+import type { Stretch } from '#core/forecast/rate'
+
+/** Low seasons are reckoned so many years ahead. */
+const YEARS_AHEAD = 12
+/** After the last day of a calendar: a stretch without an end. */
+export const NO_END = '2199-12-31' as Day
+
+/** What is known of her days, from the first that was ever recorded to the last. */
+export interface KnownDays {
+  readonly today: Day
+  /** The first day with a record; today where there is none. */
+  readonly first: Day
+  /** The last day that tells how often things are used: yesterday, since today is not over. */
+  readonly last: Day
+  /** Days that tell nothing of how often things are used: away, not written down, silent. */
+  readonly out: readonly DayRange[]
+  readonly away: readonly DayRange[]
+  readonly low: readonly (DayRange & { readonly factor: number })[]
+  /** Two collections with the same key reckon alike. */
+  readonly key: string
+}
+
+export interface DaySources {
+  readonly today: Day
+  readonly recorded: readonly Day[]
+  readonly away: readonly DayRange[]
+  readonly unwritten: readonly DayRange[]
+  readonly lowSeasons: readonly { readonly from: string; readonly to: string; readonly factor: number }[]
+  readonly wearLess: readonly { readonly from: Day; readonly factor: number }[]
+}
+
+export function knownDaysOf({ today, recorded, away, unwritten, lowSeasons, wearLess }: DaySources): KnownDays {
+  const last = addDays(today, -1)
+  const known = recorded.filter((day) => day <= last)
+  const silent = silentStretches({ recorded: known, calm: away, unwritten, until: last })
+  const { year } = fieldsOf(today)
+  const low = [
+    ...lowSeasons
+      .flatMap((season) => yearlyStretches(season, year - 1, year + YEARS_AHEAD))
+      .filter((stretch) => stretch.latest > last),
+    ...wearLess.map(({ from, factor }) => ({ earliest: from, latest: NO_END, factor })),
+  ].map(({ earliest, latest, factor = 1 }) => ({ earliest, latest, factor }))
+  const out = [...away, ...unwritten, ...silent]
+  return {
+    today,
+    first: known[0] ?? today,
+    last,
+    out,
+    away,
+    low,
+    key: JSON.stringify([known[0], last, out, away, low]),
+  }
+}
+
+/** Stretches as numbers of days from a day on. */
+export function numbered(stretches: readonly DayRange[], from: Day): Stretch[] {
+  return stretches.map(({ earliest, latest }) => [daysBetween(from, earliest), daysBetween(from, latest)] as const)
+}
+
+/** The days ahead of the last known one. */
+export function aheadOf(days: KnownDays): Ahead {
+  return {
+    away: numbered(days.away, days.last).filter(([, last]) => last > 0),
+    low: days.low.map(({ earliest, latest, factor }) => ({
+      from: daysBetween(days.last, earliest),
+      to: latest === NO_END ? Infinity : daysBetween(days.last, latest),
+      share: factor,
+    })),
+  }
+}

@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Verdict } from '#core/forecast/chance'
+import type { ItemAnswer } from '#contract/item'
+import type { ForecastView } from '#contract/forecast'
+import { daysBetween } from '#core/calendar/day'
+import { useItemActs } from '#web/ui/acts/item-acts'
+import VerdictGlyph from '#web/ui/gauge/VerdictGlyph.vue'
+import { askedWords, betweenWords, likeliest, outlookWords, VERDICT_WORDS } from '#web/ui/words/forecast-words'
+import { shortStanding } from '#web/ui/words/goal-words'
+import { goodTo, reasonWords, sunWords } from '#web/ui/words/shelf-life-words'
+import { fromNow, spanRangeWords } from '#web/ui/words/when-words'
+
+/** Will it make it: when it will be gone, against its last good day and its goal; and the one measurement that would tell more. */
+const props = defineProps<{ answer: ItemAnswer; forecast: ForecastView }>()
+const acts = useItemActs()
+const item = computed(() => props.answer.item)
+const over = computed(() => ['past', 'sign seen'].includes(item.value.shelfLife.state))
+const likely = computed(() => likeliest(props.forecast.finish, props.answer.today))
+const raceGlyph = computed<Verdict | 'past' | 'not known'>(() =>
+  over.value ? 'past' : (props.forecast.inDate?.verdict ?? 'not known'),
+)
+const race = computed(() => {
+  const good = capitalised(goodTo(item.value, props.answer.today))
+  const { inDate, finish } = props.forecast
+  const { actOn } = item.value.shelfLife
+  if (over.value || inDate === null || actOn === null) return { words: good, more: '' }
+  const { low, high } = finish
+  const spare =
+    inDate.verdict === 'will make it' && low !== null && high !== null && high <= actOn
+      ? `: ${spanRangeWords(daysBetween(high, actOn), daysBetween(low, actOn))} to spare`
+      : `, ${fromNow(actOn, props.answer.today)}`
+  return { words: VERDICT_WORDS[inDate.verdict], more: `${good}${spare}.` }
+})
+const goal = computed(() => item.value.goal)
+const outlook = computed(() => props.answer.outlooks.find((each) => each.stayId === goal.value?.stayId) ?? null)
+const goalWords = computed(() => (goal.value ? capitalised(shortStanding(goal.value)) : ''))
+const capitalised = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
+async function measure(): Promise<void> {
+  await acts.begin('read', item.value)
+}
+</script>
+
+<template>
+  <div class="forecast" role="group" aria-label="Will it make it">
+    <p class="head">
+      <template v-if="forecast.finish.low === null">At your pace <strong>not gone within five years</strong>.</template>
+      <template v-else
+        >At your pace gone <strong>{{ betweenWords(forecast.finish, answer.today) }}</strong><template v-if="likely"
+          >, most likely <strong>{{ likely }}</strong></template
+        >.</template
+      >
+    </p>
+    <p class="row">
+      <VerdictGlyph :verdict="raceGlyph" />
+      <span
+        ><strong :class="item.shelfLife.state.replaceAll(' ', '-')">{{ race.words }}.</strong> {{ race.more }}
+        <span class="quiet">{{ reasonWords(item) }}</span></span
+      >
+    </p>
+    <p v-if="item.eye && over" class="caution">Past its date and worn at the eye: stop using it.</p>
+    <p v-if="sunWords(item)" class="caution">{{ sunWords(item) }}</p>
+    <p v-if="goal" class="row">
+      <VerdictGlyph :verdict="outlook?.verdict ?? 'not known'" />
+      <span>
+        <template v-if="goalWords"
+          ><strong :class="goal.standing.replaceAll(' ', '-')">{{ goalWords }}.</strong>
+        </template>
+        {{ goal.projectName
+        }}<template v-if="goal.target !== null && goal.usesLeft !== null"
+          >, {{ goal.uses }} of {{ goal.target }} uses</template
+        >. {{ outlookWords(outlook, answer.today) }}</span
+      >
+    </p>
+    <div v-if="forecast.asked" class="ask">
+      <v-btn v-if="forecast.asked.measure !== 'weigh an empty'" color="primary" @click="measure">{{
+        forecast.asked.measure === 'weigh' ? 'Weigh it now' : 'Say how full it is'
+      }}</v-btn>
+      <span>{{ askedWords(forecast) }}</span>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.forecast {
+  display: grid;
+  gap: 10px;
+  align-content: start;
+}
+
+.head {
+  font: 500 clamp(19px, 1.9vw, 25px) / 1.25 var(--display);
+  margin: 0;
+}
+
+.head strong {
+  font-weight: 700;
+}
+
+.row {
+  display: grid;
+  grid-template-columns: 42px minmax(0, 1fr);
+  gap: 12px;
+  align-items: start;
+  margin: 0;
+}
+
+.row svg {
+  margin-top: 2px;
+}
+
+.caution {
+  margin: 0;
+}
+
+.ask {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  align-items: center;
+  border-top: 1px solid var(--hair);
+  padding-top: 10px;
+}
+
+.ask span {
+  flex: 1 1 220px;
+}
+
+.past,
+.sign-seen {
+  color: var(--alarm);
+}
+
+.within-90-days,
+.behind,
+.out-of-reach,
+.missed {
+  color: var(--attention);
+}
+
+.met {
+  color: var(--done);
+}
+</style>

@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { ROLES } from '#core/forecast/role'
+import { counted } from '#core/words/counted'
+import type { ForecastView } from '#contract/forecast'
+import type { ItemAnswer } from '#contract/item'
+import { newId } from '#web/data/client'
+import { useChanges } from '#web/data/changes'
+import { dateWords, numberWords } from '#web/data/locale'
+import { useUnits } from '#web/data/units'
+import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
+import { betweenWords, howFastWords, howMuchWords } from '#web/ui/words/forecast-words'
+import { unitOf } from '#web/ui/words/measure-words'
+import { shortDay } from '#web/ui/words/when-words'
+
+/** How the forecast came about, what it leans on, what was said before, and her own guess beside it. */
+const props = defineProps<{ answer: ItemAnswer; forecast: ForecastView }>()
+const changes = useChanges()
+const units = useUnits()
+const unit = computed(() => unitOf(units.value))
+const open = ref(false)
+const guess = computed(() => props.answer.guesses.at(-1) ?? null)
+const role = computed(() => (props.forecast.roleSaid ? props.forecast.role : 'as the drawer tells'))
+const ROLE_OPTIONS = ['as the drawer tells', ...ROLES] as const
+function setRole(to: (typeof ROLE_OPTIONS)[number] | null): void {
+  if (to === null || to === role.value) return
+  void changes.run('PUT', `/items/${props.answer.item.id}/role`, {
+    changeId: newId(),
+    role: to === 'as the drawer tells' ? null : to,
+  })
+}
+const habit = computed(() => {
+  const { amount, rate } = props.forecast.habit
+  const said = [
+    Math.abs(amount - 1) < 0.03 ? '' : `you take ${numberWords(amount, 2)} times what is usual`,
+    Math.abs(rate - 1) < 0.03
+      ? ''
+      : `the odds that you wear a thing on a day are ${numberWords(rate, 2)} times the usual`,
+  ].filter(Boolean)
+  return said.length === 0 ? '' : `By all your things together ${said.join(', and ')}; that is reckoned in.`
+})
+const dropGuess = (id: string): void => void changes.run('POST', `/guesses/${id}/drop`, { changeId: newId() })
+</script>
+
+<template>
+  <section class="reckoned" aria-label="How it is reckoned">
+    <p><strong>How much.</strong> {{ howMuchWords(forecast, unit) }}</p>
+    <p><strong>How fast.</strong> {{ howFastWords(forecast) }}</p>
+    <p v-if="guess">
+      <strong>Your guess</strong> on {{ shortDay(guess.madeOn, answer.today) }} was
+      {{ counted(guess.months, 'month') }}. This says {{ betweenWords(forecast.finish, answer.today) }}.
+      <v-btn variant="text" size="small" min-height="44" @click="dropGuess(guess.id)">Remove the guess</v-btn>
+    </p>
+    <div class="more">
+      <v-btn variant="text" class="ml-n4" :aria-expanded="open" @click="open = !open">{{
+        open ? 'Less of this' : 'What it leans on'
+      }}</v-btn>
+      <div v-if="open" class="inside">
+        <ChoiceRow
+          :model-value="role"
+          label="How it stands among its like"
+          :options="ROLE_OPTIONS"
+          :words="{
+            staple: 'the one I always take',
+            rotation: 'one of several in turn',
+            occasional: 'now and then',
+          }"
+          @update:model-value="setRole"
+        />
+        <p v-if="habit">{{ habit }}</p>
+        <ul v-if="forecast.before.length > 0" class="figures">
+          <li v-for="each in forecast.before.slice(-6).reverse()" :key="each.madeOn + each.why">
+            {{ dateWords(each.madeOn) }} ({{ each.why }}) said between {{ dateWords(each.low) }} and
+            {{ dateWords(each.high) }}, most likely {{ dateWords(each.middle) }}.
+          </li>
+        </ul>
+        <p class="quiet">Days away and low seasons ahead are reckoned in. Ranges hold about 8 times in 10.</p>
+      </div>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.reckoned {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(300px, 100%), 1fr));
+  gap: 6px 28px;
+  font-size: 14px;
+  margin-top: 6px;
+}
+
+p {
+  margin: 0;
+}
+
+.more {
+  grid-column: 1 / -1;
+}
+
+.inside {
+  display: grid;
+  gap: 8px;
+  max-width: 80ch;
+}
+
+ul {
+  margin: 0;
+  padding-left: 18px;
+}
+</style>
