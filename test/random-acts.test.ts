@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { breachesOf } from '#server/db/house-rules'
+import { Forecasts } from '#server/forecast/forecasts'
 import { Stock } from '#server/stock/stock'
 import { ACTS } from './support/random-acts-data'
 import { RandomOwner } from './support/random-owner'
@@ -27,6 +28,16 @@ function checkHouse(owner: RandomOwner, where: string): void {
   // Asked for twice: the first time some of it is read, the second time all of it comes from memory.
   for (let n = 0; n < 2; n += 1) expect(stock.facts(ids, TODAY), where).toEqual(anew.facts(ids, TODAY))
   expect(stock.week(TODAY), where).toEqual(anew.week(TODAY))
+  const remembered = house.house.forecasts
+  const fresh = new Forecasts(house.db, anew, () => TODAY)
+  for (const item of stock.facts(ids, TODAY)) {
+    const { facts, role, last } = remembered.of(item)
+    expect({ facts, role, last }, where).toEqual({
+      facts: fresh.factsOf(item),
+      role: fresh.roleOf(item).role,
+      last: fresh.days().last,
+    })
+  }
 }
 
 describe('whatever is done, taken back and done again, in whatever order', () => {

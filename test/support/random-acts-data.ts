@@ -166,7 +166,7 @@ export const ACTS: Readonly<Record<string, Act>> = {
       eventId: o.id(),
     }),
   'read off a photo': async (o) => {
-    const photoId = o.of('photo')
+    const photoId = o.row('photo')
     const row = o.house.db.prepare<[string], { item_id: string }>('SELECT item_id FROM photo WHERE id = ?').get(photoId)
     const itemId = row?.item_id ?? o.item()
     const partId = (await o.shown(itemId))?.parts[0]?.id ?? null
@@ -398,6 +398,7 @@ export const ACTS: Readonly<Record<string, Act>> = {
       day: o.day(30),
       beside: o.random.chance(0.1),
       goal: o.goal(),
+      guess: o.random.chance(0.3) ? { id: o.id(), months: 2 } : null,
     }),
   'roll in many': (o) =>
     o.house.post(`/projects/${o.project()}/roll-in-many`, {
@@ -464,6 +465,12 @@ export const ACTS: Readonly<Record<string, Act>> = {
   'low season': (o) =>
     o.house.post('/low-seasons', { id: o.make('low'), from: '10-01', to: '11-10', factor: 0.5, words: '' }),
   'drop low season': (o) => o.house.post(`/low-seasons/${o.of('low')}/drop`, {}),
+  guess: (o) => o.house.post(`/items/${o.item()}/guesses`, { id: o.id(), day: o.day(9), months: o.random.whole(1, 9) }),
+  'drop a guess': (o) => o.house.post(`/guesses/${o.row('guess')}/drop`, {}),
+  role: (o) =>
+    o.house.put(`/items/${o.item()}/role`, { role: o.random.pick(['staple', 'rotation', 'occasional', null]) }),
+  'wear less': (o) => o.house.post('/wear-less', { id: o.id(), from: o.day(20), factor: 0.5, words: '' }),
+  'drop wearing less': (o) => o.house.post(`/wear-less/${o.row('wear_less')}/drop`, {}),
   settings: async (o) => {
     const { version } = (await o.house.get('/settings')).body
     const plannedWeek = Array.from({ length: 7 }, () => o.random.chance(0.6))

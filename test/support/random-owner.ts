@@ -63,7 +63,10 @@ export class RandomOwner {
   }
 
   /** The id of a row that is there, whoever made it. */
-  row(table: 'measurement' | 'item_event' | 'check_in' | 'kept_container' | 'package_weight'): string {
+  row(
+    table:
+      'measurement' | 'item_event' | 'check_in' | 'kept_container' | 'package_weight' | 'guess' | 'wear_less' | 'photo',
+  ): string {
     const rows = this.house.db.prepare<[], { id: string }>(`SELECT id FROM ${table} ORDER BY rowid`).all()
     return rows.length === 0 ? 'none' : this.random.pick(rows).id
   }

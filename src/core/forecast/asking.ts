@@ -1,4 +1,5 @@
-import type { Seen, Span } from './content.js'
+import type { Seen } from './content.js'
+import type { Span } from './weighed.js'
 import { forecastOf, type Forecast, type ForecastFacts } from './forecast.js'
 import type { Habit } from './habit.js'
 

@@ -2,6 +2,7 @@ import { GaussianState } from './content-state.js'
 import { LENGTH_SD, type PackageModel } from './form-models.js'
 import { logNormalDensity, phi, positiveQuantile } from './normal.js'
 import type { UseAmount } from './use-amounts.js'
+import { atomsOf, spanOf, type Span, type Weighed } from './weighed.js'
 
 /** Stages of a pan as the content model sees them: what is left then and how surely, as shares of the label. Assumptions. */
 export const STAGE_LEVELS = {
@@ -59,13 +60,6 @@ export interface ContentFacts {
   readonly finished: boolean
 }
 
-/** A likely span: a tenth lies below `low`, half below `middle`, nine tenths below `high`. */
-export interface Span {
-  readonly low: number
-  readonly middle: number
-  readonly high: number
-}
-
 export interface ContentEstimate {
   /** Usable grams left. */
   readonly grams: Span
@@ -88,8 +82,6 @@ const COARSE_REACH = 4
 const FINE_REACH = 3.5
 /** Amounts of R that stand for its likely span. */
 const R_PROBABILITIES = [0.1, 0.3, 0.5, 0.7, 0.9]
-const ATOMS = 15
-const BIN = 0.05
 const DISAGREE_SD = 3
 /** How a use differs from the next, and how habits drift, as shares of its amount. Tuned by simulation. */
 const USE_SD = 0.4
@@ -375,55 +367,10 @@ function summary(points: readonly Point[], facts: ContentFacts): Omit<ContentEst
   }
 }
 
-interface Weighed {
-  readonly value: number
-  readonly weight: number
-}
-
-function spanOf(values: readonly Weighed[]): Span {
-  const sorted = [...values].sort((a, b) => a.value - b.value)
-  return { low: quantile(sorted, 0.1), middle: quantile(sorted, 0.5), high: quantile(sorted, 0.9) }
-}
-
-/** A quantile of weighed values: between the middles of their weights, in a straight line. */
-function quantile(sorted: readonly Weighed[], p: number): number {
-  let below = 0
-  let before: { at: number; value: number } | null = null
-  for (const { value, weight } of sorted) {
-    const at = below + weight / 2
-    if (at >= p) {
-      if (before === null || at === before.at) return value
-      return before.value + ((p - before.at) / (at - before.at)) * (value - before.value)
-    }
-    before = { at, value }
-    below += weight
-  }
-  return sorted.at(-1)?.value ?? 0
-}
-
 /** The amount per use is lognormal, near enough: its span by mean and standard deviation of the logarithm. */
 function smoothSpan({ mean, sd }: { readonly mean: number; readonly sd: number }): Span {
   const z = 1.2815515655
   return { low: Math.exp(mean - z * sd), middle: Math.exp(mean), high: Math.exp(mean + z * sd) }
-}
-
-/** Fifteen equally likely numbers of uses, at least 1 each, by a histogram of their logarithms. */
-function atomsOf(uses: readonly Weighed[]): number[] {
-  const bins = new Map<number, number>()
-  for (const { value, weight } of uses) {
-    const bin = Math.floor(Math.log(Math.max(value, 1e-9)) / BIN)
-    bins.set(bin, (bins.get(bin) ?? 0) + weight)
-  }
-  const sorted = [...bins].sort(([a], [b]) => a - b)
-  const total = sorted.reduce((sum, [, weight]) => sum + weight, 0)
-  return Array.from({ length: ATOMS }, (_, j) => {
-    let left = ((j + 0.5) / ATOMS) * total
-    for (const [bin, weight] of sorted) {
-      if (left <= weight) return Math.max(1, Math.exp(BIN * (bin + left / weight)))
-      left -= weight
-    }
-    return 1
-  })
 }
 
 function medianOf(sorted: readonly number[]): number {

@@ -1,4 +1,5 @@
-import { contentOf, logPerUseOf, type ContentEstimate, type ContentFacts, type Span } from './content.js'
+import { contentOf, logPerUseOf, type ContentEstimate, type ContentFacts } from './content.js'
+import type { Span } from './weighed.js'
 import { calendarOf, chanceWithin, finishSpan, type Ahead, type Calendar } from './finish.js'
 import { NO_HABIT, type Habit, type HabitEvidence } from './habit.js'
 import { forgottenSums, rateOf, type ForgottenSums, type Rate, type UseLog } from './rate.js'

@@ -1,4 +1,4 @@
-import type { Span } from './content.js'
+import type { Span } from './weighed.js'
 import { CURVE_DAYS } from './curve-days.js'
 import { availableDays, chanceWithin, daysFor, finishSpan, goalUses, type Calendar } from './finish.js'
 import { phiInverse } from './normal.js'

@@ -1,4 +1,4 @@
-import type { Span } from './content.js'
+import type { Span } from './weighed.js'
 
 /** A thing in stock, as a category is used up. */
 export interface InStock {

@@ -186,7 +186,7 @@ export class CheckIns {
           ? this.#queries.inCategory.all(body.categoryId ?? '').map((row) => row.item_id)
           : body.over === 'drawer'
             ? this.#queries.inDrawer.all().map((row) => row.item_id)
-            : body.itemIds
+            : [...new Set(body.itemIds)]
     return this.#house.stock
       .facts(ids, this.#house.today())
       .filter((item) => item.endedOn === null && (body.over === 'chosen' || item.lifecycle === 'open'))

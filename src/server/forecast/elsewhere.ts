@@ -1,6 +1,6 @@
 import { Worker } from 'node:worker_threads'
 import { nextRollOver, type House } from '../house.js'
-import type { Prepared } from './forecasts.js'
+import { MANY, type Prepared } from './forecasts.js'
 
 /** A little after her day begins. */
 const AFTER_ROLL_OVER_MS = 2000
@@ -18,12 +18,15 @@ function reckoned(house: House): Promise<Prepared> {
 }
 
 /**
- * From now on forecasts are made ahead, at the start and whenever her day begins, and kept as they are shown: at a roll-in, at a
+ * From now on forecasts are made ahead, at the start, whenever her day begins and after an import, and kept as they are shown: at a roll-in, at a
  * reading, and every four weeks.
  */
 export function forecastAhead(house: House): void {
   const { forecasts, forecastKeeping, journal } = house
-  journal.listen((touched) => void forecasts.whenReady().then(() => house.db.open && forecastKeeping.after(touched)))
+  journal.listen((touched) => {
+    if (touched.length > MANY) void forecasts.prepare(() => reckoned(house))
+    void forecasts.whenReady().then(() => house.db.open && forecastKeeping.after(touched))
+  })
   void day()
 
   async function day(): Promise<void> {

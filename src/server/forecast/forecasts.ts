@@ -44,7 +44,7 @@ interface Kept {
 }
 
 /** Anything under this many rows is looked at row by row; more forgets everything. */
-const MANY = 400
+export const MANY = 400
 /** Tables whose rows bear on the forecasts of everything. */
 const OF_ALL = new Set(['setting', 'category', 'product', 'package_weight', 'kept_container'])
 /** Tables whose rows name the item they bear on. */
@@ -86,6 +86,8 @@ export class Forecasts {
     this.#drawer = null
     if (touched.length > MANY || touched.some(({ tbl }) => OF_ALL.has(tbl))) {
       if (this.#meanwhile) this.#meanwhile.all = true
+      // An import is as good as a new beginning; one setting is not.
+      if (touched.length > MANY) this.#habit = null
       return this.#kept.clear()
     }
     for (const { tbl, before, after } of touched) {
@@ -130,7 +132,7 @@ export class Forecasts {
     this.#meanwhile = touched
     const taking = elsewhere().then(
       ({ day, habit, found }) => {
-        if (day === this.#today()) {
+        if (day === this.#today() && this.#meanwhile === touched) {
           this.#habit = { day, habit }
           if (!touched.all)
             for (const each of found) if (!touched.ids.has(each.found.itemId)) this.#kept.set(each.found.itemId, each)

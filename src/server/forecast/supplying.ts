@@ -1,5 +1,5 @@
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
-import type { Span } from '#core/forecast/content'
+import type { Span } from '#core/forecast/weighed'
 import { supplyOf, supplyOfFew, type InStock } from '#core/forecast/supply'
 import { itemMark } from '#core/words/told'
 import type { SupplyAnswer, SupplyView } from '#contract/forecast'

@@ -17,7 +17,8 @@ const BODY = { at: 1.7, half: 0.6 } as const
 
 /** Solid below what is sure, hatched where it is reckoned; a fan goes on into the days ahead. */
 export function drawBand({ ctx, x, y, inks }: Ground, { kind, points }: ChartBand): void {
-  if (points.length < 2) return
+  const [first, last] = [points[0], points.at(-1)]
+  if (points.length < 2 || !first || !last) return
   const outline = (): void => {
     ctx.beginPath()
     points.forEach(({ day, high }, n) => (n === 0 ? ctx.moveTo(x(day), y(high)) : ctx.lineTo(x(day), y(high))))
@@ -38,8 +39,8 @@ export function drawBand({ ctx, x, y, inks }: Ground, { kind, points }: ChartBan
   if (kind === 'ribbon') {
     ctx.beginPath()
     points.forEach(({ day, low }, n) => (n === 0 ? ctx.moveTo(x(day), y(low)) : ctx.lineTo(x(day), y(low))))
-    ctx.lineTo(x(points.at(-1)?.day ?? points[0]!.day), y(0))
-    ctx.lineTo(x(points[0]!.day), y(0))
+    ctx.lineTo(x(last.day), y(0))
+    ctx.lineTo(x(first.day), y(0))
     ctx.closePath()
     ctx.globalAlpha = 0.28
     ctx.fillStyle = inks.fill
