@@ -31,6 +31,10 @@ export const RaceView = z.object({
   verdict: z.enum(VERDICTS).nullable(),
   /** What would be lost, in minor units: price by what is left and by how likely it spoils; null without any price to go by. */
   stake: z.number().nullable(),
+  /** What it is reckoned with; `usual` = the middle price of its category, where it has none of its own. */
+  price: z.object({ minor: z.number(), usual: z.boolean() }).nullable(),
+  /** Of a full one, what is likely left. */
+  share: z.number(),
   uses: Span,
 })
 export type RaceView = z.infer<typeof RaceView>

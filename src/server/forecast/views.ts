@@ -122,6 +122,8 @@ export class ForecastViews {
       chance,
       verdict: chance === null ? null : verdictOf(chance),
       stake: price === null || chance === null ? null : Math.round(price * share * (1 - chance)),
+      price: price === null ? null : { minor: price, usual: item.priceMinor === null },
+      share,
       uses: usesSpan(forecast.content.usesLeft),
     }
   }

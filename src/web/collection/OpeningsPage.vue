@@ -1,22 +1,24 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { addDays, fieldsOf, type Day } from '#core/calendar/day'
+import type { Day } from '#core/calendar/day'
 import { parseWhen, type DayRange } from '#core/calendar/when'
 import type { ListedItem } from '#contract/item'
 import { newId } from '#web/data/client'
 import { useChanges } from '#web/data/changes'
+import LandmarkFields from '#web/ui/acts/LandmarkFields.vue'
+import { openingAnswers } from '#web/ui/acts/opening-answers'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import { useDevice } from '#web/data/device'
 import { useStock } from '#web/data/stock'
 import { fullName, usesWords } from '#web/ui/words/item-words'
 import { rangeWords } from '#web/ui/words/when-words'
 import { dateWords, herOrder } from '#web/data/locale'
-import DayField from '#web/ui/form/DayField.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
 
 /** One thing after the other whose opening nobody wrote down: a rough answer is worth more than none. */
 const stock = useStock()
 const changes = useChanges()
-const landmark = ref({ words: 'the move', day: '' })
+const device = useDevice()
 const passed = ref<string[]>([])
 const typed = ref('')
 const wrong = ref('')
@@ -26,32 +28,10 @@ const rest = computed(() =>
 const item = computed<ListedItem | null>(() => rest.value[0] ?? null)
 const latest = computed<Day | null>(() => item.value?.firstWorn ?? stock.today)
 
-/** Answers that need no typing, from the years that can be meant. */
-const quick = computed<{ words: string; range: DayRange; said: string }[]>(() => {
-  const { today } = stock
-  if (today === null || latest.value === null) return []
-  const { year } = fieldsOf(today)
-  const years = [year, year - 1, year - 2, year - 3].map((each) => ({
-    words: String(each),
-    said: String(each),
-    range: { earliest: `${each}-01-01` as Day, latest: `${each}-12-31` as Day },
-  }))
-  const { day, words } = landmark.value
-  const beforeAfter =
-    day === ''
-      ? []
-      : [
-          {
-            words: `Before ${words}`,
-            said: `before ${words}`,
-            range: { earliest: addDays(day as Day, -1096), latest: addDays(day as Day, -1) },
-          },
-          { words: `After ${words}`, said: `after ${words}`, range: { earliest: day as Day, latest: latest.value } },
-        ]
-  return [...beforeAfter, ...years].filter(
-    ({ range }) => range.earliest <= (latest.value ?? today) && range.earliest <= range.latest,
-  )
-})
+/** Answers that need no typing. */
+const quick = computed(() =>
+  stock.today === null || latest.value === null ? [] : openingAnswers(stock.today, latest.value, device.landmark),
+)
 
 async function answer(opened: Record<string, unknown>): Promise<void> {
   const { value } = item
@@ -85,10 +65,8 @@ function type(): void {
     :question="`${rest.length} to go. About is good enough; stop whenever you like.`"
     :primary="{ words: 'Done', to: '/collection' }"
   />
-  <section class="sheet landmark" aria-label="Something you remember">
-    <v-text-field v-model="landmark.words" label="Something you remember" />
-    <DayField v-model="landmark.day" label="When it was" v-bind="stock.today ? { max: stock.today } : {}" />
-    <p class="quiet">With it the question is only: before, or after?</p>
+  <section v-if="stock.today" class="sheet landmark" aria-label="Something you remember">
+    <LandmarkFields :today="stock.today" />
   </section>
   <section v-if="item" class="sheet card" :aria-label="fullName(item)">
     <div class="drawn"><ItemGauge :item="item" size="large" :rail="false" /></div>
@@ -130,10 +108,6 @@ function type(): void {
 
 <style scoped>
 .landmark {
-  display: grid;
-  grid-template-columns: 220px 210px 1fr;
-  gap: 12px;
-  align-items: center;
   padding: 12px 16px;
   margin-bottom: 12px;
 }
@@ -175,7 +149,6 @@ p {
   padding: 24px;
 }
 
-.phone .landmark,
 .phone .card,
 .phone .typed {
   grid-template-columns: 1fr;

@@ -8,5 +8,7 @@ export const useDevice = defineStore('device', () => ({
   letterKeys: useStorage('seligo-letter-keys', true),
   /** On a phone: what to reach for is one line, until it is unfolded. */
   reachForFolded: useStorage('seligo-reach-for-folded', false),
+  /** What she dates other things by, and when it was. */
+  landmark: useStorage('seligo-landmark', { words: 'the move', day: '' }),
   collectionView: useStorage<'list' | 'gauges'>('seligo-collection-view', 'list'),
 }))

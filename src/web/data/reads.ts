@@ -3,6 +3,7 @@ import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import type { CheckInAnswer, CheckInsAnswer } from '#contract/check-in'
 import type { DecideAnswer, EmptiesAnswer } from '#contract/ending'
 import type { CategoryView, CollectionAnswer, ItemAnswer, ListedItem, ShelfLifeAnswer, ZoneView } from '#contract/item'
+import type { LookBackAnswer, SupplyAnswer } from '#contract/forecast'
 import type { LayingAnswer } from '#contract/laying'
 import type { ContainersAnswer } from '#contract/package'
 import type { ProjectsAnswer } from '#contract/projects'
@@ -54,6 +55,8 @@ export const useProposal = () => useRead<ProposalAnswer>(['proposal'], '/drawer/
 export const useLaying = () => useRead<LayingAnswer>(['laying'], '/laying')
 export const useProjects = () => useRead<ProjectsAnswer>(['projects'], '/projects')
 export const useShelfLife = () => useRead<ShelfLifeAnswer>(['shelf-life'], '/shelf-life')
+export const useSupply = () => useRead<SupplyAnswer>(['supply'], '/supply')
+export const useLookBack = () => useRead<LookBackAnswer>(['look-back'], '/look-back')
 export const useDecide = () => useRead<DecideAnswer>(['decide'], '/decide')
 export const useCheckIns = () => useRead<CheckInsAnswer>(['check-ins'], '/check-ins')
 export const useCheckIn = (id: MaybeRefOrGetter<string>) =>

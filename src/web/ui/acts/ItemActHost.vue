@@ -5,6 +5,7 @@ import { useItemActs, type AskingAct } from './item-acts'
 
 /** Where acts on a thing are asked for, whatever page they begin on. Each comes when it is first wanted. */
 const DIALOGS: Readonly<Record<AskingAct, Component>> = {
+  opening: defineAsyncComponent(() => import('./OpeningDialog.vue')),
   read: defineAsyncComponent(() => import('./ReadingDialog.vue')),
   happened: defineAsyncComponent(() => import('./EventDialog.vue')),
   blend: defineAsyncComponent(() => import('./BlendDialog.vue')),

@@ -19,7 +19,7 @@ const stock = useStock()
 const whole = useItem(() => props.item.id)
 const destinations = computed(() => (whole.answer.value?.destinations ?? []) as Destination[])
 const draft = useDraft(() => ({
-  verdict: null as Verdict | null,
+  verdict: (props.context.verdict ?? null) as Verdict | null,
   reason: '',
   destination: null as Destination | null,
   until: addMonths(props.today, 3) as string,

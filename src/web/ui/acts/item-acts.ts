@@ -11,7 +11,7 @@ import { useTicks } from '#web/data/ticks'
 
 /** Everything that can be done to one thing, in the order in which a menu groups it. */
 export const ACT_GROUPS = {
-  log: ['wear', 'open'],
+  log: ['wear', 'open', 'opening'],
   measure: ['read', 'happened', 'blend', 'sign'],
   move: ['lay', 'take out', 'put', 'roll in'],
   decide: ['trial', 'decide'],
@@ -24,6 +24,7 @@ export type ItemAct = (typeof ACT_GROUPS)[ActGroup][number]
 export const ACT_WORDS: Readonly<Record<ItemAct, string>> = {
   wear: 'Worn today',
   open: 'Open it today',
+  opening: 'When it was opened',
   read: 'How much is left',
   happened: 'Something happened to it',
   blend: 'Blend it with others',
@@ -46,6 +47,8 @@ export interface ActContext {
   readonly projectId?: string
   readonly checkInId?: string
   readonly event?: PackageEvent
+  /** What she leans to already. */
+  readonly verdict?: Verdict
   /** The shade it is about. */
   readonly partId?: string
 }

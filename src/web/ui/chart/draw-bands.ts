@@ -1,4 +1,5 @@
-import type { Day } from '#core/calendar/day'
+import { addDays, daysBetween, type Day } from '#core/calendar/day'
+import { bodyOf } from './finish-body'
 import type { ChartBand, ChartBody, ChartBracket } from './time-series'
 
 /** A canvas with the places of its days and values. */
@@ -74,24 +75,21 @@ export function drawBand({ ctx, x, y, inks }: Ground, { kind, points }: ChartBan
 
 /** When it will be gone: thickest where it is likeliest; hatched up to the last good day, hollow after it. */
 export function drawBody({ ctx, x, lane, inks }: Ground, { points }: ChartBody, until: Day | null): void {
-  const parts = points.slice(1).flatMap((point, n) => {
-    const before = points[n]
-    if (!before) return []
-    const width = x(point.day) - x(before.day)
-    return width <= 0
-      ? []
-      : [{ from: x(before.day), to: x(point.day), density: (point.chance - before.chance) / width }]
-  })
-  const most = Math.max(...parts.map((part) => part.density))
-  if (parts.length === 0 || !(most > 0)) return
+  const start = points[0]?.day
+  if (start === undefined) return
+  const shown = bodyOf(points.map(({ day, chance }) => ({ days: daysBetween(start, day), chance }))).map((part) => ({
+    from: x(addDays(start, part.from)),
+    to: x(addDays(start, part.to)),
+    thick: part.thick,
+  }))
+  if (shown.length === 0) return
   const middle = lane(BODY.at)
   const reach = Math.abs(lane(BODY.at + BODY.half) - middle)
-  const shown = parts.filter((part) => part.density > most * 0.02)
   const edge =
     (sign: 1 | -1) =>
-    (part: (typeof parts)[number]): [number, number] => [
+    (part: (typeof shown)[number]): [number, number] => [
       (part.from + part.to) / 2,
-      middle + sign * Math.max(1, reach * Math.sqrt(part.density / most)),
+      middle + sign * Math.max(1, reach * part.thick),
     ]
   const outline = (): void => {
     ctx.beginPath()

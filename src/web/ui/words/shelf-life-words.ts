@@ -1,8 +1,10 @@
 import type { Day } from '#core/calendar/day'
 import type { ItemSummary, ListedItem } from '#contract/item'
 import { rangeWords, shortDay } from './when-words'
-import { dateWords } from '#web/data/locale'
+import { dateWords, dayFormat } from '#web/data/locale'
 import { counted } from '#core/words/counted'
+
+const short = dayFormat({ month: 'short', year: 'numeric' })
 
 /** "Good to 2 Mar", "ends between 1 Jan 2027 and 31 Dec 2027", "past since 1 Sep", "not known". */
 export function goodTo(item: ListedItem, today: Day): string {
@@ -13,6 +15,15 @@ export function goodTo(item: ListedItem, today: Day): string {
     return `${state === 'past' ? 'past since' : 'good to'} ${shortDay(actOn, today)}`
   const ends = lastGood.latest < today ? 'ended' : 'ends'
   return `${ends} between ${shortDay(lastGood.earliest, today)} and ${shortDay(lastGood.latest, today)}`
+}
+
+/** The same as short as a row has room for: "ends Jan to Mar 2028". */
+export function goodToShort(item: ListedItem, today: Day): string {
+  const { lastGood, actOn, state } = item.shelfLife
+  if (actOn === null || lastGood === null || state === 'sign seen' || lastGood.earliest === lastGood.latest)
+    return goodTo(item, today)
+  const [from, to] = [short(lastGood.earliest), short(lastGood.latest)]
+  return `${lastGood.latest < today ? 'ended' : 'ends'} ${from === to ? from : `${from} to ${to}`}`
 }
 
 /** Why that is its last good day, in a sentence with its inputs. */

@@ -1,0 +1,163 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { addDays, type Day } from '#core/calendar/day'
+import { CURVE_DAYS } from '#core/forecast/curve-days'
+import { bodyOf } from '#web/ui/chart/finish-body'
+import { goneWords } from '#web/ui/words/forecast-words'
+import type { RaceAxis } from './race-axis'
+import type { RaceRow } from './race-rows'
+
+/** The lane of one thing: the post is its last good day, the body when it will be gone; hatched in time, hollow too late. */
+const props = defineProps<{ row: RaceRow; axis: RaceAxis; width: number; today: Day }>()
+const HEIGHT = 30
+const MIDDLE = 15
+const REACH = 11
+/** Words under a lane stay inside it. */
+const WORDS_ROOM = 165
+const at = (day: Day): number => props.axis.place(day) * props.width
+const range = computed(() => props.row.item.shelfLife.lastGood)
+const post = computed(() => {
+  const { lastGood, actOn, state } = props.row.item.shelfLife
+  if (actOn === null || lastGood === null) return null
+  const [from, to] = [at(lastGood.earliest), at(lastGood.latest)]
+  return { at: Math.max(2, at(actOn)), from: Math.max(2, from), to, spread: state !== 'sign seen' && to - from > 5 }
+})
+/** Less likely than one in ten within five years: only an arrow says which way it goes. */
+const never = computed(() => props.row.race.finish.low === null)
+const parts = computed(() => {
+  const { last, curve } = props.row.race
+  if (never.value) return []
+  const days = bodyOf([{ days: 0, chance: 0 }, ...curve.map((chance, n) => ({ days: CURVE_DAYS[n] ?? 0, chance }))])
+  return days.map(({ from, to, thick }) => ({ from: at(addDays(last, from)), to: at(addDays(last, to)), thick }))
+})
+const outline = computed(() => {
+  const [first, last] = [parts.value[0], parts.value.at(-1)]
+  if (!first || !last) return ''
+  const edge = (sign: 1 | -1): string[] =>
+    parts.value.map(
+      ({ from, to, thick }) =>
+        `${((from + to) / 2).toFixed(1)} ${(MIDDLE + sign * Math.max(1.2, REACH * thick)).toFixed(1)}`,
+    )
+  return `M${first.from.toFixed(1)} ${MIDDLE}L${edge(-1).join('L')}L${last.to.toFixed(1)} ${MIDDLE}L${edge(1).reverse().join('L')}Z`
+})
+const past = computed(() => props.row.standing === 'past')
+const words = computed(() => {
+  if (past.value) return ''
+  return goneWords(props.row.race.finish, props.today)
+})
+const wordsAt = computed(() => {
+  const from = parts.value[0]?.from ?? props.width
+  return `${Math.max(0, Math.min(from, props.width - WORDS_ROOM))}px`
+})
+const id = computed(() => `lane-${props.row.item.id}`)
+</script>
+
+<template>
+  <div class="lane">
+    <svg :viewBox="`0 0 ${width} ${HEIGHT}`" :width="width" :height="HEIGHT" aria-hidden="true">
+      <defs>
+        <pattern :id="`${id}-hatch`" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <path d="M0 0V5" class="stroke" />
+        </pattern>
+        <clipPath v-if="post" :id="`${id}-before`">
+          <rect x="0" y="0" :width="post.at" :height="HEIGHT" />
+        </clipPath>
+      </defs>
+      <path v-for="each in axis.months" :key="each.at" :d="`M${each.at * width} 0V${HEIGHT}`" class="grid" />
+      <rect v-if="post" :x="post.at" y="2" :width="Math.max(0, width - post.at)" :height="HEIGHT - 4" class="late" />
+      <template v-if="outline && !past">
+        <path :d="outline" class="body" />
+        <g v-if="post" :clip-path="`url(#${id}-before)`">
+          <path :d="outline" class="made" />
+          <path :d="outline" :fill="`url(#${id}-hatch)`" />
+        </g>
+        <path :d="outline" class="edge" />
+      </template>
+      <path v-if="never && !past" :d="`M${width - 30} ${MIDDLE}H${width - 6}m-7 -6 7 6-7 6`" class="edge" />
+      <template v-if="post">
+        <template v-if="post.spread && range">
+          <rect :x="post.from" y="2" :width="post.to - post.from" :height="HEIGHT - 4" class="maybe" />
+          <path
+            :d="`M${post.from + 5} 2H${post.from}V${HEIGHT - 2}H${post.from + 5}M${post.to - 5} 2H${post.to}V${HEIGHT - 2}H${post.to - 5}`"
+            class="bracket"
+          />
+        </template>
+        <path :d="`M${post.at} 0V${HEIGHT}`" class="post" />
+      </template>
+      <path :d="`M${axis.today * width} 0V${HEIGHT}`" class="today" />
+    </svg>
+    <span class="when figures" :style="{ left: wordsAt }">{{ words }}</span>
+  </div>
+</template>
+
+<style scoped>
+.lane {
+  position: relative;
+  height: 47px;
+  padding-top: 2px;
+}
+
+svg {
+  display: block;
+}
+
+.grid {
+  stroke: var(--hair);
+}
+
+.today {
+  stroke: var(--primary);
+  stroke-width: 2;
+}
+
+.late {
+  fill: var(--line);
+  opacity: 0.28;
+}
+
+.body {
+  fill: var(--raised);
+}
+
+.made {
+  fill: var(--line);
+  opacity: 0.55;
+}
+
+.edge {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.4;
+  stroke-linejoin: round;
+}
+
+.stroke {
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+
+.maybe {
+  fill: var(--line);
+  opacity: 0.22;
+}
+
+.bracket {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+
+.post {
+  stroke: var(--ink);
+  stroke-width: 3;
+}
+
+.when {
+  position: absolute;
+  bottom: 0;
+  font-size: 12px;
+  line-height: 15px;
+  color: var(--quiet);
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,248 @@
+<script setup lang="ts">
+import { mdiChevronDown, mdiChevronUp } from '@mdi/js'
+import { computed } from 'vue'
+import { useDisplay } from 'vuetify'
+import type { Day } from '#core/calendar/day'
+import { moneyWords } from '#web/data/locale'
+import { useItemActs } from '#web/ui/acts/item-acts'
+import ItemActsMenu from '#web/ui/acts/ItemActsMenu.vue'
+import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import VerdictGlyph from '#web/ui/gauge/VerdictGlyph.vue'
+import { VERDICT_WORDS } from '#web/ui/words/forecast-words'
+import { callIt, fullName, kindAndMaker } from '#web/ui/words/item-words'
+import { LIKING_WORDS } from '#web/ui/words/liking-words'
+import { goodTo, goodToShort, sunWords } from '#web/ui/words/shelf-life-words'
+import type { RaceAxis } from './race-axis'
+import RaceLane from './RaceLane.vue'
+import type { RaceRow } from './race-rows'
+import { actsOfRow, raceSentences } from './race-words'
+
+/** One thing in the race: what is at stake, its lane, how it stands; opened, why, and what can be done about it. */
+const props = defineProps<{
+  row: RaceRow
+  axis: RaceAxis
+  laneWidth: number
+  today: Day
+  currency: string
+  open: boolean
+}>()
+defineEmits<{ toggle: [] }>()
+const acts = useItemActs()
+const { mobile } = useDisplay()
+const item = computed(() => props.row.item)
+const standingWords = computed(() => {
+  const { standing } = props.row
+  if (standing === 'past') return item.value.shelfLife.state === 'sign seen' ? 'A sign was seen' : 'Past its date'
+  return standing === 'not known' ? 'Not known' : VERDICT_WORDS[standing]
+})
+const offered = computed(() => actsOfRow(props.row))
+const caution = computed(() => {
+  if (props.row.standing === 'past' && item.value.eye) return 'Worn at the eye: stop using it.'
+  return sunWords(item.value) === null ? '' : 'No longer counts as sun protection.'
+})
+const stake = computed(() =>
+  props.row.race.stake === null ? '' : moneyWords(Math.round(props.row.race.stake / 100) * 100, props.currency),
+)
+</script>
+
+<template>
+  <article class="row" :class="{ open }" :aria-label="fullName(item)">
+    <div class="line">
+      <span class="stake figures"
+        ><strong>{{ stake.replace(/[.,]00(?=\D*$)/, '') }}</strong
+        ><small class="quiet">{{ item.liking === null ? '' : LIKING_WORDS[item.liking] }}</small></span
+      >
+      <ItemGauge :item="item" size="small" :rail="false" />
+      <RouterLink :to="`/items/${item.id}`" class="name">
+        <strong>{{ fullName(item) }}</strong>
+        <small class="quiet">{{ kindAndMaker(item) }}</small>
+      </RouterLink>
+      <div class="course">
+        <RaceLane :row="row" :axis="axis" :width="laneWidth" :today="today" />
+        <strong v-if="caution" class="caution">{{ caution }}</strong>
+      </div>
+      <button
+        type="button"
+        class="standing"
+        :aria-expanded="open"
+        :aria-label="`${standingWords}, ${goodTo(item, today)}: why, and what can be done about ${callIt(item)}`"
+        @click="$emit('toggle')"
+      >
+        <VerdictGlyph :verdict="row.standing" />
+        <span
+          ><strong>{{ standingWords }}</strong
+          ><small class="quiet">{{ goodToShort(item, today) }}</small></span
+        >
+        <v-icon :icon="open ? mdiChevronUp : mdiChevronDown" size="20" />
+      </button>
+      <div v-if="!mobile" class="acts">
+        <v-btn
+          v-if="offered.first"
+          variant="outlined"
+          color="primary"
+          class="first"
+          :aria-label="`${offered.first.words}: ${callIt(item)}`"
+          @click="acts.begin(offered.first.act, item, offered.first.context)"
+          >{{ offered.first.words }}</v-btn
+        >
+        <ItemActsMenu :item="item" />
+      </div>
+    </div>
+    <div v-if="open" class="why">
+      <div class="sentences">
+        <p v-for="sentence in raceSentences(row, today, currency)" :key="sentence">{{ sentence }}</p>
+      </div>
+      <div class="choices">
+        <v-btn
+          v-for="each in offered.all"
+          :key="each.words"
+          variant="outlined"
+          color="primary"
+          :aria-label="`${each.words}: ${callIt(item)}`"
+          @click="acts.begin(each.act, item, each.context)"
+          >{{ each.words }}</v-btn
+        >
+        <ItemActsMenu v-if="mobile" :item="item" :without="offered.all.map((each) => each.act)" />
+      </div>
+    </div>
+  </article>
+</template>
+
+<style scoped>
+.row {
+  border-bottom: 1px solid var(--hair);
+}
+
+.row.open {
+  box-shadow: inset 4px 0 0 var(--primary);
+}
+
+.line {
+  display: grid;
+  grid-template-columns: var(--race-columns);
+  gap: 0 10px;
+  align-items: center;
+  min-height: 50px;
+  padding: 1px 6px 1px 10px;
+}
+
+small {
+  display: block;
+  font-size: 12.5px;
+  line-height: 1.2;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+
+.stake strong {
+  font: 640 15px var(--display);
+}
+
+.name {
+  min-width: 0;
+  color: var(--ink);
+  text-decoration: none;
+}
+
+.name strong {
+  display: block;
+  font-weight: 650;
+  line-height: 1.25;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+
+.name:hover strong {
+  text-decoration: underline;
+}
+
+.course {
+  position: relative;
+  min-width: 0;
+}
+
+.caution {
+  position: absolute;
+  left: 0;
+  bottom: 0;
+  font-size: 12px;
+  line-height: 15px;
+  color: var(--attention);
+  background: var(--raised);
+  padding-right: 8px;
+}
+
+.standing {
+  display: grid;
+  grid-template-columns: 42px minmax(0, 1fr) 20px;
+  gap: 7px;
+  align-items: center;
+  min-height: 46px;
+  padding: 0 4px;
+  border-radius: 8px;
+  text-align: left;
+}
+
+.standing:hover {
+  background: var(--inset);
+}
+
+.standing strong {
+  display: block;
+  font-size: 13px;
+  line-height: 1.25;
+  white-space: nowrap;
+}
+
+.first {
+  padding: 0 10px;
+  font-size: 13.5px;
+}
+
+.acts {
+  display: flex;
+  justify-content: flex-end;
+  align-items: center;
+}
+
+.why {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 20px;
+  justify-content: space-between;
+  align-items: center;
+  padding: 2px 12px 12px 68px;
+}
+
+.sentences {
+  flex: 1 1 340px;
+  max-width: 74ch;
+}
+
+.sentences p {
+  margin: 0 0 3px;
+  font-size: 14px;
+}
+
+.phone .line {
+  grid-template-columns: 44px minmax(0, 1fr) auto;
+  padding: 6px 8px;
+}
+
+.phone .stake {
+  grid-column: 3;
+  grid-row: 1;
+  text-align: right;
+}
+
+.phone .course,
+.phone .standing {
+  grid-column: 1 / -1;
+}
+
+.phone .why {
+  padding-left: 12px;
+}
+</style>

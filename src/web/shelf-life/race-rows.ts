@@ -1,0 +1,101 @@
+import { daysBetween, type Day } from '#core/calendar/day'
+import type { Verdict } from '#core/forecast/chance'
+import type { RaceView } from '#contract/forecast'
+import type { ItemSummary, ShelfLifeAnswer } from '#contract/item'
+
+/** How the race of one thing stands: by its chance, or why there is no race. */
+export type RaceStanding = Verdict | 'past' | 'not known'
+export interface RaceRow {
+  readonly item: ItemSummary
+  readonly race: RaceView
+  readonly standing: RaceStanding
+}
+/** Worn within so many days counts as in use. */
+const IN_USE_DAYS = 28
+/** In the order of the chips: what calls for an act first. */
+export const STANDINGS: readonly RaceStanding[] = [
+  'will not at this pace',
+  'about even',
+  'tight',
+  'will make it',
+  'past',
+  'not known',
+]
+export const STATES = {
+  'in use': (item: ItemSummary, today: Day) =>
+    item.lifecycle === 'open' &&
+    (item.placement !== null ||
+      item.goal !== null ||
+      (item.lastWorn !== null && daysBetween(item.lastWorn, today) < IN_USE_DAYS)),
+  'all open': (item: ItemSummary) => item.lifecycle === 'open',
+  unopened: (item: ItemSummary) => item.lifecycle === 'unopened',
+} as const
+export type RaceState = keyof typeof STATES
+
+export interface RaceWish {
+  state: RaceState
+  standing: RaceStanding | null
+  only: 'eyes' | 'sunscreen' | null
+  zoneId: string | null
+  categoryId: string | null
+}
+
+/** Every thing with how its race stands. */
+export function rowsOf({ items, races }: ShelfLifeAnswer): RaceRow[] {
+  const byItem = new Map(races.map((race) => [race.itemId, race]))
+  return items.flatMap((item) => {
+    const race = byItem.get(item.id)
+    return race ? [{ item, race, standing: standingOf(item, race) }] : []
+  })
+}
+
+function standingOf({ shelfLife }: ItemSummary, race: RaceView): RaceStanding {
+  if (shelfLife.state === 'past' || shelfLife.state === 'sign seen') return 'past'
+  return race.verdict ?? 'not known'
+}
+
+/** Most at stake first; what is past comes after what still runs, the eyes before the rest; what is not known last. */
+export function byStake(a: RaceRow, b: RaceRow): number {
+  const group = (row: RaceRow): number => (row.standing === 'not known' ? 2 : row.standing === 'past' ? 1 : 0)
+  const [first, second] = [group(a), group(b)]
+  if (first !== second) return first - second
+  if (first === 1 && a.item.eye !== b.item.eye) return a.item.eye ? -1 : 1
+  return (b.race.stake ?? -1) - (a.race.stake ?? -1)
+}
+
+/** What fits all of the wish but for how it stands and what it is: what the chips count. */
+export function narrowed(rows: readonly RaceRow[], wish: RaceWish, today: Day): RaceRow[] {
+  return rows.filter(
+    ({ item }) =>
+      STATES[wish.state](item, today) &&
+      (wish.zoneId === null || item.homeZoneId === wish.zoneId) &&
+      (wish.categoryId === null || item.wornAsId === wish.categoryId),
+  )
+}
+
+/** Those of `rows` that a chip picks. */
+export function picked(rows: readonly RaceRow[], { standing, only }: RaceWish): RaceRow[] {
+  return rows.filter(
+    (row) =>
+      (standing === null || row.standing === standing) &&
+      (only === null || (only === 'eyes' ? row.item.eye : row.item.shelfLife.sun !== null)),
+  )
+}
+
+/** What runs, how many of it will not make it, and the money in it, in minor units. */
+export function raceSum(rows: readonly RaceRow[]): {
+  running: number
+  losing: number
+  stake: number
+  held: number
+  unpriced: number
+} {
+  const running = rows.filter(({ standing }) => standing !== 'past' && standing !== 'not known')
+  return {
+    running: running.length,
+    losing: running.filter(({ standing }) => standing === 'will not at this pace').length,
+    stake: running.reduce((sum, { race }) => sum + (race.stake ?? 0), 0),
+    held: running.reduce((sum, { race }) => sum + (race.price?.minor ?? 0) * race.share, 0),
+    unpriced: running.filter(({ race }) => race.price === null).length,
+  }
+}
