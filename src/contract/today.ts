@@ -244,6 +244,8 @@ export const Fronts = z.object({
   decisionsDue: z.int(),
   trials: z.int(),
   emptiesThisYear: z.int(),
+  /** How many of her guesses are kept. */
+  guesses: z.int(),
   /** The check-in that is under way, and when the last one was closed. */
   checkIn: z.object({ items: z.int(), done: z.int() }).nullable(),
   lastCheckIn: DayText.nullable(),

@@ -31,6 +31,7 @@ export class FrontFigures {
       decisionsDue: trials.due,
       trials: trials.running,
       emptiesThisYear: queries.emptiesIn.get(today.slice(0, 4))?.n ?? 0,
+      guesses: queries.guesses.get()?.n ?? 0,
       checkIn: queries.checkIn.get() ?? null,
       lastCheckIn: queries.lastCheckIn.get()?.day ?? null,
     }
@@ -51,6 +52,7 @@ export function frontQueries(db: Db) {
          WHERE check_in_id = (SELECT id FROM check_in WHERE closed_on IS NULL ORDER BY started_on DESC, rowid DESC LIMIT 1)
          GROUP BY item_id)
       HAVING count(*) > 0`),
+    guesses: sql<[], { n: number }>('SELECT count(*) AS n FROM guess'),
     lastCheckIn: sql<[], { day: Day | null }>('SELECT max(closed_on) AS day FROM check_in'),
     emptiesIn: sql<[string], { n: number }>(
       "SELECT count(*) AS n FROM item WHERE ended_as = 'finished' AND ended_roughly = 0 AND substr(ended_on, 1, 4) = ?",

@@ -1,9 +1,15 @@
 <script setup lang="ts">
 import { counted } from '#core/words/counted'
+import { yearsWords } from '#web/ui/words/supply-words'
 import type { CategoryCount } from './filters'
 
 /** The categories in the order of a face, each with how many there are. */
-defineProps<{ counts: readonly CategoryCount[]; all: number }>()
+defineProps<{
+  counts: readonly CategoryCount[]
+  all: number
+  /** Years of supply at her pace, by category; null where there is no pace. */
+  years: ReadonlyMap<string, number | null>
+}>()
 const chosen = defineModel<string | null>({ required: true })
 </script>
 
@@ -20,7 +26,10 @@ const chosen = defineModel<string | null>({ required: true })
       :aria-pressed="chosen === row.id"
       @click="chosen = row.id"
     >
-      <span>{{ row.name }}</span>
+      <span
+        >{{ row.name
+        }}<small v-if="years.get(row.id)" class="quiet supply">{{ yearsWords(years.get(row.id) ?? 0) }}</small></span
+      >
       <span class="figures"
         >{{ row.count }}<span v-if="row.backups > 0" class="quiet">, {{ counted(row.backups, 'backup') }}</span></span
       >
@@ -46,6 +55,12 @@ const chosen = defineModel<string | null>({ required: true })
   text-align: left;
   border-radius: 7px;
   font-size: 14px;
+}
+
+.supply {
+  display: block;
+  line-height: 1.1;
+  padding-bottom: 4px;
 }
 
 .category:hover {

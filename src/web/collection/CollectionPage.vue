@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { counted, plural } from '#core/words/counted'
 import { useDevice } from '#web/data/device'
+import { useSupply } from '#web/data/reads'
 import { useStock } from '#web/data/stock'
 import PlaceHead from '#web/ui/PlaceHead.vue'
 import { useFinding } from '#web/ui/use-finding'
@@ -32,6 +33,10 @@ const summary = computed(() => {
   const all = stock.items.length
   return shown.value.length === all ? told : `${told}; ${counted(all, 'item')} in all`
 })
+const supply = useSupply()
+const years = computed(
+  () => new Map((supply.answer.value?.categories ?? []).map((each) => [each.categoryId, each.years])),
+)
 const chosen = ref<string[] | null>(null)
 const unknown = computed(() => stock.items.filter((item) => item.opening.kind === 'unknown').length)
 const guessed = computed(() => stock.items.filter((item) => item.colour === null && item.guess !== null).length)
@@ -43,6 +48,7 @@ const acts = computed(() => [
     act: () => (chosen.value = chosen.value === null ? [] : null),
     pressed: chosen.value !== null,
   },
+  { words: 'Supply', to: '/supply' },
   { words: 'Import a sheet', to: '/collection/import' },
   { words: 'By lines', to: '/collection/lines' },
 ])
@@ -77,7 +83,7 @@ function clear(): void {
   />
   <EmptyCollection v-if="stock.loaded && stock.items.length === 0 && words === ''" />
   <div v-else class="layout">
-    <CategoryList v-model="wish.categoryId" :counts="counts" :all="stock.items.length" />
+    <CategoryList v-model="wish.categoryId" :counts="counts" :all="stock.items.length" :years="years" />
     <section class="main" aria-label="Items">
       <div class="tools">
         <v-text-field v-model="words" class="search" label="Maker, name, shade or notes" clearable />

@@ -37,5 +37,10 @@ export const FRONTS: readonly Front[] = [
       f.decisionsDue > 0 ? `${f.decisionsDue} due` : f.trials > 0 ? `${f.trials} on trial` : 'nothing due',
   },
   { to: '/empties', name: 'Empties', figure: (f) => `${f.emptiesThisYear} this year` },
+  {
+    to: '/look-back',
+    name: 'Look back',
+    figure: (f) => (f.guesses === 0 ? 'no guesses yet' : counted(f.guesses, 'guess')),
+  },
   { to: '/settings', name: 'Settings', figure: () => 'rules and data' },
 ]

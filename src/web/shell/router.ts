@@ -112,6 +112,18 @@ export const router = createRouter({
       meta: { title: 'Shelf life' },
     },
     {
+      path: '/supply',
+      name: 'supply',
+      component: () => import('#web/supply/SupplyPage.vue'),
+      meta: { title: 'Supply' },
+    },
+    {
+      path: '/look-back',
+      name: 'look-back',
+      component: () => import('#web/look-back/LookBackPage.vue'),
+      meta: { title: 'Look back' },
+    },
+    {
       path: '/decide',
       name: 'decide',
       component: () => import('#web/decide/DecidePage.vue'),

@@ -1,0 +1,190 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { daysBetween } from '#core/calendar/day'
+import { counted } from '#core/words/counted'
+import { useLookBack } from '#web/data/reads'
+import { numberWords } from '#web/data/locale'
+import EmptyPlace from '#web/ui/EmptyPlace.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
+import { factorWords, scoreWords } from '#web/ui/words/look-back-words'
+import { spanWords } from '#web/ui/words/when-words'
+import OutcomeList, { type Outcome } from './OutcomeList.vue'
+
+/** How it went: her guesses and Seligo's against what came of them, and how long things last with her. */
+const { answer } = useLookBack()
+const MONTH = 30.4375
+const guesses = computed<Outcome[]>(() =>
+  [...(answer.value?.guesses.each ?? [])].reverse().map(({ itemId, mark, months, days, finished }) => ({
+    itemId,
+    mark,
+    low: months * MONTH,
+    middle: months * MONTH,
+    high: months * MONTH,
+    came: days,
+    running: !finished,
+    words: `guessed ${counted(months, 'month')}, ${finished ? `took ${spanWords(days)}` : `${spanWords(days)} so far`}`,
+  })),
+)
+const forecasts = computed<Outcome[]>(() =>
+  [...(answer.value?.forecasts.each ?? [])]
+    .sort((a, b) => (a.finishedOn < b.finishedOn ? 1 : -1))
+    .map(({ itemId, mark, madeOn, low, middle, high, finishedOn }) => {
+      const at = (day: typeof madeOn): number => daysBetween(madeOn, day)
+      const words =
+        finishedOn < low
+          ? `${spanWords(daysBetween(finishedOn, low))} before the range`
+          : finishedOn > high
+            ? `${spanWords(daysBetween(high, finishedOn))} after the range`
+            : 'within the range'
+      return {
+        itemId,
+        mark,
+        low: at(low),
+        middle: at(middle),
+        high: at(high),
+        came: at(finishedOn),
+        running: false,
+        words: `${words}, after ${spanWords(at(finishedOn))}`,
+      }
+    }),
+)
+const lasted = computed(() => answer.value?.lasted ?? [])
+const nothing = computed(() => guesses.value.length === 0 && forecasts.value.length === 0 && lasted.value.length === 0)
+/** The words of a category's row, of which one only is shown where there is enough to say. */
+const categories = computed(() => {
+  const { guesses: said, forecasts: kept } = answer.value ?? { guesses: null, forecasts: null }
+  const names = new Set([
+    ...lasted.value.map((each) => each.category),
+    ...(kept?.categories ?? []).map((each) => each.category),
+    ...(said?.categories ?? []).map((each) => each.category),
+  ])
+  return [...names].sort().map((category) => ({
+    category,
+    lasted: lasted.value.find((each) => each.category === category) ?? null,
+    score: kept?.categories.find((each) => each.category === category)?.score ?? null,
+    factor: said?.categories.find((each) => each.category === category)?.factor ?? null,
+  }))
+})
+</script>
+
+<template>
+  <PlaceHead title="Look back" question="How did it go?" />
+  <template v-if="answer">
+    <EmptyPlace v-if="nothing" title="Nothing to look back on yet" act="To the projects" to="/projects">
+      <template #drawing>
+        <svg viewBox="0 0 240 60" width="240" height="60" aria-hidden="true">
+          <path d="M10 30h130M90 14v32" class="line" />
+          <circle cx="150" cy="30" r="9" class="rail" />
+          <circle cx="150" cy="30" r="9" class="line" />
+        </svg>
+      </template>
+      When something rolls into a project, say how long you think it lasts. Once things are finished, your guesses and
+      Seligo’s forecasts stand here against what came of them.
+    </EmptyPlace>
+    <template v-else>
+      <h2>Your guesses against reality</h2>
+      <p class="sum">{{ factorWords(answer.guesses.all) }}</p>
+      <OutcomeList
+        v-if="guesses.length > 0"
+        label="Your guesses"
+        legend="stroke: your guess; disc: finished"
+        :outcomes="guesses"
+      />
+      <h2>Forecasts against reality</h2>
+      <p class="sum">
+        {{ scoreWords(answer.forecasts.all) }}
+        <span class="quiet">Each finished thing is scored once, by the forecast kept nearest to half its life.</span>
+      </p>
+      <OutcomeList
+        v-if="forecasts.length > 0"
+        label="Forecasts"
+        legend="bar: the range; full disc: held"
+        :outcomes="forecasts"
+      />
+      <h2>By category</h2>
+      <div class="sheet wide">
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Category</th>
+              <th scope="col">From opened to empty</th>
+              <th scope="col">Uses in that time</th>
+              <th scope="col">Your guesses</th>
+              <th scope="col">Forecasts that held</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="row in categories" :key="row.category">
+              <th scope="row">{{ row.category }}</th>
+              <td>
+                {{ row.lasted ? `${spanWords(row.lasted.days)}, by ${counted(row.lasted.finished, 'thing')}` : '' }}
+              </td>
+              <td>{{ row.lasted ? row.lasted.uses : '' }}</td>
+              <td>
+                {{
+                  row.factor
+                    ? `times ${numberWords(row.factor.low, 1)} to ${numberWords(row.factor.high, 1)}, by ${row.factor.finished} finished`
+                    : ''
+                }}
+              </td>
+              <td>{{ row.score ? `${row.score.inside} of ${row.score.n}` : '' }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <p class="quiet small">
+        The middle of your own things whose opening and end are known to the day. A guess’s factor leans on all your
+        guesses until a category has enough of its own.
+      </p>
+    </template>
+  </template>
+</template>
+
+<style scoped>
+h2 {
+  margin: 16px 0 2px;
+  font-size: 18px;
+}
+
+h2:first-of-type {
+  margin-top: 0;
+}
+
+.sum {
+  margin: 0 0 8px;
+  max-width: 90ch;
+}
+
+.small {
+  font-size: 13px;
+  margin: 6px 2px;
+}
+
+.wide {
+  overflow-x: auto;
+}
+
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 14px;
+  font-variant-numeric: tabular-nums;
+}
+
+th,
+td {
+  padding: 7px 12px;
+  text-align: left;
+  border-bottom: 1px solid var(--hair);
+  white-space: nowrap;
+}
+
+tr:last-child > * {
+  border-bottom: none;
+}
+
+thead th {
+  font: 620 12.5px var(--display);
+  color: var(--quiet);
+}
+</style>

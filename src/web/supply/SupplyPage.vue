@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { computed, ref, useTemplateRef } from 'vue'
+import type { SupplyView } from '#contract/forecast'
+import { counted } from '#core/words/counted'
+import { moneyWords } from '#web/data/locale'
+import { useSupply } from '#web/data/reads'
+import EmptyPlace from '#web/ui/EmptyPlace.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
+import SupplyRow from './SupplyRow.vue'
+
+/** By category: how long it lasts at her pace, what spoils before its turn, and when something is needed. */
+const { answer } = useSupply()
+const YEARS = 10
+const ORDERS = {
+  money: 'most money to spoil',
+  years: 'longest supply',
+  need: 'needed soonest',
+  face: 'order of a face',
+} as const
+type Order = keyof typeof ORDERS
+const order = ref<Order>('money')
+const open = ref<string | null>(null)
+const axis = useTemplateRef<HTMLElement>('axis')
+const { width } = useElementSize(axis)
+const COMPARE: Readonly<Record<Order, (a: SupplyView, b: SupplyView) => number>> = {
+  money: (a, b) => b.spoilingPrice - a.spoilingPrice,
+  years: (a, b) => (b.years ?? Infinity) - (a.years ?? Infinity),
+  need: (a, b) => (a.need?.middle ?? '9999').localeCompare(b.need?.middle ?? '9999'),
+  face: () => 0,
+}
+const categories = computed(() => [...(answer.value?.categories ?? [])].sort(COMPARE[order.value]))
+const lost = computed(() => {
+  const all = answer.value?.categories ?? []
+  return {
+    items: all.reduce((sum, each) => sum + each.items, 0),
+    spoiling: all.reduce((sum, each) => sum + each.spoiling.length, 0),
+    money: all.reduce((sum, each) => sum + each.spoilingPrice, 0),
+  }
+})
+</script>
+
+<template>
+  <PlaceHead
+    title="Supply"
+    question="Is it more than a face can use?"
+    :acts="[{ words: 'Shelf life', to: '/shelf-life' }]"
+  />
+  <template v-if="answer">
+    <EmptyPlace
+      v-if="categories.length === 0"
+      title="Nothing in stock yet"
+      act="Say what you own"
+      to="/collection/lines"
+    >
+      <template #drawing>
+        <svg viewBox="0 0 240 60" width="240" height="60" aria-hidden="true">
+          <rect x="10" y="12" width="150" height="12" class="rail" />
+          <rect x="10" y="12" width="220" height="12" class="line" />
+          <rect x="10" y="36" width="60" height="12" class="rail" />
+          <rect x="10" y="36" width="90" height="12" class="line" />
+        </svg>
+      </template>
+      Once the collection holds things and some are worn, how long each kind lasts stands here.
+    </EmptyPlace>
+    <template v-else>
+      <div class="top">
+        <p class="headline">
+          <template v-if="lost.spoiling > 0"
+            ><strong>{{ lost.spoiling }} of {{ lost.items }}</strong> would spoil before their turn at your pace: they
+            cost <strong>{{ moneyWords(lost.money, answer.currency) }}</strong>.</template
+          >
+          <template v-else>All {{ counted(lost.items, 'thing') }} get their turn before they spoil.</template>
+        </p>
+        <v-select
+          v-model="order"
+          class="order"
+          label="Order"
+          :items="Object.entries(ORDERS).map(([value, title]) => ({ value, title }))"
+        />
+      </div>
+      <section class="sheet supply" aria-label="Supply by category">
+        <div class="heads quiet">
+          <span>category</span>
+          <div ref="axis" class="axis figures" aria-hidden="true">
+            <span v-for="n in YEARS + 1" :key="n" :style="{ left: `${(100 * (n - 1)) / (YEARS + 0.6)}%` }">{{
+              n === 1 ? 'today' : n - 1
+            }}</span>
+          </div>
+          <span class="legend">in years; dark: gets its turn; hollow: spoils first</span>
+        </div>
+        <SupplyRow
+          v-for="view in categories"
+          :key="view.categoryId"
+          :view="view"
+          :currency="answer.currency"
+          :today="answer.today"
+          :width="width"
+          :years="YEARS"
+          :open="open === view.categoryId"
+          @toggle="open = open === view.categoryId ? null : view.categoryId"
+        />
+      </section>
+    </template>
+  </template>
+</template>
+
+<style scoped>
+.top {
+  display: flex;
+  gap: 8px 16px;
+  align-items: center;
+  margin-bottom: 8px;
+}
+
+.headline {
+  flex: 1 1 auto;
+  margin: 0;
+  font: 540 18px/1.3 var(--display);
+}
+
+.order {
+  flex: 0 0 210px;
+}
+
+.supply {
+  --supply-columns: 160px minmax(0, 1fr) 330px;
+}
+
+.heads {
+  display: grid;
+  grid-template-columns: var(--supply-columns);
+  gap: 0 14px;
+  align-items: end;
+  padding: 5px 12px 3px;
+  border-bottom: 1px solid var(--line);
+  font-size: 12.5px;
+}
+
+.axis {
+  position: relative;
+  height: 17px;
+}
+
+.axis span {
+  position: absolute;
+  padding-left: 4px;
+  border-left: 1px solid var(--line);
+  white-space: nowrap;
+  line-height: 16px;
+  font-size: 12px;
+}
+
+.axis span:first-child {
+  border-left: 2px solid var(--primary);
+  color: var(--primary);
+  font-weight: 650;
+}
+
+.phone .top {
+  flex-wrap: wrap;
+}
+
+.phone .headline {
+  flex: 1 1 100%;
+  font-size: 16px;
+}
+
+.phone .order {
+  flex: 1 1 100%;
+}
+
+.phone .heads {
+  grid-template-columns: 1fr;
+}
+
+.phone .heads > span {
+  display: none;
+}
+
+.phone .axis span:nth-child(even) {
+  display: none;
+}
+</style>

@@ -1,0 +1,268 @@
+<script setup lang="ts">
+import { mdiChevronDown, mdiChevronUp, mdiMinus, mdiPlus } from '@mdi/js'
+import { computed, ref } from 'vue'
+import { daysBetween, type Day } from '#core/calendar/day'
+import { counted } from '#core/words/counted'
+import type { SupplyView } from '#contract/forecast'
+import { moneyWords } from '#web/data/locale'
+import {
+  goodDay,
+  keepingWords,
+  needWords,
+  spoilingWords,
+  supplySentences,
+  yearsWords,
+} from '#web/ui/words/supply-words'
+
+/** How long one category lasts: dark until what does not spoil is used up, hollow for what spoils before its turn. */
+const props = defineProps<{
+  view: SupplyView
+  currency: string
+  today: Day
+  width: number
+  years: number
+  open: boolean
+}>()
+defineEmits<{ toggle: [] }>()
+const HEIGHT = 22
+const YEAR_DAYS = 365.25
+const SHOWN = 12
+const all = ref(false)
+const at = (years: number): number => Math.min(1, years / (props.years + 0.6)) * props.width
+/** Years until something of the kind is needed, in the middle and as a likely span. */
+const need = computed(() => {
+  const { need: span } = props.view
+  if (span === null) return null
+  const years = (day: Day | null): number =>
+    day === null ? Infinity : Math.max(0, daysBetween(props.today, day) / YEAR_DAYS)
+  return { low: years(span.low), middle: years(span.middle), high: years(span.high) }
+})
+const bar = computed(() => {
+  const total = props.view.years ?? 0
+  const used = Math.min(total, need.value?.middle ?? total)
+  return { total: at(total), used: at(used), over: total > props.years }
+})
+const chosen = ref<number | null>(null)
+const keep = computed(
+  () => chosen.value ?? Math.max(1, Math.round(props.view.items - props.view.spoiling.length || props.view.items / 2)),
+)
+const most = computed(() => props.view.keeping.length)
+const shown = computed(() => (all.value ? props.view.spoiling : props.view.spoiling.slice(0, SHOWN)))
+</script>
+
+<template>
+  <article class="row" :class="{ open }" :aria-label="view.category">
+    <button
+      type="button"
+      class="line"
+      :aria-expanded="open"
+      :aria-label="`${view.category}: ${view.years === null ? 'no pace yet' : `lasts ${yearsWords(view.years)}`}, ${spoilingWords(view, currency)}; how this comes about`"
+      @click="$emit('toggle')"
+    >
+      <span class="name"
+        ><strong>{{ view.category }}</strong
+        ><small class="quiet figures">{{ counted(view.items, 'thing') }}</small></span
+      >
+      <svg :viewBox="`0 0 ${width} ${HEIGHT}`" :width="width" :height="HEIGHT" aria-hidden="true">
+        <path v-for="n in years" :key="n" :d="`M${at(n)} 0V${HEIGHT}`" class="grid" />
+        <template v-if="view.years !== null">
+          <rect x="1" y="4" :width="Math.max(1, bar.total - 1)" :height="HEIGHT - 8" class="over" />
+          <rect x="1" y="4" :width="Math.max(1, bar.used - 1)" :height="HEIGHT - 8" class="used" />
+          <path
+            v-if="need && need.middle !== Infinity && need.high - need.low > 0.05"
+            :d="`M${at(need.low)} ${HEIGHT - 1}H${at(need.high)}`"
+            class="span"
+          />
+          <path v-if="need && need.middle <= years" :d="`M${at(need.middle)} 0V${HEIGHT}`" class="post" />
+          <path v-if="bar.over" :d="`M${width - 24} 11H${width - 5}m-6 -5 6 5-6 5`" class="arrow" />
+        </template>
+        <path d="M1 0V22" class="today" />
+      </svg>
+      <span class="told">
+        <span
+          ><strong>{{ view.years === null ? 'no pace yet' : yearsWords(view.years) }}</strong
+          ><small class="quiet">{{
+            view.spoiling.length === 0
+              ? 'all get their turn'
+              : `${view.spoiling.length} spoil first, ${moneyWords(view.spoilingPrice, currency)}`
+          }}</small></span
+        >
+        <span
+          ><small class="quiet">next needed</small><strong>{{ needWords(view) }}</strong></span
+        >
+        <v-icon :icon="open ? mdiChevronUp : mdiChevronDown" size="20" />
+      </span>
+    </button>
+    <div v-if="open" class="why">
+      <p v-for="sentence in supplySentences(view, currency)" :key="sentence">{{ sentence }}</p>
+      <div v-if="most > 0 && view.years !== null" class="keep" role="group" aria-label="If you kept fewer">
+        <span>If you keep</span>
+        <v-btn
+          :icon="mdiMinus"
+          variant="outlined"
+          size="44"
+          :disabled="keep <= 1"
+          aria-label="One fewer"
+          @click="chosen = keep - 1"
+        />
+        <strong class="figures" role="status">{{ Math.min(keep, most) }}</strong>
+        <v-btn
+          :icon="mdiPlus"
+          variant="outlined"
+          size="44"
+          :disabled="keep >= most"
+          aria-label="One more"
+          @click="chosen = keep + 1"
+        />
+        <span
+          >of {{ view.items }} and let go first of what would spoil: it
+          {{ keepingWords(view, Math.min(keep, most), currency) }}</span
+        >
+      </div>
+      <ul v-if="view.spoiling.length > 0" class="spoiling">
+        <li v-for="each in shown" :key="each.itemId">
+          <RouterLink :to="`/items/${each.itemId}`">{{ each.mark }}</RouterLink>
+          <span class="quiet figures"
+            >{{ goodDay(each.lastGood, today)
+            }}{{ each.priceMinor === null ? '' : `, ${moneyWords(each.priceMinor, currency)}` }}</span
+          >
+        </li>
+      </ul>
+      <v-btn v-if="view.spoiling.length > shown.length" variant="text" @click="all = true"
+        >Show all {{ view.spoiling.length }}</v-btn
+      >
+    </div>
+  </article>
+</template>
+
+<style scoped>
+.row {
+  border-bottom: 1px solid var(--hair);
+}
+
+.row:last-child {
+  border-bottom: none;
+}
+
+.row.open {
+  box-shadow: inset 4px 0 0 var(--primary);
+}
+
+.line {
+  display: grid;
+  grid-template-columns: var(--supply-columns);
+  gap: 0 14px;
+  align-items: center;
+  width: 100%;
+  min-height: 46px;
+  padding: 2px 12px;
+  text-align: left;
+}
+
+.line:hover {
+  background: var(--inset);
+}
+
+.name,
+.told > span {
+  display: grid;
+  line-height: 1.25;
+}
+
+small {
+  font-size: 12.5px;
+}
+
+.told {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 100px 20px;
+  gap: 10px;
+  align-items: center;
+  font-size: 14px;
+}
+
+.grid {
+  stroke: var(--hair);
+}
+
+.used {
+  fill: var(--ink);
+  opacity: 0.72;
+}
+
+.over {
+  fill: var(--raised);
+  stroke: var(--ink);
+  stroke-width: 1.3;
+}
+
+.post {
+  stroke: var(--ink);
+  stroke-width: 3;
+}
+
+.span,
+.arrow {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.6;
+}
+
+.today {
+  stroke: var(--primary);
+  stroke-width: 2;
+}
+
+.why {
+  padding: 4px 16px 14px 16px;
+}
+
+.why p {
+  margin: 0 0 3px;
+  max-width: 84ch;
+  font-size: 14px;
+}
+
+.keep {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  margin: 8px 0;
+}
+
+.keep strong {
+  min-width: 26px;
+  text-align: center;
+  font: 640 18px var(--display);
+}
+
+.spoiling {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+  gap: 0 18px;
+  margin: 6px 0 0;
+  padding: 0;
+  list-style: none;
+}
+
+.spoiling li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 8px;
+  align-items: center;
+  min-height: 32px;
+  font-size: 13.5px;
+}
+
+.phone .line {
+  grid-template-columns: 1fr;
+  padding: 8px 12px;
+}
+
+.phone .name {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+}
+</style>
