@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { VERDICTS } from '#core/forecast/chance'
 import { FORECAST_REASONS, ROLES } from '#core/forecast/role'
+import { GOAL_KINDS } from '#core/goal/progress'
 import { ChangeId, DayText, Id, NewId } from './basic.js'
 
 const Span = z.object({ low: z.number(), middle: z.number(), high: z.number() })
@@ -178,3 +179,40 @@ export const SupplyView = z.object({
 export type SupplyView = z.infer<typeof SupplyView>
 export const SupplyAnswer = z.object({ today: DayText, currency: z.string(), categories: z.array(SupplyView) })
 export type SupplyAnswer = z.infer<typeof SupplyAnswer>
+
+/** What is about to be taken on: asked before she commits. */
+export const SetUpQuery = z.object({
+  items: z
+    .string()
+    .transform((text) => text.split(',').filter((id) => id !== ''))
+    .pipe(z.array(Id).min(1, 'Name at least one item.').max(300)),
+  project: Id.optional(),
+  kind: z.enum(GOAL_KINDS),
+  /** Uses, or a share of a full one. */
+  target: z.coerce.number().positive().max(5000).optional(),
+  headStart: z.coerce.number().int().min(0).max(5000).default(0),
+  by: DayText.optional(),
+})
+export const SetUpAnswer = z.object({
+  by: DayText.nullable(),
+  /** Of each kind, with what the project holds of it already; nothing without a date. */
+  kinds: z.array(
+    z.object({
+      category: z.string(),
+      zone: z.string(),
+      items: z.int(),
+      already: z.int(),
+      needed: Span,
+      /** Days until then on which she likely wears something of the zone. */
+      days: z.number(),
+      fits: z.boolean(),
+      fewer: z.int(),
+      usesEach: z.int(),
+      /** Whether fewer uses are a way out: the goal is a number of uses. */
+      counted: z.boolean(),
+      enoughOn: DayText.nullable(),
+    }),
+  ),
+  outlooks: z.array(z.object({ itemId: Id, ...OutlookView.omit({ stayId: true }).shape })),
+})
+export type SetUpAnswer = z.infer<typeof SetUpAnswer>

@@ -168,8 +168,7 @@ export const GoalView = z.object({
   standing: z.enum(['met', 'ahead', 'on pace', 'behind', 'out of reach', 'missed', 'ended', 'no date', 'not known']),
   difference: z.number().nullable(),
   wearDaysLeft: z.number().nullable(),
-  rescue: z.object({ latestDate: DayText.nullable(), smallerGoal: z.int() }).nullable(),
-  pace: z.object({ perWeek: z.number(), days: z.int(), uses: z.int() }).nullable(),
+  rescue: z.object({ smallerGoal: z.int() }).nullable(),
 })
 export type GoalView = z.infer<typeof GoalView>
 

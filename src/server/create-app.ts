@@ -52,6 +52,7 @@ const FORECAST_PATHS = [
   '/api/shelf-life',
   '/api/supply',
   '/api/look-back',
+  '/api/set-up',
   '/api/calendar.ics',
   '/api/check-ins/:id',
 ]

@@ -23,6 +23,7 @@ import { Forecasts } from './forecast/forecasts.js'
 import { ForecastViews } from './forecast/views.js'
 import { Guessing } from './forecast/guessing.js'
 import { LookingBack } from './forecast/looking-back.js'
+import { SettingUp } from './forecast/setting-up.js'
 import { Supplying } from './forecast/supplying.js'
 import { FrontFigures } from './fronts/figures.js'
 import type { CommandRoute } from './http/routes.js'
@@ -83,6 +84,7 @@ export class House {
   readonly guessing: Guessing
   readonly lookingBack: LookingBack
   readonly supplying: Supplying
+  readonly settingUp: SettingUp
 
   constructor(db: Db, now: () => Date, newId: () => string = randomUUID) {
     this.db = db
@@ -124,6 +126,7 @@ export class House {
     this.guessing = new Guessing(this)
     this.lookingBack = new LookingBack(this)
     this.supplying = new Supplying(this)
+    this.settingUp = new SettingUp(this)
   }
 
   settings(): Settings {

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { addDays, type Day } from '../calendar/day.js'
 import type { PlannedWeek } from '../calendar/planned-week.js'
-import { paceOf, recentPace, sharePaceOf, type PaceFacts } from './pace.js'
+import { paceOf, sharePaceOf, type PaceFacts } from './pace.js'
 import { progressOf, type GoalFacts } from './progress.js'
 
 const EVERY_DAY: PlannedWeek = [1, 1, 1, 1, 1, 1, 1]
@@ -101,10 +101,10 @@ describe('pace', () => {
     const inAll = 14 * 0.15 + 16
     expect(shown.notch).toBeCloseTo(4 + 16 * ((14 * 0.15 + 1) / inAll), 10)
   })
-  test('out of reach says the date and the smaller goal that would work', () => {
+  test('out of reach says the smaller goal that would do', () => {
     const pace = paceOf({ ...FACTS, uses: 2, today: at(20), wornToday: false })
     expect(pace).toMatchObject({ standing: 'out of reach', wearDaysLeft: 11 })
-    expect(pace.rescue).toEqual({ latestDate: at(37), smallerGoal: 13 })
+    expect(pace.rescue).toEqual({ smallerGoal: 13 })
   })
   test('without a date there is no notch', () => {
     expect(paceOf({ ...FACTS, by: null })).toMatchObject({ notch: null, standing: 'no date' })
@@ -128,11 +128,4 @@ describe('pace', () => {
     expect(paceOf({ ...FACTS, ended: true, today: at(40) })).toMatchObject({ standing: 'ended', rescue: null })
     expect(paceOf({ ...FACTS, ended: true, uses: 20 }).standing).toBe('met')
   })
-})
-
-test('the recent pace needs a fortnight and two uses', () => {
-  const days = [at(3), at(9), at(20), at(24)]
-  expect(recentPace(days, START, at(28))).toEqual({ perWeek: 1, days: 28, uses: 4 })
-  expect(recentPace(days, START, at(10))).toBeNull()
-  expect(recentPace([at(3)], START, at(28))).toBeNull()
 })

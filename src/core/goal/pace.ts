@@ -1,16 +1,9 @@
-import { addDays, daysBetween, later, type Day } from '../calendar/day.js'
+import { addDays, type Day } from '../calendar/day.js'
 import type { CalmStretch, PlannedWeek } from '../calendar/planned-week.js'
-import { dayOfNthWear, wearDaysBetween } from '../calendar/wear-days.js'
+import { wearDaysBetween } from '../calendar/wear-days.js'
 
-/** A recent pace is read over this many days … */
-export const PACE_DAYS = 28
-/** … and only when at least these are known. Assumption. */
-export const PACE_MIN_DAYS = 14
-export const PACE_MIN_USES = 2
 /** *Ahead* and *behind* begin beyond one use. */
 export const ON_PACE_WITHIN_USES = 1
-/** How far ahead a workable date is looked for. */
-const LOOK_AHEAD_DAYS = 366 * 5
 
 export interface PaceFacts {
   readonly today: Day
@@ -42,7 +35,7 @@ export interface Pace {
   /** Wear days left to the date, today included while it is not yet worn; null without a date. */
   readonly wearDaysLeft: number | null
   /** What would still work when it is out of reach. */
-  readonly rescue: { readonly latestDate: Day | null; readonly smallerGoal: number } | null
+  readonly rescue: { readonly smallerGoal: number } | null
 }
 
 /** Standing of an N-use goal against its date, from the planned week. Lost time shows. */
@@ -77,7 +70,6 @@ export function paceOf(facts: PaceFacts): Pace {
       difference,
       wearDaysLeft,
       rescue: {
-        latestDate: dayOfNthWear(left, next, addDays(next, LOOK_AHEAD_DAYS), facts.week, facts.away),
         smallerGoal: facts.uses + Math.floor(wearDaysLeft),
       },
     }
@@ -115,17 +107,4 @@ export function sharePaceOf(facts: {
   if (done === null) return { standing: 'not known', notch, wearDaysLeft }
   const standing = done - notch > EYE_ERROR ? 'ahead' : notch - done > EYE_ERROR ? 'behind' : 'on pace'
   return { standing, notch, wearDaysLeft }
-}
-
-/** Uses a week of late, or null while too little is known. */
-export function recentPace(
-  wearDays: readonly Day[],
-  since: Day,
-  today: Day,
-): { perWeek: number; days: number; uses: number } | null {
-  const from = later(since, addDays(today, 1 - PACE_DAYS))
-  const days = daysBetween(from, today) + 1
-  const uses = wearDays.filter((day) => day >= from && day <= today).length
-  if (days < PACE_MIN_DAYS || uses < PACE_MIN_USES) return null
-  return { perWeek: (uses / days) * 7, days, uses }
 }

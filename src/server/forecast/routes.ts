@@ -1,15 +1,21 @@
 import { Router } from 'express'
 import { ok } from '../failing.js'
-import { AddGuess, DropGuess, SetRole } from '#contract/forecast'
+import { AddGuess, DropGuess, SetRole, SetUpQuery } from '#contract/forecast'
 import type { House } from '../house.js'
+import { problemOfInput, sendProblem } from '../http/problem.js'
 import { command, read } from '../http/routes.js'
 import { calendarFile } from './calendar-file.js'
 
 export function forecastRoutes(house: House): Router {
-  const { guessing, lookingBack, supplying } = house
+  const { guessing, lookingBack, settingUp, supplying } = house
   const routes = Router()
   read(routes, '/look-back', () => ok(lookingBack.all()))
   read(routes, '/supply', () => ok(supplying.all()))
+  routes.get('/set-up', (request, response) => {
+    const parsed = SetUpQuery.safeParse(request.query)
+    if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.query))
+    response.json(settingUp.of(parsed.data))
+  })
   command(house, routes, 'post', '/items/:id/guesses', AddGuess, 'guess', (body, { id = '' }) => guessing.add(id, body))
   command(house, routes, 'post', '/guesses/:id/drop', DropGuess, 'drop-guess', (_, { id = '' }) => guessing.drop(id))
   command(house, routes, 'put', '/items/:id/role', SetRole, 'set-role', (body, { id = '' }) =>

@@ -3,7 +3,7 @@ import { bestMeasure } from '#core/forecast/asking'
 import { verdictOf } from '#core/forecast/chance'
 import { chanceOf } from '#core/forecast/forecast'
 import { HORIZON_DAYS, LONG_DAYS } from '#core/forecast/finish'
-import { curveOf, fanOf, outlookOf, type GoalAim } from '#core/forecast/outlook'
+import { curveOf, fanOf, outlookOf, usesUntil, type GoalAim } from '#core/forecast/outlook'
 import { logistic } from '#core/forecast/rate'
 import { sharesBefore, STAGE_LEVELS } from '#core/forecast/content'
 import type { Span } from '#core/forecast/weighed'
@@ -55,7 +55,7 @@ export class ForecastViews {
       last,
       finish: daySpan(last, forecast.finish, this.#house.today()),
       days: forecast.finish,
-      uses: usesSpan(uses),
+      uses: spanOfUses(uses),
       grams: content.grams,
       share: content.share,
       perUse: content.perUse,
@@ -124,46 +124,53 @@ export class ForecastViews {
       stake: price === null || chance === null ? null : Math.round(price * share * (1 - chance)),
       price: price === null ? null : { minor: price, usual: item.priceMinor === null },
       share,
-      uses: usesSpan(forecast.content.usesLeft),
+      uses: spanOfUses(forecast.content.usesLeft),
     }
   }
 
   /** When each of these goals will be reached; nothing of those that are met, ended or have no end. */
   outlooks(item: ItemFacts, goals: readonly GoalView[]): OutlookView[] {
     return goals.flatMap((goal) => {
-      const aim = aimOf(goal)
-      if (aim === null || goal.met || item.endedOn !== null || goal.standing === 'ended') return []
-      const { forecasts } = this.#house
-      const found = goal.partId === null ? forecasts.of(item) : forecasts.ofShade(item, goal.partId)
-      if (found === null) return []
-      const { forecast, last } = found
-      const until = goal.by === null ? null : Math.max(0, daysBetween(last, goal.by))
-      const outlook = outlookOf(forecast, aim, until)
+      if (goal.met || item.endedOn !== null || goal.standing === 'ended') return []
       // What is out of reach or past has no chance to speak of.
-      const open = !['out of reach', 'missed', 'met'].includes(goal.standing)
-      const chance = open ? outlook.chance : null
-      const weeks = until === null ? null : until / 7
-      const today = this.#house.today()
-      return [
-        {
-          stayId: goal.stayId,
-          reach: daySpan(last, outlook.days, today),
-          sure: dayAt(last, outlook.sure, today),
-          chance,
-          verdict: chance === null ? null : verdictOf(chance),
-          needed:
-            goal.usesLeft === null || weeks === null || weeks <= 0
-              ? null
-              : Math.round((goal.usesLeft / weeks) * 10) / 10,
-          kept: Math.round(70 * logistic(forecast.rate.mean)) / 10,
-        },
-      ]
+      const open = goal.standing !== 'out of reach' && goal.standing !== 'missed'
+      const outlook = this.outlook(item, goal.partId, goal)
+      if (outlook === null) return []
+      return [{ stayId: goal.stayId, ...outlook, ...(open ? {} : { chance: null, verdict: null }) }]
     })
+  }
+
+  /** When a goal would be reached; null where it asks for no end. `partId` = of one shade. */
+  outlook(
+    item: ItemFacts,
+    partId: string | null,
+    goal: GoalAsked & { readonly by: Day | null },
+  ): Omit<OutlookView, 'stayId'> | null {
+    const aim = aimOf(goal)
+    const { forecasts } = this.#house
+    const found = partId === null ? forecasts.of(item) : forecasts.ofShade(item, partId)
+    if (aim === null || found === null) return null
+    const { forecast, last } = found
+    const until = goal.by === null ? null : Math.max(0, daysBetween(last, goal.by))
+    const { chance, days, sure } = outlookOf(forecast, aim, until)
+    const today = this.#house.today()
+    const left = aim.kind === 'uses' ? Math.max(0, aim.target - aim.done) : spanOfUses(usesUntil(forecast, aim)).middle
+    return {
+      reach: daySpan(last, days, today),
+      sure: dayAt(last, sure, today),
+      chance,
+      verdict: chance === null ? null : verdictOf(chance),
+      needed: until === null || until < 7 ? null : Math.round((left / (until / 7)) * 10) / 10,
+      kept: Math.round(70 * logistic(forecast.rate.mean)) / 10,
+    }
   }
 }
 
+/** What of a goal tells what it asks for. */
+export type GoalAsked = Pick<GoalView, 'kind' | 'target' | 'uses'>
+
 /** What a goal asks of the content; null where it asks for no end. */
-function aimOf(goal: GoalView): GoalAim | null {
+export function aimOf(goal: GoalAsked): GoalAim | null {
   switch (goal.kind) {
     case 'uses':
     case 'find a use':
@@ -188,7 +195,7 @@ function inDate(item: ItemFacts, { forecast, last }: ItemForecast): ForecastView
   return { early: by(lastGood.earliest), late: by(lastGood.latest), verdict: verdictOf(by(actOn)) }
 }
 
-function usesSpan(uses: readonly number[]): Span {
+export function spanOfUses(uses: readonly number[]): Span {
   const at = (p: number): number => Math.round(uses[Math.min(uses.length - 1, Math.floor(p * uses.length))] ?? 0)
   return { low: at(0.1), middle: at(0.5), high: at(0.9) }
 }

@@ -1,6 +1,6 @@
 import { later, type Day } from '#core/calendar/day'
 import type { CalmStretch, PlannedWeek } from '#core/calendar/planned-week'
-import { paceOf, recentPace, sharePaceOf } from '#core/goal/pace'
+import { paceOf, sharePaceOf } from '#core/goal/pace'
 import { isCounted, progressOf } from '#core/goal/progress'
 import { baselineDay, contentOn, type DatedReading } from '#core/item/what-is-left'
 import { wearsDuring } from '#core/wear/tally'
@@ -119,7 +119,6 @@ export function goalViewOf(stay: StayRow, context: GoalContext): GoalView {
     difference: pace.difference,
     wearDaysLeft: pace.wearDaysLeft,
     rescue: pace.rescue,
-    pace: recentPace(days, stay.rolled_in, today),
   }
 }
 

@@ -1,4 +1,4 @@
-import type { Day } from '#core/calendar/day'
+import { addDays, type Day } from '#core/calendar/day'
 import type { CalmStretch, PlannedWeek } from '#core/calendar/planned-week'
 import { callOf } from '#core/item/naming'
 import { lifecycleOf } from '#core/item/opening'
@@ -8,7 +8,7 @@ import type { Reading } from '#contract/reading'
 import type { Settings } from '#contract/settings'
 import type { Db } from '../db/open-database.js'
 import type { TouchedRow } from '../db/journal.js'
-import { wearDaysBetween } from '#core/calendar/wear-days'
+import { dayOfNthWear, wearDaysBetween } from '#core/calendar/wear-days'
 import { goalViewOf, shownGoal } from './goal-view.js'
 import { factsOf, openingOfRow, summaryOf, type ItemFacts } from './item-facts.js'
 import { stockQueries } from './queries.js'
@@ -17,6 +17,8 @@ import { Remembered } from './remembered.js'
 import type { ItemRow, PartRow, ReadingRow, StayRow } from './rows.js'
 import { HouseWeek } from './week.js'
 import { swatchGuess } from './swatch-guess.js'
+
+const LOOK_AHEAD_DAYS = 366 * 5
 
 export interface GoalOfStay {
   readonly goal: GoalView
@@ -74,6 +76,12 @@ export class Stock {
   wearDaysBetween(from: Day, to: Day): number {
     const { week, calm } = this.#rhythmOn(from)
     return wearDaysBetween(from, to, week, calm)
+  }
+
+  /** The day by which so many wear days are to be expected; null where that is not within five years. */
+  dayOfWears(wearDays: number, from: Day): Day | null {
+    const { week, calm } = this.#rhythmOn(from)
+    return dayOfNthWear(wearDays, from, addDays(from, LOOK_AHEAD_DAYS), week, calm)
   }
 
   /** One item, or null when there is none under this id. */

@@ -36,7 +36,7 @@ async function choose(pushItemId: string | null): Promise<void> {
             proposed: nearest to its goal</span
           >
         </p>
-        <p v-if="line.goal">{{ paceWords(line.goal, answer.today) }}</p>
+        <p v-if="line.goal">{{ paceWords(line.goal, null, answer.today) }}</p>
         <p v-if="aimWords(line)">{{ aimWords(line) }}</p>
       </div>
     </div>

@@ -3,7 +3,7 @@ import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import type { CheckInAnswer, CheckInsAnswer } from '#contract/check-in'
 import type { DecideAnswer, EmptiesAnswer } from '#contract/ending'
 import type { CategoryView, CollectionAnswer, ItemAnswer, ListedItem, ShelfLifeAnswer, ZoneView } from '#contract/item'
-import type { LookBackAnswer, SupplyAnswer } from '#contract/forecast'
+import type { LookBackAnswer, SetUpAnswer, SupplyAnswer } from '#contract/forecast'
 import type { LayingAnswer } from '#contract/laying'
 import type { ContainersAnswer } from '#contract/package'
 import type { ProjectsAnswer } from '#contract/projects'
@@ -57,6 +57,8 @@ export const useProjects = () => useRead<ProjectsAnswer>(['projects'], '/project
 export const useShelfLife = () => useRead<ShelfLifeAnswer>(['shelf-life'], '/shelf-life')
 export const useSupply = () => useRead<SupplyAnswer>(['supply'], '/supply')
 export const useLookBack = () => useRead<LookBackAnswer>(['look-back'], '/look-back')
+export const useSetUp = (path: MaybeRefOrGetter<string | null>) =>
+  useRead<SetUpAnswer>(() => ['set-up', toValue(path) ?? ''], path)
 export const useDecide = () => useRead<DecideAnswer>(['decide'], '/decide')
 export const useCheckIns = () => useRead<CheckInsAnswer>(['check-ins'], '/check-ins')
 export const useCheckIn = (id: MaybeRefOrGetter<string>) =>

@@ -25,7 +25,12 @@ export function factsOf(
       about: 'Use and cost',
       facts: [
         ...said('Uses', `${usesWords(item.uses)}: ${usesMade(answer)}`),
-        ...(item.goal ? said(item.goal.projectName, paceWords(item.goal, today)) : []),
+        ...(item.goal
+          ? said(
+              item.goal.projectName,
+              paceWords(item.goal, answer.outlooks.find((each) => each.stayId === item.goal?.stayId) ?? null, today),
+            )
+          : []),
         ...said('Cost', costWords(answer)),
         ...said('Liking', item.liking === null ? null : (LIKING_WORDS[String(item.liking)] ?? null)),
       ],

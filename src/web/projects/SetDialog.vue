@@ -7,6 +7,7 @@ import { useStock } from '#web/data/stock'
 import { useUnits } from '#web/data/units'
 import { freshGoal, goalBody } from '#web/ui/acts/goal-draft'
 import GoalFields from '#web/ui/acts/GoalFields.vue'
+import SetUpWords from '#web/ui/acts/SetUpWords.vue'
 import ShadeChoice from '#web/ui/acts/ShadeChoice.vue'
 import FormDialog from '#web/ui/form/FormDialog.vue'
 import { useDraft } from '#web/ui/form/use-draft'
@@ -110,6 +111,14 @@ async function store(): Promise<void> {
       :on="on"
       :uses-so-far="0"
       :pan="palette !== null"
+    />
+    <SetUpWords
+      v-if="!palette"
+      :item-ids="typed.chosen"
+      :goal="typed.goal"
+      :project-id="project.id"
+      :project-by="project.by"
+      :today="today"
     />
   </FormDialog>
 </template>

@@ -21,7 +21,7 @@ defineProps<{ stay: StayView; today: Day }>()
           shortStanding(stay.goal)
         }}</span>
       </div>
-      <p class="figures">{{ paceWords(stay.goal, today) }}</p>
+      <p class="figures">{{ paceWords(stay.goal, stay.outlook, today) }}</p>
       <p class="quiet">{{ stay.item.lifecycle === 'finished' ? 'finished' : goodTo(stay.item, today) }}</p>
     </div>
     <div class="acts"><slot /></div>

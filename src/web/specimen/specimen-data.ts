@@ -124,7 +124,6 @@ const GOAL: GoalView = {
   difference: -3,
   wearDaysLeft: 20,
   rescue: null,
-  pace: null,
 }
 
 const stage = (at: number): Partial<Reading> => ({ kind: 'stage', stage: PAN_STAGES[at] ?? 'untouched' })

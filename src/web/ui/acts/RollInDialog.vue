@@ -11,6 +11,7 @@ import { callIt, shortName } from '#web/ui/words/item-words'
 import { freshGoal, goalBody } from './goal-draft'
 import GoalFields from './GoalFields.vue'
 import type { ActContext, ActResult } from './item-acts'
+import SetUpWords from './SetUpWords.vue'
 import ShadeChoice from './ShadeChoice.vue'
 
 /** An item, or some shades of it, joins a project with a goal of its own; or it merely goes along. */
@@ -23,6 +24,7 @@ const draft = useDraft(() => ({
   goal: freshGoal(null),
   beside: false,
   shades: [] as string[],
+  months: '',
 }))
 const { typed, on } = draft
 const project = computed(() => projects.value.find((each) => each.id === typed.value.projectId) ?? null)
@@ -46,7 +48,7 @@ watch(
 )
 
 async function store(): Promise<void> {
-  const { projectId, goal, beside, shades } = typed.value
+  const { projectId, goal, beside, shades, months } = typed.value
   const path = `/projects/${projectId}`
   const common = { day: props.today, goal: goalBody(goal) }
   const itemId = props.item.id
@@ -61,6 +63,9 @@ async function store(): Promise<void> {
           stayId: draft.id('stay'),
           itemId,
           beside,
+          ...(months.trim() === ''
+            ? {}
+            : { guess: { id: draft.id('guess'), months: Number(months.replace(',', '.')) } }),
           ...(beside ? { goal: { kind: 'keep using', target: null, headStart: 0, by: { kind: 'none' } } } : {}),
         })
   if (done) emit('done', {})
@@ -109,6 +114,24 @@ async function store(): Promise<void> {
         :on="on"
         :uses-so-far="item.uses"
         :pan="pan"
+      />
+      <SetUpWords
+        v-if="!typed.beside && typed.shades.length === 0"
+        :item-ids="[item.id]"
+        :goal="typed.goal"
+        :project-id="typed.projectId"
+        :project-by="project?.by ?? null"
+        :today="today"
+      />
+      <v-text-field
+        v-if="typed.shades.length === 0"
+        v-model="typed.months"
+        inputmode="decimal"
+        label="How long will it last, you think? (may stay empty)"
+        suffix="months"
+        hint="Kept, and held against what comes of it."
+        persistent-hint
+        :error-messages="on('guess.months')"
       />
     </template>
   </FormDialog>

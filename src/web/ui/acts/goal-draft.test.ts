@@ -28,7 +28,6 @@ const goal = (over: Partial<GoalView>): GoalView => ({
   difference: null,
   wearDaysLeft: null,
   rescue: null,
-  pace: null,
   ...over,
 })
 

@@ -48,6 +48,14 @@ export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
   'will not at this pace': 'Will not at this pace',
 }
 
+/** The same of a goal, after the word of its notch. */
+const CHANCE_WORDS: Readonly<Record<Verdict, string>> = {
+  'will make it': 'It will make it',
+  tight: 'It is tight',
+  'about even': 'The chance is about even',
+  'will not at this pace': 'It will not at this pace',
+}
+
 /** How much is left and what a use takes, with what it comes from. */
 export function howMuchWords(forecast: ForecastView, unit: MassUnit): string {
   const { grams, perUse, uses } = forecast
@@ -98,15 +106,15 @@ function spanWordsOf(days: number): string {
 }
 
 /** How surely a goal is reached, and at which pace; empty where nothing is ahead. */
-export function outlookWords(outlook: OutlookView | null, today: Day): string {
+export function outlookWords(outlook: Omit<OutlookView, 'stayId'> | null, today: Day): string {
   if (outlook === null) return ''
   const { verdict, reach, needed, kept } = outlook
+  const keep = `you keep ${numberWords(kept, 1)} uses a week`
   const pace =
-    needed === null
-      ? `You keep ${numberWords(kept, 1)} uses a week`
-      : `It needs ${numberWords(needed, 1)} uses a week, you keep ${numberWords(kept, 1)}`
+    needed === null ? keep : `it needs ${numberWords(needed, 1)} uses a week, you keep ${numberWords(kept, 1)}`
   const when = `likely reached ${betweenWords(reach, today)} if you keep using it`
-  return verdict === null ? `${pace}: ${when}.` : `${VERDICT_WORDS[verdict]}. ${pace}: ${when}.`
+  if (verdict === null) return `${pace.charAt(0).toUpperCase()}${pace.slice(1)}; ${when}.`
+  return `${CHANCE_WORDS[verdict]}: ${pace}; ${when}.`
 }
 
 /** What once was said. */

@@ -1,9 +1,10 @@
 import type { Day } from '#core/calendar/day'
+import type { OutlookView } from '#contract/forecast'
 import type { GoalView } from '#contract/item'
-import { shortDay, spanWords } from './when-words'
-import { dateWords } from '#web/data/locale'
+import { outlookWords } from './forecast-words'
+import { shortDay } from './when-words'
 import { usesWords } from './item-words'
-import { counted, plural } from '#core/words/counted'
+import { plural } from '#core/words/counted'
 
 /** Beside a gauge: the one thing worth saying, or nothing. */
 export function shortStanding(goal: GoalView): string {
@@ -52,29 +53,28 @@ export function progressWords(goal: GoalView): string {
   return goal.headStart > 0 ? `${base}, ${goal.headStart} of them a head start` : base
 }
 
-/** The sum and how it came about, in one or two plain sentences. */
-export function paceWords(goal: GoalView, today: Day): string {
+/**
+ * The sum and how it came about: progress, how it stands, and how likely it is reached at her pace. `outlook` = what is forecast
+ * of it; null where nothing is.
+ */
+export function paceWords(goal: GoalView, outlook: OutlookView | null, today: Day): string {
   const sentences = [`${capital(progressWords(goal))}.`]
-  if (goal.met) {
-    sentences.push('The goal is met.')
-    return sentences.join(' ')
-  }
-  if (goal.usesLeft !== null && goal.standing !== 'ended') sentences.push(leftSentence(goal))
+  if (goal.met) return [...sentences, 'The goal is met.'].join(' ')
+  if (goal.usesLeft !== null && goal.standing !== 'ended') sentences.push(`${goal.usesLeft} left.`)
   if (goal.baseline?.late === true)
     sentences.push(`Reckoned from its first reading, on ${shortDay(goal.baseline.day, today)}.`)
-  if (goal.by !== null || goal.standing === 'ended') sentences.push(standingSentence(goal, today))
-  return sentences.join(' ')
+  if (goal.by !== null || goal.standing === 'ended') sentences.push(standingSentence(goal, outlook, today))
+  if (goal.standing !== 'ended') sentences.push(outlookWords(outlook, today))
+  return sentences.filter(Boolean).join(' ')
 }
 
-function leftSentence(goal: GoalView): string {
-  const left = goal.usesLeft ?? 0
-  const { pace } = goal
-  if (pace === null) return `${left} left; how fast it goes is not known yet.`
-  const days = Math.round((left / pace.perWeek) * 7)
-  return `${left} left; at ${round(pace.perWeek)} a week (${pace.uses} in the last ${counted(pace.days, 'day')}) that is about ${spanWords(days)} if you keep using it.`
+/** What would still do: a day by which it is nearly sure at her pace, or fewer uses. */
+function rescueWords(outlook: OutlookView | null, fewer: number, today: Day): string {
+  const date = outlook?.sure ? `by ${shortDay(outlook.sure, today)} it is nearly sure, or ` : ''
+  return capital(`${date}a goal of ${usesWords(fewer)} would do.`)
 }
 
-function standingSentence(goal: GoalView, today: Day): string {
+function standingSentence(goal: GoalView, outlook: OutlookView | null, today: Day): string {
   const by = goal.by === null ? '' : shortDay(goal.by, today)
   const days =
     goal.wearDaysLeft === null
@@ -90,16 +90,14 @@ function standingSentence(goal: GoalView, today: Day): string {
         ? `Ahead of where it should be; ${days}.`
         : `${rounded(goal.difference, 'use')} ahead; ${days}.`
     case 'on pace':
-      return `On pace; ${days}.`
+      return `On pace today; ${days}.`
     case 'out of reach': {
-      const date = goal.rescue?.latestDate
-      const smaller = goal.rescue ? usesWords(goal.rescue.smallerGoal) : ''
-      return `Out of reach: ${days}, at one use a day. ${date ? `${dateWords(date)} would work, or ` : ''}a goal of ${smaller}.`
+      const sum = `Out of reach: ${days}, at one use a day.`
+      return goal.rescue ? `${sum} ${rescueWords(outlook, goal.rescue.smallerGoal, today)}` : sum
     }
     case 'missed': {
-      const date = goal.rescue?.latestDate
       const missed = `Its date, ${by}, has passed.`
-      return date ? `${missed} ${dateWords(date)} would work, or a goal of ${usesWords(goal.uses)}.` : missed
+      return goal.rescue ? `${missed} ${rescueWords(outlook, goal.uses, today)}` : missed
     }
     case 'ended':
       return 'Nothing of it is left to use; what was reached stands.'

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import type { Day } from '#core/calendar/day'
+import type { OutlookView } from '#contract/forecast'
 import type { GoalView } from '#contract/item'
 import { specimen } from '#web/specimen/specimen-data'
 import { gaugeWords, leftWords, readingWords } from './gauge-words'
@@ -37,37 +38,44 @@ const GOAL: GoalView = {
   difference: -3,
   wearDaysLeft: 16.2,
   rescue: null,
-  pace: { perWeek: 1.9, days: 28, uses: 8 },
+}
+const OUTLOOK: OutlookView = {
+  stayId: 's',
+  reach: { low: d('2026-12-10'), middle: d('2026-12-21'), high: d('2027-01-12') },
+  sure: d('2027-01-08'),
+  chance: 0.45,
+  verdict: 'about even',
+  needed: 2.2,
+  kept: 1.9,
 }
 
 describe('a goal in words', () => {
-  test('names the head start, what is left, the pace and the standing, with their inputs', () => {
-    expect(paceWords(GOAL, TODAY)).toBe(
-      '12 of 20 uses, 3 of them a head start. 8 left; at 1.9 a week (8 in the last 28 days) that is about 4 weeks if you keep using it. 3 uses behind where it should be today; 16 wear days are left until 20 Dec.',
+  test('names the head start, what is left, the standing first and the chance second, with their inputs', () => {
+    expect(paceWords(GOAL, OUTLOOK, TODAY)).toBe(
+      '12 of 20 uses, 3 of them a head start. 8 left. 3 uses behind where it should be today; 16 wear days are left until 20 Dec. The chance is about even: it needs 2.2 uses a week, you keep 1.9; likely reached between 10 Dec and 12 Jan 2027 if you keep using it.',
     )
   })
-  test('says that nothing is known rather than inventing', () => {
-    const bare = { ...GOAL, headStart: 0, by: null, standing: 'no date' as const, difference: null, pace: null }
-    expect(paceWords(bare, TODAY)).toBe('12 of 20 uses. 8 left; how fast it goes is not known yet.')
+  test('says nothing of what is not known rather than inventing', () => {
+    const bare = { ...GOAL, headStart: 0, by: null, standing: 'no date' as const, difference: null }
+    expect(paceWords(bare, null, TODAY)).toBe('12 of 20 uses. 8 left.')
   })
   test('out of reach says what would work', () => {
     const far: GoalView = {
       ...GOAL,
       standing: 'out of reach',
       wearDaysLeft: 3.5,
-      rescue: { latestDate: d('2027-02-07'), smallerGoal: 15 },
+      rescue: { smallerGoal: 15 },
     }
-    expect(paceWords(far, TODAY)).toContain(
-      'Out of reach: 3.5 wear days are left until 20 Dec, at one use a day. 7 Feb 2027 would work, or a goal of 15 uses.',
+    const out = { ...OUTLOOK, chance: null, verdict: null, sure: d('2027-02-07') }
+    expect(paceWords(far, out, TODAY)).toContain(
+      'Out of reach: 3.5 wear days are left until 20 Dec, at one use a day. By 7 Feb 2027 it is nearly sure, or a goal of 15 uses would do. It needs 2.2 uses a week, you keep 1.9; likely',
     )
   })
   test('a date that has passed is missed, with what would still work; the end of the thing ends its goal', () => {
-    const missed: GoalView = { ...GOAL, standing: 'missed', rescue: { latestDate: d('2027-01-09'), smallerGoal: 12 } }
-    expect(paceWords(missed, TODAY)).toContain(
-      'Its date, 20 Dec, has passed. 9 Jan 2027 would work, or a goal of 12 uses.',
-    )
+    const missed: GoalView = { ...GOAL, standing: 'missed', rescue: { smallerGoal: 12 } }
+    expect(paceWords(missed, null, TODAY)).toContain('Its date, 20 Dec, has passed. A goal of 12 uses would do.')
     expect(shortStanding(missed)).toBe('missed its date')
-    expect(paceWords({ ...GOAL, standing: 'ended' }, TODAY)).toBe(
+    expect(paceWords({ ...GOAL, standing: 'ended' }, null, TODAY)).toBe(
       '12 of 20 uses, 3 of them a head start. Nothing of it is left to use; what was reached stands.',
     )
   })
@@ -79,14 +87,16 @@ describe('a goal in words', () => {
       usesLeft: null,
       baseline: { day: d('2026-10-20'), late: true },
     }
-    expect(paceWords(late, TODAY)).toContain('Reckoned from its first reading, on 20 Oct.')
+    expect(paceWords(late, null, TODAY)).toContain('Reckoned from its first reading, on 20 Oct.')
   })
   test('one of anything is one', () => {
-    const one: GoalView = { ...GOAL, difference: -1, wearDaysLeft: 1, pace: { perWeek: 1, days: 1, uses: 1 } }
-    expect(paceWords(one, TODAY)).toContain('1 use behind where it should be today; 1 wear day is left until 20 Dec.')
+    const one: GoalView = { ...GOAL, difference: -1, wearDaysLeft: 1 }
+    expect(paceWords(one, null, TODAY)).toContain(
+      '1 use behind where it should be today; 1 wear day is left until 20 Dec.',
+    )
   })
   test('a met goal says so and no more', () => {
-    expect(paceWords({ ...GOAL, met: true, standing: 'met' }, TODAY)).toBe(
+    expect(paceWords({ ...GOAL, met: true, standing: 'met' }, null, TODAY)).toBe(
       '12 of 20 uses, 3 of them a head start. The goal is met.',
     )
   })

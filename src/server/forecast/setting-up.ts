@@ -1,0 +1,123 @@
+import type { z } from 'zod'
+import { addDays, type Day } from '#core/calendar/day'
+import { isCounted } from '#core/goal/progress'
+import { usesUntil } from '#core/forecast/outlook'
+import { setUpOf } from '#core/forecast/set-up'
+import type { Span } from '#core/forecast/weighed'
+import type { SetUpAnswer, SetUpQuery } from '#contract/forecast'
+import { preparing } from '../db/query.js'
+import type { House } from '../house.js'
+import type { ItemFacts } from '../stock/item-facts.js'
+import { aimOf, spanOfUses, type GoalAsked } from './views.js'
+
+type Query = z.output<typeof SetUpQuery>
+/** How often a zone is worn is that of the last year. */
+const YEAR_DAYS = 365
+
+/** What a goal would ask, before she commits to it: uses against the days there are, and what would make it possible. */
+export class SettingUp {
+  readonly #house: House
+  readonly #queries
+
+  constructor(house: House) {
+    this.#house = house
+    const sql = preparing(house.db)
+    this.#queries = {
+      /** Days on which anything of each zone was worn, and days with anything at all. */
+      zoneDays: sql<[{ from: Day }], { zone_id: string | null; days: number }>(`
+        SELECT c.zone_id, count(DISTINCT w.day) AS days FROM wear w JOIN item i ON i.id = w.item_id
+          JOIN category c ON c.id = coalesce(w.used_as, i.used_as, i.category_id)
+         WHERE w.day >= @from GROUP BY c.zone_id
+        UNION ALL SELECT NULL, count(DISTINCT day) FROM wear WHERE day >= @from`),
+      zones: sql<[], { id: string; name: string }>('SELECT id, name FROM zone'),
+      inProject: sql<[string], { item_id: string }>(
+        'SELECT DISTINCT item_id FROM stay WHERE project_id = ? AND rolled_out IS NULL AND beside = 0 AND part_id IS NULL',
+      ),
+    }
+  }
+
+  of(query: Query): SetUpAnswer {
+    const today = this.#house.today()
+    const items = this.#house.stock.facts(query.items, today).filter((item) => item.endedOn === null)
+    const asked: GoalAsked = { kind: query.kind, target: query.target ?? null, uses: query.headStart }
+    const by = query.by ?? null
+    return {
+      by,
+      kinds: by === null || by < today || aimOf(asked) === null ? [] : this.#kinds(items, asked, by, query),
+      outlooks: items.flatMap((item) => {
+        const outlook = this.#house.forecastViews.outlook(item, null, { ...asked, by })
+        return outlook === null ? [] : [{ itemId: item.id, ...outlook }]
+      }),
+    }
+  }
+
+  #kinds(items: readonly ItemFacts[], asked: GoalAsked, by: Day, { project }: Query): SetUpAnswer['kinds'] {
+    const today = this.#house.today()
+    const zones = new Map(this.#queries.zones.all().map((row) => [row.id, row.name]))
+    const shares = this.#zoneShares(today)
+    const others = this.#already(project ?? null, new Set(items.map((item) => item.id)), by)
+    const groups = new Map<string, ItemFacts[]>()
+    for (const item of items) groups.set(item.wornAsId, [...(groups.get(item.wornAsId) ?? []), item])
+    return [...groups].map(([categoryId, own]) => {
+      const already = others.get(categoryId) ?? []
+      const needs = [...own.map((item) => this.#needs(item, asked)), ...already]
+      const zoneId = own[0]?.homeZoneId ?? ''
+      const share = shares.get(zoneId) ?? 1
+      const daysUntil = (day: Day): number => this.#house.stock.wearDaysBetween(today, day) * share
+      const found = setUpOf(needs, daysUntil(by))
+      return {
+        category: own[0]?.wornAs ?? '',
+        zone: zones.get(zoneId) ?? '',
+        items: own.length,
+        already: already.length,
+        ...found,
+        needed: rounded(found.needed),
+        days: Math.round(daysUntil(by)),
+        usesEach: found.usesEach,
+        counted: isCounted(asked.kind),
+        enoughOn: found.fits ? null : this.#house.stock.dayOfWears(found.needed.middle / share, today),
+      }
+    })
+  }
+
+  #needs(item: ItemFacts, asked: GoalAsked): Span {
+    const aim = aimOf(asked)
+    if (aim === null) return { low: 0, middle: 0, high: 0 }
+    if (aim.kind === 'uses') {
+      const left = Math.max(0, aim.target - aim.done)
+      return { low: left, middle: left, high: left }
+    }
+    return spanOfUses(usesUntil(this.#house.forecasts.of(item).forecast, aim))
+  }
+
+  /** What the project holds already asks for its days too. */
+  #already(projectId: string | null, except: ReadonlySet<string>, by: Day): Map<string, Span[]> {
+    const found = new Map<string, Span[]>()
+    if (projectId === null) return found
+    const today = this.#house.today()
+    const ids = this.#queries.inProject
+      .all(projectId)
+      .map((row) => row.item_id)
+      .filter((id) => !except.has(id))
+    const goals = this.#house.stock.goals(ids, today)
+    for (const item of this.#house.stock.facts(ids, today))
+      for (const { goal } of goals.get(item.id) ?? []) {
+        if (goal.projectId !== projectId || goal.partId !== null || goal.met || goal.by === null || goal.by > by)
+          continue
+        const need = this.#needs(item, goal)
+        found.set(item.wornAsId, [...(found.get(item.wornAsId) ?? []), need])
+      }
+    return found
+  }
+
+  /** Of the days with makeup, the share on which anything of a zone is worn; all of them where nothing is known yet. */
+  #zoneShares(today: Day): Map<string, number> {
+    const rows = this.#queries.zoneDays.all({ from: addDays(today, -YEAR_DAYS) })
+    const all = rows.find((row) => row.zone_id === null)?.days ?? 0
+    return new Map(rows.flatMap((row) => (row.zone_id === null || all === 0 ? [] : [[row.zone_id, row.days / all]])))
+  }
+}
+
+function rounded({ low, middle, high }: Span): Span {
+  return { low: Math.round(low), middle: Math.round(middle), high: Math.round(high) }
+}

@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { refDebounced } from '@vueuse/core'
+import type { Day } from '#core/calendar/day'
+import { parseDay } from '#core/calendar/day'
+import { isCounted } from '#core/goal/progress'
+import { useSetUp } from '#web/data/reads'
+import VerdictGlyph from '#web/ui/gauge/VerdictGlyph.vue'
+import { outlookWords } from '#web/ui/words/forecast-words'
+import { addsUpWords } from '#web/ui/words/set-up-words'
+import { isShare, type GoalDraft } from './goal-draft'
+
+/** Before she commits: whether it adds up, and how likely it is made. */
+const props = defineProps<{
+  itemIds: readonly string[]
+  goal: GoalDraft
+  projectId: string
+  projectBy: Day | null
+  today: Day
+}>()
+const WAIT_MS = 250
+const by = computed<Day | null>(() => {
+  const { goal, projectBy } = props
+  if (goal.by === 'project') return projectBy
+  return goal.by === 'own' ? parseDay(goal.byDay) : null
+})
+/** Nothing is asked while the goal is not a goal yet. */
+const path = computed<string | null>(() => {
+  const { goal, itemIds, projectId } = props
+  if (itemIds.length === 0 || goal.kind === null || goal.kind === 'keep using') return null
+  const target = isShare(goal.kind) ? Number(goal.target) / 100 : isCounted(goal.kind) ? Number(goal.target) : null
+  if (target !== null && !(target > 0)) return null
+  const headStart = isCounted(goal.kind) ? Number(goal.headStart) : 0
+  if (!Number.isInteger(headStart) || headStart < 0) return null
+  const query = new URLSearchParams({
+    items: itemIds.join(','),
+    kind: goal.kind,
+    headStart: String(headStart),
+    ...(target === null ? {} : { target: String(target) }),
+    ...(by.value === null ? {} : { by: by.value }),
+    ...(projectId === '' ? {} : { project: projectId }),
+  })
+  return `/set-up?${query.toString()}`
+})
+const { answer } = useSetUp(refDebounced(path, WAIT_MS))
+const single = computed(() => (props.itemIds.length === 1 ? (answer.value?.outlooks[0] ?? null) : null))
+const unlikely = computed(
+  () => (answer.value?.outlooks ?? []).filter((each) => each.verdict === 'will not at this pace').length,
+)
+</script>
+
+<template>
+  <div v-if="path !== null && answer" class="set-up" role="status" aria-label="Does it add up">
+    <p v-for="kind in answer.kinds" :key="kind.category" class="figures" :class="{ over: !kind.fits }">
+      {{ addsUpWords(kind, answer.by ?? today, today) }}
+    </p>
+    <p v-if="single" class="chance">
+      <VerdictGlyph v-if="single.verdict" :verdict="single.verdict" />
+      <span>{{ outlookWords(single, today) }}</span>
+    </p>
+    <p v-else-if="answer.by !== null && answer.outlooks.length > 1">
+      {{
+        unlikely === 0
+          ? 'At your pace of today none of them is out of sight.'
+          : `At your pace of today ${unlikely} of ${answer.outlooks.length} will not make it.`
+      }}
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.set-up {
+  display: grid;
+  gap: 6px;
+  padding: 10px 12px;
+  background: var(--inset);
+  border-radius: 8px;
+  font-size: 14px;
+}
+
+p {
+  margin: 0;
+}
+
+.over {
+  color: var(--attention);
+  font-weight: 600;
+}
+
+.chance {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  gap: 10px;
+  align-items: start;
+}
+</style>
