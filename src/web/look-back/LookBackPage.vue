@@ -87,7 +87,7 @@ const categories = computed(() => {
       <OutcomeList
         v-if="guesses.length > 0"
         label="Your guesses"
-        legend="stroke: your guess; disc: finished"
+        legend="months; stroke: guess; disc: finished"
         :outcomes="guesses"
       />
       <h2>Forecasts against reality</h2>
@@ -98,7 +98,7 @@ const categories = computed(() => {
       <OutcomeList
         v-if="forecasts.length > 0"
         label="Forecasts"
-        legend="bar: the range; full disc: held"
+        legend="months; bar: range; full disc: held"
         :outcomes="forecasts"
       />
       <h2>By category</h2>

@@ -43,7 +43,7 @@ const place = (months: number): string => `${((months * MONTH) / most.value) * (
       <span>{{ legend }}</span>
       <div ref="axis" class="axis figures" aria-hidden="true">
         <span v-for="months in ticks" :key="months" :style="{ left: place(months) }">{{
-          months === 0 ? 'said' : months === ticks.at(-1) ? `${months} months` : months
+          months === 0 ? 'said' : months
         }}</span>
       </div>
       <span class="told"></span>

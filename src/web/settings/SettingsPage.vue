@@ -11,6 +11,7 @@ import FormTrouble from '#web/ui/form/FormTrouble.vue'
 import StaleEdit from '#web/ui/form/StaleEdit.vue'
 import { useDraft } from '#web/ui/form/use-draft'
 import PlaceHead from '#web/ui/PlaceHead.vue'
+import CalendarPart from './CalendarPart.vue'
 import CategoriesPart from './CategoriesPart.vue'
 import ChangeList from './ChangeList.vue'
 import DataPart from './DataPart.vue'
@@ -126,6 +127,7 @@ async function store(version = answer.value?.version): Promise<void> {
   <div class="columns">
     <DataPart />
     <StretchesPart />
+    <CalendarPart />
   </div>
   <CategoriesPart />
   <ChangeList />

@@ -2,25 +2,26 @@
 import { ref } from 'vue'
 import { newId } from '#web/data/client'
 import { useChanges } from '#web/data/changes'
-import { yearlyWords } from '#web/data/locale'
+import { dateWords, yearlyWords } from '#web/data/locale'
 import { useStretches } from '#web/data/reads'
 import DayField from '#web/ui/form/DayField.vue'
 import FormDialog from '#web/ui/form/FormDialog.vue'
 import { useDraft } from '#web/ui/form/use-draft'
 import { stretchWords } from '#web/ui/words/when-words'
 
-/** Days away and low seasons: when less makeup is worn than the week says; goals and pace reckon with them. */
+/** Days away and low seasons: when less makeup is worn than the week says; goals and forecasts reckon with them. */
 const changes = useChanges()
 const { answer } = useStretches()
-const open = ref<'away' | 'low' | null>(null)
+const open = ref<'away' | 'low' | 'less' | null>(null)
 const away = useDraft(() => ({ earliest: '', latest: '', words: '' }))
 const low = useDraft(() => ({ from: '', to: '', percent: 20, words: '' }))
+const fewer = useDraft(() => ({ from: '', percent: 50, words: '' }))
 const { typed: gone, on: onAway } = away
 const { typed: less, on: onLow } = low
+const { typed: from, on: onFewer } = fewer
 
-function start(which: 'away' | 'low'): void {
-  if (which === 'away') away.begin()
-  else low.begin()
+function start(which: 'away' | 'low' | 'less'): void {
+  ;({ away, low, less: fewer })[which].begin()
   open.value = which
 }
 
@@ -35,7 +36,13 @@ async function storeLow(): Promise<void> {
   if (await low.store('POST', '/low-seasons', body)) open.value = null
 }
 
-function drop(path: 'away' | 'low-seasons', id: string): void {
+async function storeFewer(): Promise<void> {
+  const { from: day, percent, words } = from.value
+  const body = { id: fewer.id('less'), from: day, factor: Number(percent) / 100, words }
+  if (await fewer.store('POST', '/wear-less', body)) open.value = null
+}
+
+function drop(path: 'away' | 'low-seasons' | 'wear-less', id: string): void {
   void changes.run('POST', `/${path}/${id}/drop`, { changeId: newId() })
 }
 </script>
@@ -43,7 +50,7 @@ function drop(path: 'away' | 'low-seasons', id: string): void {
 <template>
   <section class="sheet part" aria-label="Days away and low seasons">
     <h2>Days away and low seasons</h2>
-    <p class="quiet">When less is worn than the week says; goals and pace reckon with it.</p>
+    <p class="quiet">When less is worn than the week says; goals and forecasts reckon with it.</p>
     <ul v-if="answer">
       <li v-for="each in answer.away" :key="each.id">
         <span class="said"
@@ -65,10 +72,23 @@ function drop(path: 'away' | 'low-seasons', id: string): void {
           >Drop</v-btn
         >
       </li>
+      <li v-for="each in answer.wearLess" :key="each.id" class="figures">
+        <span class="said"
+          >from {{ dateWords(each.from) }} on: {{ Math.round(each.factor * 100) }} % of usual
+          <span class="quiet">{{ each.words }}</span></span
+        >
+        <v-btn
+          variant="text"
+          :aria-label="`Drop wearing less from ${dateWords(each.from)}`"
+          @click="drop('wear-less', each.id)"
+          >Drop</v-btn
+        >
+      </li>
     </ul>
     <div class="choices">
       <v-btn variant="outlined" color="primary" @click="start('away')">Add days away</v-btn>
       <v-btn variant="outlined" color="primary" @click="start('low')">Add a low season</v-btn>
+      <v-btn variant="outlined" color="primary" @click="start('less')">I wear less from a day on</v-btn>
     </div>
     <FormDialog
       v-if="open === 'away'"
@@ -97,6 +117,26 @@ function drop(path: 'away' | 'low-seasons', id: string): void {
       <DayField v-model="less.to" label="to" :error-messages="onLow('to')" />
       <v-number-input v-model="less.percent" :min="0" :max="100" label="% of usual" :error-messages="onLow('factor')" />
       <v-text-field v-model="less.words" label="Why (may stay empty)" :error-messages="onLow('words')" />
+    </FormDialog>
+    <FormDialog
+      v-if="open === 'less'"
+      title="I wear less from a day on"
+      :draft="fewer"
+      act="Add"
+      :ready="from.from !== ''"
+      @close="open = null"
+      @store="storeFewer"
+    >
+      <p class="quiet">Without an end: forecasts and goals reckon with it until you drop it.</p>
+      <DayField v-model="from.from" label="Less from" :error-messages="onFewer('from')" />
+      <v-number-input
+        v-model="from.percent"
+        :min="0"
+        :max="100"
+        label="% of usual"
+        :error-messages="onFewer('factor')"
+      />
+      <v-text-field v-model="from.words" label="Why (may stay empty)" :error-messages="onFewer('words')" />
     </FormDialog>
   </section>
 </template>

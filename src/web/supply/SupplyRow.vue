@@ -43,9 +43,9 @@ const bar = computed(() => {
   return { total: at(total), used: at(used), over: total > props.years }
 })
 const chosen = ref<number | null>(null)
-const keep = computed(
-  () => chosen.value ?? Math.max(1, Math.round(props.view.items - props.view.spoiling.length || props.view.items / 2)),
-)
+/** About so many of them, to begin with. */
+const FIRST_KEPT = 0.4
+const keep = computed(() => chosen.value ?? Math.max(1, Math.round(props.view.items * FIRST_KEPT)))
 const most = computed(() => props.view.keeping.length)
 const shown = computed(() => (all.value ? props.view.spoiling : props.view.spoiling.slice(0, SHOWN)))
 </script>
