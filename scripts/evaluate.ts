@@ -1,20 +1,49 @@
 // Judges the very code the app runs: reads a file, prints one JSON object, stores nothing.
-// usage: npm run -s evaluate -- import FILE | pan FOLDER
+// usage: npm run -s evaluate -- import FILE | pan FOLDER | forecast FILE | forecast-table FILE
 import { readFileSync } from 'node:fs'
 import { basename } from 'node:path'
 import { failureWords } from '#server/http/failure-words'
+import { evaluateByRecord, evaluateForecasts, readForecastFile } from '#server/forecast/evaluate-forecast'
 import { evaluateImport } from '#server/importing/evaluate-import'
 import { evaluatePans } from '#server/measuring/evaluate-pan'
 import { dayNow } from '#server/house'
 
 const [what, path] = process.argv.slice(2)
-if (path === undefined) stop('usage: npm run -s evaluate -- import FILE | pan FOLDER')
+const WAYS = 'import FILE, pan FOLDER, forecast FILE or forecast-table FILE'
+if (path === undefined) stop(`usage: npm run -s evaluate -- ${WAYS}`)
 else if (what === 'import') {
   const outcome = await evaluateImport(readFileSync(path), basename(path), dayNow(new Date(), 0))
   if (outcome.ok) console.log(JSON.stringify(outcome.value))
   else stop(failureWords(outcome.failure).detail)
 } else if (what === 'pan') console.log(JSON.stringify(await evaluatePans(path)))
-else stop(`There is nothing to evaluate called "${String(what)}": import FILE or pan FOLDER.`)
+else if (what === 'forecast') console.log(JSON.stringify(evaluateForecasts(forecastFile(path))))
+else if (what === 'forecast-table') {
+  const rows = evaluateByRecord(forecastFile(path)).map(({ recorded, score }) => [
+    recorded,
+    String(score.n),
+    percent(score.coverage80),
+    percent(score.early),
+    percent(score.late),
+    score.medianAbsLogError.toFixed(3),
+    score.lifetimeAverageError.toFixed(3),
+  ])
+  const head = ['recorded', 'n', 'inside the range', 'earlier', 'later', 'error', 'lifetime average']
+  for (const row of [head, head.map(() => '---'), ...rows]) console.log(`| ${row.join(' | ')} |`)
+} else stop(`There is nothing to evaluate called "${String(what)}": ${WAYS}.`)
+
+/** A file of things with what came of them; what it is not is said. */
+function forecastFile(file: string): ReturnType<typeof readForecastFile> {
+  try {
+    return readForecastFile(readFileSync(file, 'utf8'))
+  } catch (error) {
+    stop(`${file} is no file of forecasts: ${error instanceof Error ? error.message : String(error)}`)
+    process.exit(1)
+  }
+}
+
+function percent(share: number): string {
+  return `${(100 * share).toFixed(1)} %`
+}
 
 function stop(words: string): void {
   console.error(words)

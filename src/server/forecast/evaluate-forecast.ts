@@ -84,8 +84,49 @@ export function readForecastFile(text: string): Thing[] {
   return ForecastFile.parse(JSON.parse(text))
 }
 
+/** One forecast against what came of it. */
+interface Scored {
+  readonly thing: Thing
+  readonly early: boolean
+  readonly late: boolean
+  readonly error: number
+  readonly average: number
+}
+
 /** Forecasts every target by what was known at its cut, and scores what came of it. */
 export function evaluateForecasts(things: readonly Thing[], withHabit = true): ForecastScore {
+  return scoreOf(scoredOf(things, withHabit))
+}
+
+/** The same apart for what was recorded of each: everything that was measured, beside tallies and label. */
+export function evaluateByRecord(things: readonly Thing[]): { recorded: string; score: ForecastScore }[] {
+  const scored = scoredOf(things, true)
+  return RECORDS.flatMap(([recorded, fits]) => {
+    const own = scored.filter(({ thing }) => fits(thing))
+    return own.length === 0 ? [] : [{ recorded, score: scoreOf(own) }]
+  })
+}
+
+const weighings = (thing: Thing): number => thing.obs.filter((each) => each[1] === 'gross').length
+const looks = (thing: Thing): number => thing.obs.length - weighings(thing)
+const anchored = (thing: Thing): boolean => thing.empty !== null || thing.full !== null
+const done = (thing: Thing): number => thing.uses.length
+
+/** What of a thing can have been recorded, the groups overlapping where that is told. */
+const RECORDS: readonly (readonly [string, (thing: Thing) => boolean])[] = [
+  ['everything', () => true],
+  ['tallies and label alone', (thing) => thing.obs.length === 0 && !anchored(thing)],
+  ['looks (level, length, pan), no scale', (thing) => looks(thing) > 0 && weighings(thing) === 0 && !anchored(thing)],
+  ['one weighing, no empty, not weighed full', (thing) => weighings(thing) === 1 && !anchored(thing)],
+  ['two or more weighings, no empty, not weighed full', (thing) => weighings(thing) > 1 && !anchored(thing)],
+  ['weighings beside the weight of an empty or a full one', (thing) => weighings(thing) > 0 && anchored(thing)],
+  ['the label is not known', (thing) => thing.label === null],
+  ['began used', (thing) => thing.start === 'used'],
+  ['fewer than 10 uses so far', (thing) => done(thing) < 10],
+  ['10 uses or more so far', (thing) => done(thing) >= 10],
+]
+
+function scoredOf(things: readonly Thing[], withHabit: boolean): Scored[] {
   const facts = new Map(things.map((thing) => [thing, factsOf(thing)]))
   const habits = new Map(
     [...new Set(things.map((thing) => thing.person))].map((person) => {
@@ -96,12 +137,13 @@ export function evaluateForecasts(things: readonly Thing[], withHabit = true): F
       ]
     }),
   )
-  const scored = things.flatMap((thing) => {
+  return things.flatMap((thing) => {
     if (!thing.target || thing.truth === null) return []
     const { finish } = forecastOf(facts.get(thing) ?? factsOf(thing), habits.get(thing.person))
     const truth = thing.truth.finishDay - thing.cut
     return [
       {
+        thing,
         early: truth < finish.low,
         late: truth > finish.high,
         error: Math.abs(Math.log(finish.middle / truth)),
@@ -109,8 +151,11 @@ export function evaluateForecasts(things: readonly Thing[], withHabit = true): F
       },
     ]
   })
+}
+
+function scoreOf(scored: readonly Scored[]): ForecastScore {
   const n = scored.length
-  const share = (of: (each: (typeof scored)[number]) => boolean): number => scored.filter(of).length / n
+  const share = (of: (each: Scored) => boolean): number => scored.filter(of).length / n
   return {
     n,
     coverage80: share((each) => !each.early && !each.late),

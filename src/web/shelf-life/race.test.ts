@@ -1,0 +1,177 @@
+import { describe, expect, test } from 'vitest'
+import { addDays, addMonths, type Day } from '#core/calendar/day'
+import type { RaceView } from '#contract/forecast'
+import type { ItemSummary, ShelfLifeAnswer } from '#contract/item'
+import { specimen } from '#web/specimen/specimen-data'
+import { raceAxis } from './race-axis'
+import { byStake, narrowed, picked, raceSum, rowsOf, type RaceWish } from './race-rows'
+import { actsOfRow, raceSentences } from './race-words'
+
+const TODAY = '2026-11-24' as Day
+const d = (text: string): Day => text as Day
+const WISH: RaceWish = { state: 'all open', standing: null, only: null, zoneId: null, categoryId: null }
+const GOOD = { earliest: d('2027-06-10'), latest: d('2027-06-10') }
+type Over = Omit<Partial<ItemSummary>, 'shelfLife'> & { shelfLife?: Partial<ItemSummary['shelfLife']> }
+
+function item(id: string, over: Over = {}): ItemSummary {
+  return {
+    ...specimen({ form: 'pressed', shade: 'Weir', colour: '#b4706f' }),
+    id,
+    lifecycle: 'open',
+    lastWorn: null,
+    placement: null,
+    goal: null,
+    eye: false,
+    endedOn: null,
+    ...over,
+    shelfLife: {
+      state: 'in date',
+      lastGood: GOOD,
+      actOn: GOOD.earliest,
+      daysLeft: 198,
+      reason: { code: 'printed-expiry' },
+      sun: null,
+      ...over.shelfLife,
+    },
+  } as ItemSummary
+}
+function race(itemId: string, over: Partial<RaceView> = {}): RaceView {
+  return {
+    itemId,
+    finish: { low: d('2027-03-01'), middle: d('2027-08-01'), high: d('2028-02-01') },
+    curve: [],
+    last: d('2026-11-23'),
+    chance: 0.3,
+    verdict: 'will not at this pace',
+    stake: 1000,
+    price: { minor: 2000, usual: false },
+    share: 0.7,
+    uses: { low: 40, middle: 60, high: 90 },
+    ...over,
+  }
+}
+const rows = (...all: [ItemSummary, RaceView][]) =>
+  rowsOf({
+    today: TODAY,
+    currency: 'EUR',
+    items: all.map(([each]) => each),
+    races: all.map(([, each]) => each),
+  } as ShelfLifeAnswer)
+
+describe('the rows of the race', () => {
+  const past = item('past', { shelfLife: { state: 'past' } })
+  const eye = item('eye', { eye: true, shelfLife: { state: 'past' } })
+  const all = rows(
+    [item('small'), race('small', { stake: 100 })],
+    [past, race('past', { stake: 9000 })],
+    [
+      item('unknown', { shelfLife: { state: 'unknown', lastGood: null, actOn: null } }),
+      race('unknown', { chance: null, verdict: null, stake: null }),
+    ],
+    [eye, race('eye', { stake: 50 })],
+    [item('large'), race('large', { stake: 2000 })],
+    [item('sure'), race('sure', { chance: 0.9, verdict: 'will make it', stake: 30 })],
+  )
+  test('come in the order of what is at stake; what is past after what still runs, eyes first; what is not known last', () => {
+    expect([...all].sort(byStake).map((row) => row.item.id)).toEqual([
+      'large',
+      'small',
+      'sure',
+      'eye',
+      'past',
+      'unknown',
+    ])
+    expect(all.find((row) => row.item.id === 'past')?.standing).toBe('past')
+    expect(all.find((row) => row.item.id === 'unknown')?.standing).toBe('not known')
+  })
+  test('are summed over what still runs', () => {
+    expect(raceSum(all)).toEqual({ running: 3, losing: 2, stake: 2130, held: 3 * 2000 * 0.7, unpriced: 0 })
+  })
+  test('are in use when in the drawer, in a project or worn within four weeks', () => {
+    const states = rows(
+      [item('resting'), race('resting')],
+      [item('worn', { lastWorn: addDays(TODAY, -27) }), race('worn')],
+      [item('long ago', { lastWorn: addDays(TODAY, -28) }), race('long ago')],
+      [item('drawer', { placement: { zoneId: 'z', since: TODAY, position: 0, beside: false } }), race('drawer')],
+      [item('new', { lifecycle: 'unopened' }), race('new')],
+    )
+    const ids = (state: RaceWish['state']) => narrowed(states, { ...WISH, state }, TODAY).map((row) => row.item.id)
+    expect(ids('in use')).toEqual(['worn', 'drawer'])
+    expect(ids('all open')).toEqual(['resting', 'worn', 'long ago', 'drawer'])
+    expect(ids('unopened')).toEqual(['new'])
+  })
+  test('are picked by how they stand, at the eye, and as sun protection', () => {
+    expect(picked(all, { ...WISH, standing: 'past' }).map((row) => row.item.id)).toEqual(['past', 'eye'])
+    expect(picked(all, { ...WISH, only: 'eyes' }).map((row) => row.item.id)).toEqual(['eye'])
+    expect(picked(all, { ...WISH, only: 'sunscreen' })).toEqual([])
+  })
+})
+
+describe('the axis', () => {
+  const axis = raceAxis(TODAY, (day) => day.slice(5, 7))
+  test('is even for two years, closer after that, and nothing falls off it', () => {
+    const step = axis.place(addDays(TODAY, 200)) - axis.place(addDays(TODAY, 100))
+    expect(axis.place(addDays(TODAY, 600)) - axis.place(addDays(TODAY, 500))).toBeCloseTo(step, 10)
+    expect(axis.place(addDays(TODAY, 1200)) - axis.place(addDays(TODAY, 1100))).toBeLessThan(step / 2)
+    expect(axis.place(addMonths(TODAY, 24))).toBeCloseTo(axis.later, 10)
+    for (const day of [d('1999-01-01'), d('2099-01-01')]) {
+      expect(axis.place(day)).toBeGreaterThanOrEqual(0)
+      expect(axis.place(day)).toBeLessThanOrEqual(1)
+    }
+  })
+  test('names its years where they begin', () => {
+    expect(axis.months.filter((each) => each.year !== null).map((each) => [each.year, each.words])).toEqual([
+      ['2027', '01'],
+      ['2028', '01'],
+    ])
+  })
+})
+
+describe('the sentences of a row', () => {
+  const only = (own: ItemSummary, of: RaceView) =>
+    rows([own, of])
+      .flatMap((row) => raceSentences(row, TODAY, 'EUR'))
+      .join(' ')
+  test('hold every figure with what it comes from', () => {
+    const words = only(item('i'), race('i', { stake: 980 }))
+    expect(words).toContain('About 70 % left, 40 to 90 more uses')
+    expect(words).toContain('between March 2027 and February 2028')
+    expect(words).toMatch(/Gone by .*2027: about 3 times in 10\./)
+    expect(words).toMatch(/9\.80.* at stake: its price, .*20\.00, by the 70 % that are left, by how likely it spoils\./)
+  })
+  test('say the usual price as such, and that there is none', () => {
+    expect(only(item('i'), race('i', { price: { minor: 2000, usual: true } }))).toContain('the usual price of its kind')
+    expect(only(item('i'), race('i', { price: null, stake: null }))).toContain('What it cost is not known')
+  })
+  test('say of what is past at the eye to stop, and no chance any more', () => {
+    const words = only(item('i', { eye: true, shelfLife: { state: 'past' } }), race('i'))
+    expect(words).toContain('stop using it')
+    expect(words).not.toContain('in 10')
+  })
+})
+
+describe('what is offered first', () => {
+  const first = (own: ItemSummary, of: RaceView) => rows([own, of]).map((row) => actsOfRow(row).first?.words ?? null)[0]
+  const drawer = { zoneId: 'z', since: TODAY, position: 0, beside: false }
+  test('the drawer for what lies outside it, another use for what lies in it', () => {
+    expect(first(item('i'), race('i'))).toBe('To the drawer')
+    expect(first(item('i', { placement: drawer }), race('i'))).toBe('Use up as …')
+  })
+  test('the opening where a closer one would tell more, or where it is not known', () => {
+    const lastGood = { earliest: d('2027-01-01'), latest: d('2027-12-31') }
+    expect(first(item('i', { shelfLife: { lastGood } }), race('i', { verdict: 'tight' }))).toBe('Fix the opening')
+    const unknown = item('i', {
+      shelfLife: {
+        state: 'unknown',
+        lastGood: null,
+        actOn: null,
+        reason: { code: 'opening-unknown', notBefore: null, notAfter: null },
+      },
+    })
+    expect(first(unknown, race('i', { verdict: null, chance: null }))).toBe('Fix the opening')
+  })
+  test('letting go for what is past, nothing for what will make it', () => {
+    expect(first(item('i', { shelfLife: { state: 'past' } }), race('i'))).toBe('Let go')
+    expect(first(item('i'), race('i', { verdict: 'will make it', chance: 0.9 }))).toBeNull()
+  })
+})

@@ -1,0 +1,123 @@
+import { describe, expect, test } from 'vitest'
+import type { Day } from '#core/calendar/day'
+import type { FactorView, SetUpAnswer, SupplyView } from '#contract/forecast'
+import { betweenWords, goneWords } from './forecast-words'
+import { factorWords, scoreWords } from './look-back-words'
+import { addsUpWords } from './set-up-words'
+import { keepingWords, needWords, spoilingWords, supplySentences, yearsWords } from './supply-words'
+
+const TODAY = '2026-11-24' as Day
+const d = (text: string): Day => text as Day
+const span = (low: string | null, high: string | null) => ({
+  low: low === null ? null : d(low),
+  middle: null,
+  high: high === null ? null : d(high),
+})
+
+describe('ranges in words', () => {
+  test.each([
+    [span('2026-12-10', '2027-01-12'), 'between 10 Dec and 12 Jan 2027'],
+    [span('2026-12-10', '2026-12-10'), 'about 10 Dec'],
+    [span('2027-03-04', '2027-10-30'), 'between March and October 2027'],
+    [span('2027-03-04', '2028-10-30'), 'between March 2027 and October 2028'],
+    [span('2027-03-04', '2027-03-30'), 'in March 2027'],
+    [span('2028-03-04', null), 'in March 2028 at the earliest, perhaps not for five years'],
+    [span(null, null), 'not within five years'],
+  ])('%o', (of, words) => {
+    expect(betweenWords(of, TODAY)).toBe(words)
+  })
+  test('are short in a row', () => {
+    expect(goneWords(span('2027-04-04', '2027-07-30'), TODAY)).toBe('gone Apr 2027 to Jul 2027')
+    expect(goneWords(span('2027-04-04', null), TODAY)).toBe('gone Apr 2027 or much later')
+    expect(goneWords(span(null, null), TODAY)).toBe('not gone within five years')
+  })
+})
+
+const KIND: SetUpAnswer['kinds'][number] = {
+  category: 'lipstick',
+  zone: 'Lips',
+  items: 2,
+  already: 0,
+  needed: { low: 118, middle: 118, high: 118 },
+  days: 170,
+  fits: true,
+  fewer: 2,
+  usesEach: 85,
+  counted: true,
+  enoughOn: null,
+}
+describe('before she commits', () => {
+  test('the sum is said with its inputs', () => {
+    expect(addsUpWords(KIND, d('2027-11-24'), TODAY)).toBe(
+      '2 lipsticks need about 118 uses by 24 Nov 2027; until then you likely wear something from Lips on 170 days. That adds up.',
+    )
+  })
+  test('and where it does not add up, what would', () => {
+    const over = {
+      ...KIND,
+      items: 3,
+      already: 1,
+      needed: { low: 210, middle: 240, high: 290 },
+      fits: false,
+      enoughOn: d('2028-03-02'),
+    }
+    expect(addsUpWords(over, d('2027-11-24'), TODAY)).toBe(
+      '4 lipsticks (1 already in) need about 240 uses by 24 Nov 2027, likely 210 to 290; until then you likely wear something from Lips on 170 days. That is more than there are: 2 of them, or 85 uses each, or the same until 2 Mar 2028 would do.',
+    )
+    expect(addsUpWords({ ...over, fewer: 0, counted: false, enoughOn: null }, d('2027-11-24'), TODAY)).toContain(
+      'That is more than there are.',
+    )
+  })
+})
+
+describe('guesses and forecasts looked back on', () => {
+  const factor: FactorView = { factor: 2.5, low: 1.9, high: 3.4, finished: 11, unfinished: 4, runsShort: true }
+  test('are spoken of with their counts, and only where enough is known', () => {
+    expect(factorWords(factor)).toBe(
+      'Your guesses run short: things last about 2.5 times as long as you think (likely 1.9 to 3.4 times; 11 guesses finished and 4 still running).',
+    )
+    expect(factorWords({ ...factor, finished: 1, unfinished: 0, runsShort: false })).toMatch(/^Not enough known yet/)
+    expect(factorWords({ ...factor, finished: 0, unfinished: 0, runsShort: false })).toMatch(/^Nothing was guessed yet/)
+  })
+  test('hold so often of so many', () => {
+    expect(scoreWords({ n: 10, inside: 5, early: 4, late: 1, loss: 9 })).toBe(
+      '5 of 10 were finished within the range, which is meant for 8 in 10; 4 earlier, 1 later.',
+    )
+    expect(scoreWords({ n: 0, inside: 0, early: 0, late: 0, loss: null })).toMatch(/^No forecast/)
+  })
+})
+
+describe('supply in words', () => {
+  const view: SupplyView = {
+    categoryId: 'blush',
+    category: 'blush',
+    items: 24,
+    uses: 5214,
+    perYear: 175,
+    years: 29.8,
+    spoiling: [{ itemId: 'i', mark: 'Pellwick Weir', lastGood: d('2027-01-01'), priceMinor: 1200 }],
+    spoilingPrice: 1200,
+    spoilingUnpriced: 1,
+    need: { low: d('2030-04-20'), middle: d('2032-02-08'), high: d('2036-05-11') },
+    keeping: [{ items: 3, years: 3, spoiling: 1, spoilingPrice: 500 }],
+  }
+  test('tells years, what spoils and when something is needed, each from its inputs', () => {
+    expect(yearsWords(0.25)).toBe('3 months')
+    expect(yearsWords(61)).toBe('over 50 years')
+    expect(spoilingWords(view, 'EUR')).toMatch(
+      /^1 of 24 would spoil before its turn, .*12\.00 and 1 thing without a price$/,
+    )
+    expect(needWords(view)).toBe('Feb 2032')
+    const told = supplySentences(view, 'EUR').join(' ')
+    expect(told).toContain('24 things with about 5,214 uses left in all.')
+    expect(told).toContain('You wore the kind 175 times within a year: that lasts 30 years.')
+    expect(told).toContain('likely between Apr 2030 and May 2036')
+    expect(keepingWords(view, 3, 'EUR')).toMatch(/^lasts 3 years; 1 of them still spoil/)
+  })
+  test('says that there is no pace rather than a number', () => {
+    const still = { ...view, perYear: 0, years: null, need: null }
+    expect(supplySentences(still, 'EUR').join(' ')).toContain('no pace to reckon with')
+    expect(needWords(still)).toBe('not in sight')
+    expect(keepingWords(still, 9, 'EUR')).toBe('')
+  })
+})

@@ -1,0 +1,336 @@
+import { afterEach, beforeEach, describe, expect, test } from 'vitest'
+import { addDays, type Day } from '#core/calendar/day'
+import type { ForecastView, RaceView } from '#contract/forecast'
+import type { ItemFields } from '#contract/item'
+import { TestHouse, TODAY, type Answer } from './support/test-house'
+
+let house: TestHouse
+beforeEach(async () => {
+  house = await TestHouse.open()
+})
+afterEach(() => house.close())
+const ago = (days: number): Day => addDays(TODAY, -days)
+const GOAL = { kind: 'uses', target: 10, headStart: 0, by: { kind: 'none' } } as const
+const NEW = { usesBefore: 0, opened: opened(ago(200)), content: { amount: 9, unit: 'g' as const } }
+
+function opened(day: Day): ItemFields['opened'] {
+  return { kind: 'range', earliest: day, latest: day, said: day }
+}
+const answerOf = async (id: string) => (await house.get(`/items/${id}`)).body
+const forecast = async (id: string): Promise<ForecastView> => (await answerOf(id)).forecast
+const tally = (itemId: string, days: readonly number[]): Promise<Answer> =>
+  house.post('/tally-sheet', { rows: [{ itemId, days: days.map(ago) }], despite: true })
+const every = (step: number, from: number, to = 1): number[] =>
+  Array.from({ length: Math.floor((from - to) / step) + 1 }, (_, n) => from - n * step)
+const weigh = (id: string, grams: number, day: Day = TODAY): Promise<Answer> =>
+  house.post(`/items/${id}/readings`, {
+    id: house.id('r'),
+    partId: null,
+    reading: { kind: 'gross', grams, resolution: 0.1, day },
+  })
+const race = async (id: string): Promise<RaceView> => {
+  const found = (await house.get('/shelf-life')).body.races.find((each: RaceView) => each.itemId === id)
+  if (!found) throw new Error(`no race of ${id}`)
+  return found
+}
+/** Days between the ends of a range; five years where an end is not told. */
+const width = ({ days }: ForecastView): number => Math.log(days.high / days.low)
+
+describe('the forecast of a thing', () => {
+  test('is wide from a label and tallies, and narrower with every weighing that agrees', async () => {
+    const id = await house.item({ ...NEW, content: { amount: 9, unit: 'g' } })
+    const label = await forecast(id)
+    expect(label.uses.low).toBeLessThanOrEqual(label.uses.middle)
+    await tally(id, every(2, 120))
+    const tallied = await forecast(id)
+    expect(width(tallied)).toBeLessThan(width(label))
+    expect(tallied.known).toMatchObject({ uses: 60 })
+    // An empty of its kind weighs 30 g; it took 0.05 g a use: 9 g when new, 6 g now.
+    await house.post(`/items/${id}/package-weights`, {
+      id: house.id('w'),
+      state: 'as finished',
+      grams: 30,
+      resolution: 0.1,
+      day: TODAY,
+    })
+    await weigh(id, 39, ago(121))
+    await weigh(id, 36)
+    const weighed = await forecast(id)
+    expect(width(weighed)).toBeLessThan(width(tallied))
+    expect(weighed.grams.middle).toBeGreaterThan(5.4)
+    expect(weighed.grams.middle).toBeLessThan(6.6)
+    expect(weighed.perUse.middle).toBeCloseTo(0.05, 2)
+    // 6 g at 0.05 g are 120 uses, at one in two days 240 days: as it is used, in the middle.
+    expect(weighed.uses.middle).toBeGreaterThan(95)
+    expect(weighed.uses.middle).toBeLessThan(150)
+  })
+  test('begins its fan where it stands and its past where it began; the chances along it only rise', async () => {
+    const id = await house.item(NEW)
+    await tally(id, every(3, 150))
+    const { past, fan, curve, share, last } = await forecast(id)
+    expect(last).toBe(ago(1))
+    expect(past[0]?.day).toBe(ago(150))
+    expect(past[0]?.middle).toBeGreaterThan(0.9)
+    expect(fan[0]?.middle).toBeCloseTo(share.middle, 1)
+    expect(fan.at(-1)?.low).toBe(0)
+    for (const points of [past, fan])
+      for (const { low, middle, high } of points) {
+        expect(low).toBeLessThanOrEqual(middle)
+        expect(middle).toBeLessThanOrEqual(high)
+      }
+    expect(curve).toEqual([...curve].sort((a, b) => a - b))
+  })
+  const odd: [string, Partial<ItemFields>, (id: string) => Promise<unknown>][] = [
+    ['nothing measured at all', { content: null, opened: { kind: 'unknown' } }, () => Promise.resolve()],
+    ['one weighing alone', NEW, (id) => weigh(id, 41)],
+    ['weights that contradict', NEW, async (id) => [await weigh(id, 41, ago(9)), await weigh(id, 4, ago(3))]],
+    ['a weight that rises', NEW, async (id) => [await weigh(id, 41, ago(9)), await weigh(id, 52, ago(3))]],
+    ['400 uses of a sample', { ...NEW, content: { amount: 0.5, unit: 'g' }, usesBefore: 400 }, () => Promise.resolve()],
+    ['no use for three years', { ...NEW, opened: opened(ago(1100)) }, () => Promise.resolve()],
+    ['no label', { ...NEW, content: null }, (id) => tally(id, [3, 5, 9])],
+    ['opened after its printed expiry', { ...NEW, expiry: ago(300) }, () => Promise.resolve()],
+    ['unopened', { opened: { kind: 'unopened' } }, () => Promise.resolve()],
+    [
+      'away for all that is ahead',
+      NEW,
+      () => house.post('/away', { id: 'a', earliest: ago(2), latest: '2046-01-01', words: '' }),
+    ],
+  ]
+  test.each(odd)('of %s is finite and in order', async (_, fields, act) => {
+    const id = await house.item(fields)
+    await act(id)
+    const found = await forecast(id)
+    for (const span of [found.days, found.uses, found.grams, found.share, found.perUse, found.perWeek]) {
+      for (const each of Object.values(span)) expect(Number.isFinite(each)).toBe(true)
+      expect(span.low).toBeLessThanOrEqual(span.middle)
+      expect(span.middle).toBeLessThanOrEqual(span.high)
+    }
+    expect(found.share.high).toBeLessThanOrEqual(1)
+    expect((await house.get('/shelf-life')).status).toBe(200)
+    expect((await house.get('/supply')).status).toBe(200)
+  })
+  test('a tally moves its own thing and no other, nor any goal that is passed', async () => {
+    const [one, other] = [await house.item(NEW), await house.item({ ...NEW, name: 'Quay' })]
+    await tally(one, every(4, 60))
+    const before = [await forecast(one), await forecast(other)] as const
+    await tally(one, [2, 3])
+    expect(await forecast(other)).toEqual(before[1])
+    expect((await forecast(one)).days.middle).not.toBe(before[0].days.middle)
+    await house.post('/projects', { ...PROJECT, id: 'p' })
+    const rolled = await house.post('/projects/p/roll-in', {
+      stayId: 's',
+      itemId: one,
+      day: ago(80),
+      goal: { ...GOAL, target: 2 },
+    })
+    expect(rolled.status).toBe(200)
+    // Met long ago: nothing is ahead of it.
+    expect((await answerOf(one)).outlooks).toEqual([])
+  })
+  test('ends with the thing', async () => {
+    const id = await house.item(NEW)
+    await house.post(`/items/${id}/finish`, {
+      reviewId: 'v',
+      day: TODAY,
+      wouldBuyAgain: 'no',
+      words: '',
+      packageGoes: null,
+      empty: null,
+    })
+    expect((await answerOf(id)).forecast).toBeNull()
+  })
+  test('a stretch on which nothing at all was written down counts neither way until she says what it was', async () => {
+    const id = await house.item(NEW)
+    await tally(id, [...every(2, 100, 60), ...every(2, 20, 2)])
+    const silent = await forecast(id)
+    const { silence } = (await house.get('/today')).body
+    expect(silence).not.toBeNull()
+    await house.post('/silence', { id: 'q', ...silence, said: 'no makeup' })
+    // Now those days are known, and it was not used on any of them.
+    expect((await forecast(id)).perWeek.middle).toBeLessThan(silent.perWeek.middle)
+  })
+})
+
+const PROJECT = {
+  name: 'Six',
+  startedOn: ago(90),
+  by: addDays(TODAY, 60),
+  finishesWanted: null,
+  rules: '',
+  mostItems: null,
+}
+
+describe('how a thing stands among its like', () => {
+  const place = (itemId: string): Promise<Answer> =>
+    house.post('/drawer/place', { placementId: house.id('pl'), itemId, zoneId: 'cheeks' })
+  test('is told by the drawer, unless she says it; and a steady one goes faster', async () => {
+    const id = await house.item(NEW)
+    expect(await forecast(id)).toMatchObject({ role: 'occasional', roleSaid: false })
+    await place(id)
+    const staple = await forecast(id)
+    expect(staple).toMatchObject({ role: 'staple', roleSaid: false })
+    const rival = await house.item({ ...NEW, name: 'Quay' })
+    await place(rival)
+    const rotating = await forecast(id)
+    expect(rotating).toMatchObject({ role: 'rotation', roleSaid: false })
+    expect(rotating.perWeek.middle).toBeLessThan(staple.perWeek.middle)
+    const said = await house.put(`/items/${id}/role`, { role: 'staple' })
+    expect(await forecast(id)).toMatchObject({ role: 'staple', roleSaid: true })
+    expect((await house.put(`/items/${id}/role`, { role: 'darling' })).status).toBe(422)
+    expect((await house.put('/items/none/role', { role: 'staple' })).body.code).toBe('unknown-item')
+    await house.post(`/changes/${said.body.change.id}/take-back`, {})
+    expect(await forecast(id)).toEqual(rotating)
+  })
+})
+
+describe('days to come', () => {
+  test('away, low seasons and wearing less put the finish off; what is dropped brings it back', async () => {
+    const id = await house.item(NEW)
+    await tally(id, every(1, 120))
+    const usual = await forecast(id)
+    const acts: [string, object][] = [
+      ['/away', { id: 'a', earliest: addDays(TODAY, 5), latest: addDays(TODAY, 60), words: '' }],
+      ['/low-seasons', { id: 'l', from: '01-01', to: '06-30', factor: 0.2, words: '' }],
+      ['/wear-less', { id: 'f', from: addDays(TODAY, 30), factor: 0.3, words: 'home again' }],
+    ]
+    for (const [path, body] of acts) {
+      const done = await house.post(path, body)
+      expect(done.status, path).toBe(200)
+      expect((await forecast(id)).days.middle, path).toBeGreaterThan(usual.days.middle * 1.05)
+      await house.post(`/changes/${done.body.change.id}/take-back`, {})
+      expect(await forecast(id), path).toEqual(usual)
+    }
+    expect((await house.post('/wear-less', { id: 'x', from: TODAY, factor: 2, words: '' })).status).toBe(422)
+    expect((await house.get('/stretches')).body.wearLess).toEqual([])
+  })
+})
+
+describe('the race', () => {
+  test('says how it stands against the day to act on, what is at stake, and that by its own price or that of its like', async () => {
+    const fast = await house.item({
+      ...NEW,
+      content: { amount: 1, unit: 'g' },
+      expiry: addDays(TODAY, 900),
+      paoMonths: 48,
+    })
+    await tally(fast, every(1, 150))
+    expect((await race(fast)).verdict).toBe('will make it')
+    const slow = await house.item({ ...NEW, name: 'Quay', expiry: addDays(TODAY, 20), priceMinor: null })
+    const lost = await race(slow)
+    expect(lost.verdict).toBe('will not at this pace')
+    // No price of its own: the one other blush cost 18.00.
+    expect(lost.price).toEqual({ minor: 1800, usual: true })
+    expect(lost.stake).toBe(Math.round(1800 * lost.share * (1 - (lost.chance ?? 0))))
+    const open = await house.item({ ...NEW, name: 'Weir', opened: { kind: 'unknown' }, paoMonths: 12 })
+    expect(await race(open)).toMatchObject({ chance: null, verdict: null, stake: null })
+  })
+  test('a wrong opening put right turns it round', async () => {
+    const id = await house.item({ ...NEW, opened: opened(ago(355)), content: { amount: 0.5, unit: 'g' } })
+    await tally(id, every(2, 60))
+    expect((await race(id)).verdict).toBe('will not at this pace')
+    const year = { kind: 'range', earliest: ago(70), latest: ago(61), said: 'late summer' }
+    expect((await house.post('/openings', { answers: [{ itemId: id, opened: year }] })).status).toBe(200)
+    expect((await race(id)).verdict).not.toBe('will not at this pace')
+  })
+})
+
+describe('guesses', () => {
+  const guess = (itemId: string, months: number, day: Day = TODAY): Promise<Answer> =>
+    house.post(`/items/${itemId}/guesses`, { id: house.id('g'), day, months })
+  const finish = (itemId: string, day: Day): Promise<Answer> =>
+    house.post(`/items/${itemId}/finish`, {
+      reviewId: house.id('v'),
+      day,
+      wouldBuyAgain: 'no',
+      words: '',
+      packageGoes: null,
+      empty: null,
+    })
+  test('one to a day, none of tomorrow or of what is gone; each can be taken back', async () => {
+    const id = await house.item(NEW)
+    await guess(id, 2)
+    const second = await guess(id, 3)
+    expect((await answerOf(id)).guesses).toMatchObject([{ madeOn: TODAY, months: 3 }])
+    await house.post(`/changes/${second.body.change.id}/take-back`, {})
+    expect((await answerOf(id)).guesses).toMatchObject([{ months: 2 }])
+    expect((await guess(id, 2, addDays(TODAY, 1))).body.code).toBe('day-in-future')
+    expect((await guess(id, 0)).status).toBe(422)
+    await finish(id, TODAY)
+    expect((await guess(id, 2)).body.code).toBe('item-ended')
+    expect((await house.post('/guesses/none/drop', {})).body.code).toBe('unknown-guess')
+  })
+  test('rolling in keeps one with it, in one change', async () => {
+    const id = await house.item(NEW)
+    await house.post('/projects', { ...PROJECT, id: 'p' })
+    const rolled = await house.post('/projects/p/roll-in', {
+      stayId: 's',
+      itemId: id,
+      day: ago(10),
+      goal: GOAL,
+      guess: { id: 'g', months: 4 },
+    })
+    expect((await answerOf(id)).guesses).toMatchObject([{ id: 'g', madeOn: ago(10), months: 4 }])
+    await house.post(`/changes/${rolled.body.change.id}/take-back`, {})
+    expect((await answerOf(id)).guesses).toEqual([])
+  })
+  test('are held against what came of them, those still running too; three finished ones may be spoken of', async () => {
+    expect((await house.get('/look-back')).body.guesses.all).toMatchObject({
+      finished: 0,
+      unfinished: 0,
+      runsShort: false,
+    })
+    for (let n = 0; n < 3; n += 1) {
+      const id = await house.item({ ...NEW, name: `Weir ${n}` })
+      await guess(id, 1, ago(150))
+      await finish(id, ago(n))
+    }
+    const two = (await house.get('/look-back')).body.guesses.all
+    expect(two).toMatchObject({ finished: 3, unfinished: 0, runsShort: true })
+    // Guessed one month, took five: the factor leans from what people are like (2.5) towards 5.
+    expect(two.factor).toBeGreaterThan(2.5)
+    expect(two.factor).toBeLessThan(5)
+    const running = await house.item({ ...NEW, name: 'Quay' })
+    await guess(running, 1, ago(190))
+    const more = (await house.get('/look-back')).body.guesses
+    expect(more.all.unfinished).toBe(1)
+    // One that still runs after six times its guess says that it is even more.
+    expect(more.all.factor).toBeGreaterThan(two.factor)
+    expect(more.each.filter((each: { finished: boolean }) => !each.finished)).toHaveLength(1)
+  })
+})
+
+describe('forecasts that were shown', () => {
+  test('are kept at a roll-in, at a reading and every four weeks, and scored once by the one nearest half its life', async () => {
+    const { journal, forecastKeeping } = house.house
+    journal.listen((touched) => forecastKeeping.after(touched))
+    house.setClock(new Date(2026, 10, 24, 12))
+    const id = await house.item({ ...NEW, opened: opened(ago(100)) })
+    await tally(id, every(2, 100))
+    await house.post('/projects', { ...PROJECT, id: 'p' })
+    await house.post('/projects/p/roll-in', { stayId: 's', itemId: id, day: TODAY, goal: GOAL })
+    await weigh(id, 36)
+    expect(forecastKeeping.due()).toBe(0)
+    const why = async (): Promise<string[]> => (await forecast(id)).before.map((each) => each.why)
+    expect((await why()).sort()).toEqual(['read', 'rolled in'])
+    house.setClock(new Date(2026, 11, 22, 12))
+    expect(forecastKeeping.due()).toBe(1)
+    expect(forecastKeeping.due()).toBe(0)
+    expect(await why()).toContain('four weeks')
+    // 200 days from its first use to its end: the half is the day of the roll-in, not that of the four weeks.
+    house.setClock(new Date(2027, 2, 4, 12))
+    await house.post(`/items/${id}/finish`, {
+      reviewId: 'v',
+      day: addDays(TODAY, 100),
+      wouldBuyAgain: 'no',
+      words: '',
+      packageGoes: null,
+      empty: null,
+    })
+    const { forecasts } = (await house.get('/look-back')).body
+    expect(forecasts.all.n).toBe(1)
+    expect(forecasts.each).toMatchObject([{ itemId: id, madeOn: TODAY, finishedOn: addDays(TODAY, 100) }])
+    const { low, high } = forecasts.each[0]
+    const inside = addDays(TODAY, 100) >= low && addDays(TODAY, 100) <= high
+    expect(forecasts.all).toMatchObject({ inside: inside ? 1 : 0, early: addDays(TODAY, 100) < low ? 1 : 0 })
+  })
+})

@@ -1,0 +1,134 @@
+import ICAL from 'ical.js'
+import { afterEach, beforeEach, describe, expect, test } from 'vitest'
+import { addDays, type Day } from '#core/calendar/day'
+import type { ItemFields } from '#contract/item'
+import { TestHouse, TODAY, type Answer } from './support/test-house'
+
+let house: TestHouse
+beforeEach(async () => {
+  house = await TestHouse.open()
+})
+afterEach(() => house.close())
+const ago = (days: number): Day => addDays(TODAY, -days)
+const GOAL = { kind: 'uses', target: 10, headStart: 0, by: { kind: 'none' } } as const
+const NEW = { usesBefore: 0, opened: opened(ago(200)), content: { amount: 9, unit: 'g' as const } }
+
+function opened(day: Day): ItemFields['opened'] {
+  return { kind: 'range', earliest: day, latest: day, said: day }
+}
+const answerOf = async (id: string) => (await house.get(`/items/${id}`)).body
+const tally = (itemId: string, days: readonly number[]): Promise<Answer> =>
+  house.post('/tally-sheet', { rows: [{ itemId, days: days.map(ago) }], despite: true })
+const every = (step: number, from: number, to = 1): number[] =>
+  Array.from({ length: Math.floor((from - to) / step) + 1 }, (_, n) => from - n * step)
+const PROJECT = {
+  name: 'Six',
+  startedOn: ago(90),
+  by: addDays(TODAY, 60),
+  finishesWanted: null,
+  rules: '',
+  mostItems: null,
+}
+
+describe('supply', () => {
+  test('adds up by category: years at her pace, what spoils before its turn, and what fewer would do', async () => {
+    const [one] = [await house.item({ ...NEW, expiry: addDays(TODAY, 60), paoMonths: 24, priceMinor: 1200 })]
+    await house.item({ ...NEW, name: 'Quay', expiry: addDays(TODAY, 4000), paoMonths: 120, priceMinor: 900 })
+    await tally(one, every(1, 100))
+    const { categories } = (await house.get('/supply')).body
+    expect(categories).toHaveLength(1)
+    const [blush] = categories
+    // 100 uses on the 100 days of the log: 365 a year.
+    expect(blush).toMatchObject({ category: 'blush', items: 2, perYear: 365 })
+    expect(blush.years).toBeCloseTo(blush.uses / 365, 2)
+    // Some 330 to 400 uses are left of the first, and 60 days.
+    expect(blush.spoiling.map((each: { itemId: string }) => each.itemId)).toEqual([one])
+    expect(blush).toMatchObject({ spoilingPrice: 1200, spoilingUnpriced: 0 })
+    expect(blush.keeping).toHaveLength(1)
+    expect(blush.keeping[0]).toMatchObject({ items: 1, spoiling: 0, spoilingPrice: 0 })
+    expect(blush.need.low <= blush.need.middle && blush.need.middle <= blush.need.high).toBe(true)
+  })
+  test('of what was never worn there is no pace, and nothing is invented', async () => {
+    await house.item({ ...NEW, opened: { kind: 'unopened' } })
+    expect((await house.get('/supply')).body.categories[0]).toMatchObject({ perYear: 0, years: null, need: null })
+  })
+})
+
+describe('before she commits', () => {
+  const ask = (over: Record<string, string>): Promise<Answer> =>
+    house.get(`/set-up?${new URLSearchParams({ kind: 'uses', target: '30', ...over }).toString()}`)
+  test('the sum of what is asked stands against the days there are, with what would make it possible', async () => {
+    const [one, two] = [await house.item(NEW), await house.item({ ...NEW, name: 'Quay' })]
+    await tally(one, every(1, 120))
+    await tally(two, every(2, 120))
+    const by = addDays(TODAY, 39)
+    const { body } = await ask({ items: `${one},${two}`, by })
+    // Worn daily, and on every such day something of that zone: 40 days, today included.
+    expect(body.kinds).toMatchObject([
+      { category: 'blush', items: 2, already: 0, needed: { low: 60, middle: 60, high: 60 }, days: 40, fits: false },
+    ])
+    expect(body.kinds[0]).toMatchObject({ fewer: 1, usesEach: 20, counted: true, enoughOn: addDays(TODAY, 59) })
+    expect(body.outlooks.map((each: { itemId: string }) => each.itemId).sort()).toEqual([one, two].sort())
+    expect((await ask({ items: one, by })).body.kinds[0]).toMatchObject({ fits: true, enoughOn: null })
+    // What the project holds already asks for its days too.
+    await house.post('/projects', { ...PROJECT, id: 'p', by })
+    await house.post('/projects/p/roll-in', {
+      stayId: 's',
+      itemId: two,
+      day: TODAY,
+      goal: { ...GOAL, target: 30, by: { kind: 'project' } },
+    })
+    expect((await ask({ items: one, by, project: 'p' })).body.kinds[0]).toMatchObject({ already: 1, fits: false })
+  })
+  test('without a date nothing has to add up; a question that is none is refused with its field', async () => {
+    const id = await house.item(NEW)
+    const { body } = await ask({ items: id })
+    expect(body.kinds).toEqual([])
+    expect(body.outlooks[0].chance).toBeNull()
+    expect((await ask({ items: '' })).status).toBe(422)
+    expect((await ask({ items: id, kind: 'everything' })).status).toBe(422)
+    expect((await ask({ items: id, by: '2026-02-30' })).status).toBe(422)
+    expect((await ask({ items: 'none' })).body).toMatchObject({ outlooks: [] })
+  })
+})
+
+describe('the calendar file', () => {
+  const text = async (): Promise<string> => (await fetch(`http://127.0.0.1:${house.port}/api/calendar.ics`)).text()
+  const events = async () =>
+    new ICAL.Component(ICAL.parse(await text()) as never)
+      .getAllSubcomponents('vevent')
+      .map((each) => new ICAL.Event(each))
+      .map(({ uid, summary, startDate, endDate }) => ({ uid, summary, from: String(startDate), to: String(endDate) }))
+  test('is read by another package: whole days, once each, under names that stay', async () => {
+    const id = await house.item({ ...NEW, expiry: addDays(TODAY, 90), paoMonths: 36 })
+    await house.post('/trials', { trialId: 't', itemId: id, wearsWanted: 3, dueOn: addDays(TODAY, 9), question: '' })
+    await house.post('/projects', { ...PROJECT, id: 'p' })
+    const found = await events()
+    const by = (uid: string) => found.find((each) => each.uid.startsWith(uid))
+    expect(by('last-good-')).toMatchObject({ from: addDays(TODAY, 90), to: addDays(TODAY, 91) })
+    expect(by('last-good-')?.summary).toContain('Rust Bloom')
+    expect(found.map((each) => each.from)).toContain(addDays(TODAY, 9))
+    expect(found.map((each) => each.from)).toContain(addDays(TODAY, 60))
+    expect(new Set(found.map((each) => each.uid)).size).toBe(found.length)
+    const before = await text()
+    await house.restart()
+    expect(await text()).toBe(before)
+    // A day that moves keeps its name, so that a calendar moves it too.
+    const { item } = await answerOf(id)
+    await house.put(`/items/${id}`, {
+      version: item.version,
+      fields: { ...(await fieldsOf(id)), expiry: addDays(TODAY, 80) },
+    })
+    const moved = (await events()).find((each) => each.uid === by('last-good-')?.uid)
+    expect(moved?.from).toBe(addDays(TODAY, 80))
+  })
+  test('of an empty collection it is a calendar without a day', async () => {
+    expect((await events()).filter((each) => each.uid.startsWith('last-good'))).toEqual([])
+  })
+
+  async function fieldsOf(id: string): Promise<object> {
+    const { FIELDS } = await import('./support/fields')
+    const { item } = await answerOf(id)
+    return { ...FIELDS, ...NEW, expiry: item.expiry, paoMonths: item.paoMonths }
+  }
+})
