@@ -67,6 +67,12 @@ const DIALOGS: readonly (readonly [string, readonly Typed[]])[] = [
         open: button('Weigh one full or empty'),
         type: fill('Weight with its package', '12.4'),
       },
+      {
+        of: /^When .* was opened/,
+        at: ITEM,
+        open: button('When it was opened'),
+        type: fill('As you remember it', 'spring 2024'),
+      },
       { of: /^Where/, at: ITEM, open: button('Put it somewhere'), type: choose('in the handbag') },
       { of: /^Roll in/, at: ITEM, open: button('Roll into a project'), type: fill('Uses wanted', '12') },
       {
@@ -131,6 +137,12 @@ const DIALOGS: readonly (readonly [string, readonly Typed[]])[] = [
         at: '/settings',
         open: button('Add a low season'),
         type: (dialog) => fillDay(dialog, 'Low from', '2026-07-01'),
+      },
+      {
+        of: /^I wear less/,
+        at: '/settings',
+        open: button('I wear less from a day on'),
+        type: (dialog) => fillDay(dialog, 'Less from', '2026-12-01'),
       },
       { of: /^The zone/, at: '/drawer', open: button('Change Cheeks'), type: fill('Name', 'Cheek bones') },
     ],

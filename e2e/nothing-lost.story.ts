@@ -120,6 +120,25 @@ test('every act on a day shows before it has arrived, at any latency', async ({ 
   await expect(tile(page, 'Hedgerow')).toContainText('Moss')
 })
 
+test('a page that is left before its answer has come does not keep the next one waiting for it', async ({
+  page,
+  house,
+}) => {
+  // The first question hangs until a second one is asked.
+  let second = (): void => undefined
+  const asked = new Promise<void>((resolve) => (second = resolve))
+  let times = 0
+  await page.route('**/api/supply', async (route) => {
+    times += 1
+    if (times > 1) second()
+    await asked
+    await route.continue().catch(() => undefined)
+  })
+  await page.goto(`${house.url}/collection`)
+  await page.getByRole('link', { name: 'Supply', exact: true }).click()
+  await expect(page.getByRole('article', { name: 'blush', exact: true })).toBeVisible()
+})
+
 test('clearing the search brings the list back, and going back finds search, filters and place as they were', async ({
   page,
   house,

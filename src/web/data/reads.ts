@@ -33,7 +33,17 @@ export function useRead<A, Sent = A>(
 ) {
   const query = useQuery<A>({
     key,
-    query: async ({ signal }) => opened(await get<Sent>(toValue(path) ?? '', signal)),
+    query: async ({ signal, entry }) => {
+      const ask = (by?: AbortSignal): Promise<Sent> => get<Sent>(toValue(path) ?? '', by)
+      try {
+        return opened(await ask(signal))
+      } catch (error) {
+        // Given up by the page that is left, and wanted by the one that is opened: it is asked once more.
+        if (signal.aborted && entry.active && entry.pending?.abortController.signal === signal)
+          return opened(await ask())
+        throw error
+      }
+    },
     enabled: () => toValue(path) !== null,
   })
   return {

@@ -3,10 +3,11 @@ import { computed, watch } from 'vue'
 import type { Day } from '#core/calendar/day'
 import { eyeMeasureOf } from '#core/item/form'
 import type { ListedItem } from '#contract/item'
-import { useProjects } from '#web/data/reads'
+import { useLookBack, useProjects } from '#web/data/reads'
 import FormDialog from '#web/ui/form/FormDialog.vue'
 import { useDraft } from '#web/ui/form/use-draft'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import { truerWords } from '#web/ui/words/look-back-words'
 import { callIt, shortName } from '#web/ui/words/item-words'
 import { freshGoal, goalBody } from './goal-draft'
 import GoalFields from './GoalFields.vue'
@@ -18,6 +19,7 @@ import ShadeChoice from './ShadeChoice.vue'
 const props = defineProps<{ item: ListedItem; today: Day; context: ActContext }>()
 const emit = defineEmits<{ close: []; done: [result: ActResult] }>()
 const { answer } = useProjects()
+const lookBack = useLookBack()
 const projects = computed(() => answer.value?.projects ?? [])
 const draft = useDraft(() => ({
   projectId: props.context.projectId ?? '',
@@ -28,6 +30,14 @@ const draft = useDraft(() => ({
 }))
 const { typed, on } = draft
 const project = computed(() => projects.value.find((each) => each.id === typed.value.projectId) ?? null)
+/** What such a guess of hers has come to so far, once that may be said. */
+const guessHint = computed(() => {
+  const factor = lookBack.answer.value?.guesses.all ?? null
+  const months = Number(typed.value.months.replace(',', '.'))
+  return factor?.runsShort === true && months > 0
+    ? truerWords(factor, months)
+    : 'Kept, and held against what comes of it.'
+})
 const pan = computed(() => props.item.parts.length > 0 || eyeMeasureOf(props.item.form, props.item.opaque) === 'pan')
 
 /** What a project asks of each is where the goal begins. */
@@ -129,7 +139,7 @@ async function store(): Promise<void> {
         inputmode="decimal"
         label="How long will it last, you think? (may stay empty)"
         suffix="months"
-        hint="Kept, and held against what comes of it."
+        :hint="guessHint"
         persistent-hint
         :error-messages="on('guess.months')"
       />
