@@ -7,6 +7,7 @@ import { join } from 'node:path'
 import type { Day } from '#core/calendar/day'
 import { readMigrations } from '#server/db/migrate'
 import { browse } from './browser.js'
+import { knowing } from './knowing.js'
 import { buildLarge, ITEMS, TALLIES, YEARS } from './large-collection.js'
 import { readsOf, stepsOf, talliesOf, type PlaceFigure } from './places.js'
 import { startServer } from './server-process.js'
@@ -20,6 +21,11 @@ const LIMITS = {
   readP95Ms: 60,
   tallyP95Ms: 10,
   checkInStepP95Ms: 60,
+  trainingMs: 300,
+  allColdMs: 3000,
+  allCachedMs: 100,
+  afterTallyP95Ms: 30,
+  raceDrawnMs: 500,
   coldStartMs: 1500,
   todayUsableMs: 700,
   todayUsableSlowMs: 2000,
@@ -47,6 +53,8 @@ say('Ticking …')
 const tally = await talliesOf(file, NOW, 200)
 say('Checking in …')
 const checkInStep = await stepsOf(file, NOW)
+say('Forecasting …')
+const forecasts = await knowing(file, NOW)
 // The pages are opened on a day nobody has yet ticked two hundred things for.
 copyFileSync(made, file)
 say('Starting the server, opening the pages …')
@@ -64,6 +72,7 @@ const result = {
   reads,
   tally,
   checkInStep,
+  forecasts,
   coldStartMs: server.coldStartMs,
   memoryMb,
   ...pages,
@@ -74,6 +83,7 @@ if (asJson) console.log(JSON.stringify({ ...result, over, slower }))
 else {
   console.table(reads)
   console.table({ tally, checkInStep })
+  console.table(forecasts)
   console.table({ coldStartMs: server.coldStartMs, memoryMb, ...pages })
   for (const words of [...over, ...slower]) console.log(words)
 }
@@ -105,6 +115,9 @@ function overLimits(): string[] {
   for (const [name, figure] of Object.entries(reads)) check(`${name} p95 ms`, figure.p95, LIMITS.readP95Ms)
   check('tally p95 ms', tally.p95, LIMITS.tallyP95Ms)
   check('check-in step p95 ms', checkInStep.p95, LIMITS.checkInStepP95Ms)
+  for (const [name, value] of Object.entries(forecasts)) check(name, value, LIMITS[name as keyof typeof forecasts])
+  check('race drawn ms', pages.raceDrawnMs, LIMITS.raceDrawnMs)
+  check('longest task while the race is scrolled ms', pages.longestRaceTaskMs, LIMITS.longestScrollTaskMs)
   check('cold start ms', server.coldStartMs, LIMITS.coldStartMs)
   check('Today usable ms', pages.todayUsableMs, LIMITS.todayUsableMs)
   check('Today usable at a quarter of the speed ms', pages.todayUsableSlowMs, LIMITS.todayUsableSlowMs)

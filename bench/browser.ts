@@ -15,6 +15,9 @@ export interface BrowserFigures {
   readonly tickKb: number
   /** The longest task of the main thread while 2,000 items are scrolled from end to end. */
   readonly longestScrollTaskMs: number
+  /** From asking for all that is open in the race to its rows. */
+  readonly raceDrawnMs: number
+  readonly longestRaceTaskMs: number
 }
 
 /** Measures the pages as headless Chromium shows them. */
@@ -27,6 +30,7 @@ export async function browse(url: string): Promise<BrowserFigures> {
       todayUsableSlowMs: await slowLoad(browser, url),
       ...(await tick(browser, url)),
       longestScrollTaskMs: await scroll(browser, url),
+      ...(await race(browser, url)),
     }
   } finally {
     await browser.close()
@@ -128,8 +132,8 @@ async function tick(browser: Browser, url: string): Promise<{ tickCalls: number;
 }
 
 /** Runs in the page; as text, since the compiler of this file would put calls of its own into it. */
-const SCROLL = `(async () => {
-  const element = document.querySelector('.v-table__wrapper')
+const scrollOf = (selector: string): string => `(async () => {
+  const element = document.querySelector('${selector}')
   let most = 0
   const observer = new PerformanceObserver((entries) => {
     for (const entry of entries.getEntries()) most = Math.max(most, entry.duration)
@@ -151,7 +155,28 @@ async function scroll(browser: Browser, url: string): Promise<number> {
   const list = page.locator('.v-table__wrapper')
   await list.locator('tr.row').first().waitFor()
   await page.waitForLoadState('networkidle')
-  const longest = await page.evaluate<number>(SCROLL)
+  const longest = await page.evaluate<number>(scrollOf('.v-table__wrapper'))
   await page.close()
   return round(longest)
+}
+
+/** The race of everything that is open: more than six hundred rows. */
+async function race(browser: Browser, url: string): Promise<{ raceDrawnMs: number; longestRaceTaskMs: number }> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.goto(`${url}/shelf-life`)
+  await page.locator('.rows article').first().waitFor()
+  await page.waitForLoadState('networkidle')
+  const open = page.getByRole('button', { name: /^all open/ })
+  const few = await page.locator('.rows article').first().getAttribute('aria-label')
+  await page.getByRole('button', { name: /^in use/ }).click()
+  const start = performance.now()
+  await open.click()
+  await page
+    .locator(`.rows article:not([aria-label="${few ?? ''}"])`)
+    .nth(3)
+    .waitFor()
+  const raceDrawnMs = round(performance.now() - start)
+  const longestRaceTaskMs = round(await page.evaluate<number>(scrollOf('.rows')))
+  await page.close()
+  return { raceDrawnMs, longestRaceTaskMs }
 }

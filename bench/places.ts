@@ -14,6 +14,8 @@ const READS: Readonly<Record<string, string>> = {
   projects: '/projects',
   drawer: '/drawer',
   shelfLife: '/shelf-life',
+  supply: '/supply',
+  lookBack: '/look-back',
   decide: '/decide',
   empties: '/empties',
   checkIn: `/check-ins/${CHECK_IN}`,
