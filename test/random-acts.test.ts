@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { breachesOf } from '#server/db/house-rules'
+import { forecastOf } from '#core/forecast/forecast'
 import { Forecasts } from '#server/forecast/forecasts'
 import { Stock } from '#server/stock/stock'
 import { ACTS } from './support/random-acts-data'
@@ -31,9 +32,9 @@ function checkHouse(owner: RandomOwner, where: string): void {
   const remembered = house.house.forecasts
   const fresh = new Forecasts(house.db, anew, () => TODAY)
   for (const item of stock.facts(ids, TODAY)) {
-    const { facts, role, last } = remembered.of(item)
-    expect({ facts, role, last }, where).toEqual({
-      facts: fresh.factsOf(item),
+    const { forecast, role, last } = remembered.of(item)
+    expect({ forecast, role, last }, where).toEqual({
+      forecast: forecastOf(fresh.factsOf(item), remembered.habit()),
       role: fresh.roleOf(item).role,
       last: fresh.days().last,
     })

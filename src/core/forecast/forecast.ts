@@ -34,12 +34,18 @@ export function evidenceOf({ content, log }: ForecastFacts): HabitEvidence {
   }
 }
 
-/** What is left and when it will be gone, if it goes on being used. Deterministic. */
-export function forecastOf(facts: ForecastFacts, habit: Habit = NO_HABIT): Forecast {
+/**
+ * What is left and when it will be gone, if it goes on being used. Deterministic. `calendar` = that of `facts.ahead`, where it was made
+ * already for others.
+ */
+export function forecastOf(
+  facts: ForecastFacts,
+  habit: Habit = NO_HABIT,
+  calendar: Calendar = calendarOf(facts.ahead),
+): Forecast {
   const content = contentOf({ ...facts.content, handShift: habit.amount })
   const sums = forgottenSums(facts.log)
   const rate = rateOf(facts.log, habit.rate, sums)
-  const calendar = calendarOf(facts.ahead)
   return { content, rate, sums, calendar, finish: finishSpan(content.usesLeft, rate, calendar) }
 }
 

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, test } from 'vitest'
 import { verdictOf } from './chance'
 import { categoryFactor, guessFactor, MONTH_DAYS, pinballLoss, type GuessOutcome } from './guesses'
-import { supplyOf, supplyOfFew, type InStock } from './supply'
+import { supplyOf, supplyOfFewer, type InStock } from './supply'
 
 interface GuessCase {
   id: string
@@ -98,6 +98,10 @@ describe('years of supply', () => {
   test('of fewer, less spoils', () => {
     const stock = [lipstick('a', 100, 100), lipstick('b', 100, 110), lipstick('c', 100, 120)]
     expect(supplyOf(stock, 365).spoiling).toEqual(['b', 'c'])
-    expect(supplyOfFew(stock, 365, 1).spoiling).toEqual([])
+    // One of 100 uses, in time; two of them: the second comes too late.
+    expect(supplyOfFewer(stock, 365, supplyOf(stock, 365))).toMatchObject([
+      { items: 1, years: 100 / 365, spoiling: 0, spoilingPrice: 0 },
+      { items: 2, years: 200 / 365, spoiling: 1 },
+    ])
   })
 })

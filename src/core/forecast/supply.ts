@@ -58,11 +58,31 @@ export function supplyOf(stock: readonly InStock[], perYear: number): Supply {
   }
 }
 
-/** The same with only so many of them: what would spoil before its turn is the first to go, the last in turn before the others. */
-export function supplyOfFew(stock: readonly InStock[], perYear: number, keep: number): Supply {
-  const spoiling = new Set(supplyOf(stock, perYear).spoiling)
+/** What it came to with only so many of them. */
+export interface FewSupply {
+  readonly items: number
+  readonly years: number | null
+  readonly spoiling: number
+  readonly spoilingPrice: number
+}
+
+/**
+ * The same with fewer, for every number from one to one less than there are: what would spoil before its turn is the first to go, the
+ * last in turn before the others.
+ */
+export function supplyOfFewer(stock: readonly InStock[], perYear: number, all: Supply): FewSupply[] {
+  const spoiling = new Set(all.spoiling)
   const inTurn = [...stock].sort((a, b) => Number(spoiling.has(a.id)) - Number(spoiling.has(b.id)) || byGood(a, b))
-  return supplyOf(inTurn.slice(0, Math.max(0, keep)), perYear)
+  return inTurn.slice(0, -1).map((_, n) => {
+    const kept = inTurn.slice(0, n + 1)
+    const lost = serve(kept, perYear / YEAR_DAYS, 'middle').spoiling
+    return {
+      items: n + 1,
+      years: perYear > 0 ? kept.reduce((sum, each) => sum + each.uses.middle, 0) / perYear : null,
+      spoiling: lost.size,
+      spoilingPrice: kept.reduce((sum, { id, price }) => sum + (lost.has(id) ? (price ?? 0) : 0), 0),
+    }
+  })
 }
 
 /** One after the other, the soonest to spoil first. A thing that spoils half used gives what it could until then. */

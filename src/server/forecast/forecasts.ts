@@ -1,5 +1,6 @@
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import { forecastOf, evidenceOf, type Forecast, type ForecastFacts } from '#core/forecast/forecast'
+import { calendarOf, type Ahead, type Calendar } from '#core/forecast/finish'
 import { habitOf, type Habit } from '#core/forecast/habit'
 import type { Role } from '#core/forecast/role'
 import { contentFactsOf, type ThingMeasured } from '#core/measure/content-facts'
@@ -11,7 +12,7 @@ import type { Stock } from '../stock/stock.js'
 import { forecastQueries } from './queries.js'
 import { aheadOf, numbered, type KnownDays } from '../stock/known-days.js'
 
-/** A thing's forecast with what it was made from. */
+/** A thing's forecast. What it was made from is read anew where it is asked for: two thousand of them are remembered. */
 export interface ItemForecast {
   readonly itemId: string
   /** Days are counted from the one after this. */
@@ -19,7 +20,6 @@ export interface ItemForecast {
   readonly role: Role
   /** She said it herself; else the drawer tells. */
   readonly roleSaid: boolean
-  readonly facts: ForecastFacts
   readonly forecast: Forecast
 }
 
@@ -69,10 +69,12 @@ export class Forecasts {
   readonly #kept = new Map<string, Kept>()
   /** What is being reckoned elsewhere, and what was touched since. */
   #ready: Promise<void> | null = null
+  #deferred: (() => Promise<void>) | null = null
   #meanwhile: { readonly ids: Set<string>; all: boolean } | null = null
   #habit: { readonly day: Day; readonly habit: Habit } | null = null
   #days: KnownDays | null = null
   #drawer: Drawer | null = null
+  #calendar: { readonly key: string; readonly calendar: Calendar } | null = null
 
   constructor(db: Db, stock: Stock, today: () => Day) {
     this.#stock = stock
@@ -147,8 +149,21 @@ export class Forecasts {
     if (this.#meanwhile === touched) this.#meanwhile = null
   }
 
+  /** Leaves it for the first that asks: until then what she sees first has the machine for itself. */
+  defer(begin: () => Promise<void>): void {
+    this.#deferred = begin
+  }
+
+  /** Begins what was left for later, if nobody asked yet. */
+  begin(): Promise<void> {
+    const deferred = this.#deferred
+    this.#deferred = null
+    return deferred === null ? this.whenReady() : deferred()
+  }
+
   /** Resolves when what is being reckoned elsewhere is there; at once where nothing is. */
   whenReady(): Promise<void> {
+    if (this.#deferred !== null) return this.begin()
     return this.#ready ?? Promise.resolve()
   }
 
@@ -223,7 +238,15 @@ export class Forecasts {
 
   #make(item: ItemFacts, facts: ForecastFacts, habit: Habit): ItemForecast {
     const { role, said } = this.roleOf(item)
-    return { itemId: item.id, last: this.days().last, role, roleSaid: said, facts, forecast: forecastOf(facts, habit) }
+    const forecast = forecastOf(facts, habit, this.#calendarOf(facts.ahead))
+    return { itemId: item.id, last: this.days().last, role, roleSaid: said, forecast }
+  }
+
+  /** The days ahead are the same for all. */
+  #calendarOf(ahead: Ahead): Calendar {
+    const { key } = this.days()
+    if (this.#calendar?.key !== key) this.#calendar = { key, calendar: calendarOf(ahead) }
+    return this.#calendar.calendar
   }
 
   #standing(): Drawer {

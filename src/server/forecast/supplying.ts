@@ -1,6 +1,6 @@
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import type { Span } from '#core/forecast/weighed'
-import { supplyOf, supplyOfFew, type InStock } from '#core/forecast/supply'
+import { supplyOf, supplyOfFewer, type InStock } from '#core/forecast/supply'
 import { itemMark } from '#core/words/told'
 import type { SupplyAnswer, SupplyView } from '#contract/forecast'
 import { preparing } from '../db/query.js'
@@ -79,10 +79,7 @@ export class Supplying {
       spoilingPrice: found.spoilingPrice,
       spoilingUnpriced: found.spoilingUnpriced,
       need: needOf(found.need, today),
-      keeping: Array.from({ length: Math.max(0, items.length - 1) }, (_, n) => {
-        const few = supplyOfFew(stock, perYear, n + 1)
-        return { items: n + 1, years: few.years, spoiling: few.spoiling.length, spoilingPrice: few.spoilingPrice }
-      }),
+      keeping: supplyOfFewer(stock, perYear, found),
     }
   }
 }

@@ -1,7 +1,7 @@
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import { bestMeasure } from '#core/forecast/asking'
 import { verdictOf } from '#core/forecast/chance'
-import { chanceOf } from '#core/forecast/forecast'
+import { chanceOf, type ForecastFacts } from '#core/forecast/forecast'
 import { HORIZON_DAYS, LONG_DAYS } from '#core/forecast/finish'
 import { curveOf, fanOf, outlookOf, usesUntil, type GoalAim } from '#core/forecast/outlook'
 import { logistic } from '#core/forecast/rate'
@@ -26,6 +26,8 @@ const DRAWN_DAYS = LONG_DAYS
 export class ForecastViews {
   readonly #house: House
   readonly #queries
+  /** Of each forecast that is remembered, its race. */
+  readonly #races = new WeakMap<ItemForecast, { readonly key: string; readonly json: string }>()
 
   constructor(house: House) {
     this.#house = house
@@ -37,7 +39,8 @@ export class ForecastViews {
     if (item.endedOn !== null) return null
     const { forecasts } = this.#house
     const found = forecasts.of(item)
-    const { forecast, facts, last } = found
+    const { forecast, last } = found
+    const facts = forecasts.factsOf(item)
     const habit = forecasts.habit()
     const { content, rate } = forecast
     const eye = eyeMeasureOf(item.form, item.opaque)
@@ -64,7 +67,7 @@ export class ForecastViews {
       roleSaid: found.roleSaid,
       known: { days: facts.log.cut + 1, uses: facts.log.uses.length },
       habit: { amount: Math.exp(habit.amount), rate: Math.exp(habit.rate) },
-      past: this.#past(item, found),
+      past: this.#past(item, facts, last),
       curve: curveOf(forecast),
       fan: fanOf(forecast, DRAWN_DAYS).map(({ days, low, middle, high }) => ({
         day: addDays(last, Math.round(days)),
@@ -87,7 +90,7 @@ export class ForecastViews {
   }
 
   /** The ribbon from its first known day to the last: at every reading, and between them. */
-  #past(item: ItemFacts, { facts, last }: ItemForecast): ForecastView['past'] {
+  #past(item: ItemFacts, facts: ForecastFacts, last: Day): ForecastView['past'] {
     const measured = this.#house.stock.measured.of(item.id)
     const first = addDays(last, -facts.log.cut)
     const even = Array.from({ length: PAST_STEPS + 1 }, (_, n) =>
@@ -106,13 +109,21 @@ export class ForecastViews {
     return days.map((day, n) => ({ day, ...(shares[n] ?? { low: 0, middle: 0, high: 0 }) }))
   }
 
-  /** Against its last good day. `usualPrice` = what stands for a price where none was said. */
-  race(item: ItemFacts, usualPrice: number | null): RaceView {
+  /** Against its last good day, as JSON: thousands of rows are not reckoned and written anew for every reader. */
+  raceJson(item: ItemFacts, usualPrice: number | null): string {
     const found = this.#house.forecasts.of(item)
-    const { forecast, last } = found
+    const price = item.priceMinor ?? usualPrice
+    const key = `${this.#house.today()} ${item.shelfLife.actOn} ${price} ${item.priceMinor === null}`
+    const known = this.#races.get(found)
+    if (known?.key === key) return known.json
+    const json = JSON.stringify(this.#race(item, found, price))
+    this.#races.set(found, { key, json })
+    return json
+  }
+
+  #race(item: ItemFacts, { forecast, last }: ItemForecast, price: number | null): RaceView {
     const { actOn } = item.shelfLife
     const chance = actOn === null ? null : chanceOf(forecast, Math.max(0, daysBetween(last, actOn)))
-    const price = item.priceMinor ?? usualPrice
     const share = forecast.content.share.middle
     return {
       itemId: item.id,

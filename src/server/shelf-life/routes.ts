@@ -14,9 +14,9 @@ export function shelfLifeRoutes(house: House): Router {
     })
     // Thousands of items are not written anew for every reader: each is kept as JSON.
     const usual = usualPrices(items)
-    const races = items.map((item) => house.forecastViews.race(item, usual.get(item.wornAsId) ?? null))
-    const head = JSON.stringify({ today, currency: house.settings().currency, races }).slice(0, -1)
-    response.type('json').send(`${head},"items":${house.stock.json(items)}}`)
+    const races = items.map((item) => house.forecastViews.raceJson(item, usual.get(item.wornAsId) ?? null))
+    const head = JSON.stringify({ today, currency: house.settings().currency }).slice(0, -1)
+    response.type('json').send(`${head},"races":[${races.join(',')}],"items":${house.stock.json(items)}}`)
   })
   return routes
 }

@@ -7,7 +7,7 @@ import { goneWords } from '#web/ui/words/forecast-words'
 import type { RaceAxis } from './race-axis'
 import type { RaceRow } from './race-rows'
 
-/** The lane of one thing: the post is its last good day, the body when it will be gone; hatched in time, hollow too late. */
+/** The lane of one thing, hatched with the pattern `race-hatch` of its page: the post is its last good day, the body when it will be gone; hatched in time, hollow too late. */
 const props = defineProps<{ row: RaceRow; axis: RaceAxis; width: number; today: Day }>()
 const HEIGHT = 30
 const MIDDLE = 15
@@ -49,28 +49,22 @@ const wordsAt = computed(() => {
   const from = parts.value[0]?.from ?? props.width
   return `${Math.max(0, Math.min(from, props.width - WORDS_ROOM))}px`
 })
-const id = computed(() => `lane-${props.row.item.id}`)
+const grid = computed(() =>
+  props.axis.months.map((each) => `M${(each.at * props.width).toFixed(1)} 0V${HEIGHT}`).join(''),
+)
 </script>
 
 <template>
   <div class="lane">
     <svg :viewBox="`0 0 ${width} ${HEIGHT}`" :width="width" :height="HEIGHT" aria-hidden="true">
-      <defs>
-        <pattern :id="`${id}-hatch`" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <path d="M0 0V5" class="stroke" />
-        </pattern>
-        <clipPath v-if="post" :id="`${id}-before`">
-          <rect x="0" y="0" :width="post.at" :height="HEIGHT" />
-        </clipPath>
-      </defs>
-      <path v-for="each in axis.months" :key="each.at" :d="`M${each.at * width} 0V${HEIGHT}`" class="grid" />
+      <path :d="grid" class="grid" />
       <rect v-if="post" :x="post.at" y="2" :width="Math.max(0, width - post.at)" :height="HEIGHT - 4" class="late" />
       <template v-if="outline && !past">
         <path :d="outline" class="body" />
-        <g v-if="post" :clip-path="`url(#${id}-before)`">
+        <svg v-if="post" :width="post.at" :height="HEIGHT" overflow="hidden">
           <path :d="outline" class="made" />
-          <path :d="outline" :fill="`url(#${id}-hatch)`" />
-        </g>
+          <path :d="outline" fill="url(#race-hatch)" />
+        </svg>
         <path :d="outline" class="edge" />
       </template>
       <path v-if="never && !past" :d="`M${width - 30} ${MIDDLE}H${width - 6}m-7 -6 7 6-7 6`" class="edge" />
@@ -93,6 +87,7 @@ const id = computed(() => `lane-${props.row.item.id}`)
 <style scoped>
 .lane {
   position: relative;
+  contain: strict;
   height: 47px;
   padding-top: 2px;
 }
@@ -129,11 +124,6 @@ svg {
   stroke: var(--ink);
   stroke-width: 1.4;
   stroke-linejoin: round;
-}
-
-.stroke {
-  stroke: var(--ink);
-  stroke-width: 1.5;
 }
 
 .maybe {

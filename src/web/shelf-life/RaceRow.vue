@@ -73,18 +73,20 @@ const stake = computed(() =>
           ><strong>{{ standingWords }}</strong
           ><small class="quiet">{{ goodToShort(item, today) }}</small></span
         >
-        <v-icon :icon="open ? mdiChevronUp : mdiChevronDown" size="20" />
+        <svg viewBox="0 0 24 24" width="20" height="20" class="chevron" aria-hidden="true">
+          <path :d="open ? mdiChevronUp : mdiChevronDown" />
+        </svg>
       </button>
       <div v-if="!mobile" class="acts">
-        <v-btn
+        <button
           v-if="offered.first"
-          variant="outlined"
-          color="primary"
-          class="first"
+          type="button"
+          class="choice first"
           :aria-label="`${offered.first.words}: ${callIt(item)}`"
           @click="acts.begin(offered.first.act, item, offered.first.context)"
-          >{{ offered.first.words }}</v-btn
         >
+          {{ offered.first.words }}
+        </button>
         <ItemActsMenu :item="item" />
       </div>
     </div>
@@ -110,6 +112,7 @@ const stake = computed(() =>
 
 <style scoped>
 .row {
+  contain: layout style;
   border-bottom: 1px solid var(--hair);
 }
 
@@ -185,6 +188,10 @@ small {
   text-align: left;
 }
 
+.chevron {
+  fill: currentcolor;
+}
+
 .standing:hover {
   background: var(--inset);
 }
@@ -197,7 +204,9 @@ small {
 }
 
 .first {
-  padding: 0 10px;
+  padding: 0 10px !important;
+  border-color: var(--primary) !important;
+  color: var(--primary);
   font-size: 13.5px;
 }
 

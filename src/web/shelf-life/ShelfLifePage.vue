@@ -183,6 +183,11 @@ function everything(): void {
         </button>
       </div>
 
+      <svg width="0" height="0" class="defs" aria-hidden="true">
+        <pattern id="race-hatch" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <path d="M0 0V5" class="stroke" />
+        </pattern>
+      </svg>
       <section class="race sheet" aria-label="The race">
         <div class="heads quiet">
           <span class="stakes">{{ mobile ? '' : 'left in it; most to lose first' }}</span>
@@ -328,6 +333,15 @@ function everything(): void {
 .rows {
   height: calc(100vh - 308px);
   min-height: 250px;
+}
+
+.defs {
+  position: absolute;
+}
+
+.stroke {
+  stroke: var(--ink);
+  stroke-width: 1.5;
 }
 
 .none {
