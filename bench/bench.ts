@@ -26,6 +26,7 @@ const LIMITS = {
   allCachedMs: 100,
   afterTallyP95Ms: 30,
   raceDrawnMs: 500,
+  raceJumpP95Ms: 100,
   coldStartMs: 1500,
   todayUsableMs: 700,
   todayUsableSlowMs: 2000,
@@ -59,6 +60,8 @@ const forecasts = await knowing(file, NOW)
 copyFileSync(made, file)
 say('Starting the server, opening the pages …')
 const server = await startServer(folder, NOW)
+// Forecasts are made in a thread of their own soon after the start: what is measured is what comes after.
+await (await fetch(`${server.url}/api/look-back`)).arrayBuffer()
 const pages = await browse(server.url)
 for (let n = 0; n < 20; n += 1) await (await fetch(`${server.url}/api/collection`)).arrayBuffer()
 const memoryMb = server.memoryMb()
@@ -117,7 +120,7 @@ function overLimits(): string[] {
   check('check-in step p95 ms', checkInStep.p95, LIMITS.checkInStepP95Ms)
   for (const [name, value] of Object.entries(forecasts)) check(name, value, LIMITS[name as keyof typeof forecasts])
   check('race drawn ms', pages.raceDrawnMs, LIMITS.raceDrawnMs)
-  check('longest task while the race is scrolled ms', pages.longestRaceTaskMs, LIMITS.longestScrollTaskMs)
+  check('a jump through the race p95 ms', pages.raceJumpP95Ms, LIMITS.raceJumpP95Ms)
   check('cold start ms', server.coldStartMs, LIMITS.coldStartMs)
   check('Today usable ms', pages.todayUsableMs, LIMITS.todayUsableMs)
   check('Today usable at a quarter of the speed ms', pages.todayUsableSlowMs, LIMITS.todayUsableSlowMs)

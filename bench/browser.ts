@@ -17,7 +17,8 @@ export interface BrowserFigures {
   readonly longestScrollTaskMs: number
   /** From asking for all that is open in the race to its rows. */
   readonly raceDrawnMs: number
-  readonly longestRaceTaskMs: number
+  /** From a jump by a whole screen of the race to its being drawn, 19 times in 20. */
+  readonly raceJumpP95Ms: number
 }
 
 /** Measures the pages as headless Chromium shows them. */
@@ -160,8 +161,24 @@ async function scroll(browser: Browser, url: string): Promise<number> {
   return round(longest)
 }
 
+/** Runs in the page, as text like the scroll above. */
+const JUMPS = `(async () => {
+  const element = document.querySelector('.rows')
+  const frame = () => new Promise((resolve) => requestAnimationFrame(resolve))
+  const taken = []
+  for (let top = 0; top < element.scrollHeight; top += 700) {
+    const start = performance.now()
+    element.scrollTop = top
+    await frame()
+    await frame()
+    taken.push(performance.now() - start)
+  }
+  taken.sort((a, b) => a - b)
+  return taken[Math.floor(taken.length * 0.95)]
+})()`
+
 /** The race of everything that is open: more than six hundred rows. */
-async function race(browser: Browser, url: string): Promise<{ raceDrawnMs: number; longestRaceTaskMs: number }> {
+async function race(browser: Browser, url: string): Promise<{ raceDrawnMs: number; raceJumpP95Ms: number }> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(`${url}/shelf-life`)
   await page.locator('.rows article').first().waitFor()
@@ -176,7 +193,7 @@ async function race(browser: Browser, url: string): Promise<{ raceDrawnMs: numbe
     .nth(3)
     .waitFor()
   const raceDrawnMs = round(performance.now() - start)
-  const longestRaceTaskMs = round(await page.evaluate<number>(scrollOf('.rows')))
+  const raceJumpP95Ms = round(await page.evaluate<number>(JUMPS))
   await page.close()
-  return { raceDrawnMs, longestRaceTaskMs }
+  return { raceDrawnMs, raceJumpP95Ms }
 }

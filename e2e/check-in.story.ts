@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import type { Page } from '@playwright/test'
-import { expect, test } from './support/house'
+import { expect, listed, test } from './support/house'
 
 interface PanCase {
   readonly file: string
@@ -183,9 +183,7 @@ test('what is typed is not lost by leaving, ounces are taken for what they are, 
 })
 
 test('two things are blended from the page of one; the blend tells what it is of', async ({ page, house }) => {
-  const { items } = (await (await page.request.get(`${house.url}/api/shelf-life`)).json()) as {
-    items: { id: string; category: string; lifecycle: string }[]
-  }
+  const items = await listed(page, house)
   const lipstick = items.find((item) => item.category.toLowerCase() === 'lipstick' && item.lifecycle === 'open')
   await page.goto(`${house.url}/items/${lipstick?.id ?? ''}`)
   await act(page, 'Blend it with others').click()
@@ -205,10 +203,8 @@ test('two things are blended from the page of one; the blend tells what it is of
   await dialog.getByLabel('Name of the blend').fill('Harbour Light')
   await dialog.getByRole('button', { name: 'Blend', exact: true }).click()
   await expect(dialog).toHaveCount(0)
-  const found = (await (await page.request.get(`${house.url}/api/shelf-life`)).json()) as {
-    items: { id: string; name: string }[]
-  }
-  await page.goto(`${house.url}/items/${found.items.find((item) => item.name === 'Harbour Light')?.id ?? ''}`)
+  const found = await listed(page, house)
+  await page.goto(`${house.url}/items/${found.find((item) => item.name === 'Harbour Light')?.id ?? ''}`)
   await page.getByRole('button', { name: 'What it is and where it lies' }).click()
   await expect(page.getByText(/60 % .*, 40 % /)).toBeVisible()
 })

@@ -223,7 +223,7 @@ describe('the import', () => {
     (await house.request('POST', '/import/preview', JSON.stringify(sheet(text, choices)))).body
   const run = (text: string, choices: object = {}) =>
     house.post('/import/run', { ...sheet(text, choices), importId: 'imp' })
-  const all = async () => (await house.get('/shelf-life')).body.items as Answer['body'][]
+  const all = (): Promise<Answer['body'][]> => house.whole()
 
   test('a blank *Uses* is not said; it stays absent until somebody says it', async () => {
     await run('Name,Type,Uses,Opened\nEmber,bronzer,,unopened\nHalo,highlighter,3,unopened\nSloe,lipstick,0,\n')

@@ -1,6 +1,5 @@
 import { afterEach, beforeEach, expect, test } from 'vitest'
 import { addDays, type Day } from '#core/calendar/day'
-import type { ItemSummary } from '#contract/item'
 import type { ProjectView } from '#contract/projects'
 import type { DrawerZone } from '#contract/today'
 import type { TrialView } from '#contract/ending'
@@ -74,7 +73,7 @@ test.each([11, 12, 13])('every derived figure equals a plain recount of random t
     if (answer.body.change.changed)
       acts.push({ id: answer.body.change.id as string, undo: () => log.set(itemId, day, was) })
   }
-  const items = (await house.get('/shelf-life')).body.items as ItemSummary[]
+  const items = await house.whole()
   const stays = ((await house.get('/projects')).body.projects as ProjectView[])[0]?.stays ?? []
   expect(items).toHaveLength(5)
   for (const item of items) {

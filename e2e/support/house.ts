@@ -3,6 +3,8 @@ import { copyFileSync, cpSync, existsSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { test as base, expect, type Locator, type Page } from '@playwright/test'
+import type { ListedItem } from '#contract/item'
+import { unpackItems, type PackedItems } from '#contract/packed-items'
 import { PLAY_TIME } from './play-day'
 
 /** A running Seligo of a story's own: the compiled server on a database file of its own. */
@@ -94,11 +96,15 @@ export function tile(page: Page, name: string) {
   return page.locator('button.tile').filter({ hasText: name })
 }
 
+/** Everything in stock, as lists show it. */
+export async function listed(page: Page, house: RunningHouse): Promise<ListedItem[]> {
+  const { items } = (await (await page.request.get(`${house.url}/api/collection`)).json()) as { items: PackedItems }
+  return unpackItems(items)
+}
+
 /** The address of a thing of the demo by its shade: of the one in the drawer where there are several. */
 export async function pathOf(page: Page, house: RunningHouse, shade: string): Promise<string> {
-  const { items } = (await (await page.request.get(`${house.url}/api/shelf-life`)).json()) as {
-    items: { id: string; shade: string; placement: object | null }[]
-  }
+  const items = await listed(page, house)
   const named = items.filter((item) => item.shade === shade)
   const found = named.find((item) => item.placement !== null) ?? named[0]
   if (!found) throw new Error(`Nothing is called ${shade}`)

@@ -328,12 +328,11 @@ export const CollectionAnswer = z.object({
 })
 export type CollectionAnswer = z.infer<typeof CollectionAnswer>
 
-/** Every item with the reasons for its last good day, the soonest to spoil first. */
+/** The race of everything in stock, with the reasons for each last good day; what the things are is told by the collection. */
 export const ShelfLifeAnswer = z.object({
   today: DayText,
   currency: z.string(),
-  races: z.array(RaceView),
-  items: z.array(ItemSummary),
+  races: z.array(RaceView.extend({ wornAsId: Id, reason: ShelfLifeReason, sunLastDay: DayText.nullable() })),
 })
 export type ShelfLifeAnswer = z.infer<typeof ShelfLifeAnswer>
 

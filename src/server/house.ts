@@ -99,6 +99,7 @@ export class House {
     this.copies = new Copies(db, this.folder, now)
     this.forecasts = new Forecasts(db, this.stock, () => this.today())
     this.journal.listen((touched) => {
+      this.settingsStore.forget(touched)
       this.stock.forget(touched)
       this.forecasts.forget(touched)
     })

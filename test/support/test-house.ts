@@ -7,7 +7,7 @@ import type { AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Day } from '#core/calendar/day'
-import type { ItemFields } from '#contract/item'
+import type { ItemFields, ItemSummary } from '#contract/item'
 import { createApp } from '#server/create-app'
 import { openDatabase, type Db } from '#server/db/open-database'
 import { House } from '#server/house'
@@ -96,6 +96,12 @@ export class TestHouse {
   async listed(): Promise<ListedItem[]> {
     const { body } = await this.get('/collection')
     return unpackItems(body.items as PackedItems)
+  }
+
+  /** Everything in stock with all that is known of each. */
+  async whole(): Promise<ItemSummary[]> {
+    const items = await this.listed()
+    return Promise.all(items.map(async ({ id }) => (await this.get(`/items/${id}`)).body.item as ItemSummary))
   }
 
   async post(path: string, body: object): Promise<Answer> {

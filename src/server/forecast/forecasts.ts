@@ -74,6 +74,8 @@ export class Forecasts {
   #habit: { readonly day: Day; readonly habit: Habit } | null = null
   #days: KnownDays | null = null
   #drawer: Drawer | null = null
+  /** What the keys of all have in common: numbers are slow to write. */
+  #ofAll: { readonly habit: Habit; readonly days: KnownDays; readonly key: string } | null = null
   #calendar: { readonly key: string; readonly calendar: Calendar } | null = null
 
   constructor(db: Db, stock: Stock, today: () => Day) {
@@ -195,8 +197,11 @@ export class Forecasts {
 
   /** Everything that holds one forecast together beside its own rows: when it changes, it is made anew. */
   keyOf(item: ItemFacts): string {
-    const { amount, rate } = this.habit()
-    return `${item.version} ${this.roleOf(item).role} ${amount} ${rate} ${this.days().key}`
+    const habit = this.habit()
+    const days = this.days()
+    if (this.#ofAll?.habit !== habit || this.#ofAll.days !== days)
+      this.#ofAll = { habit, days, key: `${habit.amount} ${habit.rate} ${days.key}` }
+    return `${item.version} ${this.roleOf(item).role} ${this.#ofAll.key}`
   }
 
   roleOf(item: ItemFacts): { readonly role: Role; readonly said: boolean } {

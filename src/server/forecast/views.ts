@@ -113,10 +113,17 @@ export class ForecastViews {
   raceJson(item: ItemFacts, usualPrice: number | null): string {
     const found = this.#house.forecasts.of(item)
     const price = item.priceMinor ?? usualPrice
-    const key = `${this.#house.today()} ${item.shelfLife.actOn} ${price} ${item.priceMinor === null}`
+    const { shelfLife, wornAsId } = item
+    const key = `${this.#house.today()} ${price} ${item.priceMinor === null} ${wornAsId} ${JSON.stringify(shelfLife)}`
     const known = this.#races.get(found)
     if (known?.key === key) return known.json
-    const json = JSON.stringify(this.#race(item, found, price))
+    const { reason, sun } = shelfLife
+    const json = JSON.stringify({
+      ...this.#race(item, found, price),
+      wornAsId,
+      reason,
+      sunLastDay: sun?.lastDay ?? null,
+    })
     this.#races.set(found, { key, json })
     return json
   }

@@ -1,14 +1,19 @@
 import { DEFAULT_SETTINGS } from '#core/settings'
 import { Settings } from '#contract/settings'
+import type { TouchedRow } from '../db/journal.js'
 import type { Db } from '../db/open-database.js'
 
 const ROW_ID = 'settings'
 
 /** Her settings as one row; the defaults until she saves them once. */
 export class SettingsStore {
+  readonly #db: Db
   readonly #statements
+  /** Asked for thousands of times while a place is read; kept until a change touches it. */
+  #kept: { readonly settings: Settings; readonly version: number } | null = null
 
   constructor(db: Db) {
+    this.#db = db
     this.#statements = {
       read: db.prepare<[string], { value: string; version: number }>('SELECT value, version FROM setting WHERE id = ?'),
       save: db.prepare<[{ id: string; value: string }]>(
@@ -19,7 +24,18 @@ export class SettingsStore {
   }
 
   /** The settings and their version; version 0 = never saved. */
-  read(): { settings: Settings; version: number } {
+  read(): { readonly settings: Settings; readonly version: number } {
+    // Within a change a row is as it is only if that succeeds.
+    if (this.#db.inTransaction) return this.#read()
+    return (this.#kept ??= this.#read())
+  }
+
+  /** Drops what is kept of it, if a change touched it. */
+  forget(touched: readonly TouchedRow[]): void {
+    if (touched.some(({ tbl }) => tbl === 'setting')) this.#kept = null
+  }
+
+  #read(): { settings: Settings; version: number } {
     const row = this.#statements.read.get(ROW_ID)
     if (!row) return { settings: DEFAULT_SETTINGS, version: 0 }
     return { settings: Settings.parse({ ...DEFAULT_SETTINGS, ...JSON.parse(row.value) }), version: row.version }

@@ -4,19 +4,15 @@ import type { ItemFacts } from '../stock/item-facts.js'
 
 export function shelfLifeRoutes(house: House): Router {
   const routes = Router()
-  /** What is there, the soonest to spoil first; what is unknown last. */
+  /** Of everything that is there, when it will be gone against its last good day. */
   routes.get('/shelf-life', (_request, response) => {
     const today = house.today()
-    const end = (actOn: string | null): string => actOn ?? '9999'
-    const items = house.stock.facts(house.stock.presentIds(), today).sort((a, b) => {
-      const [first, second] = [end(a.shelfLife.actOn), end(b.shelfLife.actOn)]
-      return first < second ? -1 : first > second ? 1 : 0
-    })
-    // Thousands of items are not written anew for every reader: each is kept as JSON.
+    const items = house.stock.facts(house.stock.presentIds(), today)
+    // Thousands of races are not written anew for every reader: each is kept as JSON.
     const usual = usualPrices(items)
     const races = items.map((item) => house.forecastViews.raceJson(item, usual.get(item.wornAsId) ?? null))
     const head = JSON.stringify({ today, currency: house.settings().currency }).slice(0, -1)
-    response.type('json').send(`${head},"races":[${races.join(',')}],"items":${house.stock.json(items)}}`)
+    response.type('json').send(`${head},"races":[${races.join(',')}]}`)
   })
   return routes
 }

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import { addDays, daysBetween, fieldsOf, type Day } from '#core/calendar/day'
 import { silentStretches } from '#core/calendar/day-log'
 import type { DayRange } from '#core/calendar/when'
@@ -53,7 +54,10 @@ export function knownDaysOf({ today, recorded, away, unwritten, lowSeasons, wear
     out,
     away,
     low,
-    key: JSON.stringify([known[0], last, out, away, low]),
+    // Short, since every forecast that is remembered holds it.
+    key: createHash('sha256')
+      .update(JSON.stringify([known[0], last, out, away, low]))
+      .digest('base64url'),
   }
 }
 

@@ -55,11 +55,11 @@ async function measure(): Promise<void> {
       <VerdictGlyph :verdict="raceGlyph" />
       <span
         ><strong :class="item.shelfLife.state.replaceAll(' ', '-')">{{ race.words }}.</strong> {{ race.more }}
-        <span class="quiet">{{ reasonWords(item) }}</span></span
+        <span class="quiet">{{ reasonWords(item.shelfLife) }}</span></span
       >
     </p>
     <p v-if="item.eye && over" class="caution">Past its date and worn at the eye: stop using it.</p>
-    <p v-if="sunWords(item)" class="caution">{{ sunWords(item) }}</p>
+    <p v-if="sunWords(item.shelfLife.sun)" class="caution">{{ sunWords(item.shelfLife.sun) }}</p>
     <p v-if="goal" class="row">
       <VerdictGlyph :verdict="outlook?.verdict ?? 'not known'" />
       <span>

@@ -38,7 +38,7 @@ export function factsOf(
     {
       about: 'Dates',
       facts: [
-        ...said('Shelf life', `${goodTo(item, today)}. ${reasonWords(item)}`),
+        ...said('Shelf life', `${goodTo(item, today)}. ${reasonWords(item.shelfLife)}`),
         ...said('Opened', `${openedWords(item)}${saidBy(answer)}.`),
         ...said('Came', item.acquired && `${rangeWords(item.acquired)}${item.source ? ` (${item.source})` : ''}.`),
         ...said('Printed expiry', item.expiry && dateWords(item.expiry)),

@@ -11,7 +11,7 @@ import VerdictGlyph from '#web/ui/gauge/VerdictGlyph.vue'
 import { VERDICT_WORDS } from '#web/ui/words/forecast-words'
 import { callIt, fullName, kindAndMaker } from '#web/ui/words/item-words'
 import { LIKING_WORDS } from '#web/ui/words/liking-words'
-import { goodTo, goodToShort, sunWords } from '#web/ui/words/shelf-life-words'
+import { goodTo, goodToShort } from '#web/ui/words/shelf-life-words'
 import type { RaceAxis } from './race-axis'
 import RaceLane from './RaceLane.vue'
 import type { RaceRow } from './race-rows'
@@ -38,7 +38,7 @@ const standingWords = computed(() => {
 const offered = computed(() => actsOfRow(props.row))
 const caution = computed(() => {
   if (props.row.standing === 'past' && item.value.eye) return 'Worn at the eye: stop using it.'
-  return sunWords(item.value) === null ? '' : 'No longer counts as sun protection.'
+  return item.value.shelfLife.sun?.lapsed === true ? 'No longer counts as sun protection.' : ''
 })
 const stake = computed(() =>
   props.row.race.stake === null ? '' : moneyWords(Math.round(props.row.race.stake / 100) * 100, props.currency),

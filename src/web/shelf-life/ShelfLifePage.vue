@@ -42,11 +42,12 @@ const monthName = dayFormat({ month: 'short' })
 const axis = computed(() => (answer.value ? raceAxis(answer.value.today, monthName) : null))
 /** The order of this visit: what is done here does not make the rows jump. */
 const order = shallowRef<ReadonlyMap<string, number>>(new Map())
-const rows = computed(() => (answer.value ? rowsOf(answer.value) : []))
+const rows = computed(() => (answer.value ? rowsOf(answer.value.races, stock.items) : []))
 watch(
-  answer,
-  (now) => {
-    if (order.value.size > 0 || now === null || now.races.length === 0) return
+  rows,
+  () => {
+    const now = answer.value
+    if (order.value.size > 0 || now === null || rows.value.length === 0) return
     order.value = new Map([...rows.value].sort(byStake).map(({ item }, n) => [item.id, n]))
     if (narrowed(rows.value, wish.value, now.today).length === 0) wish.value.state = 'all open'
   },
@@ -82,7 +83,7 @@ const zones = computed(() => [
   ...stock.zones.map((zone) => ({ title: zone.name, value: zone.id })),
 ])
 const categories = computed(() => {
-  const present = new Map(rows.value.map(({ item }) => [item.wornAsId, item.wornAs]))
+  const present = new Map(rows.value.map(({ item, race }) => [race.wornAsId, item.wornAs]))
   const named = [...present].map(([value, title]) => ({ title, value }))
   return [...WIDER, ...named.sort((a, b) => a.title.localeCompare(b.title))]
 })
@@ -124,7 +125,7 @@ function everything(): void {
       </button>
     </div>
   </PlaceHead>
-  <template v-if="answer && axis">
+  <template v-if="answer && axis && stock.loaded">
     <EmptyPlace v-if="rows.length === 0" title="Nothing to watch yet" act="Say what you own" to="/collection/lines">
       <template #drawing>
         <svg viewBox="0 0 240 60" width="240" height="60" aria-hidden="true">

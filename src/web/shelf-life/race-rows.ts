@@ -1,13 +1,13 @@
 import { daysBetween, type Day } from '#core/calendar/day'
 import type { Verdict } from '#core/forecast/chance'
-import type { RaceView } from '#contract/forecast'
-import type { ItemSummary, ShelfLifeAnswer } from '#contract/item'
+import type { ListedItem, ShelfLifeAnswer } from '#contract/item'
 
+type Race = ShelfLifeAnswer['races'][number]
 /** How the race of one thing stands: by its chance, or why there is no race. */
 export type RaceStanding = Verdict | 'past' | 'not known'
 export interface RaceRow {
-  readonly item: ItemSummary
-  readonly race: RaceView
+  readonly item: ListedItem
+  readonly race: Race
   readonly standing: RaceStanding
 }
 /** Worn within so many days counts as in use. */
@@ -22,13 +22,13 @@ export const STANDINGS: readonly RaceStanding[] = [
   'not known',
 ]
 export const STATES = {
-  'in use': (item: ItemSummary, today: Day) =>
+  'in use': (item: ListedItem, today: Day) =>
     item.lifecycle === 'open' &&
     (item.placement !== null ||
       item.goal !== null ||
       (item.lastWorn !== null && daysBetween(item.lastWorn, today) < IN_USE_DAYS)),
-  'all open': (item: ItemSummary) => item.lifecycle === 'open',
-  unopened: (item: ItemSummary) => item.lifecycle === 'unopened',
+  'all open': (item: ListedItem) => item.lifecycle === 'open',
+  unopened: (item: ListedItem) => item.lifecycle === 'unopened',
 } as const
 export type RaceState = keyof typeof STATES
 
@@ -40,16 +40,16 @@ export interface RaceWish {
   categoryId: string | null
 }
 
-/** Every thing with how its race stands. */
-export function rowsOf({ items, races }: ShelfLifeAnswer): RaceRow[] {
-  const byItem = new Map(races.map((race) => [race.itemId, race]))
-  return items.flatMap((item) => {
-    const race = byItem.get(item.id)
-    return race ? [{ item, race, standing: standingOf(item, race) }] : []
+/** Every thing with how its race stands; what one of the two answers does not know yet comes with the next. */
+export function rowsOf(races: readonly Race[], items: readonly ListedItem[]): RaceRow[] {
+  const byId = new Map(items.map((item) => [item.id, item]))
+  return races.flatMap((race) => {
+    const item = byId.get(race.itemId)
+    return item ? [{ item, race, standing: standingOf(item, race) }] : []
   })
 }
 
-function standingOf({ shelfLife }: ItemSummary, race: RaceView): RaceStanding {
+function standingOf({ shelfLife }: ListedItem, race: Race): RaceStanding {
   if (shelfLife.state === 'past' || shelfLife.state === 'sign seen') return 'past'
   return race.verdict ?? 'not known'
 }
@@ -66,10 +66,10 @@ export function byStake(a: RaceRow, b: RaceRow): number {
 /** What fits all of the wish but for how it stands and what it is: what the chips count. */
 export function narrowed(rows: readonly RaceRow[], wish: RaceWish, today: Day): RaceRow[] {
   return rows.filter(
-    ({ item }) =>
+    ({ item, race }) =>
       STATES[wish.state](item, today) &&
       (wish.zoneId === null || item.homeZoneId === wish.zoneId) &&
-      (wish.categoryId === null || item.wornAsId === wish.categoryId),
+      (wish.categoryId === null || race.wornAsId === wish.categoryId),
   )
 }
 

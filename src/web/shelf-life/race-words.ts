@@ -1,5 +1,4 @@
 import type { Day } from '#core/calendar/day'
-import type { ItemSummary } from '#contract/item'
 import { counted } from '#core/words/counted'
 import { moneyWords } from '#web/data/locale'
 import { actsFor, type ActContext, type ItemAct } from '#web/ui/acts/item-acts'
@@ -14,13 +13,18 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`
 /** How the race of one thing stands, with everything it comes from. */
 export function raceSentences({ item, race, standing }: RaceRow, today: Day, currency: string): string[] {
   const { actOn } = item.shelfLife
-  const good = `${capitalised(goodTo(item, today))}. ${reasonWords(item)}`
+  const good = `${capitalised(goodTo(item, today))}. ${reasonWords({ lastGood: item.shelfLife.lastGood, reason: race.reason })}`
   if (standing === 'past')
-    return [good, ...(item.eye ? ['Worn at the eye and past its date: stop using it.'] : []), ...sun(item), ...stake()]
+    return [good, ...(item.eye ? ['Worn at the eye and past its date: stop using it.'] : []), ...sun(), ...stake()]
   const uses = `About ${percent(race.share)} left, ${race.uses.low} to ${race.uses.high} more uses; at your pace gone ${betweenWords(race.finish, today)}, 8 times in 10.`
   const chance =
     race.chance === null || actOn === null ? [] : [`Gone by ${shortDay(actOn, today)}: ${chanceWords(race.chance)}.`]
-  return [uses, good, ...chance, ...stake(), ...sun(item)]
+  return [uses, good, ...chance, ...stake(), ...sun()]
+
+  function sun(): string[] {
+    const words = sunWords(item.shelfLife.sun && { ...item.shelfLife.sun, lastDay: race.sunLastDay })
+    return words === null ? [] : [words]
+  }
 
   function stake(): string[] {
     if (race.stake === null || race.price === null)
@@ -43,11 +47,6 @@ function chanceWords(chance: number): string {
       : `about ${counted(of10, 'time')} in 10`
 }
 
-function sun(item: ItemSummary): string[] {
-  const words = sunWords(item)
-  return words === null ? [] : [words]
-}
-
 /** An act as the race offers it, with what is leant to already. */
 export interface RaceAct {
   readonly words: string
@@ -64,7 +63,7 @@ const ACTS = {
 } as const satisfies Readonly<Record<string, RaceAct>>
 
 /** What can be done about it: the one that helps most, and all that bear on the race. */
-export function actsOfRow({ item, standing }: RaceRow): { first: RaceAct | null; all: RaceAct[] } {
+export function actsOfRow({ item, race, standing }: RaceRow): { first: RaceAct | null; all: RaceAct[] } {
   const possible = actsFor(item)
   const all = Object.values(ACTS).filter(
     (each) =>
@@ -76,7 +75,8 @@ export function actsOfRow({ item, standing }: RaceRow): { first: RaceAct | null;
   return { first: firstOf(), all }
 
   function firstOf(): RaceAct | null {
-    const { lastGood, reason } = item.shelfLife
+    const { lastGood } = item.shelfLife
+    const { reason } = race
     if (standing === 'not known') return reason.code === 'opening-unknown' ? offer('opening') : null
     if (standing === 'past') return offer('let go')
     if (standing === 'will make it') return null

@@ -1,7 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { addDays, addMonths, type Day } from '#core/calendar/day'
-import type { RaceView } from '#contract/forecast'
-import type { ItemSummary, ShelfLifeAnswer } from '#contract/item'
+import type { ListedItem, ShelfLifeAnswer } from '#contract/item'
 import { specimen } from '#web/specimen/specimen-data'
 import { raceAxis } from './race-axis'
 import { byStake, narrowed, picked, raceSum, rowsOf, type RaceWish } from './race-rows'
@@ -11,9 +10,10 @@ const TODAY = '2026-11-24' as Day
 const d = (text: string): Day => text as Day
 const WISH: RaceWish = { state: 'all open', standing: null, only: null, zoneId: null, categoryId: null }
 const GOOD = { earliest: d('2027-06-10'), latest: d('2027-06-10') }
-type Over = Omit<Partial<ItemSummary>, 'shelfLife'> & { shelfLife?: Partial<ItemSummary['shelfLife']> }
+type Race = ShelfLifeAnswer['races'][number]
+type Over = Omit<Partial<ListedItem>, 'shelfLife'> & { shelfLife?: Partial<ListedItem['shelfLife']> }
 
-function item(id: string, over: Over = {}): ItemSummary {
+function item(id: string, over: Over = {}): ListedItem {
   return {
     ...specimen({ form: 'pressed', shade: 'Weir', colour: '#b4706f' }),
     id,
@@ -28,14 +28,12 @@ function item(id: string, over: Over = {}): ItemSummary {
       state: 'in date',
       lastGood: GOOD,
       actOn: GOOD.earliest,
-      daysLeft: 198,
-      reason: { code: 'printed-expiry' },
       sun: null,
       ...over.shelfLife,
     },
-  } as ItemSummary
+  } as ListedItem
 }
-function race(itemId: string, over: Partial<RaceView> = {}): RaceView {
+function race(itemId: string, over: Partial<Race> = {}): Race {
   return {
     itemId,
     finish: { low: d('2027-03-01'), middle: d('2027-08-01'), high: d('2028-02-01') },
@@ -47,16 +45,17 @@ function race(itemId: string, over: Partial<RaceView> = {}): RaceView {
     price: { minor: 2000, usual: false },
     share: 0.7,
     uses: { low: 40, middle: 60, high: 90 },
+    wornAsId: 'blush',
+    reason: { code: 'printed-expiry' },
+    sunLastDay: null,
     ...over,
   }
 }
-const rows = (...all: [ItemSummary, RaceView][]) =>
-  rowsOf({
-    today: TODAY,
-    currency: 'EUR',
-    items: all.map(([each]) => each),
-    races: all.map(([, each]) => each),
-  } as ShelfLifeAnswer)
+const rows = (...all: [ListedItem, Race][]) =>
+  rowsOf(
+    all.map(([, each]) => each),
+    all.map(([each]) => each),
+  )
 
 describe('the rows of the race', () => {
   const past = item('past', { shelfLife: { state: 'past' } })
@@ -128,7 +127,7 @@ describe('the axis', () => {
 })
 
 describe('the sentences of a row', () => {
-  const only = (own: ItemSummary, of: RaceView) =>
+  const only = (own: ListedItem, of: Race) =>
     rows([own, of])
       .flatMap((row) => raceSentences(row, TODAY, 'EUR'))
       .join(' ')
@@ -151,7 +150,7 @@ describe('the sentences of a row', () => {
 })
 
 describe('what is offered first', () => {
-  const first = (own: ItemSummary, of: RaceView) => rows([own, of]).map((row) => actsOfRow(row).first?.words ?? null)[0]
+  const first = (own: ListedItem, of: Race) => rows([own, of]).map((row) => actsOfRow(row).first?.words ?? null)[0]
   const drawer = { zoneId: 'z', since: TODAY, position: 0, beside: false }
   test('the drawer for what lies outside it, another use for what lies in it', () => {
     expect(first(item('i'), race('i'))).toBe('To the drawer')
@@ -160,15 +159,9 @@ describe('what is offered first', () => {
   test('the opening where a closer one would tell more, or where it is not known', () => {
     const lastGood = { earliest: d('2027-01-01'), latest: d('2027-12-31') }
     expect(first(item('i', { shelfLife: { lastGood } }), race('i', { verdict: 'tight' }))).toBe('Fix the opening')
-    const unknown = item('i', {
-      shelfLife: {
-        state: 'unknown',
-        lastGood: null,
-        actOn: null,
-        reason: { code: 'opening-unknown', notBefore: null, notAfter: null },
-      },
-    })
-    expect(first(unknown, race('i', { verdict: null, chance: null }))).toBe('Fix the opening')
+    const unknown = item('i', { shelfLife: { state: 'unknown', lastGood: null, actOn: null } })
+    const reason = { code: 'opening-unknown', notBefore: null, notAfter: null } as const
+    expect(first(unknown, race('i', { verdict: null, chance: null, reason }))).toBe('Fix the opening')
   })
   test('letting go for what is past, nothing for what will make it', () => {
     expect(first(item('i', { shelfLife: { state: 'past' } }), race('i'))).toBe('Let go')

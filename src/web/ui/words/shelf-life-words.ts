@@ -27,8 +27,7 @@ export function goodToShort(item: ListedItem, today: Day): string {
 }
 
 /** Why that is its last good day, in a sentence with its inputs. */
-export function reasonWords(item: ItemSummary): string {
-  const { reason, lastGood } = item.shelfLife
+export function reasonWords({ reason, lastGood }: Pick<ItemSummary['shelfLife'], 'reason' | 'lastGood'>): string {
   switch (reason.code) {
     case 'sign':
       return `You noticed: ${reason.words}. A sign counts above any date.`
@@ -50,8 +49,7 @@ export function reasonWords(item: ItemSummary): string {
 }
 
 /** What a lapsed filter means, or null. */
-export function sunWords(item: ItemSummary): string | null {
-  const { sun } = item.shelfLife
+export function sunWords(sun: ItemSummary['shelfLife']['sun']): string | null {
   if (sun === null || !sun.lapsed || sun.lastDay === null) return null
   return `Filter lapsed ${dateWords(sun.lastDay)}: no longer counts as sun protection. Wear another that is in date.`
 }

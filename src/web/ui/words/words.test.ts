@@ -236,14 +236,14 @@ describe('shelf life in words', () => {
       'Opened 5 Jan 2026; the label is not known, 7 days is usual for its kind.',
     ],
   ])('%o', (reason, words) => {
-    expect(reasonWords(lived(life({ reason })))).toBe(words)
+    expect(reasonWords(lived(life({ reason })).shelfLife)).toBe(words)
   })
   test('a lapsed filter no longer counts as sun protection; one in date says nothing', () => {
     const sun = { lastDay: d('2026-06-30'), lapsed: true }
-    expect(sunWords(lived(life({ sun })))).toBe(
+    expect(sunWords(lived(life({ sun })).shelfLife.sun)).toBe(
       'Filter lapsed 30 Jun 2026: no longer counts as sun protection. Wear another that is in date.',
     )
-    expect(sunWords(lived(life({ sun: { ...sun, lapsed: false } })))).toBeNull()
+    expect(sunWords(lived(life({ sun: { ...sun, lapsed: false } })).shelfLife.sun)).toBeNull()
   })
 })
 
