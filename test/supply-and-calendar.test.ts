@@ -48,9 +48,16 @@ describe('supply', () => {
     expect(blush.keeping[0]).toMatchObject({ items: 1, spoiling: 0, spoilingPrice: 0 })
     expect(blush.need.low <= blush.need.middle && blush.need.middle <= blush.need.high).toBe(true)
   })
-  test('of what was never worn there is no pace, and nothing is invented', async () => {
-    await house.item({ ...NEW, opened: { kind: 'unopened' } })
-    expect((await house.get('/supply')).body.categories[0]).toMatchObject({ perYear: 0, years: null, need: null })
+  test('while nothing is ticked no pace is known, and nothing is said to spoil; what is not worn in a log of weeks has none', async () => {
+    await house.item({ ...NEW, expiry: addDays(TODAY, 60), priceMinor: 1200 })
+    const [young] = (await house.get('/supply')).body.categories
+    expect(young).toMatchObject({ perYear: null, years: null, need: null, spoiling: [], spoilingPrice: 0, keeping: [] })
+    const lipstick = await house.item({ ...NEW, name: 'Sloe', categoryId: 'lipstick', form: 'bullet' })
+    await tally(lipstick, every(3, 13))
+    expect((await house.get('/supply')).body.categories[0]).toMatchObject({ perYear: null })
+    await tally(lipstick, [14])
+    const [blush] = (await house.get('/supply')).body.categories
+    expect(blush).toMatchObject({ category: 'blush', perYear: 0, years: null, need: null, spoilingPrice: 1200 })
   })
 })
 

@@ -163,7 +163,8 @@ export const SupplyView = z.object({
   category: z.string(),
   items: z.int(),
   uses: z.number(),
-  perYear: z.number(),
+  /** Null while too little is written down to know a pace. */
+  perYear: z.number().nullable(),
   years: z.number().nullable(),
   spoiling: z.array(
     z.object({ itemId: Id, mark: z.string(), lastGood: DayText.nullable(), priceMinor: z.int().nullable() }),

@@ -11,6 +11,18 @@ import type { ItemFacts } from '../stock/item-facts.js'
 const YEAR_DAYS = 365
 /** What is this far off is not dated. */
 const MOST_DAYS = 365 * 30
+/** A log of fewer days tells no pace. */
+const LEAST_DAYS = 14
+
+const NO_PACE = {
+  perYear: null,
+  years: null,
+  spoiling: [],
+  spoilingPrice: 0,
+  spoilingUnpriced: 0,
+  need: null,
+  keeping: [],
+}
 
 /** By category: years of supply at her pace, what will spoil before its turn, and when something will be needed. */
 export class Supplying {
@@ -38,19 +50,20 @@ export class Supplying {
     return {
       today,
       currency: this.#house.settings().currency,
-      categories: [...groups].map(([id, own]) => this.#category(id, own, paces.get(id) ?? 0, today)),
+      categories: [...groups].map(([id, own]) => this.#category(id, own, paces && (paces.get(id) ?? 0), today)),
     }
   }
 
-  /** Uses a year by category. A log of under a year counts for as long as it is, a month at least. */
-  #paces(today: Day): Map<string, number> {
+  /** Uses a year by category; null while the log is too young. One of under a year counts for as long as it is. */
+  #paces(today: Day): Map<string, number> | null {
     const from = addDays(today, -YEAR_DAYS)
     const first = this.#queries.first.get()?.day ?? today
-    const known = Math.max(30, Math.min(YEAR_DAYS, daysBetween(first, today)))
+    const known = Math.min(YEAR_DAYS, daysBetween(first, today))
+    if (known < LEAST_DAYS) return null
     return new Map(this.#queries.pace.all({ from }).map((row) => [row.category_id, (row.uses * YEAR_DAYS) / known]))
   }
 
-  #category(categoryId: string, items: readonly ItemFacts[], perYear: number, today: Day): SupplyView {
+  #category(categoryId: string, items: readonly ItemFacts[], perYear: number | null, today: Day): SupplyView {
     const byId = new Map(items.map((item) => [item.id, item]))
     const stock = items.map((item): InStock => {
       const { usesLeft } = this.#house.forecasts.of(item).forecast.content
@@ -62,12 +75,16 @@ export class Supplying {
         price: item.priceMinor,
       }
     })
-    const found = supplyOf(stock, perYear)
+    const category = items[0]?.wornAs ?? ''
+    const found = supplyOf(stock, perYear ?? 0)
+    const uses = Math.round(found.uses)
+    // Without a pace nothing is known of turns.
+    if (perYear === null) return { ...NO_PACE, categoryId, category, items: found.items, uses }
     return {
       categoryId,
-      category: items[0]?.wornAs ?? '',
+      category,
       items: found.items,
-      uses: Math.round(found.uses),
+      uses,
       perYear: Math.round(perYear),
       years: found.years,
       spoiling: found.spoiling.flatMap((id) => {

@@ -208,6 +208,7 @@ small {
   border-color: var(--primary) !important;
   color: var(--primary);
   font-size: 13.5px;
+  white-space: nowrap;
 }
 
 .acts {

@@ -66,6 +66,10 @@ const states = computed(() => {
     count: narrowed(rows.value, { ...wish.value, state }, value.today).length,
   }))
 })
+/** Before anything is ticked it is reckoned with what is usual. */
+const pace = computed(() =>
+  rows.value.some(({ item }) => item.lastWorn !== null) ? 'this pace' : 'a usual pace, nothing being ticked yet',
+)
 const inKind = computed(() => picked(inState.value, { ...wish.value, standing: null }))
 const chips = computed(() =>
   STANDINGS.map((standing) => ({
@@ -159,8 +163,8 @@ function everything(): void {
             >.</template
           >
           <template v-else
-            ><strong>{{ sum.losing }} of {{ sum.running }}</strong> will not make it at this pace<template
-              v-if="sum.held > 0"
+            ><strong>{{ sum.losing }} of {{ sum.running }}</strong> will not make it at {{ pace
+            }}<template v-if="sum.held > 0"
               >: about <strong>{{ money(sum.stake) }}</strong> of the {{ money(sum.held) }} in them would
               spoil</template
             >.</template
@@ -280,7 +284,7 @@ function everything(): void {
 }
 
 .race {
-  --race-columns: 66px 44px minmax(110px, 176px) minmax(0, 1fr) 216px 160px;
+  --race-columns: 66px 44px minmax(110px, 176px) minmax(0, 1fr) 212px 176px;
 
   overflow: hidden;
 }

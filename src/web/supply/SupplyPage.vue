@@ -70,6 +70,9 @@ const lost = computed(() => {
             ><strong>{{ lost.spoiling }} of {{ lost.items }}</strong> would spoil before their turn at your pace: they
             cost <strong>{{ moneyWords(lost.money, answer.currency) }}</strong>.</template
           >
+          <template v-else-if="answer.categories.every((each) => each.perYear === null)"
+            >How long things last is told once two weeks of wear are written down.</template
+          >
           <template v-else>All {{ counted(lost.items, 'thing') }} get their turn before they spoil.</template>
         </p>
         <v-select

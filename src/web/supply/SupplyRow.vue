@@ -11,7 +11,7 @@ import {
   needWords,
   spoilingWords,
   supplySentences,
-  yearsWords,
+  lastsWords,
 } from '#web/ui/words/supply-words'
 
 /** How long one category lasts: dark until what does not spoil is used up, hollow for what spoils before its turn. */
@@ -56,7 +56,7 @@ const shown = computed(() => (all.value ? props.view.spoiling : props.view.spoil
       type="button"
       class="line"
       :aria-expanded="open"
-      :aria-label="`${view.category}: ${view.years === null ? 'no pace yet' : `lasts ${yearsWords(view.years)}`}, ${spoilingWords(view, currency)}; how this comes about`"
+      :aria-label="`${view.category}: ${lastsWords(view)}, ${spoilingWords(view, currency)}; how this comes about`"
       @click="$emit('toggle')"
     >
       <span class="name"
@@ -80,11 +80,13 @@ const shown = computed(() => (all.value ? props.view.spoiling : props.view.spoil
       </svg>
       <span class="told">
         <span
-          ><strong>{{ view.years === null ? 'no pace yet' : yearsWords(view.years) }}</strong
+          ><strong>{{ lastsWords(view) }}</strong
           ><small class="quiet">{{
-            view.spoiling.length === 0
-              ? 'all get their turn'
-              : `${view.spoiling.length} spoil first, ${moneyWords(view.spoilingPrice, currency)}`
+            view.perYear === null
+              ? ''
+              : view.spoiling.length === 0
+                ? 'all get their turn'
+                : `${view.spoiling.length} spoil first, ${moneyWords(view.spoilingPrice, currency)}`
           }}</small></span
         >
         <span

@@ -4,7 +4,7 @@ import type { FactorView, SetUpAnswer, SupplyView } from '#contract/forecast'
 import { betweenWords, goneWords } from './forecast-words'
 import { factorWords, scoreWords } from './look-back-words'
 import { addsUpWords } from './set-up-words'
-import { keepingWords, needWords, spoilingWords, supplySentences, yearsWords } from './supply-words'
+import { keepingWords, lastsWords, needWords, spoilingWords, supplySentences, yearsWords } from './supply-words'
 
 const TODAY = '2026-11-24' as Day
 const d = (text: string): Day => text as Day
@@ -116,7 +116,15 @@ describe('supply in words', () => {
   })
   test('says that there is no pace rather than a number', () => {
     const still = { ...view, perYear: 0, years: null, need: null }
-    expect(supplySentences(still, 'EUR').join(' ')).toContain('no pace to reckon with')
+    expect(supplySentences(still, 'EUR').join(' ')).toContain(
+      'Nothing of the kind was worn within a year: at that pace 1 of 24',
+    )
+    expect(supplySentences({ ...still, perYear: null }, 'EUR').join(' ')).toContain('once two weeks of wear')
+    expect([lastsWords(view), lastsWords(still), lastsWords({ ...still, perYear: null })]).toEqual([
+      '30 years',
+      'not worn for a year',
+      'no pace known yet',
+    ])
     expect(needWords(still)).toBe('not in sight')
     expect(keepingWords(still, 9, 'EUR')).toBe('')
   })

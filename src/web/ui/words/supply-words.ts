@@ -14,6 +14,12 @@ export function yearsWords(years: number): string {
   return years > MOST_YEARS ? `over ${MOST_YEARS} years` : spanWords(Math.round(years * YEAR_DAYS))
 }
 
+/** How long it lasts, as short as a row has room for. */
+export function lastsWords({ years, perYear }: SupplyView): string {
+  if (perYear === null) return 'no pace known yet'
+  return years === null ? 'not worn for a year' : yearsWords(years)
+}
+
 /** "11 of 12 would spoil first, €264". */
 export function spoilingWords(
   { spoiling, spoilingPrice, spoilingUnpriced, items }: SupplyView,
@@ -35,8 +41,9 @@ export function needWords({ need }: SupplyView): string {
 export function supplySentences(view: SupplyView, currency: string): string[] {
   const { items, uses, perYear, years, need } = view
   const left = `${counted(items, 'thing')} with about ${numberWords(uses, 0)} uses left in all.`
-  if (years === null || perYear <= 0)
-    return [left, 'Nothing of the kind was worn within a year, so there is no pace to reckon with.']
+  if (perYear === null) return [left, 'How long that lasts is told once two weeks of wear are written down.']
+  if (years === null)
+    return [left, `Nothing of the kind was worn within a year: at that pace ${spoilingWords(view, currency)}.`]
   const pace = `You wore the kind ${numberWords(perYear, 0)} times within a year: that lasts ${yearsWords(years)}.`
   const spoils = `Worn in the order in which they spoil, ${spoilingWords(view, currency)}.`
   const next =
