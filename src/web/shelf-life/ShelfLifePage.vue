@@ -36,6 +36,7 @@ const stock = useStock()
 const { mobile } = useDisplay()
 const wish = ref<RaceWish>({ state: 'in use', standing: null, only: null, zoneId: null, categoryId: null })
 const open = ref<string | null>(null)
+const reckoned = ref(false)
 const axisCell = useTemplateRef<HTMLElement>('axisCell')
 const { width: laneWidth } = useElementSize(axisCell)
 const monthName = dayFormat({ month: 'short' })
@@ -169,11 +170,21 @@ function everything(): void {
               spoil</template
             >.</template
           >
-          <small v-if="sum.unpriced > 0" class="quiet">{{ counted(sum.unpriced, 'thing') }} without any price.</small>
+          <v-btn v-if="sum.held > 0" variant="text" class="so" :aria-expanded="reckoned" @click="reckoned = !reckoned"
+            >How so?</v-btn
+          >
         </p>
         <v-select v-model="wish.zoneId" class="by" label="Zone" :items="zones" />
         <v-select v-model="kind" class="by" label="Category" :items="categories" />
       </div>
+      <p v-if="reckoned" class="quiet reckoned">
+        Of each thing its price, or where it has none the usual price of its kind, by the share that is likely left:
+        that is what is in it. By the chance that it is not gone on its last good day: that is what would spoil. Added
+        up over the
+        {{ counted(sum.running, 'thing') }} that run here{{
+          sum.unpriced > 0 ? `, but for ${counted(sum.unpriced, 'thing')} without any price` : ''
+        }}; what is past its date or not known is left out.
+      </p>
       <div class="choices chips" role="group" aria-label="Only what">
         <button
           v-for="chip in chips"
@@ -251,9 +262,14 @@ function everything(): void {
   font: 540 18px/1.3 var(--display);
 }
 
-.headline small {
-  margin-left: 6px;
-  font: 13px var(--text);
+.so {
+  padding: 0 8px;
+}
+
+.reckoned {
+  margin: 0 0 8px;
+  max-width: 110ch;
+  font-size: 14px;
 }
 
 .top {

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import { refDebounced } from '@vueuse/core'
 import type { Day } from '#core/calendar/day'
 import { parseDay } from '#core/calendar/day'
+import type { SetUpAnswer } from '#contract/forecast'
 import { isCounted } from '#core/goal/progress'
 import { useSetUp } from '#web/data/reads'
 import VerdictGlyph from '#web/ui/gauge/VerdictGlyph.vue'
@@ -42,7 +43,10 @@ const path = computed<string | null>(() => {
   })
   return `/set-up?${query.toString()}`
 })
-const { answer } = useSetUp(refDebounced(path, WAIT_MS))
+const asked = useSetUp(refDebounced(path, WAIT_MS))
+/** The last answer stands until the next has come: nothing below it jumps. */
+const answer = shallowRef<SetUpAnswer | null>(null)
+watch(asked.answer, (now) => (answer.value = now ?? answer.value), { immediate: true })
 const single = computed(() => (props.itemIds.length === 1 ? (answer.value?.outlooks[0] ?? null) : null))
 const unlikely = computed(
   () => (answer.value?.outlooks ?? []).filter((each) => each.verdict === 'will not at this pace').length,
