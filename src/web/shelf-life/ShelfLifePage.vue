@@ -1,114 +1,31 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
 import { useDisplay } from 'vuetify'
-import { dayFormat, moneyWords } from '#web/data/locale'
+import { dayFormat } from '#web/data/locale'
 import { useShelfLife } from '#web/data/reads'
 import { useStock } from '#web/data/stock'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
 import VerdictGlyph from '#web/ui/gauge/VerdictGlyph.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
-import { VERDICT_WORDS } from '#web/ui/words/forecast-words'
 import { counted } from '#core/words/counted'
 import { raceAxis } from './race-axis'
-import {
-  byStake,
-  narrowed,
-  picked,
-  raceSum,
-  rowsOf,
-  STANDINGS,
-  STATES,
-  type RaceStanding,
-  type RaceState,
-  type RaceWish,
-} from './race-rows'
+import RaceHeadline from './RaceHeadline.vue'
 import RaceRow from './RaceRow.vue'
+import { useRaceRows } from './use-race-rows'
 
-const WIDER = [
-  { title: 'every category', value: '' },
-  { title: 'all at the eye', value: 'eyes' },
-  { title: 'all sun protection', value: 'sunscreen' },
-]
 /** What will spoil before I get to it: when each thing will be gone against its last good day, most at stake first. */
 const { answer } = useShelfLife()
 const stock = useStock()
 const { mobile } = useDisplay()
-const wish = ref<RaceWish>({ state: 'in use', standing: null, only: null, zoneId: null, categoryId: null })
+const { wish, rows, shown, states, chips, zones, categories, kind, sum, pace, everything } = useRaceRows(answer, stock)
 const open = ref<string | null>(null)
 const reckoned = ref(false)
 const axisCell = useTemplateRef<HTMLElement>('axisCell')
 const { width: laneWidth } = useElementSize(axisCell)
 const monthName = dayFormat({ month: 'short' })
 const axis = computed(() => (answer.value ? raceAxis(answer.value.today, monthName) : null))
-/** The order of this visit: what is done here does not make the rows jump. */
-const order = shallowRef<ReadonlyMap<string, number>>(new Map())
-const rows = computed(() => (answer.value ? rowsOf(answer.value.races, stock.items) : []))
-watch(
-  rows,
-  () => {
-    const now = answer.value
-    if (order.value.size > 0 || now === null || rows.value.length === 0) return
-    order.value = new Map([...rows.value].sort(byStake).map(({ item }, n) => [item.id, n]))
-    if (narrowed(rows.value, wish.value, now.today).length === 0) wish.value.state = 'all open'
-  },
-  { immediate: true },
-)
-const inState = computed(() => (answer.value ? narrowed(rows.value, wish.value, answer.value.today) : []))
-const shown = computed(() => {
-  const placeOf = ({ item }: (typeof rows.value)[number]): number => order.value.get(item.id) ?? order.value.size
-  return picked(inState.value, wish.value).sort((a, b) => placeOf(a) - placeOf(b))
-})
-const states = computed(() => {
-  const { value } = answer
-  if (!value) return []
-  return (Object.keys(STATES) as RaceState[]).map((state) => ({
-    state,
-    count: narrowed(rows.value, { ...wish.value, state }, value.today).length,
-  }))
-})
-/** Before anything is ticked it is reckoned with what is usual. */
-const pace = computed(() =>
-  rows.value.some(({ item }) => item.lastWorn !== null) ? 'this pace' : 'a usual pace, nothing being ticked yet',
-)
-const inKind = computed(() => picked(inState.value, { ...wish.value, standing: null }))
-const chips = computed(() =>
-  STANDINGS.map((standing) => ({
-    standing,
-    words: chipWords(standing),
-    count: inKind.value.filter((row) => row.standing === standing).length,
-  })).filter(({ count, standing }) => count > 0 || wish.value.standing === standing),
-)
-const sum = computed(() => raceSum(inKind.value))
-const money = (minor: number): string =>
-  moneyWords(Math.round(minor / 100) * 100, answer.value?.currency ?? 'EUR').replace(/[.,]00(?=\D*$)/, '')
 const unknown = computed(() => stock.items.filter((item) => item.opening.kind === 'unknown').length)
-const zones = computed(() => [
-  { title: 'every zone', value: null },
-  ...stock.zones.map((zone) => ({ title: zone.name, value: zone.id })),
-])
-const categories = computed(() => {
-  const present = new Map(rows.value.map(({ item, race }) => [race.wornAsId, item.wornAs]))
-  const named = [...present].map(([value, title]) => ({ title, value }))
-  return [...WIDER, ...named.sort((a, b) => a.title.localeCompare(b.title))]
-})
-/** One choice of what they are: a category, or something that goes across them. */
-const kind = computed({
-  get: () => wish.value.only ?? wish.value.categoryId ?? '',
-  set(value: string) {
-    const only = value === 'eyes' || value === 'sunscreen' ? value : null
-    wish.value = { ...wish.value, only, categoryId: only === null && value !== '' ? value : null }
-  },
-})
-
-function chipWords(standing: RaceStanding): string {
-  if (standing === 'past' || standing === 'not known') return standing
-  return VERDICT_WORDS[standing].toLowerCase()
-}
-
-function everything(): void {
-  wish.value = { state: wish.value.state, standing: null, only: null, zoneId: null, categoryId: null }
-}
 </script>
 
 <template>
@@ -155,25 +72,7 @@ function everything(): void {
         </button>
       </div>
       <div class="top">
-        <p class="headline" role="status">
-          <template v-if="sum.running === 0">Of none of these is the last good day known.</template>
-          <template v-else-if="sum.losing === 0"
-            >All {{ sum.running }} make it or come close<template v-if="sum.held > 0"
-              >; about <strong>{{ money(sum.stake) }}</strong> of the {{ money(sum.held) }} in them is at
-              stake</template
-            >.</template
-          >
-          <template v-else
-            ><strong>{{ sum.losing }} of {{ sum.running }}</strong> will not make it at {{ pace
-            }}<template v-if="sum.held > 0"
-              >: about <strong>{{ money(sum.stake) }}</strong> of the {{ money(sum.held) }} in them would
-              spoil</template
-            >.</template
-          >
-          <v-btn v-if="sum.held > 0" variant="text" class="so" :aria-expanded="reckoned" @click="reckoned = !reckoned"
-            >How so?</v-btn
-          >
-        </p>
+        <RaceHeadline v-model:reckoned="reckoned" :sum="sum" :pace="pace" :currency="answer.currency" />
         <v-select v-model="wish.zoneId" class="by" label="Zone" :items="zones" />
         <v-select v-model="kind" class="by" label="Category" :items="categories" />
       </div>
@@ -254,16 +153,6 @@ function everything(): void {
 .count {
   margin-left: 6px;
   color: var(--quiet);
-}
-
-.headline {
-  flex: 1 1 auto;
-  margin: 0;
-  font: 540 18px/1.3 var(--display);
-}
-
-.so {
-  padding: 0 8px;
 }
 
 .reckoned {
@@ -384,16 +273,8 @@ function everything(): void {
   margin: 0;
 }
 
-.phone .headline {
-  font-size: 16px;
-}
-
 .phone .top {
   flex-wrap: wrap;
-}
-
-.phone .headline {
-  flex: 1 1 100%;
 }
 
 .phone .chips {
@@ -411,6 +292,11 @@ function everything(): void {
 
 .phone .states {
   margin-bottom: 8px;
+}
+
+.phone .axis .now {
+  /* Its stroke says it: there is no room for the word. */
+  font-size: 0;
 }
 
 .phone .heads {
