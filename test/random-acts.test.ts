@@ -1,3 +1,4 @@
+import { addDays } from '#core/calendar/day'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { breachesOf } from '#server/db/house-rules'
 import { forecastOf } from '#core/forecast/forecast'
@@ -85,6 +86,12 @@ describe('whatever is done, taken back and done again, in whatever order', () =>
         }
         checkHouse(owner, where())
       }
+      // Her habit of the next day leans on first passes that were remembered through all of it.
+      const next = addDays(TODAY, 1)
+      house.setClock(new Date(2026, 10, 25, 12))
+      const anew = new Forecasts(house.db, new Stock(house.db, () => house.house.settings()), () => next)
+      expect(house.house.forecasts.habit()).toEqual(anew.habit())
+      house.setClock(new Date(2026, 10, 24, 12))
       // Back to the moment before the first of them: exactly that moment, past every taking back.
       const { changes } = await allChanges()
       const back = await house.post(`/changes/${changes.at(-1)?.id ?? ''}/go-back`, {})

@@ -49,6 +49,8 @@ export interface DemoOptions {
   readonly today: Day
   /** Drawn photos of a pan, the first one first; none = nothing is photographed. */
   readonly pictures?: readonly PanPicture[]
+  /** Whether forecasts are kept along the way; it takes a fifth of the time. */
+  readonly forecasts?: boolean
 }
 
 /**
@@ -69,10 +71,12 @@ class DemoBuilder {
   /** What every day of the log asks for, and whether its being without makeup is written down. */
   readonly #days = new Map<Day, { kind: FaceKind; said: boolean }>()
   readonly #measuring: MeasuringStory
+  readonly #forecasts: boolean
   #plot: Plot | null = null
   #finished = 0
 
-  constructor(db: Db, { seed, today, pictures = [] }: DemoOptions) {
+  constructor(db: Db, { seed, today, pictures = [], forecasts = true }: DemoOptions) {
+    this.#forecasts = forecasts
     this.#random = new Random(seed)
     this.#today = today
     this.#demo = new DemoHouse(db, addMonths(today, -LOGGED_MONTHS), seed)
@@ -102,7 +106,7 @@ class DemoBuilder {
       if (ago % READ_EVERY_DAYS === 3) this.#readLevels()
       readCast(demo, ago)
       this.#measuring.evening(ago)
-      knowingEvening(demo, ago)
+      knowingEvening(demo, ago, this.#forecasts)
     }
     demo.turnTo('morning')
     tellTheRest(demo, this.#today)

@@ -18,15 +18,19 @@ const STILL_GOING_SINCE = 200
 /** Forecasts are kept every four weeks, in the evening. */
 const KEPT_EVERY = 28
 
-/** What she guessed, and what the house told her along the way. */
-export function knowingEvening(demo: DemoHouse, ago: number): void {
+/** What went off, and when she noticed. */
+const SIGN = { categoryId: 'lip-gloss', ago: 19, words: 'smells of crayons' } as const
+
+/** What she guessed and noticed, and what the house told her along the way. */
+export function knowingEvening(demo: DemoHouse, ago: number, keep: boolean): void {
   for (const [categoryId, when] of EMPTIES) {
     if (ago !== when + GUESSED_BEFORE) continue
     const months = GUESSED_BEFORE / MONTH_DAYS
     guess(demo, categoryId, Math.round(2 * (KNOWS_WELL.has(categoryId) ? months * 0.9 : months * 0.35)) / 2)
   }
   if (ago === STILL_GOING_SINCE) for (const [categoryId, months] of STILL_GOING) guess(demo, categoryId, months)
-  if (ago % KEPT_EVERY === 5) demo.house.forecastKeeping.due()
+  if (ago === SIGN.ago) notice(demo)
+  if (keep && ago % KEPT_EVERY === 5) demo.house.forecastKeeping.due()
 }
 
 /** Of the most worn of a kind: the one that will be finished first. */
@@ -39,4 +43,14 @@ function guess(demo: DemoHouse, categoryId: string, months: number): void {
   demo.act('guess', (changeId) =>
     demo.house.guessing.add(item.id, { changeId, id: demo.house.newId(), day: demo.day, months }),
   )
+}
+
+/** On something that lies outside the drawer: what is over lies in nobody's way. */
+function notice(demo: DemoHouse): void {
+  const [item] = demo
+    .of(SIGN.categoryId)
+    .filter((each) => !each.cast && each.fields.opened.kind === 'range')
+    .filter((each) => demo.house.stock.one(each.id, demo.day)?.placement === null)
+    .sort((a, b) => a.uses - b.uses)
+  if (item) demo.act('record-sign', () => demo.house.collection.recordSign(item.id, demo.day, SIGN.words))
 }

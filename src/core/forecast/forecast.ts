@@ -20,11 +20,17 @@ export interface Forecast {
   readonly finish: Span
 }
 
-/** What one thing tells of its owner, before her habit is known. */
-export function evidenceOf({ content, log }: ForecastFacts): HabitEvidence {
+/** What a use of it takes before her habit is known, as a normal of its logarithm: what takes long, and only changes with its own rows. */
+export function firstPassOf({ content }: ForecastFacts): { readonly mean: number; readonly sd: number } {
+  return logPerUseOf({ ...content, handShift: 0 })
+}
+
+/** What one thing tells of its owner, before her habit is known. `firstPass` = that of the same facts, where it was made already. */
+export function evidenceOf(facts: ForecastFacts, firstPass = firstPassOf(facts)): HabitEvidence {
+  const { content, log } = facts
   return {
     amount: {
-      ...logPerUseOf({ ...content, handShift: 0 }),
+      ...firstPass,
       usual: Math.log(content.amount.median),
       usualSd: content.amount.sd,
     },

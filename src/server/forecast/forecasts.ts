@@ -1,5 +1,5 @@
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
-import { forecastOf, evidenceOf, type Forecast, type ForecastFacts } from '#core/forecast/forecast'
+import { evidenceOf, firstPassOf, forecastOf, type Forecast, type ForecastFacts } from '#core/forecast/forecast'
 import { calendarOf, type Ahead, type Calendar } from '#core/forecast/finish'
 import { habitOf, type Habit } from '#core/forecast/habit'
 import type { Role } from '#core/forecast/role'
@@ -67,6 +67,8 @@ export class Forecasts {
   readonly #today: () => Day
   readonly #queries
   readonly #kept = new Map<string, Kept>()
+  /** First passes, which outlast the day. */
+  readonly #passes = new Map<string, ReturnType<typeof firstPassOf>>()
   /** What is being reckoned elsewhere, and what was touched since. */
   #ready: Promise<void> | null = null
   #deferred: (() => Promise<void>) | null = null
@@ -92,6 +94,7 @@ export class Forecasts {
       if (this.#meanwhile) this.#meanwhile.all = true
       // An import is as good as a new beginning; one setting is not.
       if (touched.length > MANY) this.#habit = null
+      this.#passes.clear()
       return this.#kept.clear()
     }
     for (const { tbl, before, after } of touched) {
@@ -104,6 +107,7 @@ export class Forecasts {
 
   #drop(id: string): void {
     this.#kept.delete(id)
+    this.#passes.delete(id)
     this.#meanwhile?.ids.add(id)
   }
 
@@ -112,7 +116,14 @@ export class Forecasts {
     const day = this.#today()
     if (this.#habit?.day === day) return this.#habit.habit
     const ids = [...this.#stock.presentIds(), ...this.#queries.finishedIds.all().map((row) => row.id)]
-    const habit = habitOf(this.#stock.facts(ids, day).map((item) => evidenceOf(this.factsOf(item))))
+    const habit = habitOf(
+      this.#stock.facts(ids, day).map((item) => {
+        const facts = this.factsOf(item)
+        const pass = this.#passes.get(item.id) ?? firstPassOf(facts)
+        this.#passes.set(item.id, pass)
+        return evidenceOf(facts, pass)
+      }),
+    )
     this.#habit = { day, habit }
     return habit
   }

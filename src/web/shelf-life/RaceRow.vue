@@ -241,6 +241,12 @@ small {
   padding: 6px 8px;
 }
 
+.phone .name {
+  display: grid;
+  align-content: center;
+  min-height: 44px;
+}
+
 .phone .stake {
   grid-column: 3;
   grid-row: 1;
