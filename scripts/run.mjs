@@ -1,7 +1,8 @@
 // The small step before every command: plain Node, no packages. Installs what is missing, builds,
 // then runs what was asked for. Usage: node scripts/run.mjs demo|start|test|screenshots|evaluate|bench
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
+import { once } from 'node:events'
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { dirname, join } from 'node:path'
@@ -28,13 +29,17 @@ switch (command) {
   case 'test':
     needChromium()
     build()
-    runAll([
-      ['npx', ['prettier', '--check', '--log-level', 'warn', '.']],
-      ['npx', ['eslint', '.', '--max-warnings', '0']],
-      ['npx', ['vue-tsc', '-p', 'src/web', '--noEmit']],
-      ['npx', ['tsc', '-p', 'tsconfig.tests.json']],
-      ['npx', ['vitest', 'run', ...rest]],
-      ['npx', ['playwright', 'test']],
+    await runAll([
+      [
+        ['npx', ['prettier', '--check', '--log-level', 'warn', '.']],
+        ['npx', ['vue-tsc', '-p', 'src/web', '--noEmit']],
+      ],
+      [
+        ['npx', ['eslint', '.', '--max-warnings', '0']],
+        ['npx', ['tsc', '-p', 'tsconfig.tests.json']],
+      ],
+      [['npx', ['vitest', 'run', ...rest]]],
+      [['npx', ['playwright', 'test']]],
     ])
     break
   case 'screenshots':
@@ -136,19 +141,22 @@ function run(program, args) {
   if (done.status !== 0) process.exit(done.status ?? 1)
 }
 
-/** Runs every step, also after one failed, and fails at the end when any did. */
-function runAll(steps) {
+/** Runs every step, also after one failed, those of a group side by side, and fails at the end when any did. */
+async function runAll(groups) {
   const failed = []
-  for (const [program, args] of steps) {
-    const name = args[0]
-    const started = Date.now()
-    console.log(`\n# ${args.slice(0, 2).join(' ')}`)
-    const done = spawnSync(program, args, { cwd: root, stdio: 'inherit', env: quietNpm() })
-    console.log(
-      `# ${name}: ${done.status === 0 ? 'passed' : 'FAILED'} in ${Math.round((Date.now() - started) / 1000)} s`,
+  for (const group of groups)
+    await Promise.all(
+      group.map(async ([program, args]) => {
+        const name = args.slice(0, 2).join(' ')
+        const started = Date.now()
+        console.log(`\n# ${name}`)
+        const child = spawn(program, args, { cwd: root, stdio: 'inherit', env: quietNpm() })
+        const [code] = await once(child, 'exit')
+        const seconds = Math.round((Date.now() - started) / 1000)
+        console.log(`# ${name}: ${code === 0 ? 'passed' : 'FAILED'} in ${seconds} s`)
+        if (code !== 0) failed.push(name)
+      }),
     )
-    if (done.status !== 0) failed.push(args.slice(0, 2).join(' '))
-  }
   if (failed.length > 0) stop(`Failed: ${failed.join(', ')}`)
   console.log('\nEverything passed.')
 }
