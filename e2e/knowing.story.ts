@@ -78,6 +78,7 @@ test('a new thing with a label and three tallies, then weighings, then its end: 
   const end = page.getByRole('dialog', { name: /^Finish/ })
   await end.getByRole('button', { name: 'no', exact: true }).click()
   await end.getByRole('button', { name: 'Record the empty' }).click()
+  await expect(end).toHaveCount(0)
   await expect(page.getByText(/^Finished on/)).toBeVisible()
   await expect(forecastBlock(page)).toHaveCount(0)
 })

@@ -334,3 +334,61 @@ describe('forecasts that were shown', () => {
     expect(forecasts.all).toMatchObject({ inside: inside ? 1 : 0, early: addDays(TODAY, 100) < low ? 1 : 0 })
   })
 })
+
+describe('what a change makes stale', () => {
+  test('is its own thing for a tick; everything for days away, settings, and a day that is over and breaks a silence', async () => {
+    const { forecasts } = house.house
+    const id = await house.item(NEW)
+    await tally(id, [90, 60, 59, 58, 3, 2])
+    forecasts.days()
+    forecasts.takeStale()
+    const stale = async (answer: Promise<Answer>): Promise<boolean> => {
+      expect((await answer).status).toBe(200)
+      const found = forecasts.takeStale()
+      forecasts.days()
+      return found
+    }
+    expect(await stale(house.post('/wear', { itemId: id, day: TODAY, worn: true }))).toBe(false)
+    // Among days that are known already.
+    expect(await stale(house.post('/wear', { itemId: id, day: ago(1), worn: true }))).toBe(false)
+    // In the middle of five weeks of which nothing was known.
+    expect(await stale(house.post('/wear', { itemId: id, day: ago(30), worn: true }))).toBe(true)
+    expect(await stale(house.post('/away', { id: 'a', earliest: TODAY, latest: addDays(TODAY, 3), words: '' }))).toBe(
+      true,
+    )
+    const { version, settings } = (await house.get('/settings')).body
+    expect(await stale(house.put('/settings', { version, settings: { ...settings, scaleStep: 0.01 } }))).toBe(true)
+  })
+  test('what is reckoned elsewhere is taken, but for what was touched meanwhile', async () => {
+    const { forecasts, stock } = house.house
+    const [one, other] = [await house.item(NEW), await house.item({ ...NEW, name: 'Quay' })]
+    await tally(one, every(5, 60))
+    const found = forecasts.all()
+    let arrive = (): void => undefined
+    const arrived = new Promise<void>((resolve) => (arrive = resolve))
+    const waiting = forecasts.prepare(() => arrived.then(() => found))
+    let waited = true
+    const asked = forecasts.whenReady().then(() => (waited = false))
+    expect(waited).toBe(true)
+    await tally(one, [2, 3])
+    arrive()
+    await Promise.all([waiting, asked])
+    const [first, second] = [one, other].map((id) => stock.one(id, TODAY)).flatMap((item) => item ?? [])
+    const before = (id: string) => found.found.find((each) => each.found.itemId === id)?.found
+    expect(first && forecasts.of(first).forecast).not.toEqual(before(one)?.forecast)
+    // The very one that came: it was not reckoned again.
+    expect(second && forecasts.of(second)).toBe(before(other))
+  })
+  test('what is left for later begins with the first that asks, once', async () => {
+    const { forecasts } = house.house
+    let begun = 0
+    forecasts.defer(() => {
+      begun += 1
+      return Promise.resolve()
+    })
+    expect(begun).toBe(0)
+    await Promise.all([house.get('/shelf-life'), house.get('/supply')])
+    await forecasts.begin()
+    expect(begun).toBe(1)
+  })
+})

@@ -45,17 +45,9 @@ const PLACES = [
   exportRoutes,
 ]
 
-/** Places that tell of forecasts. */
-const FORECAST_PATHS = [
-  '/api/items/:id',
-  '/api/projects',
-  '/api/shelf-life',
-  '/api/supply',
-  '/api/look-back',
-  '/api/set-up',
-  '/api/calendar.ics',
-  '/api/check-ins/:id',
-]
+/** Places that tell of the forecasts of everything, and those that tell of a few. */
+const OF_EVERYTHING = ['/api/shelf-life', '/api/supply', '/api/calendar.ics']
+const OF_A_FEW = ['/api/items/:id', '/api/projects', '/api/look-back', '/api/set-up', '/api/check-ins/:id']
 
 /** A sheet of 20 MB travels as base64, a third larger. */
 const IMPORT_LIMIT = '28mb'
@@ -89,9 +81,10 @@ export function createApp(house: House): Express {
   )
   app.use('/api/import', express.json({ limit: IMPORT_LIMIT }))
   // Whoever asks for what is still being reckoned waits for it; nobody else does.
-  app.get(FORECAST_PATHS, (_request, _response, next) => {
-    house.forecasts.whenReady().then(() => next(), next)
-  })
+  for (const few of [false, true])
+    app.get(few ? OF_A_FEW : OF_EVERYTHING, (_request, _response, next) => {
+      house.forecasts.whenReady(few).then(() => next(), next)
+    })
   // A collection file brings its own, larger limit at its route.
   const json = express.json({ limit: BODY_LIMIT })
   app.use('/api', (request, response, next) =>

@@ -1,6 +1,6 @@
 import { Worker } from 'node:worker_threads'
 import { nextRollOver, type House } from '../house.js'
-import { MANY, type Prepared } from './forecasts.js'
+import type { Prepared } from './forecasts.js'
 
 /** A little after her day begins. */
 const AFTER_ROLL_OVER_MS = 2000
@@ -8,6 +8,10 @@ const AFTER_ROLL_OVER_MS = 2000
 const YOUNG_MB = 16
 /** By then the first page stands. */
 const SEEN_FIRST_MS = 3000
+/** So many are reckoned where they are asked for before anybody notices. */
+const FEW = 400
+/** Changes after which a forecast is kept. */
+const KEPT_AFTER = new Set(['stay', 'measurement'])
 
 /** All forecasts of today, reckoned in a thread of its own. */
 function reckoned(house: House): Promise<Prepared> {
@@ -23,29 +27,39 @@ function reckoned(house: House): Promise<Prepared> {
 }
 
 /**
- * From now on forecasts are made ahead, at the start, whenever her day begins and after an import, and kept as they are shown: at a roll-in, at a
- * reading, and every four weeks.
+ * From now on forecasts are made ahead: at the start, whenever her day begins, after an import and after whatever else moves all of a
+ * large collection; and kept as they are shown: at a roll-in, at a reading, and every four weeks.
  */
 export function forecastAhead(house: House): void {
   const { forecasts, forecastKeeping, journal } = house
+  let newDay = true
+  let rollOver: NodeJS.Timeout | undefined
   journal.listen((touched) => {
-    if (touched.length > MANY) void forecasts.prepare(() => reckoned(house))
-    void forecasts.whenReady().then(() => house.db.open && forecastKeeping.after(touched))
+    if (forecasts.takeStale() && house.stock.presentIds().length > FEW) leave()
+    // Not for a tick: that would begin what is left for later.
+    if (!touched.some(({ tbl }) => KEPT_AFTER.has(tbl))) return
+    void forecasts.whenReady(true).then(() => house.db.open && forecastKeeping.after(touched))
   })
-  later()
+  leave()
 
-  async function day(): Promise<void> {
-    await forecasts.prepare(() => reckoned(house))
-    if (!house.db.open) return
-    forecastKeeping.due()
-    const next = nextRollOver(house.now(), house.settings().rollOverHour).getTime() - house.now().getTime()
-    setTimeout(later, next + AFTER_ROLL_OVER_MS).unref()
+  /** For whoever asks first; or for a little later, when what she sees now stands. */
+  function leave(): void {
+    forecasts.defer(make)
+    setTimeout(() => void forecasts.begin(), SEEN_FIRST_MS).unref()
   }
 
-  /** What she sees first needs none of it. */
-  function later(): void {
+  async function make(): Promise<void> {
     if (!house.db.open) return
-    forecasts.defer(day)
-    setTimeout(() => void forecasts.begin(), SEEN_FIRST_MS).unref()
+    await forecasts.prepare(() => reckoned(house))
+    if (!newDay || !house.db.open) return
+    newDay = false
+    forecastKeeping.due()
+    const next = nextRollOver(house.now(), house.settings().rollOverHour).getTime() - house.now().getTime()
+    clearTimeout(rollOver)
+    rollOver = setTimeout(() => {
+      newDay = true
+      leave()
+    }, next + AFTER_ROLL_OVER_MS)
+    rollOver.unref()
   }
 }

@@ -44,9 +44,11 @@ interface Kept {
 }
 
 /** Anything under this many rows is looked at row by row; more forgets everything. */
-export const MANY = 400
+const MANY = 400
 /** Tables whose rows bear on the forecasts of everything. */
 const OF_ALL = new Set(['setting', 'category', 'product', 'package_weight', 'kept_container'])
+/** Tables whose rows bear on what is known of her days. */
+const OF_DAYS = new Set(['away', 'low_season', 'wear_less', 'unwritten'])
 /** Tables whose rows name the item they bear on. */
 const OF_ITEM: Readonly<Record<string, string>> = {
   item: 'id',
@@ -76,6 +78,7 @@ export class Forecasts {
   #habit: { readonly day: Day; readonly habit: Habit } | null = null
   #days: KnownDays | null = null
   #drawer: Drawer | null = null
+  #staleAll = false
   /** What the keys of all have in common: numbers are slow to write. */
   #ofAll: { readonly habit: Habit; readonly days: KnownDays; readonly key: string } | null = null
   #calendar: { readonly key: string; readonly calendar: Calendar } | null = null
@@ -88,9 +91,12 @@ export class Forecasts {
 
   /** Drops what a change touched. */
   forget(touched: readonly TouchedRow[]): void {
+    const before = this.#days
     this.#days = null
     this.#drawer = null
+    if (before !== null && this.#mayMoveDays(touched) && this.days().key !== before.key) this.#staleAll = true
     if (touched.length > MANY || touched.some(({ tbl }) => OF_ALL.has(tbl))) {
+      this.#staleAll = true
       if (this.#meanwhile) this.#meanwhile.all = true
       // An import is as good as a new beginning; one setting is not.
       if (touched.length > MANY) this.#habit = null
@@ -103,6 +109,24 @@ export class Forecasts {
       for (const image of [before, after])
         if (image !== null) this.#drop(String((JSON.parse(image) as Record<string, unknown>)[column]))
     }
+  }
+
+  /** Whether a change bears on what is known of her days: on stretches, or on a day that is over. */
+  #mayMoveDays(touched: readonly TouchedRow[]): boolean {
+    if (touched.length > MANY) return true
+    const today = this.#today()
+    return touched.some(({ tbl, before, after }) => {
+      if (OF_DAYS.has(tbl)) return true
+      if (tbl !== 'wear' && tbl !== 'day_record') return false
+      return (JSON.parse(after ?? before ?? '{}') as { day?: Day }).day !== today
+    })
+  }
+
+  /** Whether the changes since it was last asked made all of them stale: then they are better made elsewhere. */
+  takeStale(): boolean {
+    const stale = this.#staleAll
+    this.#staleAll = false
+    return stale
   }
 
   #drop(id: string): void {
@@ -174,8 +198,12 @@ export class Forecasts {
     return deferred === null ? this.whenReady() : deferred()
   }
 
-  /** Resolves when what is being reckoned elsewhere is there; at once where nothing is. */
-  whenReady(): Promise<void> {
+  /**
+   * Resolves when what is being reckoned elsewhere is there; at once where nothing is, and for `few` things once her habit of the day
+   * is known: they are reckoned here faster than all of them there.
+   */
+  whenReady(few = false): Promise<void> {
+    if (few && this.#habit?.day === this.#today()) return Promise.resolve()
     if (this.#deferred !== null) return this.begin()
     return this.#ready ?? Promise.resolve()
   }

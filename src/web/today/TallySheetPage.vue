@@ -48,6 +48,9 @@ const log = useRead<{ worn: { itemId: string; day: Day }[] }>(
   () => ['worn-days', days.value[0] ?? '', days.value.at(-1) ?? ''],
   () => (days.value.length === 0 ? null : `/worn-days?from=${days.value[0]}&to=${days.value.at(-1)}`),
 )
+/** Until it is known what is there, an empty square would be no answer. */
+const opened = ref(false)
+watch(log.answer, (now) => (opened.value ||= now !== null), { immediate: true })
 const there = computed(() => new Set((log.answer.value?.worn ?? []).map((each) => `${each.itemId} ${each.day}`)))
 
 function firstOf(day: Day): Day {
@@ -104,7 +107,7 @@ function add(item: ListedItem): void {
   </div>
   <p v-if="stored" class="inset stored" role="status">{{ stored }}</p>
   <FormTrouble :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />
-  <TallyPaper :rows="rows" :days="days" :ticks="typed.ticks" :there="there" @toggle="toggle" />
+  <TallyPaper v-if="opened" :rows="rows" :days="days" :ticks="typed.ticks" :there="there" @toggle="toggle" />
   <ItemPicker
     v-if="picking"
     v-model="picking"

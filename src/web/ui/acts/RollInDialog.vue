@@ -40,19 +40,27 @@ const guessHint = computed(() => {
 })
 const pan = computed(() => props.item.parts.length > 0 || eyeMeasureOf(props.item.form, props.item.opaque) === 'pan')
 
+/** The goal that was offered last: one that she changed is hers, however late the projects come. */
+let offered = freshGoal(null)
+function offer(next: Partial<typeof typed.value>): void {
+  if (draft.isTyped.value) typed.value = { ...typed.value, ...next }
+  else draft.begin({ ...typed.value, ...next })
+}
+
 /** What a project asks of each is where the goal begins. */
 watch(
   project,
   (chosen) => {
-    if (chosen !== null && !draft.isTyped.value)
-      draft.begin({ ...typed.value, projectId: chosen.id, goal: freshGoal(chosen.by, chosen.usesEach) })
+    if (chosen === null || JSON.stringify(typed.value.goal) !== JSON.stringify(offered)) return
+    offered = freshGoal(chosen.by, chosen.usesEach)
+    offer({ projectId: chosen.id, goal: { ...offered } })
   },
   { immediate: true },
 )
 watch(
   projects,
   ([first]) => {
-    if (first !== undefined && project.value === null) draft.begin({ ...typed.value, projectId: first.id })
+    if (first !== undefined && project.value === null) offer({ projectId: first.id })
   },
   { immediate: true },
 )
