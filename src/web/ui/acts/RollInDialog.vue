@@ -40,7 +40,7 @@ const guessHint = computed(() => {
 })
 const pan = computed(() => props.item.parts.length > 0 || eyeMeasureOf(props.item.form, props.item.opaque) === 'pan')
 
-/** The goal that was offered last: one that she changed is hers, however late the projects come. */
+/** The goal that was offered last: what she changed of it is hers, however late the projects come. */
 let offered = freshGoal(null)
 function offer(next: Partial<typeof typed.value>): void {
   if (draft.isTyped.value) typed.value = { ...typed.value, ...next }
@@ -51,9 +51,12 @@ function offer(next: Partial<typeof typed.value>): void {
 watch(
   project,
   (chosen) => {
-    if (chosen === null || JSON.stringify(typed.value.goal) !== JSON.stringify(offered)) return
-    offered = freshGoal(chosen.by, chosen.usesEach)
-    offer({ projectId: chosen.id, goal: { ...offered } })
+    if (chosen === null) return
+    const next = freshGoal(chosen.by, chosen.usesEach)
+    const { goal } = typed.value
+    const kept = Object.entries(goal).filter(([field, value]) => value !== offered[field as keyof typeof offered])
+    offered = next
+    offer({ projectId: chosen.id, goal: { ...next, ...Object.fromEntries(kept) } })
   },
   { immediate: true },
 )
