@@ -8,8 +8,6 @@ export default defineConfig({
   globalSetup: './e2e/support/make-demo.ts',
   fullyParallel: true,
   workers: 2,
-  // A machine under load drops a click now and then; a story told again is reported as flaky, not hidden.
-  retries: 2,
   // A wait ends after 15 seconds, a story after 90.
   timeout: 90_000,
   expect: { timeout: 15_000 },

@@ -1,4 +1,4 @@
-import { expect, goTo, test, tile } from './support/house'
+import { choose, expect, goTo, test, tile } from './support/house'
 
 test('how the day is changes what is suggested; not today sends one away', async ({ page }) => {
   const lip = page.getByRole('region', { name: 'Reach for', exact: true })
@@ -27,7 +27,7 @@ test('a face is kept, put on another day, mixed and taken back; held up and put 
   for (const name of ['Lamplight', 'Sawdust', 'Sloe']) await tile(page, name).click()
   await expect(line).toContainText('On today: 3')
   await line.getByRole('button', { name: 'More', exact: true }).click()
-  await page.locator('.v-list-item').filter({ hasText: 'How it was worn' }).click()
+  await choose(page, 'How it was worn')
   const details = page.getByRole('dialog', { name: 'How it was worn' })
   await details.getByRole('group', { name: 'Which' }).getByRole('button', { name: 'Lamplight' }).click()
   await details.getByRole('textbox', { name: 'How much' }).fill('2')
@@ -39,7 +39,7 @@ test('a face is kept, put on another day, mixed and taken back; held up and put 
   await expect(line).toContainText('Lamplight (2 pumps, mixed 2 to 1)')
 
   await line.getByRole('button', { name: 'More', exact: true }).click()
-  await page.locator('.v-list-item').filter({ hasText: 'Saved faces' }).click()
+  await choose(page, 'Saved faces')
   const faces = page.getByRole('dialog', { name: 'Saved faces', exact: true })
   await faces.getByLabel('Keep these 3 as').fill('quick one')
   await faces.getByRole('button', { name: 'Keep', exact: true }).click()
@@ -48,14 +48,14 @@ test('a face is kept, put on another day, mixed and taken back; held up and put 
   await expect(line.locator('.title')).not.toContainText('On today')
   const before = (await line.locator('.title').textContent()) ?? ''
   await line.getByRole('button', { name: 'More', exact: true }).click()
-  await page.locator('.v-list-item').filter({ hasText: 'Saved faces' }).click()
+  await choose(page, 'Saved faces')
   await faces.getByRole('button', { name: 'quick one', exact: true }).click()
   await expect(line).toContainText('Sloe')
   await line.getByRole('button', { name: /^Take back/ }).click()
   await expect(line.locator('.title')).toHaveText(before)
 
   await line.getByRole('button', { name: 'More', exact: true }).click()
-  await page.locator('.v-list-item').filter({ hasText: 'Held up, put back' }).click()
+  await choose(page, 'Held up, put back')
   const picker = page.getByRole('dialog', { name: 'Held up, looked at and put back' })
   await picker
     .getByRole('button', { name: /^Put back/ })
@@ -117,7 +117,7 @@ test('a tick before it came is asked about, not lost', async ({ page, house }) =
 test('the drawer is laid for a season: stopped, resumed, and compared with the one before', async ({ page, house }) => {
   await goTo(page, 'Today')
   await page.getByRole('button', { name: 'More', exact: true }).click()
-  await page.locator('.v-list-item').filter({ hasText: 'Lay the drawer' }).click()
+  await choose(page, 'Lay the drawer')
   await page.getByRole('link', { name: 'Lay for a season' }).click()
   await page.getByRole('button', { name: 'Begin' }).click()
   const status = page.getByRole('status').filter({ hasText: 'chosen' })

@@ -1,4 +1,4 @@
-import { expect, goTo, test, tile } from './support/house'
+import { choose, expect, goTo, test, tile } from './support/house'
 
 test('a goal is met, rolls out, and something of the short list rolls in', async ({ page }) => {
   await goTo(page, 'Projects')
@@ -34,7 +34,7 @@ test('finishing something: a review, an empty, and its place in the project', as
     .first()
   const name = (await going.getByRole('link').first().textContent()) ?? ''
   await going.getByRole('button', { name: /^More on/ }).click()
-  await page.locator('.v-list-item').filter({ hasText: 'It is empty' }).click()
+  await choose(page, 'It is empty')
   const form = page.getByRole('dialog', { name: /^Finish/ })
   await form.getByRole('button', { name: 'maybe', exact: true }).click()
   await form.getByLabel('A few words').fill('Lasted longer than I thought it would.')

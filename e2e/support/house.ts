@@ -128,6 +128,13 @@ export async function fillDay(scope: Page | Locator, label: string | RegExp, day
   await field.press('Tab')
 }
 
+/** Chooses from the menu that is open, once it has found its place: until then it may lie partly outside the window. */
+export async function choose(page: Page, words: string): Promise<void> {
+  const item = page.locator('.v-overlay--active .v-list-item').filter({ hasText: words })
+  await expect(item).toBeInViewport({ ratio: 1 })
+  await item.click()
+}
+
 /** Opens a place by its front. */
 export async function goTo(page: Page, place: string): Promise<void> {
   await page
