@@ -128,10 +128,18 @@ export async function fillDay(scope: Page | Locator, label: string | RegExp, day
   await field.press('Tab')
 }
 
-/** Chooses from the menu that is open, once it has found its place: until then it may lie partly outside the window. */
+/**
+ * Chooses from the menu that is open, once it takes clicks where it lies: asked before, the browser's driver scrolls the page to try
+ * elsewhere, and the menu moves away under the mouse.
+ */
 export async function choose(page: Page, words: string): Promise<void> {
   const item = page.locator('.v-overlay--active .v-list-item').filter({ hasText: words })
   await expect(item).toBeInViewport({ ratio: 1 })
+  const taken = (element: Element): boolean => {
+    const { x, y, width, height } = element.getBoundingClientRect()
+    return element.contains(document.elementFromPoint(x + width / 2, y + height / 2))
+  }
+  await expect.poll(() => item.evaluate(taken)).toBe(true)
   await item.click()
 }
 
