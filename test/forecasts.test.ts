@@ -2,6 +2,7 @@ import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { addDays, type Day } from '#core/calendar/day'
 import type { ForecastView, RaceView } from '#contract/forecast'
 import type { ItemFields } from '#contract/item'
+import { ago, every, GOAL, NEW, opened, PROJECT, usesOn } from './support/long-used'
 import { TestHouse, TODAY, type Answer } from './support/test-house'
 
 let house: TestHouse
@@ -9,19 +10,11 @@ beforeEach(async () => {
   house = await TestHouse.open()
 })
 afterEach(() => house.close())
-const ago = (days: number): Day => addDays(TODAY, -days)
-const GOAL = { kind: 'uses', target: 10, headStart: 0, by: { kind: 'none' } } as const
-const NEW = { usesBefore: 0, opened: opened(ago(200)), content: { amount: 9, unit: 'g' as const } }
 
-function opened(day: Day): ItemFields['opened'] {
-  return { kind: 'range', earliest: day, latest: day, said: day }
-}
 const answerOf = async (id: string) => (await house.get(`/items/${id}`)).body
 const forecast = async (id: string): Promise<ForecastView> => (await answerOf(id)).forecast
 const tally = (itemId: string, days: readonly number[]): Promise<Answer> =>
-  house.post('/tally-sheet', { rows: [{ itemId, days: days.map(ago) }], despite: true })
-const every = (step: number, from: number, to = 1): number[] =>
-  Array.from({ length: Math.floor((from - to) / step) + 1 }, (_, n) => from - n * step)
+  house.post('/tally-sheet', usesOn(itemId, days))
 const weigh = (id: string, grams: number, day: Day = TODAY): Promise<Answer> =>
   house.post(`/items/${id}/readings`, {
     id: house.id('r'),
@@ -150,15 +143,6 @@ describe('the forecast of a thing', () => {
     expect((await forecast(id)).perWeek.middle).toBeLessThan(silent.perWeek.middle)
   })
 })
-
-const PROJECT = {
-  name: 'Six',
-  startedOn: ago(90),
-  by: addDays(TODAY, 60),
-  finishesWanted: null,
-  rules: '',
-  mostItems: null,
-}
 
 describe('how a thing stands among its like', () => {
   const place = (itemId: string): Promise<Answer> =>

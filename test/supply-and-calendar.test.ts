@@ -1,7 +1,7 @@
 import ICAL from 'ical.js'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
-import { addDays, type Day } from '#core/calendar/day'
-import type { ItemFields } from '#contract/item'
+import { addDays } from '#core/calendar/day'
+import { every, GOAL, NEW, PROJECT, usesOn } from './support/long-used'
 import { TestHouse, TODAY, type Answer } from './support/test-house'
 
 let house: TestHouse
@@ -9,26 +9,10 @@ beforeEach(async () => {
   house = await TestHouse.open()
 })
 afterEach(() => house.close())
-const ago = (days: number): Day => addDays(TODAY, -days)
-const GOAL = { kind: 'uses', target: 10, headStart: 0, by: { kind: 'none' } } as const
-const NEW = { usesBefore: 0, opened: opened(ago(200)), content: { amount: 9, unit: 'g' as const } }
 
-function opened(day: Day): ItemFields['opened'] {
-  return { kind: 'range', earliest: day, latest: day, said: day }
-}
 const answerOf = async (id: string) => (await house.get(`/items/${id}`)).body
 const tally = (itemId: string, days: readonly number[]): Promise<Answer> =>
-  house.post('/tally-sheet', { rows: [{ itemId, days: days.map(ago) }], despite: true })
-const every = (step: number, from: number, to = 1): number[] =>
-  Array.from({ length: Math.floor((from - to) / step) + 1 }, (_, n) => from - n * step)
-const PROJECT = {
-  name: 'Six',
-  startedOn: ago(90),
-  by: addDays(TODAY, 60),
-  finishesWanted: null,
-  rules: '',
-  mostItems: null,
-}
+  house.post('/tally-sheet', usesOn(itemId, days))
 
 describe('supply', () => {
   test('adds up by category: years at her pace, what spoils before its turn, and what fewer would do', async () => {

@@ -1,6 +1,7 @@
 import { GaussianState } from './content-state.js'
 import { LENGTH_SD, type PackageModel } from './form-models.js'
-import { logNormalDensity, phi, positiveQuantile } from './normal.js'
+import { logNormalDensity, phi, positiveQuantile, Z_TENTH } from './normal.js'
+import { median } from './median.js'
 import type { UseAmount } from './use-amounts.js'
 import { atomsOf, spanOf, type Span, type Weighed } from './weighed.js'
 
@@ -294,7 +295,7 @@ function weighingsInOrder({ seen, full, uses, amount }: ContentFacts) {
   const kept = bothEnds(own)
   const level = (each: (typeof kept)[number]): number => each.grams - amount.median * each.uses
   const sorted = kept.map(level).sort((a, b) => a - b)
-  const middle = medianOf(sorted)
+  const middle = median(sorted)
   return [...kept].sort((a, b) => Math.abs(level(a) - middle) - Math.abs(level(b) - middle))
 }
 
@@ -369,13 +370,5 @@ function summary(points: readonly Point[], facts: ContentFacts): Omit<ContentEst
 
 /** The amount per use is lognormal, near enough: its span by mean and standard deviation of the logarithm. */
 function smoothSpan({ mean, sd }: { readonly mean: number; readonly sd: number }): Span {
-  const z = 1.2815515655
-  return { low: Math.exp(mean - z * sd), middle: Math.exp(mean), high: Math.exp(mean + z * sd) }
-}
-
-function medianOf(sorted: readonly number[]): number {
-  const middle = sorted.length / 2
-  return sorted.length % 2 === 1
-    ? (sorted[Math.floor(middle)] ?? 0)
-    : ((sorted[middle - 1] ?? 0) + (sorted[middle] ?? 0)) / 2
+  return { low: Math.exp(mean - Z_TENTH * sd), middle: Math.exp(mean), high: Math.exp(mean + Z_TENTH * sd) }
 }

@@ -23,3 +23,6 @@ export function positiveQuantile(p: number, mean: number, sd: number): number {
   if (at >= 1 - 1e-12) return (-Math.log1p(-p) * sd * sd) / Math.max(sd, -mean)
   return Math.max(0, mean + sd * phiInverse(at))
 }
+
+/** A tenth of a normal lies below minus this, a tenth above it. */
+export const Z_TENTH = 1.2815515655

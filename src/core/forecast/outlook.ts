@@ -1,6 +1,6 @@
 import type { Span } from './weighed.js'
 import { CURVE_DAYS } from './curve-days.js'
-import { availableDays, chanceWithin, daysFor, finishSpan, goalUses, type Calendar } from './finish.js'
+import { availableDays, chanceWithin, daysFor, finishSpan, goalUses } from './finish.js'
 import { phiInverse } from './normal.js'
 import type { Forecast } from './forecast.js'
 import { logistic } from './rate.js'
@@ -85,9 +85,4 @@ export function outlookOf(
     sure: daysFor(0.85, uses, rate, calendar),
     chance: until === null ? null : chanceWithin(until, uses, rate, calendar),
   }
-}
-
-/** Usual days until a day, and uses to be expected by then, of this rate in the middle. */
-export function usesExpected(rate: Forecast['rate'], calendar: Calendar, days: number): number {
-  return availableDays(days, calendar) * logistic(rate.mean)
 }

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { ContentFacts, Seen } from '#core/forecast/content'
 import { evidenceOf, forecastOf, type ForecastFacts } from '#core/forecast/forecast'
 import { packageModelOf } from '#core/forecast/form-models'
+import { median } from '#core/forecast/median'
 import { habitOf, NO_HABIT } from '#core/forecast/habit'
 import { labelGrams, useAmountOf } from '#core/forecast/use-amounts'
 import { ROLES } from '#core/forecast/role'
@@ -219,12 +220,4 @@ function lifetimeAverage({ type, label, start, f0, uses, cut }: Thing): number {
   const full = labelGrams({ amount: label ?? amount.typicalLabel.amount, unit: amount.typicalLabel.unit }, amount) ?? 0
   const content = full * ((start === 'new' ? 1 : (f0 ?? 0.6)) - packageModelOf(model, form).residue)
   return (Math.max(1, content / amount.median - uses.length) * (cut + 1)) / (uses.length + 0.5)
-}
-
-function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b)
-  const middle = sorted.length / 2
-  return sorted.length % 2 === 1
-    ? (sorted[Math.floor(middle)] ?? 0)
-    : ((sorted[middle - 1] ?? 0) + (sorted[middle] ?? 0)) / 2
 }

@@ -1,12 +1,13 @@
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
-import { categoryFactor, guessFactor, MONTH_DAYS, pinballLoss, type GuessFactor } from '#core/forecast/guesses'
+import { categoryFactor, guessFactor, pinballLoss, type GuessFactor } from '#core/forecast/guesses'
+import { median } from '#core/forecast/median'
+import { Z_TENTH } from '#core/forecast/normal'
 import { itemMark } from '#core/words/told'
 import type { FactorView, LookBackAnswer } from '#contract/forecast'
 import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 import { forecastQueries, type ForecastRow } from './queries.js'
 
-const Z = 1.2815515655
 const SHARES = [0.1, 0.5, 0.9] as const
 
 /** Guesses and forecasts against what came of them. */
@@ -37,7 +38,8 @@ export class LookingBack {
     )
     const guesses = rows.flatMap((row) => {
       const item = items.get(row.item_id)
-      if (!item) return []
+      // Of one that ended nobody knows when, nothing came to be compared.
+      if (!item || item.endedRoughly) return []
       const until = item.endedOn ?? today
       const days = daysBetween(row.made_on, until)
       // What left unfinished had lasted so long by then: it is no finish.
@@ -129,7 +131,14 @@ export class LookingBack {
 }
 
 function factorView({ factor, mean, sd, finished, unfinished, runsShort }: GuessFactor): FactorView {
-  return { factor, low: Math.exp(mean - Z * sd), high: Math.exp(mean + Z * sd), finished, unfinished, runsShort }
+  return {
+    factor,
+    low: Math.exp(mean - Z_TENTH * sd),
+    high: Math.exp(mean + Z_TENTH * sd),
+    finished,
+    unfinished,
+    runsShort,
+  }
 }
 
 function scoreOf(
@@ -167,17 +176,4 @@ function byCategory<T extends { readonly item: ItemFacts }>(all: readonly T[]): 
   const found = new Map<string, T[]>()
   for (const each of all) found.set(each.item.category, [...(found.get(each.item.category) ?? []), each])
   return [...found].sort(([, a], [, b]) => b.length - a.length)
-}
-
-function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b)
-  const middle = sorted.length / 2
-  return sorted.length % 2 === 1
-    ? (sorted[Math.floor(middle)] ?? 0)
-    : ((sorted[middle - 1] ?? 0) + (sorted[middle] ?? 0)) / 2
-}
-
-/** A guess in months as a day. */
-export function guessedDay(madeOn: Day, months: number): Day {
-  return addDays(madeOn, Math.round(months * MONTH_DAYS))
 }

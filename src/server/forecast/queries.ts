@@ -68,4 +68,3 @@ export function forecastQueries(db: Db) {
     ),
   }
 }
-export type ForecastQueries = ReturnType<typeof forecastQueries>

@@ -5,6 +5,7 @@ import { chanceOf, type ForecastFacts } from '#core/forecast/forecast'
 import { HORIZON_DAYS, LONG_DAYS } from '#core/forecast/finish'
 import { curveOf, fanOf, outlookOf, usesUntil, type GoalAim } from '#core/forecast/outlook'
 import { logistic } from '#core/forecast/rate'
+import { Z_TENTH } from '#core/forecast/normal'
 import { sharesBefore, STAGE_LEVELS } from '#core/forecast/content'
 import type { Span } from '#core/forecast/weighed'
 import { eyeMeasureOf } from '#core/item/form'
@@ -62,7 +63,7 @@ export class ForecastViews {
       grams: content.grams,
       share: content.share,
       perUse: content.perUse,
-      perWeek: { low: per(-1.2815515655), middle: per(0), high: per(1.2815515655) },
+      perWeek: { low: per(-Z_TENTH), middle: per(0), high: per(Z_TENTH) },
       role: found.role,
       roleSaid: found.roleSaid,
       known: { days: facts.log.cut + 1, uses: facts.log.uses.length },

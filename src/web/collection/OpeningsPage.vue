@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Day } from '#core/calendar/day'
-import { parseWhen, type DayRange } from '#core/calendar/when'
+import type { DayRange } from '#core/calendar/when'
 import type { ListedItem } from '#contract/item'
 import { newId } from '#web/data/client'
 import { useChanges } from '#web/data/changes'
 import LandmarkFields from '#web/ui/acts/LandmarkFields.vue'
-import { openingAnswers } from '#web/ui/acts/opening-answers'
+import { openingAnswers, typedOpening } from '#web/ui/acts/opening-answers'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { useDevice } from '#web/data/device'
 import { useStock } from '#web/data/stock'
@@ -51,11 +51,10 @@ function say(range: DayRange, said: string): void {
 }
 
 function type(): void {
-  const when = parseWhen(typed.value, herOrder(), stock.today ?? undefined)
-  if (!when.ok || stock.today === null)
-    wrong.value = 'That is no date that can be read. Try 2024, March 2024 or spring 2024.'
-  else if (when.value.earliest > stock.today) wrong.value = 'That has not come yet.'
-  else say(when.value, typed.value)
+  if (stock.today === null) return
+  const { range, wrong: why } = typedOpening(typed.value, herOrder(), stock.today)
+  wrong.value = why
+  if (range !== null) say(range, typed.value)
 }
 </script>
 

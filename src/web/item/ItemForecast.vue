@@ -7,6 +7,7 @@ import { daysBetween } from '#core/calendar/day'
 import { useItemActs } from '#web/ui/acts/item-acts'
 import VerdictGlyph from '#web/ui/gauge/VerdictGlyph.vue'
 import { askedWords, betweenWords, likeliest, outlookWords, VERDICT_WORDS } from '#web/ui/words/forecast-words'
+import { capital } from '#core/words/capital'
 import { shortStanding } from '#web/ui/words/goal-words'
 import { goodTo, reasonWords, sunWords } from '#web/ui/words/shelf-life-words'
 import { fromNow, spanRangeWords } from '#web/ui/words/when-words'
@@ -21,7 +22,7 @@ const raceGlyph = computed<Verdict | 'past' | 'not known'>(() =>
   over.value ? 'past' : (props.forecast.inDate?.verdict ?? 'not known'),
 )
 const race = computed(() => {
-  const good = capitalised(goodTo(item.value, props.answer.today))
+  const good = capital(goodTo(item.value, props.answer.today))
   const { inDate, finish } = props.forecast
   const { actOn } = item.value.shelfLife
   if (over.value || inDate === null || actOn === null) return { words: good, more: '' }
@@ -34,8 +35,7 @@ const race = computed(() => {
 })
 const goal = computed(() => item.value.goal)
 const outlook = computed(() => props.answer.outlooks.find((each) => each.stayId === goal.value?.stayId) ?? null)
-const goalWords = computed(() => (goal.value ? capitalised(shortStanding(goal.value)) : ''))
-const capitalised = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
+const goalWords = computed(() => (goal.value ? capital(shortStanding(goal.value)) : ''))
 async function measure(): Promise<void> {
   await acts.begin('read', item.value)
 }

@@ -4,6 +4,7 @@ import type { ItemAnswer } from '#contract/item'
 import { dateWords, numberWords } from '#web/data/locale'
 import { useUnits } from '#web/data/units'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import { capital } from '#core/words/capital'
 import { leftWords } from '#web/ui/words/gauge-words'
 import { usesWords } from '#web/ui/words/item-words'
 import { contentWords, massFigure, massWords, unitOf } from '#web/ui/words/measure-words'
@@ -31,9 +32,8 @@ const seen = computed(() => {
   if (reading === null) return ''
   const { sinceReading } = props.answer
   const since = sinceReading === null ? '' : `, ${usesWords(sinceReading.uses)} since`
-  return `${capitalised(leftWords(item.value))}, seen ${dateWords(reading.day)}${since}.`
+  return `${capital(leftWords(item.value))}, seen ${dateWords(reading.day)}${since}.`
 })
-const capitalised = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
 const reason = computed(() => {
   const { content } = props.answer
   if (content && content.from.weighings + content.from.marks > 0) return contentWords(content, unit.value)
@@ -85,7 +85,7 @@ const reason = computed(() => {
           likely {{ massFigure(forecast.grams.low, step, unit) }} to {{ massWords(forecast.grams.high, step, unit) }}
         </p>
       </template>
-      <p v-else class="about">{{ capitalised(leftWords(item)) }}.</p>
+      <p v-else class="about">{{ capital(leftWords(item)) }}.</p>
       <p v-if="seen">{{ seen }}</p>
       <p class="small">{{ reason }}</p>
       <p v-if="answer.content?.disagreement" class="small odd">

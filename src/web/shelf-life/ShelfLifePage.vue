@@ -12,6 +12,7 @@ import { counted } from '#core/words/counted'
 import { raceAxis } from './race-axis'
 import RaceHeadline from './RaceHeadline.vue'
 import RaceRow from './RaceRow.vue'
+import RaceStates from './RaceStates.vue'
 import { useRaceRows } from './use-race-rows'
 
 /** What will spoil before I get to it: when each thing will be gone against its last good day, most at stake first. */
@@ -34,18 +35,7 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
     question="What will spoil before I get to it?"
     :acts="[{ words: 'Supply', to: '/supply' }]"
   >
-    <div v-if="rows.length > 0 && !mobile" class="choices states" role="group" aria-label="Which things">
-      <button
-        v-for="{ state, count } in states"
-        :key="state"
-        type="button"
-        class="choice"
-        :aria-pressed="wish.state === state"
-        @click="wish.state = state"
-      >
-        {{ state }} <span class="figures count">{{ count }}</span>
-      </button>
-    </div>
+    <RaceStates v-if="rows.length > 0 && !mobile" v-model="wish.state" :states="states" />
   </PlaceHead>
   <template v-if="answer && axis && stock.loaded">
     <EmptyPlace v-if="rows.length === 0" title="Nothing to watch yet" act="Say what you own" to="/collection/lines">
@@ -59,18 +49,7 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
       Once the collection holds things with an opening or an expiry date, each runs here against its last good day.
     </EmptyPlace>
     <template v-else>
-      <div v-if="mobile" class="choices states" role="group" aria-label="Which things">
-        <button
-          v-for="{ state, count } in states"
-          :key="state"
-          type="button"
-          class="choice"
-          :aria-pressed="wish.state === state"
-          @click="wish.state = state"
-        >
-          {{ state }} <span class="figures count">{{ count }}</span>
-        </button>
-      </div>
+      <RaceStates v-if="mobile" v-model="wish.state" class="states" :states="states" />
       <div class="top">
         <RaceHeadline v-model:reckoned="reckoned" :sum="sum" :pace="pace" :currency="answer.currency" />
         <v-select v-model="wish.zoneId" class="by" label="Zone" :items="zones" />
@@ -146,10 +125,6 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
 </template>
 
 <style scoped>
-.states .choice {
-  padding: 0 12px !important;
-}
-
 .count {
   margin-left: 6px;
   color: var(--quiet);

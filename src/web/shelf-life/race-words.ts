@@ -3,17 +3,17 @@ import { counted } from '#core/words/counted'
 import { moneyWords } from '#web/data/locale'
 import { actsFor, type ActContext, type ItemAct } from '#web/ui/acts/item-acts'
 import { betweenWords } from '#web/ui/words/forecast-words'
+import { capital } from '#core/words/capital'
 import { goodTo, reasonWords, sunWords } from '#web/ui/words/shelf-life-words'
 import { shortDay } from '#web/ui/words/when-words'
 import type { RaceRow } from './race-rows'
 
-const capitalised = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
 const percent = (share: number): string => `${Math.round(share * 100)} %`
 
 /** How the race of one thing stands, with everything it comes from. */
 export function raceSentences({ item, race, standing }: RaceRow, today: Day, currency: string): string[] {
   const { actOn } = item.shelfLife
-  const good = `${capitalised(goodTo(item, today))}. ${reasonWords({ lastGood: item.shelfLife.lastGood, reason: race.reason })}`
+  const good = `${capital(goodTo(item, today))}. ${reasonWords({ lastGood: item.shelfLife.lastGood, reason: race.reason })}`
   if (standing === 'past')
     return [good, ...(item.eye ? ['Worn at the eye and past its date: stop using it.'] : []), ...sun(), ...stake()]
   const uses = `About ${percent(race.share)} left, ${race.uses.low} to ${race.uses.high} more uses; at your pace gone ${betweenWords(race.finish, today)}, 8 times in 10.`

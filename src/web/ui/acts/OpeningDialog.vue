@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Day } from '#core/calendar/day'
-import { parseWhen, type DayRange } from '#core/calendar/when'
+import type { DayRange } from '#core/calendar/when'
 import type { ListedItem } from '#contract/item'
 import { herOrder } from '#web/data/locale'
 import { useDevice } from '#web/data/device'
@@ -11,7 +11,7 @@ import { callIt, shortName } from '#web/ui/words/item-words'
 import { openedWords } from '#web/ui/words/when-words'
 import type { ActResult } from './item-acts'
 import LandmarkFields from './LandmarkFields.vue'
-import { openingAnswers } from './opening-answers'
+import { openingAnswers, typedOpening } from './opening-answers'
 
 /** When a thing was opened, as closely as she knows: a rough answer keeps its range. */
 const props = defineProps<{ item: ListedItem; today: Day }>()
@@ -32,10 +32,9 @@ function say(range: DayRange, said: string): Promise<void> {
 }
 
 function read(): void {
-  const when = parseWhen(typed.value.words, herOrder(), props.today)
-  if (!when.ok) wrong.value = 'That is no date that can be read. Try 2024, March 2024 or spring 2024.'
-  else if (when.value.earliest > props.today) wrong.value = 'That has not come yet.'
-  else void say(when.value, typed.value.words)
+  const { range, wrong: why } = typedOpening(typed.value.words, herOrder(), props.today)
+  wrong.value = why
+  if (range !== null) void say(range, typed.value.words)
 }
 </script>
 

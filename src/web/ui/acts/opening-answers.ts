@@ -1,5 +1,5 @@
 import { addDays, fieldsOf, type Day } from '#core/calendar/day'
-import type { DayRange } from '#core/calendar/when'
+import { parseWhen, type DateOrder, type DayRange } from '#core/calendar/when'
 
 /** An answer to when a thing was opened that needs no typing. */
 export interface OpeningAnswer {
@@ -35,4 +35,16 @@ export function openingAnswers(today: Day, latest: Day, { words, day }: Landmark
           { words: `After ${words}`, said: `after ${words}`, range: { earliest: day as Day, latest } },
         ]
   return [...either, ...years].filter(({ range }) => range.earliest <= latest && range.earliest <= range.latest)
+}
+
+/** What she typed as an opening, or in words why it is none. */
+export function typedOpening(
+  text: string,
+  order: DateOrder,
+  today: Day,
+): { readonly range: DayRange; readonly wrong: '' } | { readonly range: null; readonly wrong: string } {
+  const when = parseWhen(text, order, today)
+  if (!when.ok) return { range: null, wrong: 'That is no date that can be read. Try 2024, March 2024 or spring 2024.' }
+  if (when.value.earliest > today) return { range: null, wrong: 'That has not come yet.' }
+  return { range: when.value, wrong: '' }
 }

@@ -1,8 +1,9 @@
 import { daysBetween, fieldsOf, type Day } from '#core/calendar/day'
 import type { Verdict } from '#core/forecast/chance'
+import { capital } from '#core/words/capital'
 import { counted } from '#core/words/counted'
 import type { ForecastView, OutlookView, RaceView } from '#contract/forecast'
-import { dateWords, dayFormat, numberWords } from '#web/data/locale'
+import { dayFormat, numberWords } from '#web/data/locale'
 import { massFigure, massWords, type MassUnit } from './measure-words'
 import { shortDay, spanRangeWords } from './when-words'
 
@@ -113,16 +114,6 @@ export function outlookWords(outlook: Omit<OutlookView, 'stayId'> | null, today:
   const pace =
     needed === null ? keep : `it needs ${numberWords(needed, 1)} uses a week, you keep ${numberWords(kept, 1)}`
   const when = `likely reached ${betweenWords(reach, today)} if you keep using it`
-  if (verdict === null) return `${pace.charAt(0).toUpperCase()}${pace.slice(1)}; ${when}.`
+  if (verdict === null) return `${capital(pace)}; ${when}.`
   return `${CHANCE_WORDS[verdict]}: ${pace}; ${when}.`
-}
-
-/** What once was said. */
-export function beforeWords({ madeOn, low, high }: ForecastView['before'][number], today: Day): string {
-  return `${shortDay(madeOn, today)} said ${betweenWords({ low, middle: null, high }, today)}`
-}
-
-/** Her guess as a day, beside what the house says. */
-export function guessWords(madeOn: Day, months: number): string {
-  return `Your guess on ${dateWords(madeOn)} was ${counted(months, 'month')}.`
 }

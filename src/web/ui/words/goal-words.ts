@@ -1,3 +1,4 @@
+import { capital } from '#core/words/capital'
 import type { Day } from '#core/calendar/day'
 import type { OutlookView } from '#contract/forecast'
 import type { GoalView } from '#contract/item'
@@ -113,9 +114,4 @@ function round(value: number): string {
 function rounded(value: number, word: string): string {
   const text = round(value)
   return `${text} ${plural(Number(text), word)}`
-}
-
-/** The same words as the beginning of a sentence. */
-export function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1)
 }
