@@ -301,6 +301,7 @@ describe('laying the drawer for a season', () => {
         units: 'metric',
         scaleStep: 0.1,
         scaleCapacity: null,
+        leaning: 'thrift',
       },
     })
     for (const [n, id] of (await many(['A', 'B', 'C'])).entries())

@@ -304,10 +304,10 @@ describe('endings', () => {
 test('what was never worn is doubtful only once the log is long enough to tell', async () => {
   const [idle, worn] = [await house.item(), await house.item({ shade: 'Fig', name: 'Fig' })]
   await wear(worn, 10)
-  expect((await house.get('/decide')).body.doubtful).toEqual([])
+  expect((await house.get('/doubts')).body.inDoubt).toEqual([])
   await wear(worn, 200)
-  const { doubtful } = (await house.get('/decide')).body
-  expect(doubtful.map((row: { item: { id: string } }) => row.item.id)).toEqual([idle])
+  const { inDoubt } = (await house.get('/doubts')).body
+  expect(inDoubt.map((row: { item: { id: string } }) => row.item.id)).toEqual([idle])
 })
 
 test('a gift has no price, and a backup is an unopened item beside an open one', async () => {
@@ -350,7 +350,7 @@ test('the export holds every row with its id', async () => {
   const itemId = await house.item()
   await wear(itemId, 1)
   const { body } = await house.get('/export')
-  expect(body).toMatchObject({ format: 'seligo collection', version: 6 })
+  expect(body).toMatchObject({ format: 'seligo collection', version: 7 })
   expect(body.tables.item.map((row: { id: string }) => row.id)).toEqual([itemId])
   expect(body.tables.wear).toHaveLength(1)
   expect(body.tables.category.length).toBeGreaterThan(40)

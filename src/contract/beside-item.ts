@@ -13,6 +13,8 @@ export const PairView = z.object({
   otherAmount: z.number().nullable(),
   amountUnit: z.enum(['pumps', 'drops']).nullable(),
   words: z.string(),
+  /** The colour that a mix of the two was aimed at. */
+  targetColour: z.string().nullable(),
 })
 export type PairView = z.infer<typeof PairView>
 

@@ -17,7 +17,12 @@ import { FORMS, PAN_STAGES } from '#core/item/form'
 import { CHECK_IN_MEASURES, CHECK_IN_OVER, CHECK_IN_WAYS } from '#core/measure/check-in'
 import { PACKAGE_EVENTS } from '#core/measure/package-events'
 import { CONTRADICTION_CAUSES, LEVEL_WORDS, READ_HOW, READING_KINDS } from '#core/measure/reading'
-import { DESTINATIONS, VERDICTS } from '#core/decide/verdict'
+import { ASPECTS, FELT } from '#core/decide/feelings'
+import { LESSON_PROMPTS, LESSON_RULES } from '#core/decide/lessons'
+import { ENDED_BY } from '#core/decide/review-choices'
+import { SET_ASIDE } from '#core/decide/set-aside'
+import { PICK_ENDINGS } from '#core/decide/stash-pick'
+import { DESTINATIONS, LET_GO_WHY, OTHERWISE, VERDICTS } from '#core/decide/verdict'
 import { LAYING_CHOICES } from '#core/plan/laying-choices'
 import { GOAL_KINDS } from '#core/goal/progress'
 import { PROJECT_SHAPES, REPLACING, THEMES } from '#core/goal/project-rules'
@@ -149,6 +154,7 @@ export const TABLES = {
     amount_unit: z.enum(['pumps', 'drops']).nullable(),
     words,
     version,
+    target_colour: colour.nullable(),
   }),
   photo: z.strictObject({
     id,
@@ -172,6 +178,7 @@ export const TABLES = {
     felt: words.nullable(),
     mix_id: id.nullable(),
   }),
+  feeling: z.strictObject({ id, wear_id: id, aspect: z.enum(ASPECTS), felt: z.enum(FELT) }),
   wear_part: z.strictObject({ id, wear_id: id, part_id: id }),
   day_record: z.strictObject({
     id: day,
@@ -375,6 +382,8 @@ export const TABLES = {
     question: words,
     closed_on: day.nullable(),
     version,
+    set_id: id.nullable(),
+    otherwise: z.enum(OTHERWISE).nullable(),
   }),
   verdict: z.strictObject({
     id,
@@ -386,6 +395,76 @@ export const TABLES = {
     destination: z.enum(DESTINATIONS).nullable(),
     until_day: day.nullable(),
     used_as: id.nullable(),
+    why: z.enum(LET_GO_WHY).nullable(),
+    to_whom: words,
+    handed_on: day.nullable(),
+    regret_on: day.nullable(),
+    regret_words: words,
+  }),
+  set_aside: z.strictObject({
+    id,
+    item_id: id,
+    kind: z.enum(SET_ASIDE),
+    for_day: day.nullable(),
+    words,
+    since: day,
+    version,
+  }),
+  stash_pick: z.strictObject({ id, from_day: day, to_day: day, closed_on: day.nullable(), version }),
+  stash_pick_item: z.strictObject({
+    id,
+    stash_pick_id: id,
+    item_id: id,
+    laid: flag,
+    ending: z.enum(PICK_ENDINGS).nullable(),
+  }),
+  target: z.strictObject({ id, category_id: id, items: whole.min(0).max(5000), by_day: day, set_on: day, version }),
+  wish: z.strictObject({
+    id,
+    category_id: id,
+    maker: words,
+    name: words.min(1).max(200),
+    shade: words,
+    colour: colour.nullable(),
+    finish: z.enum(FINISHES).nullable(),
+    price_minor: whole.min(0).nullable(),
+    reason: words,
+    wished_on: day,
+    wait_until: day.nullable(),
+    ended_as: z.enum(['bought', 'dropped']).nullable(),
+    ended_on: day.nullable(),
+    item_id: id.nullable(),
+    version,
+  }),
+  buying_rule: z.strictObject({
+    id,
+    from_day: day,
+    to_day: day,
+    most: whole.min(0).max(1000),
+    category_id: id.nullable(),
+    spares_replacements: flag,
+    words,
+    version,
+  }),
+  buying_exception: z.strictObject({
+    id,
+    buying_rule_id: id,
+    category_id: id,
+    most: whole.min(1).max(1000),
+    words,
+  }),
+  lesson: z.strictObject({
+    id,
+    words: words.min(1).max(400),
+    prompted_by: z.enum(LESSON_PROMPTS),
+    rule: z.enum(LESSON_RULES).nullable(),
+    about: words.nullable(),
+    count: whole.min(0).nullable(),
+    item_id: id.nullable(),
+    category_id: id.nullable(),
+    kept_on: day,
+    struck_on: day.nullable(),
+    version,
   }),
   review: z.strictObject({
     id,
@@ -396,6 +475,14 @@ export const TABLES = {
     words,
     package_goes: z.enum(['bin', 'recycle', 'return scheme', 'keep the container']).nullable(),
     version,
+    ended_by: z.enum(ENDED_BY).nullable(),
+    remained: z.number().min(0).max(1).nullable(),
+    did: words,
+    for_whom: words,
+    dislikes: words,
+    again_why: words,
+    replaced_by: words,
+    replaced_by_item_id: id.nullable(),
   }),
   guess: z.strictObject({ id, item_id: id, made_on: day, months: z.number().positive().max(240), version }),
   forecast: z.strictObject({

@@ -15,6 +15,8 @@ export const PutPair = z
     otherAmount: z.number().positive().max(100).nullable(),
     amountUnit: z.enum(['pumps', 'drops']).nullable(),
     words: Line(300),
+    /** The colour that a mix of the two was aimed at. */
+    targetColour: Hex.nullable().default(null),
   })
   .refine(
     (pair) => new Set([pair.itemAmount, pair.otherAmount, pair.amountUnit].map((each) => each === null)).size === 1,

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { SET_ASIDE } from '#core/decide/set-aside'
 import { MODEL_TYPES } from '#core/item/model-type'
 import { GOAL_KINDS } from '#core/goal/progress'
 import { FORMS } from '#core/item/form'
@@ -246,6 +247,11 @@ export const ItemSummary = z.object({
   restingUntil: DayText.nullable(),
   goal: GoalView.nullable(),
   onTrial: z.boolean(),
+  /** Kept to look at, or for occasions. */
+  setAside: z.enum(SET_ASIDE).nullable(),
+  /** The day it is kept for, and what she said of it. */
+  asideFor: DayText.nullable(),
+  asideWords: z.string(),
 })
 export type ItemSummary = z.infer<typeof ItemSummary>
 
@@ -289,6 +295,7 @@ export const ListedItem = ItemSummary.pick({
   restingUntil: true,
   goal: true,
   onTrial: true,
+  setAside: true,
   hasKeptWords: true,
 }).extend({
   opening: ItemSummary.shape.opening.omit({ by: true }),

@@ -33,6 +33,7 @@ const COLUMNS = [
   'backups',
   'restingUntil',
   'endedOn',
+  'setAside',
 ] as const satisfies readonly (keyof ListedItem)[]
 
 const FLAGS = ['opaque', 'isBackup', 'onTrial', 'hasKeptWords'] as const satisfies readonly (keyof ListedItem)[]

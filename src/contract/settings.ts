@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { parseDay } from '#core/calendar/day'
 import { HEAVIEST, SCALE_STEPS } from '#core/measure/weighing'
+import { LEANINGS } from '#core/decide/doubts'
 import { UNIT_SYSTEMS } from '#core/settings'
 import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
 
@@ -14,6 +15,8 @@ export const Settings = z.strictObject({
   scaleStep: z.literal(SCALE_STEPS),
   /** What her scale can carry, g; null = she never said. */
   scaleCapacity: z.number().positive('A scale carries more than 0 g.').max(HEAVIEST, `Up to ${HEAVIEST} g.`).nullable(),
+  /** Which way she leans when something is in doubt. */
+  leaning: z.enum(LEANINGS),
 })
 export type Settings = z.infer<typeof Settings>
 

@@ -1,3 +1,4 @@
+import type { Leaning } from './decide/doubts.js'
 import type { ScaleStep } from './measure/weighing.js'
 
 /** Units in which sizes are shown. */
@@ -12,6 +13,7 @@ export const DEFAULT_SETTINGS: {
   units: UnitSystem
   scaleStep: ScaleStep
   scaleCapacity: number | null
+  leaning: Leaning
 } = {
   currency: 'EUR',
   rollOverHour: 4,
@@ -19,4 +21,5 @@ export const DEFAULT_SETTINGS: {
   units: 'metric',
   scaleStep: 0.1,
   scaleCapacity: null,
+  leaning: 'thrift',
 }

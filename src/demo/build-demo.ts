@@ -140,6 +140,7 @@ class DemoBuilder {
         units: 'metric',
         scaleStep: 0.1,
         scaleCapacity: 500,
+        leaning: 'thrift',
       })
       return { ok: true, value: { words: 'Changed the settings', answer: {} } }
     })

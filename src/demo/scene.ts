@@ -94,11 +94,24 @@ export function rollOut(demo: DemoHouse, role: 'reached and out' | 'left unfinis
   )
 }
 
+/** What a review says nothing of. */
+const UNSAID_REVIEW = {
+  endedBy: null,
+  remained: null,
+  did: '',
+  forWhom: '',
+  dislikes: '',
+  againWhy: '',
+  replacedBy: '',
+  replacedById: null,
+} as const
+
 /** An empty with what she thought. */
 export function finish(demo: DemoHouse, item: DemoItem, count: number): void {
   const [wouldBuyAgain, words] = REVIEWS[count % REVIEWS.length] ?? ['maybe', '']
   demo.act('finish', (changeId) =>
     demo.house.empties.finish(item.id, {
+      ...UNSAID_REVIEW,
       changeId,
       reviewId: demo.house.newId(),
       day: demo.day,
@@ -126,7 +139,7 @@ export function oldVerdicts(demo: DemoHouse): void {
   const [keep, away] = demo
     .of('lipstick')
     .filter((item) => !item.inDrawer && !item.cast && item.fields.opened.kind === 'range')
-  const none = { trialId: null, until: null, usedAs: null }
+  const none = { trialId: null, until: null, usedAs: null, why: null, toWhom: '', into: null, again: null } as const
   if (!keep || !away) throw new Error('too few lipsticks to decide on')
   demo.act('verdict', (changeId) =>
     demo.house.decide.giveVerdict({

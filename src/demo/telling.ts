@@ -97,6 +97,7 @@ export function tellTheRest(demo: DemoHouse, today: Day): void {
   if (!other) throw new Error('Nothing to mix with')
   demo.act('put-pair', (changeId) =>
     care.putPair(base.id, {
+      targetColour: null,
       changeId,
       id: newId(),
       otherItemId: other.id,
@@ -109,6 +110,7 @@ export function tellTheRest(demo: DemoHouse, today: Day): void {
   )
   demo.act('put-pair', (changeId) =>
     care.putPair(demo.playing('fights').id, {
+      targetColour: null,
       ...none,
       changeId,
       id: newId(),

@@ -3,6 +3,7 @@ import { join } from 'node:path'
 import express, { type Express, type NextFunction, type Request, type Response } from 'express'
 import helmet from 'helmet'
 import { itemsIn, tellMarks } from '#core/words/told'
+import { buyingRoutes } from './buying/routes.js'
 import { changeRoutes } from './changes/routes.js'
 import { checkInRoutes } from './check-in/routes.js'
 import { collectionRoutes } from './collection/routes.js'
@@ -39,6 +40,7 @@ const PLACES = [
   shelfLifeRoutes,
   forecastRoutes,
   decideRoutes,
+  buyingRoutes,
   emptiesRoutes,
   settingsRoutes,
   changeRoutes,
@@ -46,7 +48,19 @@ const PLACES = [
 ]
 
 /** Places that tell of the forecasts of everything, and those that tell of a few. */
-const OF_EVERYTHING = ['/api/shelf-life', '/api/supply', '/api/calendar.ics']
+const OF_EVERYTHING = [
+  '/api/shelf-life',
+  '/api/supply',
+  '/api/calendar.ics',
+  '/api/doubts',
+  '/api/compare',
+  '/api/stash',
+  '/api/targets',
+  '/api/lessons',
+  '/api/buying',
+  '/api/buying/check',
+  '/api/letting-go',
+]
 const OF_A_FEW = ['/api/items/:id', '/api/projects', '/api/look-back', '/api/set-up', '/api/check-ins/:id']
 
 /** A sheet of 20 MB travels as base64, a third larger. */

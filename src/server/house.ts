@@ -3,6 +3,10 @@ import { existsSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { dayAt, type Day } from '#core/calendar/day'
 import type { Settings } from '#contract/settings'
+import { Buying } from './buying/buying.js'
+import { BuyingCheck } from './buying/checking.js'
+import { Lessons } from './buying/lessons.js'
+import { BuyingRules } from './buying/rules.js'
 import { CheckIns } from './check-in/check-ins.js'
 import { Care } from './collection/care.js'
 import { CollectionCommands } from './collection/commands.js'
@@ -13,7 +17,16 @@ import { Journal } from './db/journal.js'
 import type { Db } from './db/open-database.js'
 import { watchFiles } from './db/still-there.js'
 import { Undo } from './db/undo.js'
+import { Comparing } from './decide/comparing.js'
 import { Decide } from './decide/decide.js'
+import { Doubting } from './decide/doubting.js'
+import { GatheringEvidence } from './decide/evidence.js'
+import { Feeling } from './decide/feeling.js'
+import { LettingGo } from './decide/letting-go.js'
+import { Pairing } from './decide/pairing.js'
+import { SettingAside } from './decide/setting-aside.js'
+import { Stash } from './decide/stash.js'
+import { Targets } from './decide/targets.js'
 import { Drawer } from './drawer/drawer.js'
 import { Empties } from './empties/empties.js'
 import { CollectionFiles } from './export/collection-file.js'
@@ -85,6 +98,19 @@ export class House {
   readonly lookingBack: LookingBack
   readonly supplying: Supplying
   readonly settingUp: SettingUp
+  readonly evidence: GatheringEvidence
+  readonly doubting: Doubting
+  readonly feeling: Feeling
+  readonly pairing: Pairing
+  readonly comparing: Comparing
+  readonly settingAside: SettingAside
+  readonly stash: Stash
+  readonly lettingGo: LettingGo
+  readonly targets: Targets
+  readonly buying: Buying
+  readonly buyingCheck: BuyingCheck
+  readonly buyingRules: BuyingRules
+  readonly lessons: Lessons
 
   constructor(db: Db, now: () => Date, newId: () => string = randomUUID) {
     this.db = db
@@ -102,6 +128,7 @@ export class House {
       this.settingsStore.forget(touched)
       this.stock.forget(touched)
       this.forecasts.forget(touched)
+      this.evidence.forget()
     })
     this.drawer = new Drawer(this)
     this.projects = new Projects(this)
@@ -128,6 +155,19 @@ export class House {
     this.lookingBack = new LookingBack(this)
     this.supplying = new Supplying(this)
     this.settingUp = new SettingUp(this)
+    this.evidence = new GatheringEvidence(this)
+    this.doubting = new Doubting(this)
+    this.feeling = new Feeling(this)
+    this.pairing = new Pairing(this)
+    this.comparing = new Comparing(this)
+    this.settingAside = new SettingAside(this)
+    this.stash = new Stash(this)
+    this.lettingGo = new LettingGo(this)
+    this.targets = new Targets(this)
+    this.buying = new Buying(this)
+    this.buyingCheck = new BuyingCheck(this)
+    this.buyingRules = new BuyingRules(this)
+    this.lessons = new Lessons(this)
   }
 
   settings(): Settings {

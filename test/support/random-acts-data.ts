@@ -1,4 +1,5 @@
 import { addDays } from '#core/calendar/day'
+import { DECISIONS } from './random-decisions'
 import type { RandomOwner } from './random-owner'
 import { TODAY, type Answer } from './test-house'
 
@@ -27,10 +28,18 @@ const PAN = {
   mask: '',
   method: 'by hand',
 }
-const SETTINGS = { currency: 'EUR', rollOverHour: 4, units: 'metric', scaleStep: 0.1, scaleCapacity: null }
+const SETTINGS = {
+  currency: 'EUR',
+  rollOverHour: 4,
+  units: 'metric',
+  scaleStep: 0.1,
+  scaleCapacity: null,
+  leaning: 'joy',
+}
 
 /** Every command of the house by a name, as a page would send it. Data table. */
 export const ACTS: Readonly<Record<string, Act>> = {
+  ...DECISIONS,
   swatches: async (o) => {
     const itemId = o.item()
     const [part] = (await o.shown(itemId))?.parts ?? []

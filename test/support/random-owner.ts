@@ -65,7 +65,19 @@ export class RandomOwner {
   /** The id of a row that is there, whoever made it. */
   row(
     table:
-      'measurement' | 'item_event' | 'check_in' | 'kept_container' | 'package_weight' | 'guess' | 'wear_less' | 'photo',
+      | 'measurement'
+      | 'item_event'
+      | 'check_in'
+      | 'kept_container'
+      | 'package_weight'
+      | 'guess'
+      | 'wear_less'
+      | 'photo'
+      | 'verdict'
+      | 'target'
+      | 'wish'
+      | 'buying_rule'
+      | 'lesson',
   ): string {
     const rows = this.house.db.prepare<[], { id: string }>(`SELECT id FROM ${table} ORDER BY rowid`).all()
     return rows.length === 0 ? 'none' : this.random.pick(rows).id

@@ -21,6 +21,27 @@ export const DESTINATIONS = [
 ] as const
 export type Destination = (typeof DESTINATIONS)[number]
 
+/** What is to be otherwise when something is tried once more. */
+export const OTHERWISE = ['base', 'season', 'tool'] as const
+export type Otherwise = (typeof OTHERWISE)[number]
+
+/** Why something is let go. */
+export const LET_GO_WHY = [
+  'expired',
+  'sign',
+  'reaction',
+  'shade',
+  'feel',
+  'too many',
+  'never reached for',
+  'package',
+  'other',
+] as const
+export type LetGoWhy = (typeof LET_GO_WHY)[number]
+
+/** Destinations that somebody waits for: until it is handed over it lies in a bag. */
+export const HANDED_OVER: readonly Destination[] = ['return scheme', 'give', 'swap', 'donate', 'sell']
+
 const TO_SOMEBODY: readonly Destination[] = ['give', 'swap', 'donate', 'sell']
 
 /**

@@ -13,6 +13,7 @@ export interface PairRow {
   other_amount: number | null
   amount_unit: PairView['amountUnit']
   words: string
+  target_colour: string | null
 }
 
 export interface PhotoRow {
@@ -30,14 +31,14 @@ export function careQueries(db: Db) {
   const sql = preparing(db)
   return {
     pairsOf: sql<[{ id: string }], PairRow>(`
-      SELECT id, item_id, other_item_id, verdict, item_amount, other_amount, amount_unit, words FROM pair
+      SELECT id, item_id, other_item_id, verdict, item_amount, other_amount, amount_unit, words, target_colour FROM pair
        WHERE item_id = @id OR other_item_id = @id ORDER BY verdict, rowid`),
     dropPairBetween: sql<[{ a: string; b: string }]>(
       'DELETE FROM pair WHERE (item_id = @a AND other_item_id = @b) OR (item_id = @b AND other_item_id = @a)',
     ),
     addPair: sql(`
-      INSERT INTO pair (id, item_id, other_item_id, verdict, item_amount, other_amount, amount_unit, words)
-      VALUES (@id, @itemId, @otherItemId, @verdict, @itemAmount, @otherAmount, @amountUnit, @words)`),
+      INSERT INTO pair (id, item_id, other_item_id, verdict, item_amount, other_amount, amount_unit, words, target_colour)
+      VALUES (@id, @itemId, @otherItemId, @verdict, @itemAmount, @otherAmount, @amountUnit, @words, @targetColour)`),
     pair: sql<[string], { item_id: string; other_item_id: string }>(
       'SELECT item_id, other_item_id FROM pair WHERE id = ?',
     ),

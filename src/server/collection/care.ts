@@ -60,6 +60,7 @@ export class Care {
           otherAmount: mine ? row.other_amount : row.item_amount,
           amountUnit: row.amount_unit,
           words: row.words,
+          targetColour: row.target_colour,
         },
       ]
     })

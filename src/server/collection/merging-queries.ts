@@ -25,6 +25,12 @@ export function mergingQueries(db: Db) {
     moveWears: sql<[Both]>(`
       UPDATE wear SET item_id = @kept
        WHERE item_id = @other AND NOT EXISTS (SELECT 1 FROM wear mine WHERE mine.item_id = @kept AND mine.day = wear.day)`),
+    takeFeelings: sql<[Both]>(`
+      UPDATE OR IGNORE feeling SET wear_id = mine.id FROM wear o JOIN wear mine ON mine.day = o.day AND mine.item_id = @kept
+       WHERE o.item_id = @other AND feeling.wear_id = o.id`),
+    dropFeelings: sql<[{ other: string }]>(
+      'DELETE FROM feeling WHERE wear_id IN (SELECT id FROM wear WHERE item_id = @other)',
+    ),
     dropWears: sql<[{ other: string }]>('DELETE FROM wear WHERE item_id = @other'),
     closePlacement: sql<[{ id: string; day: Day }]>(
       'UPDATE placement SET to_day = @day WHERE item_id = @id AND to_day IS NULL',

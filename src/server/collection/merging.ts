@@ -95,6 +95,8 @@ export class Merging {
   #takeWears(kept: string, other: string): void {
     this.#queries.fillWears.run({ kept, other })
     this.#queries.moveWears.run({ kept, other })
+    this.#queries.takeFeelings.run({ kept, other })
+    this.#queries.dropFeelings.run({ other })
     this.#queries.dropWears.run({ other })
   }
 

@@ -1,23 +1,23 @@
 import type { z } from 'zod'
 import { fail, ok, type Outcome } from '../failing.js'
 import { itemMark } from '#core/words/told'
-import { daysBetween, type Day } from '#core/calendar/day'
+import type { Day } from '#core/calendar/day'
 import { trialStanding } from '#core/decide/trial'
-import { destinationsFor } from '#core/decide/verdict'
+import { destinationsFor, HANDED_OVER, type Otherwise } from '#core/decide/verdict'
 import { isSpoiled } from '#core/shelf-life/last-good-day'
-import type { DecideAnswer, GiveVerdict, StartTrial, TrialView } from '#contract/ending'
+import type { DecideAnswer, GiveVerdict, StartTrial, StartTrials, TrialView } from '#contract/ending'
 import type { Done } from '../db/journal.js'
 import { counted } from '#core/words/counted'
 import type { House } from '../house.js'
 import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
 import { decideQueries, type TrialRow } from './queries.js'
 
-/** Unworn this long, an open item is one to decide about. Assumption. */
-const DOUBTFUL_DAYS = 180
-/** Held up and put back this often without being worn, it has been decided against already. Assumption. */
-const PUT_BACK_OFTEN = 3
-/** As many as one sitting bears. Assumption. */
-const DOUBTFUL_SHOWN = 12
+/** As many verdicts as are looked at in one go; the page of a thing has all of its own. */
+const VERDICTS_SHOWN = 200
+/** As many wears of a trial as tell something. */
+const DAYS_SHOWN = 60
+
+type VerdictBody = z.output<typeof GiveVerdict>
 
 /** Trials with a decision due, verdicts, and what to put on trial next. */
 export class Decide {
@@ -32,7 +32,7 @@ export class Decide {
   all(): DecideAnswer {
     const today = this.#house.today()
     const running = this.#queries.running.all()
-    const verdicts = this.#queries.verdicts.all()
+    const verdicts = this.#queries.verdicts.all(VERDICTS_SHOWN)
     const items = new Map(this.#items([...running, ...verdicts]).map((item) => [item.id, item]))
     return {
       today,
@@ -46,7 +46,7 @@ export class Decide {
         const { id, day, verdict, reason, destination, until_day: until } = row
         return [{ id, item: summaryOf(item), day, verdict, reason, destination, until }]
       }),
-      doubtful: this.#doubtful(today),
+      verdictsInAll: this.#queries.verdictsInAll.get()?.n ?? 0,
     }
   }
 
@@ -69,21 +69,40 @@ export class Decide {
     )
   }
 
-  startTrial(body: z.output<typeof StartTrial>): Outcome<Done<{ id: string }>> {
+  startTrial(
+    body: z.output<typeof StartTrial>,
+    held: { readonly setId: string | null; readonly otherwise: Otherwise | null } = { setId: null, otherwise: null },
+  ): Outcome<Done<{ id: string }>> {
     const today = this.#house.today()
     const item = this.#house.stock.one(body.itemId, today)
     if (!item) return fail('unknown-item', { value: body.itemId })
     if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
     if (item.onTrial) return fail('already-on-trial', { name: itemMark(item) })
+    if (item.setAside === 'keepsake') return fail('is-keepsake', { name: itemMark(item) })
     if (body.dueOn <= today) return fail('due-in-past', { value: body.dueOn })
     if (this.#queries.trial.get(body.trialId)) return fail('id-taken', { value: body.trialId })
     const { trialId: id, itemId, dueOn, wearsWanted, question } = body
-    this.#queries.addTrial.run({ id, itemId, startedOn: today, dueOn, wearsWanted, question })
+    this.#queries.addTrial.run({ id, itemId, startedOn: today, dueOn, wearsWanted, question, ...held })
     return ok({ words: `${itemMark(item)} on trial for ${counted(wearsWanted, 'wear')}`, answer: { id } })
   }
 
+  /** Several in one face, as one change: all of them, or none where one cannot be. */
+  startTrials(body: z.output<typeof StartTrials>): Outcome<Done<{ id: string }>> {
+    const { changeId, setId, trials, wearsWanted, dueOn, question } = body
+    if (this.#queries.setTaken.get(setId)) return fail('id-taken', { value: setId })
+    const held = { setId: trials.length > 1 ? setId : null, otherwise: null }
+    for (const each of trials) {
+      const started = this.startTrial({ changeId, ...each, wearsWanted, dueOn, question }, held)
+      if (!started.ok) return started
+    }
+    return ok({
+      words: `${counted(trials.length, 'thing')} on trial for ${counted(wearsWanted, 'wear')} each`,
+      answer: { id: setId },
+    })
+  }
+
   /** A verdict ends the running trial and does what it says; what is let go keeps its history. */
-  giveVerdict(body: z.output<typeof GiveVerdict>): Outcome<Done<{ id: string }>> {
+  giveVerdict(body: VerdictBody): Outcome<Done<{ id: string }>> {
     const today = this.#house.today()
     const item = this.#house.stock.one(body.itemId, today)
     if (!item) return fail('unknown-item', { value: body.itemId })
@@ -99,9 +118,33 @@ export class Decide {
       return fail('unknown-category', { value: body.usedAs })
     if (body.destination !== null && !destinationsOf(item).includes(body.destination))
       return fail('destination-refused', { value: body.destination, destination: body.destination })
-    const { verdictId: id, itemId, trialId, verdict, reason, destination, until, usedAs } = body
-    this.#queries.addVerdict.run({ id, itemId, trialId, day: today, verdict, reason, destination, until, usedAs })
+    const { verdictId: id, itemId, trialId, verdict, reason, destination, until, usedAs, why, toWhom } = body
+    // What nobody waits for has gone at once.
+    const handedOn = destination !== null && !HANDED_OVER.includes(destination) ? today : null
+    this.#queries.addVerdict.run({
+      id,
+      itemId,
+      trialId,
+      day: today,
+      verdict,
+      reason,
+      destination,
+      until,
+      usedAs,
+      why,
+      toWhom,
+      handedOn,
+    })
     this.#queries.closeTrials.run({ itemId, day: today })
+    const done = this.#carryOut(body, item, today)
+    if (!done.ok) return done
+    const name = itemMark(item)
+    return ok({ words: verdict === 'let go' ? `Let ${name} go` : `${name}: ${verdict}`, answer: { id } })
+  }
+
+  /** Does what a verdict says. */
+  #carryOut(body: VerdictBody, item: ItemFacts, today: Day): Outcome<unknown> {
+    const { itemId, verdict, until, usedAs, into, again } = body
     if (verdict === 'let go' || verdict === 'rest until a date') {
       if (item.placement !== null) this.#house.drawer.takeOut(itemId, today, until)
       if (verdict === 'let go') {
@@ -114,8 +157,14 @@ export class Decide {
       this.#queries.useAs.run({ id: itemId, usedAs })
       this.#house.wearing.laterWordHolds()
     }
-    const name = itemMark(item)
-    return ok({ words: verdict === 'let go' ? `Let ${name} go` : `${name}: ${verdict}`, answer: { id } })
+    if (into !== null) {
+      const { projectId, ...stay } = into
+      const beside = { beside: false, partId: null, guess: null }
+      return this.#house.projects.rollIn(projectId, { changeId: body.changeId, itemId, day: today, ...beside, ...stay })
+    }
+    if (again === null) return ok(null)
+    const { otherwise, ...trial } = again
+    return this.startTrial({ changeId: body.changeId, itemId, ...trial }, { setId: null, otherwise })
   }
 
   /** It ends today; with the clock set back, on the day it was last worn. */
@@ -144,42 +193,38 @@ export class Decide {
       wearsWanted: row.wears_wanted,
       question: row.question,
       ...standing,
+      setId: row.set_id,
+      otherwise: row.otherwise,
       chances: this.#queries.chances.get({ itemId: row.item_id, from: row.started_on, to: today })?.n ?? 0,
-      companions: this.#queries.companions
-        .all({ itemId: row.item_id, from: row.started_on })
-        .map(({ item_id: itemId, words, days }) => ({ itemId, words, days })),
+      ...this.#facesOf(row, item),
+      photos: this.#queries.photos.all({ itemId: row.item_id, from: row.started_on }),
+      before: this.#queries.before.all(row.item_id),
       destinations: [...destinationsOf(item)],
     }
   }
 
-  /** Open, not being worked on, and unworn for long: the ones every clear-out passes over. */
-  #doubtful(today: Day): DecideAnswer['doubtful'] {
-    // In a young log nothing has been worn yet, which says nothing.
-    const since = this.#queries.loggedSince.get()?.day ?? today
-    const backs = new Map(this.#queries.putBacks.all().map((row) => [row.item_id, row.n]))
-    const logIsLong = daysBetween(since, today) >= DOUBTFUL_DAYS
-    return this.#house.stock
-      .facts(this.#house.stock.presentIds(), today)
-      .filter(
-        (item) =>
-          item.lifecycle === 'open' && item.goal === null && !item.onTrial && item.makeup && item.restingUntil === null,
-      )
-      .map((item) => ({
-        item,
-        daysUnworn: item.lastWorn === null ? null : daysBetween(item.lastWorn, today),
-        everWorn: item.lastWorn !== null,
-        putBack: backs.get(item.id) ?? 0,
-      }))
-      .filter(
-        ({ daysUnworn, putBack }) =>
-          putBack >= PUT_BACK_OFTEN || (daysUnworn === null ? logIsLong : daysUnworn >= DOUBTFUL_DAYS),
-      )
-      .sort(
-        (a, b) =>
-          b.putBack - a.putBack || (b.daysUnworn ?? 0) - (a.daysUnworn ?? 0) || a.item.id.localeCompare(b.item.id),
-      )
-      .slice(0, DOUBTFUL_SHOWN)
-      .map(({ item, ...why }) => ({ item: summaryOf(item), ...why }))
+  /** What was worn with it on its days, beneath it or over it by the order of a face, and how each day felt. */
+  #facesOf(row: TrialRow, item: ItemFacts): Pick<TrialView, 'companions' | 'days'> {
+    const span = { itemId: row.item_id, from: row.started_on }
+    const felt = new Map<string, TrialView['days'][number]['felt']>()
+    for (const { day, aspect, felt: how } of this.#queries.feltSince.all(span))
+      felt.set(day, [...(felt.get(day) ?? []), { aspect, felt: how }])
+    const faces = this.#queries.facesSince.all(span)
+    const companions = new Map<string, TrialView['companions'][number]>()
+    for (const { item_id: itemId, words, position } of faces) {
+      const known = companions.get(itemId) ?? { itemId, words, days: 0, under: position < item.faceOrder }
+      companions.set(itemId, { ...known, days: known.days + 1 })
+    }
+    const days = this.#queries.wearsSince.all(span).map(({ day, words }) => {
+      const face = faces.filter((each) => each.day === day)
+      const of = (under: boolean): string[] =>
+        face.filter(({ position }) => position < item.faceOrder === under).map((each) => each.words)
+      return { day, felt: felt.get(day) ?? [], words: words ?? '', under: of(true), over: of(false) }
+    })
+    return {
+      companions: [...companions.values()].sort((a, b) => b.days - a.days || (a.itemId < b.itemId ? -1 : 1)),
+      days: days.slice(0, DAYS_SHOWN),
+    }
   }
 }
 

@@ -44,6 +44,7 @@ export class Drawer {
     const item = this.#house.stock.one(itemId, today)
     if (!item) return fail('unknown-item', { value: itemId })
     if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
+    if (item.setAside === 'keepsake') return fail('is-keepsake', { name: itemMark(item) })
     const zone = this.zones().find((each) => each.id === zoneId)
     if (!zone) return fail('unknown-zone', { value: zoneId })
     if (item.placement?.zoneId === zoneId)
@@ -79,7 +80,9 @@ export class Drawer {
     const there = new Map<string, number>()
     for (const item of present)
       if (item.placement !== null) there.set(item.wornAsId, (there.get(item.wornAsId) ?? 0) + 1)
-    const out = present.filter((item) => item.placement === null && !item.packageStates.includes(TOO_TALL))
+    const out = present.filter(
+      (item) => item.placement === null && item.setAside === null && !item.packageStates.includes(TOO_TALL),
+    )
     const picks = proposeDrawer(
       out.map((item) => ({
         itemId: item.id,

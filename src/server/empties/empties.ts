@@ -2,7 +2,8 @@ import type { z } from 'zod'
 import { fail, ok, type Failure, type Outcome } from '../failing.js'
 import { itemMark } from '#core/words/told'
 import { daysBetween, type Day } from '#core/calendar/day'
-import type { EmptiesAnswer, FinishItem } from '#contract/ending'
+import { median } from '#core/forecast/median'
+import type { EmptiesAnswer, FinishItem, PutReview } from '#contract/ending'
 import type { Done } from '../db/journal.js'
 import type { House } from '../house.js'
 import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
@@ -20,33 +21,74 @@ export class Empties {
 
   all(): EmptiesAnswer {
     const today = this.#house.today()
-    const reviews = this.#queries.finished.all()
+    const rows = this.#queries.finished.all()
+    const replacements = rows.flatMap((row) => row.replaced_by_item_id ?? [])
     const items = new Map(
       this.#house.stock
-        .facts(
-          reviews.map((row) => row.item_id),
-          today,
-        )
+        .facts([...rows.map((row) => row.item_id), ...replacements], today)
         .map((item) => [item.id, item]),
     )
+    const photos = new Map(this.#queries.photos.all().map((row) => [row.item_id, row]))
+    const own = rows.flatMap((row) => {
+      const item = items.get(row.item_id)
+      return item ? [{ row, item, days: daysInUse(item, row.day), cost: costPerUse(item) }] : []
+    })
+    const usual = usualByCategory(own)
     return {
       today,
       currency: this.#house.settings().currency,
-      empties: reviews.flatMap((row) => {
-        const item = items.get(row.item_id)
-        if (!item) return []
-        return [
-          {
-            item: summaryOf(item),
-            day: row.day,
-            wouldBuyAgain: row.would_buy_again,
-            words: row.words,
-            packageGoes: row.package_goes,
-            daysInUse: daysInUse(item, row.day),
-          },
-        ]
+      empties: own.map(({ row, item, days, cost }) => {
+        const other = row.replaced_by_item_id === null ? undefined : items.get(row.replaced_by_item_id)
+        const photo = photos.get(item.id)
+        return {
+          item: summaryOf(item),
+          day: row.day,
+          reviewId: row.review_id,
+          version: row.version,
+          wouldBuyAgain: row.would_buy_again,
+          words: row.words,
+          packageGoes: row.package_goes,
+          endedBy: row.ended_by,
+          remained: row.remained,
+          did: row.did,
+          forWhom: row.for_whom,
+          dislikes: row.dislikes,
+          againWhy: row.again_why,
+          replacedBy: row.replaced_by,
+          replacement: other ? { itemId: other.id, mark: itemMark(other) } : null,
+          photo: photo ? { id: photo.id, words: photo.words } : null,
+          costPerUse: cost,
+          against: usual.get(item.categoryId) ?? null,
+          daysInUse: days,
+        }
       }),
     }
+  }
+
+  /** What she thought of an empty, written or changed later. */
+  putReview(itemId: string, body: z.output<typeof PutReview>): Outcome<Done<{ id: string }>> {
+    const item = this.#house.stock.one(itemId, this.#house.today())
+    if (!item) return fail('unknown-item', { value: itemId })
+    if (item.lifecycle !== 'finished' || item.endedOn === null) return fail('not-finished', { name: itemMark(item) })
+    const there = this.#queries.reviewOf.get(itemId)
+    const words = `Reviewed ${itemMark(item)}`
+    const wrong = this.#wrongReplacement(body)
+    if (wrong) return wrong
+    if (there) {
+      if (there.version !== body.version)
+        return fail('stale', { current: JSON.stringify(this.all().empties.find((each) => each.item.id === itemId)) })
+      this.#queries.editReview.run({ ...reviewBindings(body), id: there.id })
+      return ok({ words, answer: { id: there.id } })
+    }
+    if ((this.#queries.reviewTaken.get(body.reviewId)?.n ?? 0) > 0) return fail('id-taken', { value: body.reviewId })
+    const { productId, endedOn: day } = item
+    this.#queries.review.run({ ...reviewBindings(body), id: body.reviewId, productId, itemId, day })
+    return ok({ words, answer: { id: body.reviewId } })
+  }
+
+  #wrongReplacement({ replacedById }: ReviewFields): { readonly ok: false; readonly failure: Failure } | null {
+    if (replacedById === null || this.#house.stock.one(replacedById, this.#house.today()) !== null) return null
+    return fail('unknown-item', { value: replacedById })
   }
 
   /**
@@ -62,17 +104,12 @@ export class Empties {
     if (item.lastWorn !== null && body.day < item.lastWorn)
       return fail('finished-before-last-wear', { value: body.day, day: item.lastWorn })
     if ((this.#queries.reviewTaken.get(body.reviewId)?.n ?? 0) > 0) return fail('id-taken', { value: body.reviewId })
+    const wrong = this.#wrongReplacement(body)
+    if (wrong) return wrong
     const ended = this.#end(item, body.day)
     if (ended) return ended
-    this.#queries.review.run({
-      id: body.reviewId,
-      productId: item.productId,
-      itemId,
-      day: body.day,
-      wouldBuyAgain: body.wouldBuyAgain,
-      words: body.words,
-      packageGoes: body.packageGoes,
-    })
+    const { reviewId: id, day } = body
+    this.#queries.review.run({ ...reviewBindings(body), id, productId: item.productId, itemId, day })
     if (body.empty) {
       const { changeId, day, empty } = body
       const weighed = this.#house.measuring.addWeight(itemId, { changeId, day, ...empty })
@@ -122,6 +159,58 @@ export class Empties {
     this.#queries.offShortList.run(item.id)
     return null
   }
+}
+
+type ReviewFields = Omit<z.output<typeof PutReview>, 'changeId' | 'reviewId' | 'version'>
+
+function reviewBindings(body: ReviewFields): Record<string, string | number | null> {
+  return {
+    wouldBuyAgain: body.wouldBuyAgain,
+    words: body.words,
+    packageGoes: body.packageGoes,
+    endedBy: body.endedBy,
+    remained: body.remained,
+    did: body.did,
+    forWhom: body.forWhom,
+    dislikes: body.dislikes,
+    againWhy: body.againWhy,
+    replacedBy: body.replacedBy,
+    replacedById: body.replacedById,
+  }
+}
+
+/** What was paid for each use: what remained in it was paid for as well. */
+function costPerUse(item: ItemFacts): number | null {
+  return item.priceMinor === null || item.uses === 0 ? null : item.priceMinor / item.uses
+}
+
+/** Fewer finished ones tell no middle. */
+const LEAST_FINISHED = 3
+
+/** Her own middle of each category: days in use and cost a use. */
+function usualByCategory(
+  own: readonly {
+    readonly item: ItemFacts
+    readonly days: ReturnType<typeof daysInUse>
+    readonly cost: number | null
+  }[],
+): Map<string, { days: number; cost: number | null; of: number }> {
+  const groups = new Map<string, { days: number[]; costs: number[] }>()
+  for (const { item, days, cost } of own) {
+    if (item.endedRoughly || days === null) continue
+    const group = groups.get(item.categoryId) ?? { days: [], costs: [] }
+    group.days.push((days.least + days.most) / 2)
+    if (cost !== null) group.costs.push(cost)
+    groups.set(item.categoryId, group)
+  }
+  return new Map(
+    [...groups]
+      .filter(([, { days }]) => days.length >= LEAST_FINISHED)
+      .map(([id, { days, costs }]) => [
+        id,
+        { days: median(days), cost: costs.length < LEAST_FINISHED ? null : median(costs), of: days.length },
+      ]),
+  )
 }
 
 /** Days from opening to the end; both ends where the opening is a range. Null when nothing bounds it. */

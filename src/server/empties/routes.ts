@@ -1,6 +1,6 @@
 import { Router } from 'express'
 import { ok } from '../failing.js'
-import { FinishItem, FinishPart } from '#contract/ending'
+import { FinishItem, FinishPart, PutReview } from '#contract/ending'
 import type { House } from '../house.js'
 import { command, read } from '../http/routes.js'
 
@@ -13,6 +13,9 @@ export function emptiesRoutes(house: House): Router {
   )
   command(house, routes, 'post', '/parts/:id/finish', FinishPart, 'finish-part', (body, { id = '' }) =>
     empties.finishPart(id, body.day),
+  )
+  command(house, routes, 'put', '/items/:id/review', PutReview, 'put-review', (body, { id = '' }) =>
+    empties.putReview(id, body),
   )
   return routes
 }

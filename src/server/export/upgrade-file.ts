@@ -11,6 +11,7 @@ const STEPS: Readonly<Record<number, (tables: Tables) => Tables>> = {
   3: fromThird,
   4: fromFourth,
   5: fromFifth,
+  6: fromSixth,
 }
 
 /**
@@ -101,6 +102,38 @@ function fromFifth(tables: Tables): Tables {
     wear_less: [],
     item: rowsOf(tables, 'item').map((row) => ({ ...row, role: null })),
     setting: rowsOf(tables, 'setting').map((row) => ({ ...row, value: withDefaults(row['value']) })),
+  }
+}
+
+/** The sixth version knew no feelings, nothing set aside, no targets, wishes, rules or lessons, and less of verdicts and reviews. */
+function fromSixth(tables: Tables): Tables {
+  const none = ['feeling', 'set_aside', 'stash_pick', 'stash_pick_item', 'target', 'wish']
+  const noneEither = ['buying_rule', 'buying_exception', 'lesson']
+  const more = (name: string, of: (row: Row) => Row): Row[] =>
+    rowsOf(tables, name).map((row) => ({ ...row, ...of(row) }))
+  return {
+    ...tables,
+    ...Object.fromEntries([...none, ...noneEither].map((name) => [name, []])),
+    trial: more('trial', () => ({ set_id: null, otherwise: null })),
+    verdict: more('verdict', (row) => ({
+      why: null,
+      to_whom: '',
+      handed_on: row['verdict'] === 'let go' ? row['day'] : null,
+      regret_on: null,
+      regret_words: '',
+    })),
+    review: more('review', () => ({
+      ended_by: null,
+      remained: null,
+      did: '',
+      for_whom: '',
+      dislikes: '',
+      again_why: '',
+      replaced_by: '',
+      replaced_by_item_id: null,
+    })),
+    pair: more('pair', () => ({ target_colour: null })),
+    setting: more('setting', (row) => ({ value: withDefaults(row['value']) })),
   }
 }
 

@@ -41,17 +41,54 @@ export class Supplying {
     }
   }
 
+  /** What is kept to look at is no supply. */
   all(): SupplyAnswer {
     const today = this.#house.today()
-    const items = this.#house.stock.facts(this.#house.stock.presentIds(), today)
+    const items = this.#house.stock
+      .facts(this.#house.stock.presentIds(), today)
+      .filter((item) => item.setAside !== 'keepsake')
     const paces = this.#paces(today)
-    const groups = new Map<string, ItemFacts[]>()
-    for (const item of items) groups.set(item.wornAsId, [...(groups.get(item.wornAsId) ?? []), item])
     return {
       today,
       currency: this.#house.settings().currency,
-      categories: [...groups].map(([id, own]) => this.#category(id, own, paces && (paces.get(id) ?? 0), today)),
+      categories: [...byKind(items)].map(([id, own]) => this.#category(id, own, paces && (paces.get(id) ?? 0), today)),
     }
+  }
+
+  /** What of these will spoil before its turn, with how many there are of its kind; nothing where no pace is known. */
+  spoiling(
+    items: readonly ItemFacts[],
+    today: Day,
+  ): Map<string, { readonly lastGood: Day | null; readonly ofCategory: number }> {
+    const paces = this.#paces(today)
+    const found = new Map<string, { lastGood: Day | null; ofCategory: number }>()
+    if (paces === null) return found
+    for (const [kind, own] of byKind(items)) {
+      const byId = new Map(own.map((item) => [item.id, item]))
+      for (const id of supplyOf(this.stockOf(own, today), paces.get(kind) ?? 0).spoiling)
+        found.set(id, { lastGood: byId.get(id)?.shelfLife.actOn ?? null, ofCategory: own.length })
+    }
+    return found
+  }
+
+  /** Uses a year in a category; null while the log is too young. */
+  paceOf(categoryId: string, today: Day): number | null {
+    const paces = this.#paces(today)
+    return paces && (paces.get(categoryId) ?? 0)
+  }
+
+  /** These things as they are used up. */
+  stockOf(items: readonly ItemFacts[], today: Day): InStock[] {
+    return items.map((item): InStock => {
+      const { usesLeft } = this.#house.forecasts.of(item).forecast.content
+      const at = (p: number): number => usesLeft[Math.floor(p * usesLeft.length)] ?? 0
+      return {
+        id: item.id,
+        uses: { low: at(0.1), middle: at(0.5), high: at(0.9) },
+        goodFor: item.shelfLife.actOn === null ? null : daysBetween(today, item.shelfLife.actOn),
+        price: item.priceMinor,
+      }
+    })
   }
 
   /** Uses a year by category; null while the log is too young. One of under a year counts for as long as it is. */
@@ -65,16 +102,7 @@ export class Supplying {
 
   #category(categoryId: string, items: readonly ItemFacts[], perYear: number | null, today: Day): SupplyView {
     const byId = new Map(items.map((item) => [item.id, item]))
-    const stock = items.map((item): InStock => {
-      const { usesLeft } = this.#house.forecasts.of(item).forecast.content
-      const at = (p: number): number => usesLeft[Math.floor(p * usesLeft.length)] ?? 0
-      return {
-        id: item.id,
-        uses: { low: at(0.1), middle: at(0.5), high: at(0.9) },
-        goodFor: item.shelfLife.actOn === null ? null : daysBetween(today, item.shelfLife.actOn),
-        price: item.priceMinor,
-      }
-    })
+    const stock = this.stockOf(items, today)
     const category = items[0]?.wornAs ?? ''
     const found = supplyOf(stock, perYear ?? 0)
     const uses = Math.round(found.uses)
@@ -99,6 +127,17 @@ export class Supplying {
       keeping: supplyOfFewer(stock, perYear, found),
     }
   }
+}
+
+/** By what they are worn as. */
+function byKind(items: readonly ItemFacts[]): Map<string, ItemFacts[]> {
+  const groups = new Map<string, ItemFacts[]>()
+  for (const item of items) {
+    const own = groups.get(item.wornAsId)
+    if (own) own.push(item)
+    else groups.set(item.wornAsId, [item])
+  }
+  return groups
 }
 
 function needOf(need: Span | null, today: Day): SupplyView['need'] {

@@ -40,6 +40,35 @@ const WORDS = {
   'unknown-project': () => missing('project'),
   'unknown-stay': () => missing('project item'),
   'unknown-trial': () => missing('trial'),
+  'unknown-verdict': () => missing('verdict'),
+  'unknown-target': () => missing('target'),
+  'unknown-wish': () => missing('wish'),
+  'unknown-rule': () => missing('rule'),
+  'unknown-lesson': () => missing('lesson'),
+  'unknown-pick': () => missing('pick from the stash'),
+  'is-keepsake': ({ name }) =>
+    refused(`${name} is a keepsake, kept to look at. Take it back into use first, on its page.`, 'itemId'),
+  'keepsake-in-use': ({ name, what }) =>
+    refused(`${name} is ${what}. Take it out of there first; then it can be a keepsake.`, 'kind'),
+  'for-day-past': () => refused('That day has been. Choose one that comes, or none.', 'forDay'),
+  'not-let-go': () => refused('It was not let go, so there is nothing to hand over or to regret.'),
+  'handed-before-let-go': ({ day }) =>
+    refused(`It was let go on ${dayMark(day)}; it cannot have been handed over before.`, 'day'),
+  'pick-running': () =>
+    conflict('One at a time.', 'Some things of your stash are in reach already. End that first, then choose anew.'),
+  'pick-over': () => refused('That one has ended before; load the page again.'),
+  'pick-ends-in-past': () => refused('Choose a day that comes: a week or a month is usual.', 'to'),
+  'target-above-stock': ({ value, count }) =>
+    refused(
+      `You have ${counted(Number(count), 'thing')} of that kind, and ${value} would be more, not fewer. Choose a number up to ${count}.`,
+      'items',
+    ),
+  'target-in-past': () => refused('That day has been. Choose one that comes.', 'by'),
+  'wish-ended': () => refused('That wish has ended before; load the page again.'),
+  'rule-reversed': () => refused('The last day must not be before the first.', 'to'),
+  'exception-twice': () => refused('A category can be excepted once; set its number instead.', 'exceptions'),
+  'lesson-known': () => conflict('That lesson is kept already.', 'It stands among your lessons; load the page again.'),
+  'not-finished': ({ name }) => refused(`${name} is not finished; a review belongs to an empty.`),
   'unknown-change': () => missing('change'),
   'no-such-place': () => ({
     status: 404,

@@ -147,11 +147,17 @@ export class Laying {
       destination,
       until: null,
       usedAs: null,
+      why: null,
+      toWhom: '',
+      into: null,
+      again: null,
     })
   }
 
   #present(): ItemFacts[] {
-    return this.#house.stock.facts(this.#house.stock.presentIds(), this.#house.today())
+    return this.#house.stock
+      .facts(this.#house.stock.presentIds(), this.#house.today())
+      .filter((item) => item.setAside !== 'keepsake')
   }
 
   /** What is over first; then the drawer, then what asks to come back, is on the short list or suits the season; in the order of a face. */

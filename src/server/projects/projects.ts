@@ -97,6 +97,7 @@ export class Projects {
     const item = this.#house.stock.one(body.itemId, today)
     if (!item) return fail('unknown-item', { value: body.itemId })
     if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
+    if (item.setAside === 'keepsake') return fail('is-keepsake', { name: itemMark(item) })
     if (body.day > today) return fail('day-in-future', { value: body.day })
     if (this.#queries.stay.get(body.stayId)) return fail('id-taken', { value: body.stayId })
     const part = item.parts.find((each) => each.id === body.partId)

@@ -35,6 +35,7 @@ export class RollInList {
         item.id !== replacing &&
         !inside.has(item.id) &&
         item.lifecycle === 'open' &&
+        item.setAside !== 'keepsake' &&
         !(isSpoiled(item.shelfLife) && (item.eye || item.lip)) &&
         allowed(item),
     )

@@ -7,7 +7,7 @@ export function shelfLifeRoutes(house: House): Router {
   /** Of everything that is there, when it will be gone against its last good day. */
   routes.get('/shelf-life', (_request, response) => {
     const today = house.today()
-    const items = house.stock.facts(house.stock.presentIds(), today)
+    const items = house.stock.facts(house.stock.presentIds(), today).filter((item) => item.setAside !== 'keepsake')
     // Thousands of races are not written anew for every reader: each is kept as JSON.
     const usual = usualPrices(items)
     const races = items.map((item) => house.forecastViews.raceJson(item, usual.get(item.wornAsId) ?? null))

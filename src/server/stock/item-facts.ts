@@ -1,5 +1,6 @@
 import type { Day } from '#core/calendar/day'
 import type { DayRange } from '#core/calendar/when'
+import type { SetAside } from '#core/decide/set-aside'
 import type { Form } from '#core/item/form'
 import type { ModelType } from '#core/item/model-type'
 import { lifecycleOf, openingOf, type Ending, type Lifecycle, type Opened, type Opening } from '#core/item/opening'
@@ -105,6 +106,10 @@ export interface ItemFacts {
   readonly restingUntil: Day | null
   readonly goal: GoalView | null
   readonly onTrial: boolean
+  /** Kept to look at, or for occasions. */
+  readonly setAside: SetAside | null
+  readonly asideFor: Day | null
+  readonly asideWords: string
 }
 
 /** What stands beside the row of an item. */
@@ -234,6 +239,9 @@ export function factsOf(row: ItemRow, beside: BesideRow): ItemFacts {
     restingUntil: row.location_until,
     goal: beside.goal,
     onTrial: row.on_trial > 0,
+    setAside: row.aside_kind,
+    asideFor: row.aside_for,
+    asideWords: row.aside_words ?? '',
   }
 }
 
@@ -292,6 +300,7 @@ export function listedOf(facts: ItemFacts): ListedItem {
     restingUntil: facts.restingUntil,
     goal: facts.goal,
     onTrial: facts.onTrial,
+    setAside: facts.setAside,
     opening: { kind: opening.kind, within: opening.within, notAfter: opening.notAfter },
     reading: reading && glance(reading),
     estimate: facts.estimate,

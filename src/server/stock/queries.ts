@@ -29,9 +29,11 @@ export function stockQueries(db: Db) {
              i.sun_protection, i.sign_day, i.sign_words, i.uses_before, i.liking, i.notes, i.structure, i.used_as, i.format,
              i.undertone, i.depth, i.seasons, i.availability, i.spf, i.package_states, i.brushes, i.kit, i.location_until,
              json_array_length(i.kept_text) AS kept_words,
-             (SELECT count(*) FROM trial t WHERE t.item_id = i.id AND t.closed_on IS NULL) AS on_trial
+             (SELECT count(*) FROM trial t WHERE t.item_id = i.id AND t.closed_on IS NULL) AS on_trial,
+             a.kind AS aside_kind, a.for_day AS aside_for, a.words AS aside_words
         FROM json_each(?) j
         JOIN item i ON i.id = j.value
+        LEFT JOIN set_aside a ON a.item_id = i.id
         JOIN product p ON p.id = i.product_id
         JOIN category c ON c.id = i.category_id
         JOIN category w ON w.id = coalesce(i.used_as, i.category_id)

@@ -3,6 +3,7 @@ import type { Form, PanStage } from '#core/item/form'
 import type { ModelType } from '#core/item/model-type'
 import type { Nameable } from '#core/item/naming'
 import type { LevelWord, ReadingKind } from '#core/measure/reading'
+import type { SetAside } from '#core/decide/set-aside'
 import type { GoalKind } from '#core/goal/progress'
 import type { Availability, Depth, Format, Location, Structure, Undertone } from '#core/item/traits'
 import type { Finish, Source } from '#core/item/traits'
@@ -72,6 +73,9 @@ export interface ItemRow {
   location_until: Day | null
   kept_words: number
   on_trial: number
+  aside_kind: SetAside | null
+  aside_for: Day | null
+  aside_words: string | null
 }
 
 export interface WearSpanRow {

@@ -64,6 +64,7 @@ export function todayQueries(db: Db) {
     dropPart: sql<[{ wearId: string; partId: string }]>(
       'DELETE FROM wear_part WHERE wear_id = @wearId AND part_id = @partId',
     ),
+    dropFeelings: sql<[string]>('DELETE FROM feeling WHERE wear_id = ?'),
     dropParts: sql<[string]>('DELETE FROM wear_part WHERE wear_id = ?'),
     setUsedAs: sql<[{ id: string; usedAs: string }]>('UPDATE wear SET used_as = @usedAs WHERE id = @id'),
     cameBy: sql<[{ id: string; day: Day }]>(`

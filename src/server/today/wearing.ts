@@ -245,6 +245,7 @@ export class Wearing {
     const there = this.#queries.wear.get({ itemId, day })
     if (!there) return
     this.#queries.dropParts.run(there.id)
+    this.#queries.dropFeelings.run(there.id)
     this.#queries.dropWear.run(there.id)
   }
 }

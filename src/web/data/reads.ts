@@ -1,6 +1,18 @@
 import { useQuery, useQueryCache, type EntryKey } from '@pinia/colada'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import type { CheckInAnswer, CheckInsAnswer } from '#contract/check-in'
+import type { BuyingAnswer, BuyingCheckAnswer, LessonsAnswer } from '#contract/buying'
+import type {
+  AsideAnswer,
+  CompareAnswer,
+  DoubtsAnswer,
+  FeelingsAnswer,
+  LettingGoAnswer,
+  StashAnswer,
+  TargetsAnswer,
+  TogetherAnswer,
+} from '#contract/deciding'
+import type { Leaning } from '#core/decide/doubts'
 import type { DecideAnswer, EmptiesAnswer } from '#contract/ending'
 import type { CategoryView, CollectionAnswer, ItemAnswer, ListedItem, ShelfLifeAnswer, ZoneView } from '#contract/item'
 import type { LookBackAnswer, SetUpAnswer, SupplyAnswer } from '#contract/forecast'
@@ -69,6 +81,37 @@ export const useSupply = () => useRead<SupplyAnswer>(['supply'], '/supply')
 export const useLookBack = () => useRead<LookBackAnswer>(['look-back'], '/look-back')
 export const useSetUp = (path: MaybeRefOrGetter<string | null>) =>
   useRead<SetUpAnswer>(() => ['set-up', toValue(path) ?? ''], path)
+export const useDoubts = (leaning: MaybeRefOrGetter<Leaning | null>) =>
+  useRead<DoubtsAnswer>(
+    () => ['doubts', toValue(leaning) ?? ''],
+    () => (toValue(leaning) === null ? '/doubts' : `/doubts?leaning=${toValue(leaning)}`),
+  )
+export const useCompare = (ids: MaybeRefOrGetter<readonly string[]>) =>
+  useRead<CompareAnswer>(
+    () => ['compare', ...toValue(ids)],
+    () => (toValue(ids).length < 2 ? null : `/compare?items=${toValue(ids).join(',')}`),
+  )
+export const useFeelings = (day: MaybeRefOrGetter<Day>) =>
+  useRead<FeelingsAnswer>(
+    () => ['feelings', toValue(day)],
+    () => `/feelings?day=${toValue(day)}`,
+  )
+export const useTogether = (id: MaybeRefOrGetter<string>) =>
+  useRead<TogetherAnswer>(
+    () => ['together', toValue(id)],
+    () => `/items/${toValue(id)}/together`,
+  )
+export const useAside = () => useRead<AsideAnswer>(['aside'], '/aside')
+export const useStash = () => useRead<StashAnswer>(['stash'], '/stash')
+export const useLettingGo = () => useRead<LettingGoAnswer>(['letting-go'], '/letting-go')
+export const useTargets = () => useRead<TargetsAnswer>(['targets'], '/targets')
+export const useBuying = () => useRead<BuyingAnswer>(['buying'], '/buying')
+export const useBuyingCheck = (query: MaybeRefOrGetter<string | null>) =>
+  useRead<BuyingCheckAnswer>(
+    () => ['buying-check', toValue(query) ?? ''],
+    () => (toValue(query) === null ? null : `/buying/check?${toValue(query)}`),
+  )
+export const useLessons = () => useRead<LessonsAnswer>(['lessons'], '/lessons')
 export const useDecide = () => useRead<DecideAnswer>(['decide'], '/decide')
 export const useCheckIns = () => useRead<CheckInsAnswer>(['check-ins'], '/check-ins')
 export const useCheckIn = (id: MaybeRefOrGetter<string>) =>

@@ -1,21 +1,38 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { ListedItem } from '#contract/item'
-import { dateWords } from '#web/data/locale'
-import { useDecide } from '#web/data/reads'
+import type { TrialView } from '#contract/ending'
+import { counted } from '#core/words/counted'
+import { useDecide, useDoubts } from '#web/data/reads'
 import { useItemActs } from '#web/ui/acts/item-acts'
-import ItemActsMenu from '#web/ui/acts/ItemActsMenu.vue'
-import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import ItemPicker from '#web/ui/ItemPicker.vue'
-import PlaceHead from '#web/ui/PlaceHead.vue'
-import { callIt, kindAndMaker, shortName } from '#web/ui/words/item-words'
-import { spanWords } from '#web/ui/words/when-words'
+import DecideHead from './DecideHead.vue'
+import DoubtList from './DoubtList.vue'
 import EmptyDecide from './EmptyDecide.vue'
 import TrialCard from './TrialCard.vue'
+import TrialsDialog from './TrialsDialog.vue'
+import VerdictList from './VerdictList.vue'
 
 const acts = useItemActs()
 const { answer } = useDecide()
+const doubts = useDoubts(null)
 const picking = ref(false)
+const together = ref<readonly ListedItem[]>([])
+const nothing = computed(
+  () =>
+    answer.value?.trials.length === 0 &&
+    answer.value.verdicts.length === 0 &&
+    doubts.answer.value?.inDoubt.length === 0,
+)
+/** Those held in one face stand together. */
+const faces = computed(() => {
+  const found = new Map<string, TrialView[]>()
+  for (const trial of answer.value?.trials ?? []) {
+    const key = trial.setId ?? trial.id
+    found.set(key, [...(found.get(key) ?? []), trial])
+  }
+  return [...found].map(([key, trials]) => ({ key, trials }))
+})
 
 function start(item: ListedItem): void {
   picking.value = false
@@ -24,70 +41,29 @@ function start(item: ListedItem): void {
 </script>
 
 <template>
-  <PlaceHead
-    title="Decide"
-    question="Does it stay?"
-    :primary="{ words: 'Put something on trial', act: () => (picking = true) }"
-  />
+  <DecideHead :primary="{ words: 'Put something on trial', act: () => (picking = true) }" />
   <template v-if="answer">
-    <EmptyDecide
-      v-if="answer.trials.length === 0 && answer.verdicts.length === 0 && answer.doubtful.length === 0"
-      @start="picking = true"
-    />
-    <section v-if="answer.trials.length > 0" aria-label="On trial">
+    <EmptyDecide v-if="nothing" @start="picking = true" />
+    <section v-if="faces.length > 0" aria-label="On trial">
       <h2>On trial</h2>
-      <div class="trials">
-        <TrialCard
-          v-for="trial in answer.trials"
-          :key="trial.id"
-          :trial="trial"
-          :today="answer.today"
-          @decide="acts.begin('decide', trial.item, { trialId: trial.id })"
-        />
-      </div>
-    </section>
-    <section v-if="answer.doubtful.length > 0" class="part" aria-label="Unworn the longest">
-      <h2>Unworn the longest</h2>
-      <p class="quiet">
-        Open, in no project, not worn for half a year or more, or held up and put back again and again. A fact, not a
-        verdict.
-      </p>
-      <div class="doubtful">
-        <div v-for="row in answer.doubtful" :key="row.item.id" class="sheet doubt">
-          <ItemGauge :item="row.item" size="small" />
-          <span class="words">
-            <RouterLink :to="`/items/${row.item.id}`">{{ shortName(row.item) }}</RouterLink>
-            <span class="quiet"
-              >{{ kindAndMaker(row.item) }},
-              {{ row.daysUnworn === null ? 'never worn in the log' : `unworn ${spanWords(row.daysUnworn)}`
-              }}{{ row.putBack > 0 ? `, held up and put back ${row.putBack} times since` : '' }}</span
-            >
-          </span>
-          <v-btn
-            variant="outlined"
-            color="primary"
-            :aria-label="`Put ${callIt(row.item)} on trial`"
-            @click="acts.begin('trial', row.item)"
-            >Trial</v-btn
-          >
-          <ItemActsMenu :item="row.item" :without="['trial']" />
+      <div v-for="face in faces" :key="face.key" class="face" :class="{ several: face.trials.length > 1 }">
+        <p v-if="face.trials.length > 1" class="quiet">
+          {{ counted(face.trials.length, 'thing') }} in one face, each with its own verdict
+        </p>
+        <div class="trials">
+          <TrialCard
+            v-for="trial in face.trials"
+            :key="trial.id"
+            :trial="trial"
+            :today="answer.today"
+            @decide="acts.begin('decide', trial.item, { trialId: trial.id })"
+          />
         </div>
       </div>
     </section>
-    <section v-if="answer.verdicts.length > 0" class="part last" aria-label="Decided">
-      <h2>Decided</h2>
-      <ul class="decided">
-        <li v-for="row in answer.verdicts" :key="row.id">
-          <span class="quiet figures">{{ dateWords(row.day) }}</span>
-          <span>
-            <RouterLink :to="`/items/${row.item.id}`">{{ callIt(row.item) }}</RouterLink>:
-            <strong>{{ row.verdict }}</strong><template v-if="row.destination">, {{ row.destination }}</template
-            ><template v-if="row.until"> ({{ dateWords(row.until) }})</template
-            ><template v-if="row.reason">. {{ row.reason }}</template>
-          </span>
-        </li>
-      </ul>
-    </section>
+    <DoubtList @trial="together = $event" />
+    <VerdictList :verdicts="answer.verdicts" :in-all="answer.verdictsInAll" />
+    <TrialsDialog v-if="together.length > 0" :items="together" :today="answer.today" @close="together = []" />
     <ItemPicker
       v-if="picking"
       v-model="picking"
@@ -100,61 +76,24 @@ function start(item: ListedItem): void {
 </template>
 
 <style scoped>
-.trials {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(330px, 1fr));
-  gap: 12px;
+.face {
   margin-top: 8px;
 }
 
-.part {
-  margin-top: 24px;
+.face.several {
+  padding: 8px 10px 10px;
+  border: 1px dashed var(--line);
+  border-radius: 10px;
 }
 
-.part p {
-  margin: 0 0 8px;
+.face p {
+  margin: 0 0 6px;
   font-size: 13.5px;
 }
 
-.last {
-  padding-bottom: 20px;
-}
-
-.doubtful {
+.trials {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
-  gap: 8px;
-}
-
-.doubt {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  padding: 6px 12px;
-}
-
-.words {
-  flex: 1;
-  display: grid;
-  font-size: 13px;
-}
-
-.words a {
-  font-size: 14.5px;
-  font-weight: 650;
-  color: var(--ink);
-}
-
-.decided {
-  list-style: none;
-  padding: 0;
-  display: grid;
-  gap: 6px;
-}
-
-.decided li {
-  display: grid;
-  grid-template-columns: 110px 1fr;
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 420px), 1fr));
   gap: 12px;
 }
 </style>

@@ -1,34 +1,30 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { Day } from '#core/calendar/day'
+import type { Aspect, Felt } from '#core/decide/feelings'
 import { counted } from '#core/words/counted'
 import type { TrialView } from '#contract/ending'
+import { useChanges } from '#web/data/changes'
+import { newId } from '#web/data/client'
+import { dateWords } from '#web/data/locale'
+import FeltTaps from '#web/ui/FeltTaps.vue'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
-import { kindAndMaker, shortName, usesWords } from '#web/ui/words/item-words'
-import { goodTo } from '#web/ui/words/shelf-life-words'
-import { fromNow, shortDay } from '#web/ui/words/when-words'
+import { kindAndMaker, shortName } from '#web/ui/words/item-words'
+import { shortDay } from '#web/ui/words/when-words'
+import { trialSentences, standingWords } from './trial-words'
 
-/** A running trial with its evidence in sentences: facts, none of them a verdict. */
+/** A running trial with its evidence in sentences, and how each wear felt: facts, none of them a verdict. */
 const props = defineProps<{ trial: TrialView; today: Day }>()
 defineEmits<{ decide: [] }>()
+const changes = useChanges()
+const FIRST = 2
+const all = ref(false)
+const days = computed(() => (all.value ? props.trial.days : props.trial.days.slice(0, FIRST)))
 
-const standing = computed(() => {
-  const { standing: state, wearsLeft, dueOn } = props.trial
-  if (state === 'worn enough') return 'Worn as often as you wanted. Decide when you like.'
-  if (state === 'time is up')
-    return `The day has come, with ${counted(wearsLeft, 'wear')} to go. Decide, or give it longer.`
-  return `${counted(wearsLeft, 'wear')} to go, until ${shortDay(dueOn, props.today)} (${fromNow(dueOn, props.today)}).`
-})
-const evidence = computed(() => {
-  const { item, wears, chances, companions, wearsWanted } = props.trial
-  return [
-    `Worn ${wears} of ${wearsWanted} times since it went on trial.`,
-    chances > 0 ? `Within reach on ${chances} wear days meanwhile.` : '',
-    companions.length > 0 ? `Worn with ${companions.map((each) => each.words).join(', ')}.` : '',
-    `${usesWords(item.uses)} in its whole life.`,
-    `Shelf life: ${goodTo(item, props.today)}.`,
-  ].filter(Boolean)
-})
+function feel(day: Day, aspect: Aspect, felt: Felt | null): void {
+  const body = { changeId: newId(), itemId: props.trial.item.id, day, felt: [{ aspect, felt }], words: null }
+  void changes.run('POST', '/feelings', body)
+}
 </script>
 
 <template>
@@ -39,11 +35,49 @@ const evidence = computed(() => {
         <RouterLink :to="`/items/${trial.item.id}`">{{ shortName(trial.item) }}</RouterLink>
         <span class="quiet">{{ kindAndMaker(trial.item) }}</span>
       </h3>
+      <p v-if="trial.otherwise" class="quiet">Once more, with another {{ trial.otherwise }}.</p>
       <p v-if="trial.question" class="question">“{{ trial.question }}”</p>
-      <p class="standing figures">{{ standing }}</p>
+      <p class="standing figures">{{ standingWords(trial, today) }}</p>
       <ul class="figures">
-        <li v-for="sentence in evidence" :key="sentence">{{ sentence }}</li>
+        <li v-for="sentence in trialSentences(trial, today)" :key="sentence">{{ sentence }}</li>
       </ul>
+      <div v-if="trial.photos.length > 0" class="photos">
+        <img
+          v-for="photo in trial.photos"
+          :key="photo.id"
+          :src="`/api/photos/${photo.id}`"
+          :alt="`${shortName(trial.item)} on ${dateWords(photo.day)}`"
+          loading="lazy"
+        />
+      </div>
+      <ol v-if="trial.days.length > 0" class="days">
+        <li v-for="wear in days" :key="wear.day">
+          <p>
+            <strong>{{ shortDay(wear.day, today) }}</strong><span v-if="wear.words"> “{{ wear.words }}”</span>
+          </p>
+          <p v-if="wear.under.length + wear.over.length > 0" class="quiet">
+            {{ wear.under.length > 0 ? `over ${wear.under.join(', ')}` : ''
+            }}{{ wear.under.length > 0 && wear.over.length > 0 ? '; ' : ''
+            }}{{ wear.over.length > 0 ? `with ${wear.over.join(', ')}` : '' }}
+          </p>
+          <FeltTaps
+            :felt="wear.felt"
+            :of="`${shortName(trial.item)} on ${shortDay(wear.day, today)}`"
+            @feel="(aspect, felt) => feel(wear.day, aspect, felt)"
+          />
+        </li>
+      </ol>
+      <button v-if="trial.days.length > days.length" type="button" class="more" @click="all = true">
+        {{ counted(trial.days.length - days.length, 'earlier wear') }}
+      </button>
+      <p v-if="trial.before.length > 0" class="quiet before">
+        Before:
+        {{
+          trial.before
+            .map((each) => `${each.verdict} (${dateWords(each.day)})${each.reason ? `, “${each.reason}”` : ''}`)
+            .join('; ')
+        }}. Changing one’s mind is normal.
+      </p>
       <v-btn
         :color="trial.decisionDue ? 'primary' : undefined"
         :variant="trial.decisionDue ? 'flat' : 'outlined'"
@@ -57,7 +91,7 @@ const evidence = computed(() => {
 <style scoped>
 .card {
   display: grid;
-  grid-template-columns: 110px 1fr;
+  grid-template-columns: 100px minmax(0, 1fr);
   gap: 14px;
   padding: 12px;
 }
@@ -80,7 +114,7 @@ h3 {
   font-size: 17px;
 }
 
-h3 a {
+h3 a:not(.v-btn) {
   color: var(--ink);
 }
 
@@ -102,8 +136,57 @@ p {
 }
 
 ul {
-  margin: 4px 0 10px;
+  margin: 4px 0 8px;
   padding-left: 16px;
   font-size: 13.5px;
+}
+
+.photos {
+  display: flex;
+  gap: 6px;
+  margin: 4px 0 8px;
+}
+
+.photos img {
+  width: 72px;
+  height: 72px;
+  object-fit: cover;
+  border-radius: 6px;
+}
+
+.days {
+  margin: 0 0 8px;
+  padding: 0;
+  list-style: none;
+}
+
+.days li {
+  padding: 6px 0;
+  border-top: 1px solid var(--hair);
+}
+
+.days p {
+  margin: 0;
+  font-size: 13.5px;
+}
+
+.more {
+  min-height: 44px;
+  color: var(--primary);
+  text-decoration: underline;
+  font-size: 13.5px;
+}
+
+.before {
+  margin: 0 0 10px;
+  font-size: 13.5px;
+}
+
+.phone .card {
+  grid-template-columns: minmax(0, 1fr);
+}
+
+.phone .plate {
+  min-height: 84px;
 }
 </style>

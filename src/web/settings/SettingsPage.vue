@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LEANINGS } from '#core/decide/doubts'
 import { computed, watch } from 'vue'
 import { HEAVIEST, SCALE_STEPS } from '#core/measure/weighing'
 import { DEFAULT_SETTINGS } from '#core/settings'
@@ -29,6 +30,7 @@ const FIELDS: Readonly<Record<keyof Settings, string>> = {
   units: 'Units',
   scaleStep: 'The scale shows steps of',
   scaleCapacity: 'The scale carries up to',
+  leaning: 'What counts most in a doubt',
 }
 const stale = computed(() => (draft.refused.value?.problem.code === 'stale' ? draft.refused.value.problem : null))
 const theirs = computed(() => stale.value && (stale.value.current as { settings: Settings; version: number }))
@@ -70,6 +72,12 @@ async function store(version = answer.value?.version): Promise<void> {
         label="Sizes in"
         :options="['metric', 'ounces']"
         :words="{ metric: 'grams and millilitres', ounces: 'ounces, with grams and millilitres beside' }"
+      />
+      <ChoiceRow
+        v-model="typed.leaning"
+        label="When something is in doubt"
+        :options="LEANINGS"
+        :words="{ thrift: 'thrift: what would be lost comes first', joy: 'joy: what is not enjoyed comes first' }"
       />
       <ChoiceRow
         v-model="typed.scaleStep"

@@ -98,6 +98,9 @@ export function specimen(wanted: Wanted): ItemSummary {
     restingUntil: null,
     goal: wanted.goal ? { ...GOAL, ...wanted.goal } : null,
     onTrial: false,
+    setAside: null,
+    asideFor: null,
+    asideWords: '',
   }
 }
 

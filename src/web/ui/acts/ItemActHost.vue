@@ -11,6 +11,7 @@ const DIALOGS: Readonly<Record<AskingAct, Component>> = {
   blend: defineAsyncComponent(() => import('./BlendDialog.vue')),
   sign: defineAsyncComponent(() => import('./SignDialog.vue')),
   put: defineAsyncComponent(() => import('./PutDialog.vue')),
+  'set aside': defineAsyncComponent(() => import('./SetAsideDialog.vue')),
   'roll in': defineAsyncComponent(() => import('./RollInDialog.vue')),
   trial: defineAsyncComponent(() => import('./TrialDialog.vue')),
   decide: defineAsyncComponent(() => import('./VerdictDialog.vue')),

@@ -1,22 +1,24 @@
 <script setup lang="ts">
 import { addDays, type Day } from '#core/calendar/day'
 import type { ListedItem } from '#contract/item'
-import DayField from '#web/ui/form/DayField.vue'
 import FormDialog from '#web/ui/form/FormDialog.vue'
 import { useDraft } from '#web/ui/form/use-draft'
 import { stateWords } from '#web/ui/words/gauge-words'
 import { callIt, shortName } from '#web/ui/words/item-words'
 import { goodTo } from '#web/ui/words/shelf-life-words'
 import type { ActResult } from './item-acts'
+import { TRIAL_DAYS, TRIAL_WEARS } from './trial-draft'
+import TrialFields from './TrialFields.vue'
 
 /** Worn properly a set number of times, then decided on. */
 const props = defineProps<{ item: ListedItem; today: Day }>()
 const emit = defineEmits<{ close: []; done: [result: ActResult] }>()
-/** Enough to know, few enough to do; a month to do it in. Common practice, no source. */
-const WEARS = 5
-const DAYS = 30
-const draft = useDraft(() => ({ wears: WEARS, dueOn: addDays(props.today, DAYS) as string, question: '' }))
-const { typed, on } = draft
+const draft = useDraft(() => ({
+  wears: TRIAL_WEARS,
+  dueOn: addDays(props.today, TRIAL_DAYS) as string,
+  question: '',
+}))
+const { typed } = draft
 const over = ['past', 'sign seen'].includes(props.item.shelfLife.state)
 
 async function store(): Promise<void> {
@@ -45,12 +47,6 @@ async function store(): Promise<void> {
           : 'Look and smell first; stop at the first sign that it is over.'
       }}
     </p>
-    <v-number-input v-model="typed.wears" :min="1" :max="365" label="Wears" :error-messages="on('wearsWanted')" />
-    <DayField v-model="typed.dueOn" label="Decision due on" :min="addDays(today, 1)" :error-messages="on('dueOn')" />
-    <v-text-field
-      v-model="typed.question"
-      label="What do you want to know? (may stay empty)"
-      :error-messages="on('question')"
-    />
+    <TrialFields v-model="typed" :today="today" :on="draft.on" />
   </FormDialog>
 </template>

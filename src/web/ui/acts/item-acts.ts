@@ -1,6 +1,5 @@
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
-import { useRouter } from 'vue-router'
 import type { Verdict } from '#core/decide/verdict'
 import type { PackageEvent } from '#core/measure/package-events'
 import type { ListedItem } from '#contract/item'
@@ -13,7 +12,7 @@ import { useTicks } from '#web/data/ticks'
 export const ACT_GROUPS = {
   log: ['wear', 'open', 'opening'],
   measure: ['read', 'happened', 'blend', 'sign'],
-  move: ['lay', 'take out', 'put', 'roll in'],
+  move: ['lay', 'take out', 'put', 'set aside', 'roll in'],
   decide: ['trial', 'decide'],
   end: ['finish'],
 } as const
@@ -32,6 +31,7 @@ export const ACT_WORDS: Readonly<Record<ItemAct, string>> = {
   lay: 'Lay into the drawer',
   'take out': 'Take out of the drawer',
   put: 'Put it somewhere',
+  'set aside': 'Keepsake, or for occasions',
   'roll in': 'Roll into a project',
   trial: 'Put on trial',
   decide: 'Decide',
@@ -55,7 +55,6 @@ export interface ActContext {
 
 /** What an act tells whoever began it. */
 export interface ActResult {
-  readonly verdict?: Verdict
   /** Backups still unopened. */
   readonly backups?: number
 }
@@ -84,7 +83,6 @@ export const useItemActs = defineStore('item acts', () => {
   const changes = useChanges()
   const herDay = useHerDay()
   const ticks = useTicks()
-  const router = useRouter()
   const opened = shallowRef<OpenedAct | null>(null)
 
   async function begin(act: ItemAct, item: ListedItem, context: ActContext = {}): Promise<ActResult | null> {
@@ -118,16 +116,9 @@ export const useItemActs = defineStore('item acts', () => {
         end(result) {
           opened.value = null
           resolve(result)
-          if (result?.verdict !== undefined) void follow(result.verdict, item)
         },
       }
     })
-  }
-
-  /** A verdict can ask for the next step: another trial, or a project to use it in. */
-  async function follow(verdict: Verdict, item: ListedItem): Promise<void> {
-    if (verdict === 'once more, otherwise') await begin('trial', { ...item, onTrial: false })
-    if (verdict === 'keep and use') await router.push(`/items/${item.id}`)
   }
 
   return { opened, begin }

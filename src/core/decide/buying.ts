@@ -1,0 +1,147 @@
+import { addDays, daysBetween, type Day } from '../calendar/day.js'
+import { supplyOf, type InStock, type Supply } from '../forecast/supply.js'
+
+/** Before it is opened it is good for about three years. Assumption: as an unopened thing without a date. */
+const UNOPENED_DAYS = 1096
+const YEAR_DAYS = 365
+
+/** Something that could be bought. */
+export interface Candidate {
+  /** Uses it would likely give. */
+  readonly uses: number
+  /** Days it is good for once opened. */
+  readonly openDays: number
+  /** What it costs, in minor units; null = not said. */
+  readonly price: number | null
+}
+
+export interface BuyingSums {
+  readonly before: Supply
+  readonly after: Supply
+  /** Ids of what would spoil before its turn because this one joins, and did not before. */
+  readonly pushedOut: readonly string[]
+  /** Days until its turn would come: when what is here and in date is used up; null without a pace. */
+  readonly turnIn: number | null
+  /** Uses it would get before it spoils, at her pace; null without a pace. */
+  readonly usesGot: number | null
+  /** Minor units a use; null without a price or a pace, or when it would get none. */
+  readonly perUse: number | null
+  /** What it costs a use if all of it were used. */
+  readonly perUseAtBest: number | null
+}
+
+/** Its id among the others. */
+const THE_NEW_ONE = '\u0000the new one'
+
+/** What becomes of a category when one more joins: years of supply before and after, what is pushed out, what a use would cost. */
+export function buyingSums(stock: readonly InStock[], perYear: number | null, candidate: Candidate): BuyingSums {
+  const { uses, openDays, price } = candidate
+  const before = supplyOf(stock, perYear ?? 0)
+  const joined: InStock = {
+    id: THE_NEW_ONE,
+    uses: { low: uses, middle: uses, high: uses },
+    goodFor: UNOPENED_DAYS,
+    price,
+  }
+  const after = supplyOf([...stock, joined], perYear ?? 0)
+  const knownBefore = new Set(before.spoiling)
+  const turnIn = perYear === null || perYear <= 0 ? null : (before.need?.middle ?? 0)
+  // It is opened when its turn comes, at the latest on the last day it keeps unopened.
+  const goodWhenOpened = turnIn === null ? 0 : turnIn > UNOPENED_DAYS ? 0 : openDays
+  const usesGot = turnIn === null ? null : Math.min(uses, Math.floor(((perYear ?? 0) / YEAR_DAYS) * goodWhenOpened))
+  return {
+    before,
+    after,
+    pushedOut: after.spoiling.filter((id) => id !== THE_NEW_ONE && !knownBefore.has(id)),
+    turnIn,
+    usesGot,
+    perUse: price === null || usesGot === null || usesGot < 1 ? null : price / usesGot,
+    perUseAtBest: price === null || uses < 1 ? null : price / uses,
+  }
+}
+
+/** A limit of her own. */
+export interface BuyingRule {
+  readonly from: Day
+  readonly to: Day
+  readonly most: number
+  readonly categoryId: string | null
+  readonly sparesReplacements: boolean
+  readonly exceptions: readonly { readonly categoryId: string; readonly most: number }[]
+}
+
+/** Something that came by money. */
+export interface Purchase {
+  readonly id: string
+  readonly categoryId: string
+  /** The first and the last day it can have been. */
+  readonly earliest: Day
+  readonly latest: Day
+}
+
+export interface RuleStanding {
+  readonly state: 'to come' | 'in force' | 'over'
+  /** Ids in the order of their days. */
+  readonly counted: readonly string[]
+  readonly excepted: readonly string[]
+  readonly replacing: readonly string[]
+  /** May have been bought before it began or after it ended: not counted. */
+  readonly unsure: readonly string[]
+  /** Still free; below 0 = it is broken by so many. */
+  readonly left: number
+  readonly exceptionsLeft: readonly { readonly categoryId: string; readonly left: number }[]
+  readonly daysLeft: number
+}
+
+/**
+ * How a limit stands: what was bought within it, in order; planned exceptions are used up first, then what replaces something of its
+ * category finished since it began is spared if she said so, and the rest counts.
+ */
+export function ruleStanding(
+  rule: BuyingRule,
+  purchases: readonly Purchase[],
+  finished: readonly { readonly categoryId: string; readonly day: Day }[],
+  today: Day,
+): RuleStanding {
+  const mine = purchases
+    .filter(({ categoryId }) => rule.categoryId === null || rule.categoryId === categoryId)
+    .filter(({ earliest, latest }) => latest >= rule.from && earliest <= rule.to)
+    .sort((a, b) => (a.earliest < b.earliest ? -1 : a.earliest > b.earliest ? 1 : a.id < b.id ? -1 : 1))
+  const free = new Map(rule.exceptions.map(({ categoryId, most }) => [categoryId, most]))
+  const empties = finished.filter(({ day }) => day >= rule.from && day <= rule.to)
+  const spent = new Set<number>()
+  const counted: string[] = []
+  const excepted: string[] = []
+  const replacing: string[] = []
+  const unsure: string[] = []
+  for (const { id, categoryId, earliest, latest } of mine) {
+    if (earliest < rule.from || latest > rule.to) {
+      unsure.push(id)
+      continue
+    }
+    const left = free.get(categoryId) ?? 0
+    const empty = empties.findIndex((each, n) => each.categoryId === categoryId && each.day <= latest && !spent.has(n))
+    if (left > 0) {
+      free.set(categoryId, left - 1)
+      excepted.push(id)
+    } else if (rule.sparesReplacements && empty >= 0) {
+      spent.add(empty)
+      replacing.push(id)
+    } else counted.push(id)
+  }
+  return {
+    state: today < rule.from ? 'to come' : today > rule.to ? 'over' : 'in force',
+    counted,
+    excepted,
+    replacing,
+    unsure,
+    left: rule.most - counted.length,
+    exceptionsLeft: rule.exceptions.map(({ categoryId }) => ({ categoryId, left: free.get(categoryId) ?? 0 })),
+    daysLeft: daysBetween(today, rule.to),
+  }
+}
+
+/** The day to wait until, for a wait of so many days. */
+export function waitUntil(from: Day, days: number): Day {
+  return addDays(from, days)
+}

@@ -1,0 +1,61 @@
+import type { Day } from '../calendar/day.js'
+import { fieldsOf } from '../calendar/day.js'
+import { seasonOfMonth, type Season } from '../item/traits.js'
+
+/** A stay in the drawer, both days included; null = it lies there still. */
+export interface InReach {
+  readonly itemId: string
+  /** What it is worn as: its like are those of the same. */
+  readonly kind: string
+  readonly from: Day
+  readonly to: Day | null
+}
+
+export interface Reach {
+  /** Wear days on which it lay within reach in its season. */
+  readonly chances: number
+  /** Those on which it was worn. */
+  readonly reached: number
+  /** The days each of its like would have had if every face's turn had gone round evenly. */
+  readonly equalShare: number
+}
+
+/**
+ * How often each thing was reached for out of its chances: wear days (in order) on which it lay in the drawer and in its season. The
+ * equal share divides the days on which any of its like in reach was worn by how many of them lay there.
+ */
+export function reachOf(
+  wearDays: readonly Day[],
+  stays: readonly InReach[],
+  wornOn: ReadonlyMap<string, ReadonlySet<Day>>,
+  seasonsOf: (itemId: string) => readonly Season[],
+): Map<string, Reach> {
+  const found = new Map<string, { chances: number; reached: number; equalShare: number }>()
+  const byKind = new Map<string, InReach[]>()
+  for (const stay of stays) {
+    const own = byKind.get(stay.kind)
+    if (own) own.push(stay)
+    else byKind.set(stay.kind, [stay])
+  }
+  const seasons = wearDays.map((day) => seasonOfMonth(fieldsOf(day).month))
+  for (const own of byKind.values())
+    wearDays.forEach((day, n) => {
+      const season = seasons[n] as Season
+      const there: string[] = []
+      for (const { itemId, from, to } of own) {
+        if (from > day || (to !== null && to < day) || there.includes(itemId)) continue
+        const only = seasonsOf(itemId)
+        if (only.length === 0 || only.includes(season)) there.push(itemId)
+      }
+      if (there.length === 0) return
+      const worn = there.filter((id) => wornOn.get(id)?.has(day) === true)
+      for (const id of there) {
+        const known = found.get(id) ?? { chances: 0, reached: 0, equalShare: 0 }
+        known.chances += 1
+        if (worn.includes(id)) known.reached += 1
+        known.equalShare += worn.length / there.length
+        found.set(id, known)
+      }
+    })
+  return found
+}

@@ -1,0 +1,159 @@
+import type { z } from 'zod'
+import { daysBetween } from '#core/calendar/day'
+import { lessonsShown, lessonsToOffer, type ShownLesson } from '#core/decide/lessons'
+import { itemMark } from '#core/words/told'
+import type { KeepLesson, LessonShown, LessonsAnswer, LessonView } from '#contract/buying'
+import type { Done } from '../db/journal.js'
+import { fail, ok, type Outcome } from '../failing.js'
+import type { House } from '../house.js'
+import { buyingQueries, type LessonRow } from './queries.js'
+
+/** What she learned, and what her numbers show. */
+export class Lessons {
+  readonly #house: House
+  readonly #queries
+
+  constructor(house: House) {
+    this.#house = house
+    this.#queries = buyingQueries(house.db)
+  }
+
+  all(): LessonsAnswer {
+    const shown = this.#shown()
+    const views = this.#queries.lessons.all().map((row) => this.#view(row, shown))
+    return {
+      today: this.#house.today(),
+      kept: views.filter(({ struckOn }) => struckOn === null),
+      struck: views.filter(({ struckOn }) => struckOn !== null),
+      offered: this.#offered(shown),
+    }
+  }
+
+  /** The lessons that bear on a category: about it, about everything, or of her own with no category. */
+  bearingOn(categoryId: string): LessonView[] {
+    const shown = this.#shown()
+    return this.#queries.lessons
+      .all()
+      .filter((row) => row.struck_on === null)
+      .filter((row) => row.category_id === categoryId || (row.category_id === null && row.item_id === null))
+      .map((row) => this.#view(row, shown))
+  }
+
+  keep(body: z.output<typeof KeepLesson>): Outcome<Done<{ id: string }>> {
+    const { id, words, promptedBy, rule, about, itemId, categoryId, struck } = body
+    const today = this.#house.today()
+    const struckOn = struck ? today : null
+    if (itemId !== null && !this.#house.stock.one(itemId, today)) return fail('unknown-item', { value: itemId })
+    if (categoryId !== null && !this.#queries.category.get(categoryId))
+      return fail('unknown-category', { value: categoryId })
+    const said = struck ? 'Struck a lesson' : 'Kept a lesson'
+    if (rule !== null && about !== null) {
+      const count = this.#shown().find((each) => each.rule === rule && each.about === about)?.count ?? 0
+      const there = this.#queries.lessonAbout.get({ rule, about })
+      if (there) {
+        if (there.struck_on === null && !struck) return fail('lesson-known')
+        this.#queries.keepAgain.run({ id: there.id, words, count, keptOn: today, struckOn })
+        return ok({ words: said, answer: { id: there.id } })
+      }
+      if (this.#queries.lesson.get(id)) return fail('id-taken', { value: id })
+      this.#queries.addLesson.run({
+        id,
+        words,
+        promptedBy,
+        rule,
+        about,
+        count,
+        itemId,
+        categoryId,
+        keptOn: today,
+        struckOn,
+      })
+      return ok({ words: said, answer: { id } })
+    }
+    if (this.#queries.lesson.get(id)) return fail('id-taken', { value: id })
+    const none = { rule: null, about: null, count: null }
+    this.#queries.addLesson.run({ id, words, promptedBy, ...none, itemId, categoryId, keptOn: today, struckOn })
+    return ok({ words: said, answer: { id } })
+  }
+
+  strike(id: string, struck: boolean): Outcome<Done<{ id: string }>> {
+    if (!this.#queries.lesson.get(id)) return fail('unknown-lesson', { value: id })
+    this.#queries.strike.run({ id, day: struck ? this.#house.today() : null })
+    return ok({ words: struck ? 'Struck a lesson' : 'Took a lesson up again', answer: { id } })
+  }
+
+  #offered(shown: readonly ShownLesson[]): LessonShown[] {
+    const known = this.#queries.lessons
+      .all()
+      .flatMap(({ rule, about, count, struck_on: struckOn }) =>
+        rule === null || about === null ? [] : [{ rule, about, count: count ?? 0, struck: struckOn !== null }],
+      )
+    return lessonsToOffer(shown, known).map((each) => this.#told(each))
+  }
+
+  #view(row: LessonRow, shown: readonly ShownLesson[]): LessonView {
+    const item = row.item_id === null ? null : this.#house.stock.one(row.item_id, this.#house.today())
+    const now = shown.find(({ rule, about }) => rule === row.rule && about === row.about)
+    return {
+      id: row.id,
+      words: row.words,
+      promptedBy: row.prompted_by,
+      keptOn: row.kept_on,
+      struckOn: row.struck_on,
+      item: item ? { itemId: item.id, mark: itemMark(item) } : null,
+      categoryId: row.category_id,
+      shown: now ? this.#told(now) : null,
+      noLonger: row.rule !== null && now === undefined,
+    }
+  }
+
+  #told(each: ShownLesson): LessonShown {
+    const name = this.#queries.categoryNames.all().find(({ id }) => id === each.about)?.name
+    return { ...each, aboutWords: name ?? each.about }
+  }
+
+  #shown(): ShownLesson[] {
+    const { items, twins, today } = this.#house.evidence.all()
+    const rows = this.#queries.endings.all()
+    const ended = new Map(
+      this.#house.stock
+        .facts(
+          rows.map((row) => row.id),
+          today,
+        )
+        .map((item) => [item.id, item]),
+    )
+    const first = this.#queries.loggedSince.get()?.day ?? today
+    const { guesses } = this.#house.lookingBack.all()
+    const idOf = new Map(this.#queries.categoryNames.all().map(({ id, name }) => [name, id]))
+    return lessonsShown({
+      logDays: daysBetween(first, today),
+      endings: rows.flatMap((row) => {
+        const item = ended.get(row.id)
+        if (!item) return []
+        const { within } = item.opening
+        const known =
+          item.endedOn !== null && !item.endedRoughly && within !== null && within.earliest === within.latest
+        const days = known && item.endedOn !== null ? daysBetween(within.earliest, item.endedOn) : null
+        const { category_id: categoryId, maker, how, again } = row
+        return [{ categoryId, maker, how, again, uses: item.uses, days }]
+      }),
+      owned: items.map((item) => ({
+        categoryId: item.categoryId,
+        source: item.source,
+        uses: item.uses,
+        daysHere: item.acquired === null ? null : daysBetween(item.acquired.latest, today),
+        hasTwin: twins(item.id).length > 0,
+      })),
+      guesses: [
+        { about: '', finished: guesses.all.finished, factor: guesses.all.factor, short: guesses.all.runsShort },
+        ...guesses.categories.map(({ category, factor }) => ({
+          about: idOf.get(category) ?? category,
+          finished: factor.finished,
+          factor: factor.factor,
+          short: factor.runsShort,
+        })),
+      ],
+    })
+  }
+}

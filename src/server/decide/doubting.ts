@@ -1,0 +1,46 @@
+import { ranked, type Doubt, type Leaning } from '#core/decide/doubts'
+import { itemMark } from '#core/words/told'
+import type { DoubtsAnswer, DoubtView } from '#contract/deciding'
+import type { House } from '../house.js'
+import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
+
+/** As many as one sitting bears. Assumption. */
+const SHOWN = 40
+
+/** What deserves a decision, and why. */
+export class Doubting {
+  readonly #house: House
+
+  constructor(house: House) {
+    this.#house = house
+  }
+
+  all(asked?: Leaning): DoubtsAnswer {
+    const leaning = asked ?? this.#house.settings().leaning
+    const { items, doubts, today, byId } = this.#house.evidence.all()
+    const inDoubt = ranked(
+      items.map((item) => ({ of: item, doubts: doubts(item) })),
+      leaning,
+    )
+    return {
+      today,
+      currency: this.#house.settings().currency,
+      leaning,
+      inDoubt: inDoubt.slice(0, SHOWN).map(({ of, doubts: own, offer }) => ({
+        item: summaryOf(of),
+        doubts: own.map((doubt) => doubtView(doubt, byId)),
+        offer,
+      })),
+      more: Math.max(0, inDoubt.length - SHOWN),
+    }
+  }
+}
+
+/** A doubt with the things it names called by their marks. */
+export function doubtView(doubt: Doubt, byId: ReadonlyMap<string, ItemFacts>): DoubtView {
+  if (doubt.code === 'package') return { ...doubt, states: [...doubt.states] }
+  if (doubt.code === 'out of season') return { ...doubt, seasons: [...doubt.seasons] }
+  if (doubt.code !== 'twin') return doubt
+  const other = byId.get(doubt.otherId)
+  return { ...doubt, other: other ? itemMark(other) : '' }
+}

@@ -1,0 +1,156 @@
+import { addDays, daysBetween, later, type Day } from '#core/calendar/day'
+import { doubtsOf, type Doubt, type DoubtFacts } from '#core/decide/doubts'
+import { reachOf, type Reach } from '#core/decide/reach'
+import { twinsAmong, type Coloured, type Twin } from '#core/decide/twins'
+import type { PackageState } from '#core/item/traits'
+import type { House } from '../house.js'
+import type { ItemFacts } from '../stock/item-facts.js'
+import { evidenceQueries } from './evidence-queries.js'
+
+const YEAR_DAYS = 365
+/** A decision to keep holds this long before anything but what cannot wait is said again. Assumption. */
+const SETTLED_DAYS = 180
+/** What is done to a package on purpose is no trouble with it. */
+const TROUBLE: readonly PackageState[] = [
+  'pump broken',
+  'mister clogging',
+  'cap lost',
+  'cracked',
+  'does not stand up',
+  'too tall for the drawer',
+]
+const NO_REACH: Reach = { chances: 0, reached: 0, equalShare: 0 }
+
+/** What is known of all that is there, for every place that weighs one thing against another. */
+export interface Evidence {
+  readonly today: Day
+  /** What is used: all that is there but keepsakes. */
+  readonly items: readonly ItemFacts[]
+  readonly byId: ReadonlyMap<string, ItemFacts>
+  readonly reach: (id: string) => Reach
+  /** Days worn within the last year. */
+  readonly worn: (id: string) => number
+  /** The near twins of a thing, by swatch, the nearest first. */
+  readonly twins: (id: string) => readonly Twin[]
+  readonly doubts: (item: ItemFacts) => Doubt[]
+}
+
+/** Gathers the evidence, kept until something changes. */
+export class GatheringEvidence {
+  readonly #house: House
+  readonly #queries
+  #kept: Evidence | null = null
+  #twins: { readonly key: string; readonly found: ReadonlyMap<string, readonly Twin[]> } | null = null
+
+  constructor(house: House) {
+    this.#house = house
+    this.#queries = evidenceQueries(house.db)
+  }
+
+  /** Drops what is kept: any change may bear on it. */
+  forget(): void {
+    this.#kept = null
+  }
+
+  all(): Evidence {
+    const today = this.#house.today()
+    if (this.#kept?.today === today && !this.#house.db.inTransaction) return this.#kept
+    const found = this.#gather(today)
+    if (!this.#house.db.inTransaction) this.#kept = found
+    return found
+  }
+
+  #gather(today: Day): Evidence {
+    const queries = this.#queries
+    const since = addDays(today, -YEAR_DAYS)
+    const items = this.#house.stock
+      .facts(this.#house.stock.presentIds(), today)
+      .filter((item) => item.setAside !== 'keepsake')
+    const byId = new Map(items.map((item) => [item.id, item]))
+    const wornOn = new Map<string, Set<Day>>()
+    for (const { item_id: id, day } of queries.wearsSince.all(since)) {
+      const days = wornOn.get(id)
+      if (days) days.add(day)
+      else wornOn.set(id, new Set([day]))
+    }
+    const reach = reachOf(
+      queries.wearDaysSince.all(since).map((row) => row.day),
+      queries.staysSince
+        .all(since)
+        .filter((row) => byId.has(row.item_id))
+        .map((row) => ({ itemId: row.item_id, kind: row.kind, from: row.from_day, to: row.to_day })),
+      wornOn,
+      (id) => byId.get(id)?.seasons ?? [],
+    )
+    const twins = this.#twinsOf(items)
+    const counts = (rows: readonly { item_id: string; n: number }[]): Map<string, number> =>
+      new Map(rows.map((row) => [row.item_id, row.n]))
+    const backs = counts(queries.putBacks.all())
+    const outs = counts(queries.clearOuts.all())
+    const mixed = counts(queries.mixedWears.all())
+    const signs = new Map(queries.signs.all().map(({ id, ...sign }) => [id, sign]))
+    const kept = new Map(queries.keptOn.all().map((row) => [row.item_id, row.day]))
+    const logged = queries.loggedSince.get()?.day ?? today
+    const spoiling = this.#house.supplying.spoiling(items, today)
+    const worn = (id: string): number => wornOn.get(id)?.size ?? 0
+    const factsOf = (item: ItemFacts): DoubtFacts => {
+      const [nearest] = (twins.get(item.id) ?? []).filter(({ id }) => id !== item.id)
+      const better = (twins.get(item.id) ?? []).find(({ id }) => worn(id) > worn(item.id)) ?? nearest
+      const decided = kept.get(item.id)
+      const here = item.acquired?.latest ?? item.opening.within?.latest ?? logged
+      return {
+        atEye: item.eye,
+        opened: item.lifecycle === 'open',
+        liking: item.liking,
+        sign: signs.get(item.id) ?? null,
+        lastGood: item.shelfLife.actOn,
+        daysLeft: item.shelfLife.daysLeft,
+        reach: reach.get(item.id) ?? NO_REACH,
+        daysUnworn: item.lastWorn === null ? null : daysBetween(item.lastWorn, today),
+        daysKnown: Math.max(0, daysBetween(later(here, logged), today)),
+        putBack: backs.get(item.id) ?? 0,
+        clearOuts: outs.get(item.id) ?? 0,
+        spoilsFirst: spoiling.get(item.id) ?? null,
+        twin: better
+          ? {
+              otherId: better.id,
+              difference: better.difference,
+              worn: worn(item.id),
+              otherWorn: worn(better.id),
+              otherLiking: byId.get(better.id)?.liking ?? null,
+            }
+          : null,
+        wears: item.wears,
+        mixedWears: mixed.get(item.id) ?? 0,
+        onlyMixed: item.depth === 'only mixed',
+        packageStates: item.packageStates.filter((state) => TROUBLE.includes(state)),
+        seasons: item.seasons,
+        special: item.setAside === 'special',
+        settled:
+          item.onTrial ||
+          item.goal !== null ||
+          (item.restingUntil !== null && item.restingUntil > today) ||
+          (decided !== undefined && daysBetween(decided, today) < SETTLED_DAYS),
+      }
+    }
+    return {
+      today,
+      items,
+      byId,
+      reach: (id) => reach.get(id) ?? NO_REACH,
+      worn,
+      twins: (id) => twins.get(id) ?? [],
+      doubts: (item) => doubtsOf(factsOf(item)),
+    }
+  }
+
+  /** Swatches seldom change: their differences are reckoned again only when one does. */
+  #twinsOf(items: readonly ItemFacts[]): ReadonlyMap<string, readonly Twin[]> {
+    const coloured = items.flatMap(({ id, wornAsId: kind, colour, finish, parts }): Coloured[] =>
+      colour === null || parts.length > 0 ? [] : [{ id, kind, colour, finish }],
+    )
+    const key = coloured.map(({ id, kind, colour, finish }) => `${id} ${kind} ${colour} ${finish ?? ''}`).join()
+    if (this.#twins?.key !== key) this.#twins = { key, found: twinsAmong(coloured) }
+    return this.#twins.found
+  }
+}

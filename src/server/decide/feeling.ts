@@ -1,0 +1,60 @@
+import type { z } from 'zod'
+import type { Day } from '#core/calendar/day'
+import type { Aspect, Felt } from '#core/decide/feelings'
+import { itemMark } from '#core/words/told'
+import type { FeelingsAnswer, FeltView, SetFeelings } from '#contract/deciding'
+import type { Done } from '../db/journal.js'
+import type { Db } from '../db/open-database.js'
+import { preparing } from '../db/query.js'
+import { fail, ok, type Outcome } from '../failing.js'
+import type { House } from '../house.js'
+
+/** How wears felt. */
+export class Feeling {
+  readonly #house: House
+  readonly #queries
+
+  constructor(house: House) {
+    this.#house = house
+    this.#queries = feelingQueries(house.db)
+  }
+
+  /** What was felt of everything worn on a day, by item. */
+  on(day: Day): FeelingsAnswer {
+    const found = new Map<string, FeltView[]>()
+    for (const { item_id: id, aspect, felt } of this.#queries.on.all(day))
+      found.set(id, [...(found.get(id) ?? []), { aspect, felt }])
+    return { worn: [...found].map(([itemId, felt]) => ({ itemId, felt })) }
+  }
+
+  set({ itemId, day, felt, words }: z.output<typeof SetFeelings>): Outcome<Done<{ id: string }>> {
+    const item = this.#house.stock.one(itemId, this.#house.today())
+    if (!item) return fail('unknown-item', { value: itemId })
+    const wear = this.#queries.wear.get({ itemId, day })
+    if (!wear) return fail('not-worn', { value: itemId })
+    for (const each of felt) {
+      const at = { wearId: wear.id, aspect: each.aspect }
+      if (each.felt === null) this.#queries.drop.run(at)
+      else this.#queries.put.run({ ...at, id: this.#house.newId(), felt: each.felt })
+    }
+    if (words !== null) this.#queries.say.run({ id: wear.id, words: words === '' ? null : words })
+    return ok({ words: `Recorded how ${itemMark(item)} felt`, answer: { id: wear.id } })
+  }
+}
+
+export function feelingQueries(db: Db) {
+  const sql = preparing(db)
+  return {
+    on: sql<[Day], { item_id: string; aspect: Aspect; felt: Felt }>(
+      'SELECT w.item_id, f.aspect, f.felt FROM wear w JOIN feeling f ON f.wear_id = w.id WHERE w.day = ?',
+    ),
+    wear: sql<[{ itemId: string; day: Day }], { id: string }>(
+      'SELECT id FROM wear WHERE item_id = @itemId AND day = @day',
+    ),
+    put: sql<[{ id: string; wearId: string; aspect: Aspect; felt: Felt }]>(`
+      INSERT INTO feeling (id, wear_id, aspect, felt) VALUES (@id, @wearId, @aspect, @felt)
+      ON CONFLICT (wear_id, aspect) DO UPDATE SET felt = excluded.felt`),
+    drop: sql<[{ wearId: string; aspect: Aspect }]>('DELETE FROM feeling WHERE wear_id = @wearId AND aspect = @aspect'),
+    say: sql<[{ id: string; words: string | null }]>('UPDATE wear SET felt = @words WHERE id = @id'),
+  }
+}

@@ -1,0 +1,190 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { ItemSummary, ListedItem } from '#contract/item'
+import { useAside } from '#web/data/reads'
+import { useItemActs } from '#web/ui/acts/item-acts'
+import ItemActsMenu from '#web/ui/acts/ItemActsMenu.vue'
+import EmptyPlace from '#web/ui/EmptyPlace.vue'
+import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import ItemPicker from '#web/ui/ItemPicker.vue'
+import { callIt, kindAndMaker, shortName, usesWords } from '#web/ui/words/item-words'
+import { goodTo } from '#web/ui/words/shelf-life-words'
+import { fromNow, shortDay } from '#web/ui/words/when-words'
+import { moneyWords } from '#web/data/locale'
+import DecideHead from './DecideHead.vue'
+
+/** What is saved for occasions, before its date saves it from them; and what is kept to look at. */
+const { answer } = useAside()
+const acts = useItemActs()
+const picking = ref(false)
+
+function told(item: ItemSummary, currency: string): string {
+  return [
+    item.priceMinor === null ? 'no price known' : moneyWords(item.priceMinor, currency),
+    item.uses === 0 ? 'never worn' : usesWords(item.uses),
+    goodTo(item, answer.value?.today ?? ('' as never)),
+  ].join(' · ')
+}
+</script>
+
+<template>
+  <DecideHead
+    question="What am I saving, and for when?"
+    :primary="{ words: 'Set something aside', act: () => (picking = true) }"
+  />
+  <template v-if="answer">
+    <EmptyPlace
+      v-if="answer.special.length + answer.keepsakes.length === 0"
+      title="Nothing is set aside"
+      act="Set something aside"
+      @act="picking = true"
+    >
+      <template #drawing>
+        <svg viewBox="0 0 200 110" width="200" height="110" aria-hidden="true">
+          <path d="M40 40h120v50H40zM34 28h132v14H34zM100 28v62M78 28c-14-22 18-22 22 0 4-22 36-22 22 0" class="line" />
+        </svg>
+      </template>
+      What you save for occasions stands here with its price, its wears and its last good day. What is only kept to look
+      at is a keepsake: out of supply, targets and doubts, and still yours.
+    </EmptyPlace>
+    <section v-if="answer.special.length > 0" aria-label="For occasions">
+      <h2>For occasions</h2>
+      <p class="quiet">The soonest to spoil first. They cost the most and spoil the same.</p>
+      <div class="sheet">
+        <article v-for="item in answer.special" :key="item.id" class="row" :aria-label="callIt(item)">
+          <span class="plate"><ItemGauge :item="item" size="small" :rail="false" /></span>
+          <div>
+            <h3>
+              <RouterLink :to="`/items/${item.id}`">{{ shortName(item) }}</RouterLink>
+              <span class="quiet">{{ kindAndMaker(item) }}</span>
+            </h3>
+            <p class="figures">{{ told(item, answer.currency) }}</p>
+            <p v-if="item.asideFor || item.asideWords">
+              Kept for {{ item.asideWords || 'a day'
+              }}<template v-if="item.asideFor"
+                >, {{ shortDay(item.asideFor, answer.today) }} ({{ fromNow(item.asideFor, answer.today) }})</template
+              >
+              <strong v-if="item.asideFor && item.shelfLife.actOn && item.shelfLife.actOn < item.asideFor">
+                – it spoils before that day</strong
+              >
+            </p>
+          </div>
+          <div class="acts">
+            <v-btn
+              variant="outlined"
+              color="primary"
+              :aria-label="`Use ${callIt(item)} first`"
+              @click="acts.begin('roll in', item)"
+              >Use first</v-btn
+            >
+            <v-btn variant="text" :aria-label="`A day for ${callIt(item)}`" @click="acts.begin('set aside', item)"
+              >A day for it</v-btn
+            >
+            <ItemActsMenu :item="item" />
+          </div>
+        </article>
+      </div>
+    </section>
+    <section v-if="answer.keepsakes.length > 0" class="keepsakes" aria-label="Keepsakes">
+      <h2>Keepsakes</h2>
+      <div class="sheet">
+        <article v-for="item in answer.keepsakes" :key="item.id" class="row" :aria-label="callIt(item)">
+          <span class="plate"><ItemGauge :item="item" size="small" :rail="false" /></span>
+          <div>
+            <h3>
+              <RouterLink :to="`/items/${item.id}`">{{ shortName(item) }}</RouterLink>
+              <span class="quiet">{{ kindAndMaker(item) }}</span>
+            </h3>
+            <p v-if="item.asideWords">{{ item.asideWords }}</p>
+          </div>
+          <div class="acts">
+            <v-btn variant="text" :aria-label="`Change ${callIt(item)}`" @click="acts.begin('set aside', item)"
+              >Change</v-btn
+            >
+          </div>
+        </article>
+      </div>
+    </section>
+    <ItemPicker
+      v-if="picking"
+      v-model="picking"
+      title="Set aside"
+      action="Choose"
+      :exclude="[...answer.special, ...answer.keepsakes].map((item) => item.id)"
+      @pick="(item: ListedItem) => ((picking = false), acts.begin('set aside', item))"
+    />
+  </template>
+</template>
+
+<style scoped>
+p {
+  margin: 2px 0;
+  font-size: 14px;
+}
+
+section > p {
+  margin-bottom: 8px;
+}
+
+.row {
+  display: grid;
+  grid-template-columns: 60px minmax(0, 1fr) auto;
+  gap: 12px;
+  align-items: center;
+  padding: 8px 12px;
+  border-bottom: 1px solid var(--hair);
+}
+
+.row:last-child {
+  border-bottom: none;
+}
+
+.plate {
+  display: grid;
+  place-items: center;
+  min-height: 56px;
+  background: var(--plate);
+  border-radius: 8px;
+}
+
+h3 {
+  font-size: 16px;
+}
+
+h3 a:not(.v-btn) {
+  color: var(--ink);
+}
+
+h3 .quiet {
+  margin-left: 8px;
+  font: 400 13px var(--text);
+}
+
+strong {
+  color: var(--attention);
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+  align-items: center;
+}
+
+.keepsakes {
+  margin-top: 24px;
+}
+
+.keepsakes h2 {
+  margin-bottom: 8px;
+}
+
+.phone .row {
+  grid-template-columns: 60px minmax(0, 1fr);
+}
+
+.phone .acts {
+  grid-column: 1 / -1;
+  justify-content: flex-end;
+}
+</style>

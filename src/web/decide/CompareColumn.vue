@@ -1,0 +1,155 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Day } from '#core/calendar/day'
+import { counted } from '#core/words/counted'
+import type { CompareAnswer } from '#contract/deciding'
+import { moneyWords } from '#web/data/locale'
+import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import { doubtWords } from '#web/ui/words/doubt-words'
+import { callIt, kindAndMaker, shortName, usesWords } from '#web/ui/words/item-words'
+import { LIKING_WORDS } from '#web/ui/words/liking-words'
+import { goodTo } from '#web/ui/words/shelf-life-words'
+
+/** One of those compared: the same facts for each, line by line. */
+const props = defineProps<{
+  thing: CompareAnswer['things'][number]
+  today: Day
+  currency: string
+  of: number
+  /** The one that stays first. */
+  keeping: string | null
+}>()
+defineEmits<{ keep: []; drop: []; decide: [] }>()
+const money = (minor: number | null): string => (minor === null ? 'not known' : moneyWords(minor, props.currency))
+const facts = computed(() => {
+  const { item, worn, reached, chances, usesLeft, costSoFar, costAtBest, felt } = props.thing
+  const feelings = [
+    felt.good > 0 ? `${felt.good} good` : '',
+    felt['so-so'] > 0 ? `${felt['so-so']} so-so` : '',
+    felt.bad > 0 ? `${felt.bad} bad` : '',
+  ].filter(Boolean)
+  return [
+    ['Finish', item.finish ?? 'not said'],
+    ['Liking', item.liking === null ? 'not said' : (LIKING_WORDS[String(item.liking)] ?? '')],
+    ['Worn', `${counted(worn, 'day')} in a year, ${usesWords(item.uses)} in all`],
+    ['Reached for', chances === 0 ? 'not within reach' : `${reached} of ${chances} chances`],
+    ['Felt', feelings.length > 0 ? feelings.join(', ') : 'not said'],
+    ['Left', usesLeft === null ? 'not known' : `about ${usesWords(usesLeft)}`],
+    ['A use cost', item.priceMinor === null ? 'no price' : `${money(costSoFar)} so far`],
+    ['If used up', item.priceMinor === null ? 'no price' : `${money(costAtBest)} a use`],
+    ['Good', goodTo(item, props.today)],
+  ] as const
+})
+const mine = computed(() => props.keeping === props.thing.item.id)
+</script>
+
+<template>
+  <article class="sheet column" :class="{ mine }" :aria-label="callIt(thing.item)">
+    <div class="plate"><ItemGauge :item="thing.item" size="middle" :rail="false" /></div>
+    <h3>
+      <RouterLink :to="`/items/${thing.item.id}`">{{ shortName(thing.item) }}</RouterLink>
+      <span class="quiet">{{ kindAndMaker(thing.item) }}</span>
+    </h3>
+    <p class="place">{{ thing.place === 1 ? 'First by evidence' : `No. ${thing.place} of ${of} by evidence` }}</p>
+    <dl class="figures">
+      <template v-for="[name, words] in facts" :key="name">
+        <dt>{{ name }}</dt>
+        <dd>{{ words }}</dd>
+      </template>
+    </dl>
+    <ul v-if="thing.doubts.length > 0">
+      <li v-for="doubt in thing.doubts" :key="doubt.code">{{ doubtWords(doubt, today) }}</li>
+    </ul>
+    <div class="acts">
+      <v-btn
+        v-if="keeping === null || mine"
+        variant="outlined"
+        color="primary"
+        :aria-pressed="mine"
+        :aria-label="`Keep ${callIt(thing.item)} first`"
+        @click="$emit('keep')"
+        >{{ mine ? 'Kept first' : 'Keep first' }}</v-btn
+      >
+      <v-btn
+        v-else
+        variant="outlined"
+        color="primary"
+        :aria-label="`Decide on ${callIt(thing.item)}`"
+        @click="$emit('decide')"
+        >Its verdict</v-btn
+      >
+      <v-btn variant="text" :aria-label="`Take ${callIt(thing.item)} away`" @click="$emit('drop')">Away</v-btn>
+    </div>
+  </article>
+</template>
+
+<style scoped>
+.column {
+  display: flex;
+  flex-direction: column;
+  padding: 10px 12px 12px;
+}
+
+.column.mine {
+  border-color: var(--primary);
+  box-shadow: inset 0 5px 0 var(--primary);
+}
+
+.plate {
+  display: grid;
+  place-items: center;
+  min-height: 96px;
+  margin-bottom: 8px;
+  background: var(--plate);
+  border-radius: 8px;
+}
+
+h3 {
+  font-size: 16px;
+}
+
+h3 a:not(.v-btn) {
+  color: var(--ink);
+}
+
+h3 .quiet {
+  display: block;
+  font: 400 13px var(--text);
+}
+
+.place {
+  margin: 2px 0 6px;
+  font-weight: 600;
+  font-size: 13.5px;
+}
+
+dl {
+  display: grid;
+  grid-template-columns: 82px minmax(0, 1fr);
+  gap: 2px 8px;
+  margin: 0;
+  font-size: 13.5px;
+}
+
+dt {
+  color: var(--quiet);
+}
+
+dd {
+  margin: 0;
+}
+
+ul {
+  margin: 8px 0 0;
+  padding-left: 16px;
+  font-size: 13px;
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+  margin-top: auto;
+  padding-top: 10px;
+}
+</style>

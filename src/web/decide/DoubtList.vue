@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { LEANINGS, type Leaning } from '#core/decide/doubts'
+import { counted } from '#core/words/counted'
+import type { ListedItem } from '#contract/item'
+import { useDoubts } from '#web/data/reads'
+import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
+import { LEANING_WORDS } from '#web/ui/words/doubt-words'
+import DoubtRow from './DoubtRow.vue'
+
+/** What deserves a decision, in the order of a leaning; several can be put on trial together or laid side by side. */
+defineEmits<{ trial: [items: ListedItem[]] }>()
+const router = useRouter()
+const chosen = ref<Leaning | null>(null)
+const { answer } = useDoubts(chosen)
+const leaning = computed({
+  get: () => chosen.value ?? answer.value?.leaning ?? null,
+  set: (value) => (chosen.value = value),
+})
+const picked = ref<string[]>([])
+const rows = computed(() => answer.value?.inDoubt ?? [])
+const items = computed(() => rows.value.map(({ item }) => item).filter(({ id }) => picked.value.includes(id)))
+const MOST_COMPARED = 6
+
+function pick(id: string): void {
+  picked.value = picked.value.includes(id) ? picked.value.filter((each) => each !== id) : [...picked.value, id]
+}
+</script>
+
+<template>
+  <section v-if="answer && rows.length > 0" class="part" aria-label="In doubt">
+    <div class="top">
+      <div>
+        <h2>In doubt</h2>
+        <p class="quiet">Facts, the weightiest first. None of them is a verdict; you decide.</p>
+      </div>
+      <ChoiceRow v-model="leaning" label="Ordered by" :options="LEANINGS" :words="LEANING_WORDS" />
+    </div>
+    <div class="sheet list">
+      <DoubtRow
+        v-for="row in rows"
+        :key="row.item.id"
+        :row="row"
+        :today="answer.today"
+        :picked="picked.includes(row.item.id)"
+        @pick="pick(row.item.id)"
+      />
+    </div>
+    <p v-if="answer.more > 0" class="quiet">
+      {{ counted(answer.more, 'more thing') }} with less to be said of them. They come up as these are decided.
+    </p>
+    <div v-if="items.length > 0" class="bar" role="group" aria-label="What is chosen">
+      <strong class="figures">{{ items.length }} chosen</strong>
+      <v-btn color="primary" @click="$emit('trial', items)">{{
+        items.length === 1 ? 'Put it on trial' : 'On trial in one face'
+      }}</v-btn>
+      <v-btn
+        variant="outlined"
+        color="primary"
+        :disabled="items.length < 2 || items.length > MOST_COMPARED"
+        @click="router.push(`/decide/compare?items=${items.map((each) => each.id).join(',')}`)"
+        >Side by side</v-btn
+      >
+      <v-btn variant="text" @click="picked = []">None</v-btn>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.part {
+  margin-top: 22px;
+}
+
+.top {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: end;
+  gap: 8px 24px;
+  margin-bottom: 8px;
+}
+
+p {
+  margin: 2px 0 0;
+  font-size: 13.5px;
+}
+
+.list + p {
+  margin: 8px 0 0;
+}
+
+.bar {
+  position: sticky;
+  bottom: 12px;
+  z-index: 2;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  width: max-content;
+  max-width: 100%;
+  margin: 12px 0 0;
+  padding: 8px 14px;
+  background: var(--raised);
+  border: 1px solid var(--line);
+  border-radius: 10px;
+  box-shadow: 0 4px 18px var(--shade);
+}
+
+.phone .bar {
+  bottom: 66px;
+}
+</style>

@@ -1,0 +1,207 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { LessonShown, LessonView } from '#contract/buying'
+import { newId } from '#web/data/client'
+import { useChanges } from '#web/data/changes'
+import { dateWords } from '#web/data/locale'
+import { useLessons } from '#web/data/reads'
+import FormDialog from '#web/ui/form/FormDialog.vue'
+import { useDraft } from '#web/ui/form/use-draft'
+import { lessonWords } from '#web/ui/words/lesson-words'
+import { useStock } from '#web/data/stock'
+import DecideHead from './DecideHead.vue'
+
+/** What she learned, what her numbers show, and what no longer holds. */
+const { answer } = useLessons()
+const stock = useStock()
+const changes = useChanges()
+const writing = ref<LessonShown | 'own' | null>(null)
+const draft = useDraft(() => ({ words: '', categoryId: null as string | null }))
+const PROMPTS: Readonly<Record<LessonView['promptedBy'], string>> = {
+  finale: 'at a finale',
+  verdict: 'at a verdict',
+  empty: 'at an empty',
+  numbers: 'from your numbers',
+  herself: 'your own',
+}
+
+function begin(about: LessonShown | 'own'): void {
+  const isCategory = about !== 'own' && stock.categories.some(({ id }) => id === about.about)
+  draft.begin({
+    words: about === 'own' ? '' : lessonWords(about).lesson,
+    categoryId: isCategory ? (about as LessonShown).about : null,
+  })
+  writing.value = about
+}
+
+function bodyOf(about: LessonShown | 'own'): { promptedBy: string; rule: string | null; about: string | null } {
+  return about === 'own'
+    ? { promptedBy: 'herself', rule: null, about: null }
+    : { promptedBy: 'numbers', rule: about.rule, about: about.about }
+}
+
+async function store(): Promise<void> {
+  if (writing.value === null) return
+  const { words, categoryId } = draft.typed.value
+  const body = { id: draft.id('lesson'), words, ...bodyOf(writing.value), itemId: null, categoryId }
+  if (await draft.store('POST', '/lessons', body)) writing.value = null
+}
+
+/** Turned down: it is not offered again until twice as much speaks for it. */
+function refuse(shown: LessonShown): void {
+  const { lesson: words } = lessonWords(shown)
+  const body = { changeId: newId(), id: newId(), words, ...bodyOf(shown), itemId: null, categoryId: null, struck: true }
+  void changes.run('POST', '/lessons', body)
+}
+
+function strike(lesson: LessonView, struck: boolean): void {
+  void changes.run('POST', `/lessons/${lesson.id}/strike`, { changeId: newId(), struck })
+}
+</script>
+
+<template>
+  <DecideHead question="What did I learn?" :primary="{ words: 'Write one down', act: () => begin('own') }" />
+  <template v-if="answer">
+    <section v-if="answer.offered.length > 0" aria-label="Offered">
+      <h2>Your numbers say</h2>
+      <div class="sheet">
+        <article v-for="shown in answer.offered" :key="`${shown.rule} ${shown.about}`" class="row">
+          <div>
+            <p class="lesson">{{ lessonWords(shown).lesson }}</p>
+            <p class="quiet">{{ lessonWords(shown).because }}</p>
+          </div>
+          <v-btn
+            variant="outlined"
+            color="primary"
+            :aria-label="`Keep: ${lessonWords(shown).lesson}`"
+            @click="begin(shown)"
+            >Keep it</v-btn
+          >
+          <v-btn variant="text" :aria-label="`Strike: ${lessonWords(shown).lesson}`" @click="refuse(shown)"
+            >Strike it</v-btn
+          >
+        </article>
+      </div>
+    </section>
+    <section class="part" aria-label="Kept">
+      <h2>Kept</h2>
+      <p v-if="answer.kept.length === 0" class="quiet">
+        None yet. A lesson is kept at a finale, a verdict or an empty, or here; it comes up again when choosing and
+        buying.
+      </p>
+      <div v-else class="sheet">
+        <article v-for="lesson in answer.kept" :key="lesson.id" class="row">
+          <div>
+            <p class="lesson">{{ lesson.words }}</p>
+            <p class="quiet">
+              {{ PROMPTS[lesson.promptedBy] }}, {{ dateWords(lesson.keptOn)
+              }}<template v-if="lesson.item"
+                >, <RouterLink :to="`/items/${lesson.item.itemId}`">{{ lesson.item.mark }}</RouterLink></template
+              >.
+              <template v-if="lesson.shown">{{ lessonWords(lesson.shown).because }}</template>
+              <strong v-if="lesson.noLonger">Your numbers no longer show it.</strong>
+            </p>
+          </div>
+          <v-btn variant="text" :aria-label="`Strike: ${lesson.words}`" @click="strike(lesson, true)">Strike it</v-btn>
+        </article>
+      </div>
+    </section>
+    <section v-if="answer.struck.length > 0" class="part" aria-label="Struck">
+      <h2>Struck</h2>
+      <ul class="struck">
+        <li v-for="lesson in answer.struck" :key="lesson.id">
+          <s>{{ lesson.words }}</s>
+          <button type="button" :aria-label="`Take up again: ${lesson.words}`" @click="strike(lesson, false)">
+            take it up again
+          </button>
+        </li>
+      </ul>
+    </section>
+    <FormDialog
+      v-if="writing"
+      title="A lesson"
+      :draft="draft"
+      act="Keep the lesson"
+      :ready="draft.typed.value.words.trim() !== ''"
+      @close="writing = null"
+      @store="store"
+    >
+      <v-textarea
+        v-model="draft.typed.value.words"
+        autofocus
+        rows="2"
+        label="In your words"
+        :error-messages="draft.on('words')"
+      />
+      <v-autocomplete
+        v-model="draft.typed.value.categoryId"
+        clearable
+        label="About which kind? (else it holds for everything)"
+        :items="stock.categories.map((each) => ({ title: each.name, value: each.id }))"
+        :error-messages="draft.on('categoryId')"
+      />
+    </FormDialog>
+  </template>
+</template>
+
+<style scoped>
+.part {
+  margin-top: 24px;
+}
+
+h2 {
+  margin-bottom: 8px;
+}
+
+p {
+  margin: 0;
+  font-size: 13.5px;
+  max-width: 84ch;
+}
+
+.lesson {
+  font-size: 15.5px;
+  font-weight: 600;
+}
+
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  align-items: center;
+  padding: 9px 14px;
+  border-bottom: 1px solid var(--hair);
+}
+
+.row > div {
+  flex: 1 1 320px;
+}
+
+.row:last-child {
+  border-bottom: none;
+}
+
+strong {
+  color: var(--attention);
+}
+
+.struck {
+  display: grid;
+  gap: 2px;
+  padding: 0;
+  list-style: none;
+}
+
+.struck li {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  color: var(--quiet);
+}
+
+.struck button {
+  min-height: 44px;
+  color: var(--primary);
+  text-decoration: underline;
+}
+</style>

@@ -1,0 +1,262 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { addDays, addMonths } from '#core/calendar/day'
+import { MOST_PICKED, PICK_ENDINGS, type PickEnding } from '#core/decide/stash-pick'
+import { counted } from '#core/words/counted'
+import type { ItemSummary, ListedItem } from '#contract/item'
+import { useStash } from '#web/data/reads'
+import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
+import FormTrouble from '#web/ui/form/FormTrouble.vue'
+import { useDraft } from '#web/ui/form/use-draft'
+import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import ItemPicker from '#web/ui/ItemPicker.vue'
+import { callIt, kindAndMaker, shortName } from '#web/ui/words/item-words'
+import { stretchWords } from '#web/ui/words/when-words'
+import DecideHead from './DecideHead.vue'
+import { pickReasonWords, rediscoveredWords, stashItemWords } from './stash-words'
+
+/** A few neglected things she likes, in reach for a while instead of buying. */
+const { answer } = useStash()
+const picking = ref(false)
+const draft = useDraft(() => ({
+  chosen: [] as string[],
+  more: [] as ItemSummary[],
+  span: 'a week' as 'a week' | 'a month' | null,
+}))
+const { typed } = draft
+const ending = useDraft(() => ({ endings: {} as Record<string, PickEnding> }))
+const today = computed(() => answer.value?.today ?? null)
+const now = computed(() => answer.value?.now ?? null)
+const listed = computed(() => [
+  ...(answer.value?.proposed ?? []),
+  ...typed.value.more.map((item) => ({ item, reasons: [] })),
+])
+const FIRST = 4
+// The first few of what is proposed are chosen until she says otherwise.
+watch(
+  answer,
+  (there) => {
+    if (!draft.isTyped.value)
+      draft.begin({ ...typed.value, chosen: (there?.proposed ?? []).slice(0, FIRST).map(({ item }) => item.id) })
+  },
+  { immediate: true },
+)
+
+function toggle(id: string): void {
+  const { chosen } = typed.value
+  typed.value = { ...typed.value, chosen: chosen.includes(id) ? chosen.filter((each) => each !== id) : [...chosen, id] }
+}
+
+function add(item: ListedItem): void {
+  picking.value = false
+  const { chosen, more } = typed.value
+  typed.value = { ...typed.value, chosen: [...chosen, item.id], more: [...more, item as ItemSummary] }
+}
+
+async function start(): Promise<void> {
+  if (today.value === null) return
+  const to = typed.value.span === 'a month' ? addMonths(today.value, 1) : addDays(today.value, 7)
+  const items = typed.value.chosen.map((itemId) => ({
+    id: draft.id(`item ${itemId}`),
+    itemId,
+    placementId: draft.id(`place ${itemId}`),
+  }))
+  if (await draft.store('POST', '/stash', { id: draft.id('pick'), to, items }))
+    draft.begin({ chosen: [], more: [], span: 'a week' })
+}
+
+async function end(): Promise<void> {
+  const pick = now.value
+  if (!pick) return
+  const endings = pick.items.map(({ item }) => ({
+    itemId: item.id,
+    ending: ending.typed.value.endings[item.id] ?? 'goes back',
+    trialId: ending.id(`trial ${item.id}`),
+  }))
+  if (await ending.store('POST', `/stash/${pick.id}/end`, { endings })) ending.begin({ endings: {} })
+}
+</script>
+
+<template>
+  <DecideHead question="What do I already have that I would love to wear?" />
+  <template v-if="answer">
+    <section v-if="now" aria-label="In reach now">
+      <h2>In reach {{ stretchWords({ earliest: now.from, latest: now.to }, answer.today) }}</h2>
+      <p class="quiet">
+        {{
+          now.daysLeft > 0
+            ? `${counted(now.daysLeft, 'day')} to go. They lie beside the drawer.`
+            : 'The time is over. Say what becomes of each.'
+        }}
+      </p>
+      <div class="sheet">
+        <article v-for="row in now.items" :key="row.item.id" class="row" :aria-label="callIt(row.item)">
+          <span class="plate"><ItemGauge :item="row.item" size="small" :rail="false" /></span>
+          <div class="words">
+            <h3>
+              <RouterLink :to="`/items/${row.item.id}`">{{ shortName(row.item) }}</RouterLink>
+              <span class="quiet">{{ kindAndMaker(row.item) }}</span>
+            </h3>
+            <p>{{ stashItemWords(row) }}</p>
+          </div>
+          <ChoiceRow
+            :model-value="ending.typed.value.endings[row.item.id] ?? 'goes back'"
+            :label="`What becomes of ${shortName(row.item)}`"
+            :options="PICK_ENDINGS"
+            @update:model-value="(each) => (ending.typed.value.endings[row.item.id] = each ?? 'goes back')"
+          />
+        </article>
+      </div>
+      <FormTrouble :refused="ending.refused.value" :out-of-reach="ending.outOfReach.value" />
+      <v-btn class="go" color="primary" :loading="ending.busy.value" @click="end">End it so</v-btn>
+    </section>
+    <section v-else aria-label="Proposed">
+      <h2>Three to six for a while</h2>
+      <p class="quiet">
+        Neglected things you like, of the season and in date, one of a kind, that fight with nothing in the drawer.
+      </p>
+      <div v-if="listed.length > 0" class="sheet">
+        <label v-for="row in listed" :key="row.item.id" class="row choose">
+          <input
+            type="checkbox"
+            :checked="typed.chosen.includes(row.item.id)"
+            :disabled="!typed.chosen.includes(row.item.id) && typed.chosen.length >= MOST_PICKED"
+            :aria-label="`Choose ${callIt(row.item)}`"
+            @change="toggle(row.item.id)"
+          />
+          <span class="plate"><ItemGauge :item="row.item" size="small" :rail="false" /></span>
+          <span class="words">
+            <strong>{{ shortName(row.item) }}</strong> <span class="quiet">{{ kindAndMaker(row.item) }}</span>
+            <span class="why">{{
+              row.reasons.map((reason) => pickReasonWords(reason)).join(', ') || 'your own choice'
+            }}</span>
+          </span>
+        </label>
+      </div>
+      <p v-else>
+        Nothing is neglected, liked and in date at once. That is a good sign; choose some yourself if you like.
+      </p>
+      <div class="choices bottom">
+        <ChoiceRow v-model="typed.span" label="In reach for" :options="['a week', 'a month']" />
+        <v-btn variant="outlined" color="primary" :disabled="typed.chosen.length >= MOST_PICKED" @click="picking = true"
+          >Add another</v-btn
+        >
+        <v-btn color="primary" :loading="draft.busy.value" :disabled="typed.chosen.length === 0" @click="start"
+          >Lay {{ counted(typed.chosen.length, 'thing') }} within reach</v-btn
+        >
+      </div>
+      <FormTrouble :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />
+    </section>
+    <section v-if="answer.before.length > 0" class="before" aria-label="Before">
+      <h2>Rediscovered</h2>
+      <ul>
+        <li v-for="pick in answer.before" :key="pick.id">
+          <strong class="figures">{{ stretchWords({ earliest: pick.from, latest: pick.closedOn ?? pick.to }) }}</strong>
+          {{ rediscoveredWords(pick) }}
+        </li>
+      </ul>
+    </section>
+    <ItemPicker
+      v-if="picking"
+      v-model="picking"
+      title="Into reach"
+      action="Choose"
+      :exclude="listed.map(({ item }) => item.id)"
+      @pick="add"
+    />
+  </template>
+</template>
+
+<style scoped>
+p {
+  margin: 2px 0 8px;
+  font-size: 14px;
+}
+
+.row {
+  display: grid;
+  grid-template-columns: 60px minmax(0, 1fr) auto;
+  gap: 12px;
+  align-items: center;
+  padding: 8px 12px;
+  border-bottom: 1px solid var(--hair);
+}
+
+.row.choose {
+  grid-template-columns: 24px 60px minmax(0, 1fr);
+  min-height: 44px;
+  cursor: pointer;
+}
+
+.row:last-child {
+  border-bottom: none;
+}
+
+.row input {
+  width: 20px;
+  height: 20px;
+  accent-color: var(--primary);
+}
+
+.plate {
+  display: grid;
+  place-items: center;
+  min-height: 56px;
+  background: var(--plate);
+  border-radius: 8px;
+}
+
+h3 {
+  font-size: 16px;
+}
+
+h3 a:not(.v-btn) {
+  color: var(--ink);
+}
+
+h3 .quiet {
+  margin-left: 8px;
+  font: 400 13px var(--text);
+}
+
+.words p {
+  margin: 0;
+}
+
+.why {
+  display: block;
+  font-size: 14px;
+}
+
+.bottom {
+  align-items: end;
+  gap: 12px;
+  margin: 12px 0;
+}
+
+.go {
+  margin-top: 12px;
+}
+
+.before {
+  margin-top: 28px;
+}
+
+.before ul {
+  padding-left: 18px;
+  font-size: 14px;
+  max-width: 90ch;
+}
+
+.phone .row {
+  grid-template-columns: 60px minmax(0, 1fr);
+}
+
+.phone .row.choose {
+  grid-template-columns: 24px 60px minmax(0, 1fr);
+}
+
+.phone .row > fieldset {
+  grid-column: 1 / -1;
+}
+</style>
