@@ -6,6 +6,11 @@ import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
 import { ItemSummary } from './item.js'
 import { GoalBody } from './projects.js'
 
+/** What she learned from it, kept with it. */
+const LessonLearned = z
+  .strictObject({ id: NewId, words: Line(400).min(1, 'A lesson is a sentence; write at least a word.') })
+  .nullable()
+  .default(null)
 /** What she thought of it, when she still remembered. */
 const ReviewBody = {
   wouldBuyAgain: z.enum(BUY_AGAIN),
@@ -27,6 +32,7 @@ export const FinishItem = z.strictObject({
   reviewId: NewId,
   day: DayText,
   ...ReviewBody,
+  lesson: LessonLearned,
   /** What the empty package weighs: asked for once, known of its kind from then on. */
   empty: z
     .strictObject({
@@ -114,6 +120,7 @@ export const GiveVerdict = z
     usedAs: Id.nullable(),
     why: z.enum(LET_GO_WHY).nullable().default(null),
     toWhom: Line(80).default(''),
+    lesson: LessonLearned,
     /** The project it is to be used in, with its goal; null = she sees to it later. */
     into: z.strictObject({ projectId: Id, stayId: NewId, goal: GoalBody }).nullable().default(null),
     /** The trial that follows, under other conditions. */

@@ -58,6 +58,8 @@ export const SetMix = z.strictObject({
   itemIds: z.array(Id).min(2, 'A mix has at least two things.').max(6),
   ratio: Line(60).min(1, 'Say the ratio, for instance 2 to 1.'),
 })
+/** A recipe worn again: both of a pair, in its ratio. */
+export const WearMixed = z.strictObject({ changeId: ChangeId, mixId: NewId, day: DayText, pairId: Id })
 export const SetDay = z.strictObject({
   changeId: ChangeId,
   day: DayText,

@@ -104,6 +104,7 @@ const UNSAID_REVIEW = {
   againWhy: '',
   replacedBy: '',
   replacedById: null,
+  lesson: null,
 } as const
 
 /** An empty with what she thought. */
@@ -139,7 +140,16 @@ export function oldVerdicts(demo: DemoHouse): void {
   const [keep, away] = demo
     .of('lipstick')
     .filter((item) => !item.inDrawer && !item.cast && item.fields.opened.kind === 'range')
-  const none = { trialId: null, until: null, usedAs: null, why: null, toWhom: '', into: null, again: null } as const
+  const none = {
+    trialId: null,
+    until: null,
+    usedAs: null,
+    why: null,
+    toWhom: '',
+    into: null,
+    again: null,
+    lesson: null,
+  } as const
   if (!keep || !away) throw new Error('too few lipsticks to decide on')
   demo.act('verdict', (changeId) =>
     demo.house.decide.giveVerdict({

@@ -76,6 +76,19 @@ export class Lessons {
     return ok({ words: said, answer: { id } })
   }
 
+  /** One that comes with another act: at a finale, a verdict or an empty. */
+  learn(
+    learned: { readonly id: string; readonly words: string },
+    promptedBy: 'finale' | 'verdict' | 'empty',
+    about: { readonly itemId: string; readonly categoryId: string } | null,
+  ): Outcome<unknown> {
+    if (this.#queries.lesson.get(learned.id)) return fail('id-taken', { value: learned.id })
+    const none = { rule: null, about: null, count: null, struckOn: null }
+    const on = { itemId: about?.itemId ?? null, categoryId: about?.categoryId ?? null }
+    this.#queries.addLesson.run({ ...learned, promptedBy, ...none, ...on, keptOn: this.#house.today() })
+    return ok(null)
+  }
+
   strike(id: string, struck: boolean): Outcome<Done<{ id: string }>> {
     if (!this.#queries.lesson.get(id)) return fail('unknown-lesson', { value: id })
     this.#queries.strike.run({ id, day: struck ? this.#house.today() : null })

@@ -138,6 +138,11 @@ export class Decide {
     this.#queries.closeTrials.run({ itemId, day: today })
     const done = this.#carryOut(body, item, today)
     if (!done.ok) return done
+    if (body.lesson !== null) {
+      const { categoryId } = item
+      const learned = this.#house.lessons.learn(body.lesson, 'verdict', { itemId, categoryId })
+      if (!learned.ok) return learned
+    }
     const name = itemMark(item)
     return ok({ words: verdict === 'let go' ? `Let ${name} go` : `${name}: ${verdict}`, answer: { id } })
   }

@@ -115,6 +115,11 @@ export class Empties {
       const weighed = this.#house.measuring.addWeight(itemId, { changeId, day, ...empty })
       if (!weighed.ok) return weighed
     }
+    if (body.lesson !== null) {
+      const { categoryId } = item
+      const learned = this.#house.lessons.learn(body.lesson, 'empty', { itemId, categoryId })
+      if (!learned.ok) return learned
+    }
     if (body.packageGoes === 'keep the container')
       this.#queries.keepContainer.run({
         id: this.#house.newId(),

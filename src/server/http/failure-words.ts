@@ -45,6 +45,7 @@ const WORDS = {
   'unknown-wish': () => missing('wish'),
   'unknown-rule': () => missing('rule'),
   'unknown-lesson': () => missing('lesson'),
+  'no-recipe': () => refused('That pair has no ratio, so there is nothing to repeat. Give it one first.', 'pairId'),
   'unknown-pick': () => missing('pick from the stash'),
   'is-keepsake': ({ name }) =>
     refused(`${name} is a keepsake, kept to look at. Take it back into use first, on its page.`, 'itemId'),

@@ -151,6 +151,7 @@ export class Laying {
       toWhom: '',
       into: null,
       again: null,
+      lesson: null,
     })
   }
 

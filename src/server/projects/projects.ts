@@ -33,6 +33,15 @@ type RollOutBody = z.output<typeof RollOut>
 type Answer = Outcome<Done<{ id: string }>>
 type Refusal = { readonly ok: false; readonly failure: Failure }
 
+/** A lesson is a line; a longer one is told in the project alone. */
+const LESSON_LENGTH = 400
+function linesOf(lessons: string): string[] {
+  return lessons
+    .split('\n')
+    .map((line) => line.trim())
+    .filter((line) => line !== '' && line.length <= LESSON_LENGTH)
+}
+
 /** Projects of every school: items roll in with a goal under her rules, and out when she says so. */
 export class Projects {
   readonly #house: House
@@ -85,6 +94,7 @@ export class Projects {
           words: goal.met ? '' : 'at the finale',
         })
     this.#queries.close.run({ id, day: today, lessons })
+    for (const words of linesOf(lessons)) this.#house.lessons.learn({ id: this.#house.newId(), words }, 'finale', null)
     return ok({ words: `Closed ${project.name}`, answer: { id } })
   }
 

@@ -45,6 +45,19 @@ export function todayQueries(db: Db) {
     addWear: sql<[{ id: string; itemId: string; day: Day }]>(
       'INSERT INTO wear (id, item_id, day) VALUES (@id, @itemId, @day)',
     ),
+    setAmount: sql<[{ id: string; amount: number; amountUnit: string }]>(
+      'UPDATE wear SET amount = @amount, amount_unit = @amountUnit WHERE id = @id',
+    ),
+    recipe: sql<
+      [string],
+      {
+        item_id: string
+        other_item_id: string
+        item_amount: number | null
+        other_amount: number | null
+        amount_unit: 'pumps' | 'drops' | null
+      }
+    >('SELECT item_id, other_item_id, item_amount, other_amount, amount_unit FROM pair WHERE id = ?'),
     dropWear: sql<[string]>('DELETE FROM wear WHERE id = ?'),
     setDetails: sql(`
       UPDATE wear SET used_as = @usedAs, amount = @amount, amount_unit = @amountUnit, felt = @felt WHERE id = @id`),

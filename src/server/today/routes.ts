@@ -14,6 +14,7 @@ import {
   SetWearDetails,
   SetWorn,
   TypeInSheet,
+  WearMixed,
   type EarlierFace,
   type TodayAnswer,
 } from '#contract/today'
@@ -52,6 +53,7 @@ export function todayRoutes(house: House): Router {
   command(house, routes, 'post', '/face', SetFace, 'set-face', (body) => wearing.setFace(body))
   command(house, routes, 'post', '/wear-details', SetWearDetails, 'wear-details', (body) => wearing.setDetails(body))
   command(house, routes, 'post', '/mix', SetMix, 'mix', (body) => wearing.setMix(body))
+  command(house, routes, 'post', '/wear/mixed', WearMixed, 'wear-mixed', (body) => wearing.wearMixed(body))
   command(house, routes, 'post', '/tally-sheet', TypeInSheet, 'type-in', (body) => wearing.typeIn(body))
   command(house, routes, 'post', '/no-makeup', SetNoMakeup, 'no-makeup', (body) =>
     wearing.setNoMakeup(body.day, body.noMakeup),

@@ -3,7 +3,7 @@ import { fail, ok, type Failure, type Outcome } from '../failing.js'
 import { dayMark, itemMark } from '#core/words/told'
 import type { Day } from '#core/calendar/day'
 import { counted } from '#core/words/counted'
-import type { SayOfSilence, SetFace, SetMix, SetWearDetails, TypeInSheet, Worn } from '#contract/today'
+import type { SayOfSilence, SetFace, SetMix, SetWearDetails, TypeInSheet, WearMixed, Worn } from '#contract/today'
 import type { Done } from '../db/journal.js'
 import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
@@ -127,6 +127,25 @@ export class Wearing {
     this.#queries.addMix.run({ id: body.mixId, day: body.day, ratio: body.ratio })
     for (const wear of wears) if (wear) this.#queries.setMix.run({ wearId: wear.id, mixId: body.mixId })
     return ok({ words: `Mixed ${body.ratio}`, answer: { worn: this.wornOn(body.day) } })
+  }
+
+  /** Both of a pair ticked and mixed in its ratio, each with its amount. */
+  wearMixed({ pairId, day, mixId, changeId }: z.output<typeof WearMixed>): Answer {
+    const pair = this.#queries.recipe.get(pairId)
+    if (!pair || pair.item_amount === null || pair.other_amount === null || pair.amount_unit === null)
+      return fail('no-recipe', { value: pairId })
+    const things = [
+      { itemId: pair.item_id, amount: pair.item_amount },
+      { itemId: pair.other_item_id, amount: pair.other_amount },
+    ]
+    for (const { itemId, amount } of things) {
+      const worn = this.setWorn({ itemId, day, worn: true, partIds: [] })
+      if (!worn.ok) return worn
+      const wear = this.#queries.wear.get({ itemId, day })
+      if (wear) this.#queries.setAmount.run({ id: wear.id, amount, amountUnit: pair.amount_unit })
+    }
+    const ratio = `${pair.item_amount} to ${pair.other_amount} ${pair.amount_unit}`
+    return this.setMix({ changeId, mixId, day, itemIds: things.map((each) => each.itemId), ratio })
   }
 
   setNoMakeup(day: Day, noMakeup: boolean): Outcome<Done<{ noMakeup: boolean }>> {

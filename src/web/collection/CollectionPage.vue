@@ -48,6 +48,7 @@ const acts = computed(() => [
     act: () => (chosen.value = chosen.value === null ? [] : null),
     pressed: chosen.value !== null,
   },
+  { words: 'Before buying', to: '/buying' },
   { words: 'Supply', to: '/supply' },
   { words: 'Import a sheet', to: '/collection/import' },
   { words: 'By lines', to: '/collection/lines' },

@@ -6,17 +6,43 @@ import { useEmpties } from '#web/data/reads'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
 import EmptyEntry from './EmptyEntry.vue'
+import ReviewDialog from './ReviewDialog.vue'
 
 /** The journal of what was finished, with what was thought of it. */
 const { answer } = useEmpties()
 const again = ref(false)
+const reviewing = ref<EmptyView | null>(null)
+const kind = ref<string | null>(null)
+const maker = ref<string | null>(null)
+const year = ref<string | null>(null)
+/** What can be chosen from, each with how many there are. */
+function choices(of: (empty: EmptyView) => string): { title: string; value: string }[] {
+  const counts = new Map<string, number>()
+  for (const empty of answer.value?.empties ?? []) counts.set(of(empty), (counts.get(of(empty)) ?? 0) + 1)
+  return [...counts]
+    .filter(([value]) => value !== '')
+    .sort(([a], [b]) => (a < b ? -1 : 1))
+    .map(([value, count]) => ({ title: `${value}, ${count}`, value }))
+}
+const shown = computed(() =>
+  (answer.value?.empties ?? []).filter(
+    (empty) =>
+      (!again.value || empty.wouldBuyAgain === 'yes') &&
+      (kind.value === null || empty.item.category === kind.value) &&
+      (maker.value === null || empty.item.maker === maker.value) &&
+      (year.value === null || empty.day.slice(0, 4) === year.value),
+  ),
+)
+
+function print(): void {
+  window.print()
+}
 
 const years = computed(() => {
   const found = new Map<string, EmptyView[]>()
-  for (const empty of answer.value?.empties ?? []) {
-    if (again.value && empty.wouldBuyAgain !== 'yes') continue
-    const year = empty.day.slice(0, 4)
-    found.set(year, [...(found.get(year) ?? []), empty])
+  for (const empty of shown.value) {
+    const on = empty.day.slice(0, 4)
+    found.set(on, [...(found.get(on) ?? []), empty])
   }
   return [...found].map(([year, empties]) => ({ year, empties, kinds: kindsOf(empties) }))
 })
@@ -39,6 +65,7 @@ function kindsOf(empties: readonly EmptyView[]): string {
     :acts="[
       { words: 'Kept containers', to: '/empties/containers' },
       { words: 'Only what I would buy again', act: () => (again = !again), pressed: again },
+      { words: 'Print', act: print },
     ]"
   />
   <template v-if="answer">
@@ -52,16 +79,58 @@ function kindsOf(empties: readonly EmptyView[]): string {
       When something is used up, say so on its page: “It is empty”. It keeps its uses, its months and your few words
       here, so that you need not buy it again to remember.
     </EmptyPlace>
+    <div v-if="answer.empties.length > 1" class="filters">
+      <v-autocomplete
+        v-model="kind"
+        clearable
+        label="Kind"
+        hide-details
+        :items="choices((empty) => empty.item.category)"
+      />
+      <v-autocomplete
+        v-model="maker"
+        clearable
+        label="Maker"
+        hide-details
+        :items="choices((empty) => empty.item.maker)"
+      />
+      <v-select v-model="year" clearable label="Year" hide-details :items="choices((empty) => empty.day.slice(0, 4))" />
+    </div>
+    <p v-if="answer.empties.length > 0 && shown.length === 0" class="quiet">No empty is all of that.</p>
     <section v-for="group in years" :key="group.year" class="year" :aria-label="group.year">
       <h2>
         {{ group.year }} <span class="quiet figures">{{ group.empties.length }} finished: {{ group.kinds }}</span>
       </h2>
-      <EmptyEntry v-for="empty in group.empties" :key="empty.item.id" :empty="empty" :currency="answer.currency" />
+      <EmptyEntry
+        v-for="empty in group.empties"
+        :key="empty.item.id"
+        :empty="empty"
+        :currency="answer.currency"
+        @review="reviewing = empty"
+      />
     </section>
+    <ReviewDialog v-if="reviewing" :empty="reviewing" @close="reviewing = null" />
   </template>
 </template>
 
 <style scoped>
+.filters {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 220px));
+  gap: 10px;
+  margin-bottom: 14px;
+}
+
+.phone .filters {
+  grid-template-columns: 1fr 1fr;
+}
+
+@media print {
+  .filters {
+    display: none;
+  }
+}
+
 .year {
   margin-bottom: 24px;
 }

@@ -2,67 +2,96 @@
 import { computed } from 'vue'
 import type { EmptyView } from '#contract/ending'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
-import { fullName, kindAndMaker, usesWords } from '#web/ui/words/item-words'
-import { spanRangeWords } from '#web/ui/words/when-words'
-import { dateWords, moneyWords } from '#web/data/locale'
+import { callIt, fullName, kindAndMaker } from '#web/ui/words/item-words'
+import { AGAIN_WORDS, againstWords, emptyFacts, endedWords } from './empty-words'
 
+/** What was finished, with what was thought of it, so that it need not be bought again to remember. */
 const props = defineProps<{ empty: EmptyView; currency: string }>()
-const AGAIN: Readonly<Record<NonNullable<EmptyView['wouldBuyAgain']>, string>> = {
-  yes: 'would buy again',
-  no: 'would not buy again',
-  maybe: 'maybe again',
-  'have a backup': 'has a backup already',
-  discontinued: 'cannot be bought again',
-}
-
-const facts = computed(() => {
-  const { item, daysInUse } = props.empty
-  const time =
-    daysInUse === null ? 'time in use not known' : `${spanRangeWords(daysInUse.least, daysInUse.most)} in use`
-  const cost =
-    item.priceMinor === null || item.uses === 0
-      ? ''
-      : `${moneyWords(item.priceMinor / item.uses, props.currency)} a use`
-  const on = item.endedRoughly ? `by ${dateWords(props.empty.day)}` : dateWords(props.empty.day)
-  return [on, usesWords(item.uses), time, cost].filter(Boolean).join(' · ')
+defineEmits<{ review: [] }>()
+const facts = computed(() => emptyFacts(props.empty, props.currency))
+const told = computed(() => {
+  const { did, forWhom, dislikes, againWhy } = props.empty
+  return [
+    ['It did', did],
+    ['For', forWhom],
+    ['Not so good', dislikes],
+    ['Again', againWhy],
+  ].filter(([, words]) => words !== '')
 })
+const ended = computed(() => endedWords(props.empty))
+const against = computed(() => againstWords(props.empty, props.currency))
 </script>
 
 <template>
   <article class="sheet entry">
-    <ItemGauge :item="empty.item" size="small" :rail="false" />
+    <img
+      v-if="empty.photo"
+      :src="`/api/photos/${empty.photo.id}`"
+      :alt="empty.photo.words || `A picture of ${callIt(empty.item)}`"
+      loading="lazy"
+    />
+    <ItemGauge v-else :item="empty.item" size="small" :rail="false" />
     <div>
       <h3>
         <RouterLink :to="`/items/${empty.item.id}`">{{ fullName(empty.item) }}</RouterLink>
         <span class="quiet">{{ kindAndMaker(empty.item) }}</span>
       </h3>
       <p class="quiet figures">{{ facts }}</p>
+      <p v-if="against" class="quiet figures">{{ against }}</p>
+      <p v-if="ended">{{ ended }}</p>
       <p v-if="empty.words" class="words">{{ empty.words }}</p>
+      <dl v-if="told.length > 0">
+        <template v-for="[name, words] in told" :key="name">
+          <dt>{{ name }}</dt>
+          <dd>{{ words }}</dd>
+        </template>
+      </dl>
+      <p v-if="empty.replacement || empty.replacedBy">
+        Replaced by
+        <RouterLink v-if="empty.replacement" :to="`/items/${empty.replacement.itemId}`">{{
+          empty.replacement.mark
+        }}</RouterLink>
+        {{ empty.replacedBy }}
+      </p>
     </div>
-    <span class="again" :class="empty.wouldBuyAgain ?? 'none'"
-      >{{ empty.wouldBuyAgain ? AGAIN[empty.wouldBuyAgain] : 'no review'
-      }}<template v-if="empty.packageGoes"
-        ><br /><span class="quiet">package: {{ empty.packageGoes }}</span></template
-      ></span
-    >
+    <span class="again" :class="empty.wouldBuyAgain ?? 'none'">
+      {{ empty.wouldBuyAgain ? AGAIN_WORDS[empty.wouldBuyAgain] : 'no review' }}
+      <span v-if="empty.packageGoes" class="quiet">package: {{ empty.packageGoes }}</span>
+      <button
+        type="button"
+        class="review"
+        :aria-label="`${empty.reviewId ? 'Change the review of' : 'Review'} ${callIt(empty.item)}`"
+        @click="$emit('review')"
+      >
+        {{ empty.reviewId ? 'change' : 'review it' }}
+      </button>
+    </span>
   </article>
 </template>
 
 <style scoped>
 .entry {
   display: grid;
-  grid-template-columns: 44px minmax(0, 1fr) auto;
+  grid-template-columns: 60px minmax(0, 1fr) auto;
   gap: 14px;
-  align-items: center;
+  align-items: start;
   padding: 9px 14px;
   margin-top: 6px;
+  break-inside: avoid;
+}
+
+img {
+  width: 60px;
+  height: 60px;
+  object-fit: cover;
+  border-radius: 6px;
 }
 
 h3 {
   font-size: 15.5px;
 }
 
-h3 a {
+h3 a:not(.v-btn) {
   color: var(--ink);
 }
 
@@ -81,7 +110,25 @@ p {
   font-size: 14.5px;
 }
 
+dl {
+  display: grid;
+  grid-template-columns: max-content minmax(0, 1fr);
+  gap: 1px 10px;
+  margin: 4px 0 0;
+  font-size: 13.5px;
+}
+
+dt {
+  color: var(--quiet);
+}
+
+dd {
+  margin: 0;
+}
+
 .again {
+  display: grid;
+  justify-items: end;
   font-weight: 600;
   text-align: right;
   font-size: 13.5px;
@@ -93,5 +140,31 @@ p {
 
 .again.yes {
   color: var(--done);
+}
+
+.review {
+  min-height: 44px;
+  color: var(--primary);
+  font-weight: 400;
+  text-decoration: underline;
+}
+
+.phone .entry {
+  grid-template-columns: 60px minmax(0, 1fr);
+}
+
+.phone .again {
+  grid-column: 2;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 12px;
+  align-items: center;
+  justify-self: start;
+}
+
+@media print {
+  .review {
+    display: none;
+  }
 }
 </style>

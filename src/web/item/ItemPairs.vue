@@ -4,16 +4,21 @@ import type { PairView } from '#contract/beside-item'
 import type { ListedItem } from '#contract/item'
 import { newId } from '#web/data/client'
 import { useChanges } from '#web/data/changes'
+import { useHerDay } from '#web/data/her-day'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
 import FormDialog from '#web/ui/form/FormDialog.vue'
 import { useDraft } from '#web/ui/form/use-draft'
 import ItemPicker from '#web/ui/ItemPicker.vue'
 import { callIt } from '#web/ui/words/item-words'
+import ItemTogether from './ItemTogether.vue'
+import MixHelper from './MixHelper.vue'
 
 /** What it goes with and what it fights with; for two that are mixed, the ratio. */
 const props = defineProps<{ item: ListedItem; pairs: readonly PairView[] }>()
 const changes = useChanges()
 const picking = ref(false)
+const mixing = ref(false)
+const herDay = useHerDay()
 const other = ref<ListedItem | null>(null)
 const draft = useDraft(() => ({
   verdict: 'works' as 'works' | 'fights' | null,
@@ -50,6 +55,18 @@ function ratioWords(pair: PairView): string {
   return pair.amountUnit === null ? '' : `${pair.itemAmount ?? ''} to ${pair.otherAmount ?? ''} ${pair.amountUnit}`
 }
 
+/** The recipe again: both ticked, with their amounts, as one mix; each act waits for the one before. */
+async function wearMixed(pair: PairView): Promise<void> {
+  const { today: day } = herDay
+  if (day === null) return
+  await changes.run('POST', '/wear/mixed', {
+    changeId: newId(),
+    mixId: newId(),
+    day,
+    pairId: pair.id,
+  })
+}
+
 function drop(pair: PairView): void {
   void changes.run('POST', `/pairs/${pair.id}/drop`, { changeId: newId() })
 }
@@ -63,6 +80,22 @@ function drop(pair: PairView): void {
         <strong>{{ pair.verdict === 'works' ? 'with' : 'not with' }}</strong>
         <RouterLink :to="`/items/${pair.otherItemId}`">{{ pair.other }}</RouterLink>
         <span class="quiet">{{ [ratioWords(pair), pair.words].filter(Boolean).join(', ') }}</span>
+        <span
+          v-if="pair.targetColour"
+          class="aim"
+          role="img"
+          :aria-label="`aimed at ${pair.targetColour}`"
+          :style="{ background: pair.targetColour }"
+        ></span>
+        <button
+          v-if="pair.amountUnit !== null && item.endedOn === null"
+          type="button"
+          class="drop"
+          :aria-label="`Worn mixed with ${pair.other} today`"
+          @click="wearMixed(pair)"
+        >
+          worn so today
+        </button>
         <button type="button" class="drop" :aria-label="`Drop the pair with ${pair.other}`" @click="drop(pair)">
           drop
         </button>
@@ -71,7 +104,14 @@ function drop(pair: PairView): void {
         Nothing recorded yet. What peels or pills together is never suggested together.
       </li>
     </ul>
-    <v-btn variant="outlined" color="primary" @click="picking = true">Add a pair</v-btn>
+    <ItemTogether :item="item" />
+    <div class="choices">
+      <v-btn variant="outlined" color="primary" @click="picking = true">Add a pair</v-btn>
+      <v-btn v-if="item.parts.length === 0 && item.endedOn === null" variant="text" @click="mixing = true"
+        >Mix towards a colour</v-btn
+      >
+    </div>
+    <MixHelper v-if="mixing" :item="item" @close="mixing = false" />
     <FormDialog
       v-if="other"
       :title="`With ${callIt(other)}`"
@@ -132,6 +172,13 @@ li {
   color: var(--primary);
   text-decoration: underline;
   min-height: 44px;
+}
+
+.aim {
+  width: 26px;
+  height: 26px;
+  border: 1px solid var(--line);
+  border-radius: 5px;
 }
 
 .ratio {

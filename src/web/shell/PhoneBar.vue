@@ -20,6 +20,7 @@ const rest = FRONTS.filter((front) => !inBar.includes(front.to))
     <v-bottom-sheet v-model="more" aria-label="More places">
       <div class="sheet rest">
         <RouterLink to="/drawer" class="row" @click="more = false">Lay the drawer</RouterLink>
+        <RouterLink to="/buying/till" class="row" @click="more = false">Before buying</RouterLink>
         <RouterLink v-for="front in rest" :key="front.to" :to="front.to" class="row" @click="more = false">{{
           front.name
         }}</RouterLink>

@@ -2,10 +2,15 @@
 import { computed, ref } from 'vue'
 import { AMOUNT_UNITS } from '#core/wear/day-choices'
 import type { Day } from '#core/calendar/day'
+import type { Aspect, Felt } from '#core/decide/feelings'
 import type { ListedItem } from '#contract/item'
 import type { Worn } from '#contract/today'
+import { useChanges } from '#web/data/changes'
+import { newId } from '#web/data/client'
+import { useFeelings } from '#web/data/reads'
 import { useStock } from '#web/data/stock'
 import { useTicks } from '#web/data/ticks'
+import FeltTaps from '#web/ui/FeltTaps.vue'
 import FormDialog from '#web/ui/form/FormDialog.vue'
 import { useOpenDrafts } from '#web/ui/form/open-drafts'
 import { useDraft } from '#web/ui/form/use-draft'
@@ -33,6 +38,14 @@ const draft = useDraft(() => {
   }
 })
 const { typed } = draft
+const feelings = useFeelings(() => props.day)
+const changes = useChanges()
+const felt = computed(() => feelings.answer.value?.worn.find((each) => each.itemId === at.value)?.felt ?? [])
+
+function feel(aspect: Aspect, how: Felt | null): void {
+  const body = { changeId: newId(), itemId: at.value, day: props.day, felt: [{ aspect, felt: how }], words: null }
+  void changes.run('POST', '/feelings', body)
+}
 
 async function choose(id: string): Promise<void> {
   if (!(await drafts.mayLeave(() => draft.isTyped.value))) return
@@ -103,6 +116,7 @@ function store(): void {
           <v-text-field v-model="typed.ratio" maxlength="60" label="Ratio" :disabled="typed.partner === null" />
         </div>
       </template>
+      <FeltTaps :key="at" :felt="felt" :of="shortName(item)" @feel="feel" />
       <v-text-field v-model="typed.felt" maxlength="300" label="How it felt" placeholder="patchy by noon" />
     </template>
   </FormDialog>

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import type { Day } from '#core/calendar/day'
-import { BUY_AGAIN, PACKAGE_GOES } from '#core/decide/review-choices'
+import type { BUY_AGAIN } from '#core/decide/review-choices'
 import type { ChangeNote } from '#contract/basic'
 import type { ListedItem } from '#contract/item'
-import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
 import DayField from '#web/ui/form/DayField.vue'
 import FormDialog from '#web/ui/form/FormDialog.vue'
 import { useDraft } from '#web/ui/form/use-draft'
@@ -15,6 +14,8 @@ import { useItem } from '#web/data/reads'
 import { useHerScale, useUnits } from '#web/data/units'
 import { massTrouble, massWords, unitOf } from '#web/ui/words/measure-words'
 import type { ActContext, ActResult } from './item-acts'
+import { emptyReview, reviewBody } from './review-draft'
+import ReviewFields from './ReviewFields.vue'
 
 /** An empty, with what she thought while she still remembers. */
 const props = defineProps<{ item: ListedItem; today: Day; context: ActContext }>()
@@ -22,9 +23,9 @@ const emit = defineEmits<{ close: []; done: [result: ActResult] }>()
 const draft = useDraft(() => ({
   partId: props.context.partId ?? null,
   day: props.today as string,
+  ...emptyReview(),
   wouldBuyAgain: (props.item.backups > 0 ? 'have a backup' : null) as (typeof BUY_AGAIN)[number] | null,
-  packageGoes: null as (typeof PACKAGE_GOES)[number] | null,
-  words: '',
+  lesson: '',
   mass: '',
   cleaned: false,
 }))
@@ -46,15 +47,17 @@ const shade = computed(() =>
 )
 
 async function store(): Promise<void> {
-  const { mass: _, cleaned, partId: __, ...review } = typed.value
+  const { cleaned, day, lesson } = typed.value
   if (shade.value) {
-    if (await draft.store('POST', `/parts/${shade.value.id}/finish`, { day: review.day })) emit('done', {})
+    if (await draft.store('POST', `/parts/${shade.value.id}/finish`, { day })) emit('done', {})
     return
   }
   const weighed = mass.value
   const answer = await draft.store<{ backups: number; change: ChangeNote }>('POST', `/items/${props.item.id}/finish`, {
     reviewId: draft.id('review'),
-    ...review,
+    day,
+    ...reviewBody(typed.value),
+    lesson: lesson.trim() === '' ? null : { id: draft.id('lesson'), words: lesson },
     empty: weighed?.ok
       ? {
           id: draft.id('empty'),
@@ -94,20 +97,8 @@ async function store(): Promise<void> {
     </p>
     <DayField v-model="typed.day" label="Finished on" :max="today" :error-messages="on('day')" />
     <template v-if="!shade">
-      <ChoiceRow
-        v-model="typed.wouldBuyAgain"
-        label="Would you buy it again?"
-        :options="BUY_AGAIN"
-        :words="{ 'have a backup': 'already have a backup', discontinued: 'cannot: discontinued' }"
-      />
-      <v-textarea v-model="typed.words" label="A few words on what you think of it" :error-messages="on('words')" />
-      <ChoiceRow
-        v-model="typed.packageGoes"
-        label="The package goes (may stay open)"
-        :options="PACKAGE_GOES"
-        :words="{ 'keep the container': 'washed and kept' }"
-        again
-      />
+      <ReviewFields v-model="typed" :on="on" />
+      <v-text-field v-model="typed.lesson" label="A lesson to keep? (may stay empty)" :error-messages="on('lesson')" />
       <p v-if="known" class="quiet">
         An empty one of its kind weighs {{ massWords(known.grams, known.resolution ?? 0.1, unit) }}; nothing more to
         weigh.

@@ -37,6 +37,7 @@ const destinations = computed(() => (whole.answer.value?.destinations ?? []) as 
 const draft = useDraft(() => ({
   verdict: (props.context.verdict ?? null) as Verdict | null,
   reason: '',
+  lesson: '',
   destination: null as Destination | null,
   why: null as LetGoWhy | null,
   toWhom: '',
@@ -68,7 +69,8 @@ const ready = computed(() => {
 })
 
 async function store(): Promise<void> {
-  const { verdict, reason, destination, why, toWhom, until, usedAs, projectId, goal, otherwise, again } = typed.value
+  const { verdict, reason, lesson, destination, why, toWhom, until, usedAs, projectId, goal, otherwise, again } =
+    typed.value
   if (verdict === null) return
   const going = verdict === 'let go'
   const answer = await draft.store('POST', '/verdicts', {
@@ -77,6 +79,7 @@ async function store(): Promise<void> {
     trialId: props.context.trialId ?? null,
     verdict,
     reason,
+    lesson: lesson.trim() === '' ? null : { id: draft.id('lesson'), words: lesson },
     destination: going ? destination : null,
     why: going ? why : null,
     toWhom: going && toSomebody.value ? toWhom : '',
@@ -159,5 +162,6 @@ async function store(): Promise<void> {
       <TrialFields v-model="typed.again" :today="today" :on="on" within="again." />
     </template>
     <v-textarea v-model="typed.reason" label="Why? (one line is plenty)" rows="2" :error-messages="on('reason')" />
+    <v-text-field v-model="typed.lesson" label="A lesson to keep? (may stay empty)" :error-messages="on('lesson')" />
   </FormDialog>
 </template>

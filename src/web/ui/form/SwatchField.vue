@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
 
 /** A swatch, or none: undyed stays undyed until a colour is picked. A guess is offered, never taken by itself. */
 const props = withDefaults(defineProps<{ label: string; guess?: string | null; small?: boolean }>(), {
@@ -7,6 +7,7 @@ const props = withDefaults(defineProps<{ label: string; guess?: string | null; s
   small: false,
 })
 const value = defineModel<string | null>({ required: true })
+const SwatchFromPhoto = defineAsyncComponent(() => import('./SwatchFromPhoto.vue'))
 /** Where the picker begins while there is no colour. */
 const START = '#b4706f'
 const picked = computed({
@@ -33,6 +34,7 @@ const picked = computed({
     </template>
     <div class="sheet picker">
       <v-color-picker v-model="picked" mode="hex" :modes="['hex', 'rgb']" elevation="0" width="280" />
+      <SwatchFromPhoto class="photo" label="From a picture" @colour="(colour) => (value = colour)" />
       <div class="choices">
         <v-btn v-if="guess && value === null" variant="outlined" color="primary" @click="value = guess"
           >Take the guess</v-btn
@@ -79,5 +81,10 @@ const picked = computed({
 
 .picker {
   padding: 8px;
+  max-width: 320px;
+}
+
+.photo {
+  margin: 8px 0;
 }
 </style>

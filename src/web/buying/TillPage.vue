@@ -1,0 +1,205 @@
+<script setup lang="ts">
+import { mdiPlus } from '@mdi/js'
+import { useSessionStorage } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { useBuyingCheck } from '#web/data/reads'
+import { useStock } from '#web/data/stock'
+import { typedPrice } from '#web/ui/form/typed-price'
+import SwatchFromPhoto from '#web/ui/form/SwatchFromPhoto.vue'
+import BuyingHead from './BuyingHead.vue'
+import { costLine, nearestWords, ruleLine, supplyLines, twinsHeadline } from './check-words'
+import WishDialog from './WishDialog.vue'
+
+/** In a shop, with one hand: the kind, the colour off a picture of the tester, and the answer. */
+const stock = useStock()
+const kind = useSessionStorage<string | null>('till kind', null)
+const colour = ref<string | null>(null)
+const price = ref('')
+const wishing = ref(false)
+const paid = computed(() => typedPrice(price.value, stock.currency))
+const query = computed(() => {
+  if (kind.value === null) return null
+  const asked = new URLSearchParams({ category: kind.value })
+  if (colour.value !== null) asked.set('colour', colour.value)
+  if (paid.value.minor !== null) asked.set('price', String(paid.value.minor))
+  return asked.toString()
+})
+const { answer, failed } = useBuyingCheck(query)
+const lines = computed(() => (answer.value ? supplyLines(answer.value) : []))
+const strict = computed(
+  () => answer.value?.rules.some((rule) => rule.left <= 0 && !rule.excepted && !rule.replacing) === true,
+)
+</script>
+
+<template>
+  <BuyingHead question="Do I need it?" />
+  <div class="till">
+    <form class="asked" @submit.prevent>
+      <v-autocomplete
+        v-model="kind"
+        label="What kind"
+        :items="stock.categories.map((each) => ({ title: each.name, value: each.id }))"
+        hide-details
+      />
+      <v-text-field
+        v-model="price"
+        inputmode="decimal"
+        :label="`Price, ${stock.currency}`"
+        :error-messages="paid.errors"
+        hide-details="auto"
+      />
+      <SwatchFromPhoto class="photo" label="Picture of the tester" @colour="(found) => (colour = found)" />
+    </form>
+    <p v-if="failed" class="caution">{{ failed.message }}</p>
+    <section v-if="answer" class="sheet told" aria-label="The answer" aria-live="polite">
+      <h2>{{ twinsHeadline(answer, colour !== null) }}</h2>
+      <div v-if="answer.nearest.length > 0 && colour" class="nearest">
+        <div
+          class="strip"
+          role="img"
+          :aria-label="`The tester beside ${answer.nearest.map((each) => each.mark).join(', ')}`"
+        >
+          <span class="one tester" :style="{ background: colour }"></span>
+          <span
+            v-for="each in answer.nearest"
+            :key="each.itemId"
+            class="one"
+            :style="{ background: each.colour }"
+          ></span>
+        </div>
+        <ul>
+          <li v-for="each in answer.nearest.slice(0, 2)" :key="each.itemId">
+            <RouterLink :to="`/items/${each.itemId}`">{{ each.mark }}</RouterLink>
+            <span class="quiet">{{ nearestWords(each) }}</span>
+          </li>
+        </ul>
+      </div>
+      <ul class="lines figures">
+        <li v-for="line in lines" :key="line">{{ line }}</li>
+        <li>{{ costLine(answer) }}</li>
+        <li
+          v-for="rule in answer.rules"
+          :key="rule.ruleId"
+          :class="{ strict: rule.left <= 0 && !rule.excepted && !rule.replacing }"
+        >
+          {{ ruleLine(rule, answer) }}
+        </li>
+        <li v-for="lesson in answer.lessons" :key="lesson.id" class="lesson">You learned: {{ lesson.words }}</li>
+      </ul>
+      <v-btn
+        :color="strict ? undefined : 'primary'"
+        :variant="strict ? 'outlined' : 'flat'"
+        :prepend-icon="mdiPlus"
+        @click="wishing = true"
+        >Wish for it and wait</v-btn
+      >
+    </section>
+    <p v-else-if="kind === null" class="quiet hint">
+      Say what kind it is; a picture of the tester adds the near twins you own.
+    </p>
+  </div>
+  <WishDialog
+    v-if="wishing && answer"
+    :today="answer.today"
+    :wish="null"
+    :begin="{ categoryId: kind, colour, priceMinor: paid.minor }"
+    @close="wishing = false"
+  />
+</template>
+
+<style scoped>
+.till {
+  display: grid;
+  grid-template-columns: minmax(280px, 420px) minmax(0, 1fr);
+  gap: 16px;
+  align-items: start;
+}
+
+.asked {
+  display: grid;
+  grid-template-columns: 1fr 130px;
+  gap: 10px;
+}
+
+.photo {
+  grid-column: 1 / -1;
+}
+
+.told {
+  padding: 12px 16px 14px;
+}
+
+h2 {
+  font-size: 20px;
+}
+
+.strip {
+  display: flex;
+  height: 56px;
+  margin: 8px 0 4px;
+  padding: 6px;
+  background: #8f9498;
+  border-radius: 8px;
+}
+
+.one {
+  flex: 1;
+}
+
+.one.tester {
+  flex: 1.6;
+}
+
+.nearest ul,
+.lines {
+  margin: 6px 0;
+  padding: 0;
+  list-style: none;
+}
+
+.nearest li {
+  display: grid;
+  font-size: 13.5px;
+}
+
+.lines {
+  display: grid;
+  gap: 5px;
+  margin-bottom: 12px;
+  max-width: 76ch;
+}
+
+.lines li {
+  padding-left: 12px;
+  border-left: 3px solid var(--hair);
+  font-size: 14.5px;
+  line-height: 1.35;
+}
+
+.lines .strict {
+  border-color: var(--attention);
+  color: var(--attention);
+  font-weight: 600;
+}
+
+.lines .lesson {
+  border-color: var(--primary);
+}
+
+.hint {
+  max-width: 60ch;
+}
+
+.phone .till {
+  grid-template-columns: minmax(0, 1fr);
+  gap: 10px;
+}
+
+.phone .told {
+  padding: 10px 12px 12px;
+}
+
+.phone .nearest li :deep(a) {
+  min-height: 30px !important;
+}
+</style>
