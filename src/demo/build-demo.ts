@@ -8,6 +8,7 @@ import { EMPTIES, type Role } from './cast-data.js'
 import { DemoHouse } from './demo-house.js'
 import { eyesOffLimits, faceKindOf, type FaceKind } from './faces.js'
 import type { PanPicture } from './draw-pans.js'
+import { decidingEvening } from './deciding-story.js'
 import { knowingEvening } from './knowing-story.js'
 import { MeasuringStory } from './measuring-story.js'
 import { plotOf, type Plot } from './plot.js'
@@ -107,6 +108,7 @@ class DemoBuilder {
       readCast(demo, ago)
       this.#measuring.evening(ago)
       knowingEvening(demo, ago, this.#forecasts)
+      decidingEvening(demo, ago, this.#today)
     }
     demo.turnTo('morning')
     tellTheRest(demo, this.#today)

@@ -1,5 +1,6 @@
 import { addDays, fieldsOf, type Day } from '#core/calendar/day'
 import type { DayRange } from '#core/calendar/when'
+import { aimOf } from './deciding-story.js'
 import type { DemoHouse } from './demo-house.js'
 import type { FaceKind } from './faces.js'
 import { ROLLING } from './scene.js'
@@ -97,7 +98,7 @@ export function tellTheRest(demo: DemoHouse, today: Day): void {
   if (!other) throw new Error('Nothing to mix with')
   demo.act('put-pair', (changeId) =>
     care.putPair(base.id, {
-      targetColour: null,
+      targetColour: aimOf(base.fields.colour, other.fields.colour),
       changeId,
       id: newId(),
       otherItemId: other.id,

@@ -103,9 +103,9 @@ export const WEIGHTS: Readonly<Record<DoubtCode, Readonly<Record<Leaning, number
   'spoils first': { thrift: 4, joy: 1 },
   'not reached for': { thrift: 2, joy: 4 },
   unworn: { thrift: 2, joy: 3 },
-  'put back': { thrift: 2, joy: 5 },
-  survived: { thrift: 2, joy: 3 },
-  twin: { thrift: 2, joy: 3 },
+  'put back': { thrift: 4, joy: 6 },
+  survived: { thrift: 3, joy: 5 },
+  twin: { thrift: 1, joy: 2 },
   'only mixed': { thrift: 1, joy: 2 },
   package: { thrift: 1, joy: 2 },
   'out of season': { thrift: 1, joy: 2 },
@@ -114,7 +114,8 @@ export const WEIGHTS: Readonly<Record<DoubtCode, Readonly<Record<Leaning, number
 /** What a person would be told to look at first, whatever she leans to. */
 const CANNOT_WAIT: ReadonlySet<DoubtCode> = new Set(['reaction', 'past at the eye'])
 /** Words in a sign that tell of skin rather than of the thing. Common practice, no source. */
-const REACTION = /sting|itch|swell|swoll|rash|burn|red\b|redness|spots|pimple|breakout|brok[e]?[n]? out|hives|watering/i
+const REACTION =
+  /\b(?:sting|itch|swell|swoll|rash|burn(?:s|ed|ing)?\b|red(?:ness)?\b|spots|pimple|breakout|br(?:oke|oken|eaks?) out|hives|watering)/i
 
 /** Whether a sign tells of a reaction of skin or eye, which is never a matter of thrift. */
 export function isReaction(words: string): boolean {
@@ -181,9 +182,9 @@ export function strengthOf(doubt: Doubt): number {
     case 'out of season':
       return Math.min(1, (doubt.days ?? 730) / 730)
     case 'put back':
-      return Math.min(1, doubt.times / 6)
+      return Math.min(1, doubt.times / BOUNDS.putBackTimes)
     case 'survived':
-      return Math.min(1, doubt.clearOuts / 4)
+      return Math.min(1, doubt.clearOuts / (BOUNDS.clearOuts + 1))
     case 'soon past':
       return 1 - doubt.daysLeft / (2 * BOUNDS.soonDays)
     case 'spoils first':

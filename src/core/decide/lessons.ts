@@ -98,7 +98,9 @@ export function lessonsShown(facts: LessonFacts): ShownLesson[] {
     ...letGoUnused(facts.endings),
     ...twins(facts.owned),
   ]
-  return found.filter(({ rule, count }) => count >= LEAST_COUNTS[rule])
+  return found
+    .filter(({ rule, count }) => count >= LEAST_COUNTS[rule])
+    .sort((a, b) => b.count / LEAST_COUNTS[b.rule] - a.count / LEAST_COUNTS[a.rule])
 }
 
 function of(rule: LessonRule, about: string, count: number, mine: number, others: number): ShownLesson {

@@ -1,4 +1,5 @@
 import { comparableFinish, differenceOf, labOf, tooFarInLightness, TWIN_BELOW, type Lab } from '../colour/difference.js'
+import type { ModelType } from '../item/model-type.js'
 import type { Finish } from '../item/traits.js'
 
 /** What is compared by colour: only within the same use. */
@@ -13,6 +14,32 @@ export interface Twin {
   readonly id: string
   /** CIEDE2000. */
   readonly difference: number
+}
+
+/** Worn for their colour: two of one colour are twice the same. Assumption. */
+const FOR_COLOUR: ReadonlySet<ModelType> = new Set([
+  'powder blush',
+  'cream blush',
+  'bronzer',
+  'highlighter',
+  'eyeshadow',
+  'pencil liner',
+  'liquid liner',
+  'lipstick',
+  'gloss',
+  'lip liner',
+])
+/** Matched to her skin: alike they are meant to be, and still one of them does. Assumption. */
+const MATCHED: ReadonlySet<ModelType> = new Set(['liquid foundation', 'concealer', 'pressed powder', 'loose powder'])
+
+/** Whether a swatch tells what a thing of this type is for; of a primer or a mascara it tells nothing. */
+export function colourTells(type: ModelType): boolean {
+  return FOR_COLOUR.has(type) || MATCHED.has(type)
+}
+
+/** Whether it is worn for its colour, so that two of one colour are one too many. */
+export function wornForColour(type: ModelType): boolean {
+  return FOR_COLOUR.has(type)
 }
 
 /** The near twins of each, the nearest first: of the same use, of comparable finish, below 5. What has no swatch has no twins. */

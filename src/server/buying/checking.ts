@@ -2,6 +2,7 @@ import type { z } from 'zod'
 import { addDays, type Day } from '#core/calendar/day'
 import { comparableFinish, differenceOf, labOf, TWIN_BELOW } from '#core/colour/difference'
 import { buyingSums } from '#core/decide/buying'
+import { colourTells } from '#core/decide/twins'
 import { packageModelOf } from '#core/forecast/form-models'
 import { median } from '#core/forecast/median'
 import { labelGrams, useAmountOf } from '#core/forecast/use-amounts'
@@ -44,7 +45,8 @@ export class BuyingCheck {
       openDays: period.unit === 'days' ? period.count : Math.round(period.count * MONTH_DAYS),
       price: price ?? null,
     })
-    const nearest = colour === undefined ? [] : nearestOf(colour, finish ?? null, own)
+    const nearest =
+      colour === undefined || !colourTells(category.model_type) ? [] : nearestOf(colour, finish ?? null, own)
     const needed = sums.turnIn === null || sums.turnIn > MOST_DAYS ? null : addDays(today, Math.round(sums.turnIn))
     return ok({
       today,

@@ -1,6 +1,7 @@
 import type { z } from 'zod'
 import { daysBetween } from '#core/calendar/day'
 import { lessonsShown, lessonsToOffer, type ShownLesson } from '#core/decide/lessons'
+import { wornForColour } from '#core/decide/twins'
 import { itemMark } from '#core/words/told'
 import type { KeepLesson, LessonShown, LessonsAnswer, LessonView } from '#contract/buying'
 import type { Done } from '../db/journal.js'
@@ -156,7 +157,7 @@ export class Lessons {
         source: item.source,
         uses: item.uses,
         daysHere: item.acquired === null ? null : daysBetween(item.acquired.latest, today),
-        hasTwin: twins(item.id).length > 0,
+        hasTwin: wornForColour(item.wornType) && twins(item.id).length > 0,
       })),
       guesses: [
         { about: '', finished: guesses.all.finished, factor: guesses.all.factor, short: guesses.all.runsShort },

@@ -1,7 +1,7 @@
 import { addDays, daysBetween, later, type Day } from '#core/calendar/day'
 import { doubtsOf, type Doubt, type DoubtFacts } from '#core/decide/doubts'
 import { reachOf, type Reach } from '#core/decide/reach'
-import { twinsAmong, type Coloured, type Twin } from '#core/decide/twins'
+import { colourTells, twinsAmong, type Coloured, type Twin } from '#core/decide/twins'
 import type { PackageState } from '#core/item/traits'
 import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
@@ -146,8 +146,8 @@ export class GatheringEvidence {
 
   /** Swatches seldom change: their differences are reckoned again only when one does. */
   #twinsOf(items: readonly ItemFacts[]): ReadonlyMap<string, readonly Twin[]> {
-    const coloured = items.flatMap(({ id, wornAsId: kind, colour, finish, parts }): Coloured[] =>
-      colour === null || parts.length > 0 ? [] : [{ id, kind, colour, finish }],
+    const coloured = items.flatMap(({ id, wornAsId: kind, wornType, colour, finish, parts }): Coloured[] =>
+      colour === null || parts.length > 0 || !colourTells(wornType) ? [] : [{ id, kind, colour, finish }],
     )
     const key = coloured.map(({ id, kind, colour, finish }) => `${id} ${kind} ${colour} ${finish ?? ''}`).join()
     if (this.#twins?.key !== key) this.#twins = { key, found: twinsAmong(coloured) }

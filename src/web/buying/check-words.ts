@@ -38,7 +38,7 @@ export function supplyLines(check: BuyingCheckAnswer): string[] {
       ? `The next is not needed within ${MOST_YEARS} years.`
       : needed <= today
         ? 'The next is needed now.'
-        : `The next is needed about ${shortDay(needed, today)} (${fromNow(needed, today)}).`,
+        : `The next is needed about ${shortDay(needed, today)} (${fromNow(needed, today)})${spoilingAlready > 0 ? ', since much of it spoils first' : ''}.`,
     pushedOut.length > 0
       ? `Because of it ${pushedOut.length === 1 ? pushedOut[0]?.mark : counted(pushedOut.length, 'more')} would spoil before ${plural(pushedOut.length, 'its') === 'its' ? 'its' : 'their'} turn${lost > 0 ? ` (${moneyWords(lost, check.currency)})` : ''}.`
       : spoilingAlready > 0
@@ -62,6 +62,6 @@ export function ruleLine(rule: BuyingCheckAnswer['rules'][number], check: Buying
   const until = `until ${shortDay(rule.to, check.today)}`
   if (rule.excepted) return `Your limit ${until} plans an exception for this kind.`
   if (rule.replacing) return `Your limit ${until} spares what replaces something finished, and that holds here.`
-  if (rule.left <= 0) return `Your limit ${until} leaves nothing${rule.words ? `: “${rule.words}”` : ''}.`
-  return `Your limit ${until} leaves ${rule.left}${rule.words ? `: “${rule.words}”` : ''}.`
+  const why = rule.words === '' ? '.' : `: “${rule.words}”${/[.!?]$/.test(rule.words) ? '' : '.'}`
+  return `Your limit ${until} leaves ${rule.left <= 0 ? 'nothing' : rule.left}${why}`
 }

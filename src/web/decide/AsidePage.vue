@@ -18,6 +18,14 @@ const { answer } = useAside()
 const acts = useItemActs()
 const picking = ref(false)
 
+/** Whether its date comes before its day. */
+function tooLate({ asideFor, shelfLife }: ItemSummary): string {
+  const today = answer.value?.today
+  if (today === undefined || shelfLife.actOn === null) return ''
+  if (shelfLife.actOn < today) return ' – it is past its date already'
+  return asideFor !== null && shelfLife.actOn < asideFor ? ' – it spoils before that day' : ''
+}
+
 function told(item: ItemSummary, currency: string): string {
   return [
     item.priceMinor === null ? 'no price known' : moneyWords(item.priceMinor, currency),
@@ -64,9 +72,7 @@ function told(item: ItemSummary, currency: string): string {
               }}<template v-if="item.asideFor"
                 >, {{ shortDay(item.asideFor, answer.today) }} ({{ fromNow(item.asideFor, answer.today) }})</template
               >
-              <strong v-if="item.asideFor && item.shelfLife.actOn && item.shelfLife.actOn < item.asideFor">
-                – it spoils before that day</strong
-              >
+              <strong>{{ tooLate(item) }}</strong>
             </p>
           </div>
           <div class="acts">

@@ -35,7 +35,10 @@ const facts = computed(() => {
     ['Reached for', chances === 0 ? 'not within reach' : `${reached} of ${chances} chances`],
     ['Felt', feelings.length > 0 ? feelings.join(', ') : 'not said'],
     ['Left', usesLeft === null ? 'not known' : `about ${usesWords(usesLeft)}`],
-    ['A use cost', item.priceMinor === null ? 'no price' : `${money(costSoFar)} so far`],
+    [
+      'A use cost',
+      item.priceMinor === null ? 'no price' : costSoFar === null ? 'no use yet' : `${money(costSoFar)} so far`,
+    ],
     ['If used up', item.priceMinor === null ? 'no price' : `${money(costAtBest)} a use`],
     ['Good', goodTo(item, props.today)],
   ] as const

@@ -24,14 +24,15 @@ const nothing = computed(
     answer.value.verdicts.length === 0 &&
     doubts.answer.value?.inDoubt.length === 0,
 )
-/** Those held in one face stand together. */
+/** Those held in one face stand together; the others beside each other. */
 const faces = computed(() => {
   const found = new Map<string, TrialView[]>()
   for (const trial of answer.value?.trials ?? []) {
-    const key = trial.setId ?? trial.id
+    const alone = answer.value?.trials.every((other) => other.id === trial.id || other.setId !== trial.setId) === true
+    const key = trial.setId === null || alone ? '' : trial.setId
     found.set(key, [...(found.get(key) ?? []), trial])
   }
-  return [...found].map(([key, trials]) => ({ key, trials }))
+  return [...found].map(([key, trials]) => ({ key, trials, several: key !== '' }))
 })
 
 function start(item: ListedItem): void {
@@ -46,8 +47,8 @@ function start(item: ListedItem): void {
     <EmptyDecide v-if="nothing" @start="picking = true" />
     <section v-if="faces.length > 0" aria-label="On trial">
       <h2>On trial</h2>
-      <div v-for="face in faces" :key="face.key" class="face" :class="{ several: face.trials.length > 1 }">
-        <p v-if="face.trials.length > 1" class="quiet">
+      <div v-for="face in faces" :key="face.key" class="face" :class="{ several: face.several }">
+        <p v-if="face.several" class="quiet">
           {{ counted(face.trials.length, 'thing') }} in one face, each with its own verdict
         </p>
         <div class="trials">
@@ -93,7 +94,7 @@ function start(item: ListedItem): void {
 
 .trials {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(min(100%, 420px), 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 400px), 1fr));
   gap: 12px;
 }
 </style>

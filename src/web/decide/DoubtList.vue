@@ -37,6 +37,10 @@ function pick(id: string): void {
       </div>
       <ChoiceRow v-model="leaning" label="Ordered by" :options="LEANINGS" :words="LEANING_WORDS" />
     </div>
+    <p v-if="rows.some(({ offer }) => offer === 'stop')" class="caution">
+      What stings, swells or is past its date at the eye is not worn any more, whatever it cost. At the eye: rinse, and
+      see a professional if it goes on.
+    </p>
     <div class="sheet list">
       <DoubtRow
         v-for="row in rows"
@@ -84,6 +88,10 @@ function pick(id: string): void {
 p {
   margin: 2px 0 0;
   font-size: 13.5px;
+}
+
+.caution {
+  margin: 0 0 10px;
 }
 
 .list + p {

@@ -42,11 +42,6 @@ function begin(): void {
       <ul>
         <li v-for="sentence in shown" :key="sentence">{{ sentence }}</li>
       </ul>
-      <p v-if="urgent" class="caution">
-        Stop wearing it, whatever it cost.{{
-          row.item.eye ? ' At the eye: rinse, and see a professional if it goes on.' : ''
-        }}
-      </p>
       <button v-if="sentences.length > shown.length" type="button" class="more" @click="all = true">
         and {{ sentences.length - shown.length }} more
       </button>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { LessonShown, LessonView } from '#contract/buying'
 import { newId } from '#web/data/client'
 import { useChanges } from '#web/data/changes'
@@ -24,6 +24,12 @@ const PROMPTS: Readonly<Record<LessonView['promptedBy'], string>> = {
   numbers: 'from your numbers',
   herself: 'your own',
 }
+
+const OFFERED = 5
+const allOffered = ref(false)
+const offered = computed(() =>
+  allOffered.value ? (answer.value?.offered ?? []) : (answer.value?.offered ?? []).slice(0, OFFERED),
+)
 
 function begin(about: LessonShown | 'own'): void {
   const isCategory = about !== 'own' && stock.categories.some(({ id }) => id === about.about)
@@ -65,7 +71,7 @@ function strike(lesson: LessonView, struck: boolean): void {
     <section v-if="answer.offered.length > 0" aria-label="Offered">
       <h2>Your numbers say</h2>
       <div class="sheet">
-        <article v-for="shown in answer.offered" :key="`${shown.rule} ${shown.about}`" class="row">
+        <article v-for="shown in offered" :key="`${shown.rule} ${shown.about}`" class="row">
           <div>
             <p class="lesson">{{ lessonWords(shown).lesson }}</p>
             <p class="quiet">{{ lessonWords(shown).because }}</p>
@@ -83,6 +89,9 @@ function strike(lesson: LessonView, struck: boolean): void {
         </article>
       </div>
     </section>
+    <v-btn v-if="answer.offered.length > offered.length" variant="text" @click="allOffered = true"
+      >{{ answer.offered.length - offered.length }} more</v-btn
+    >
     <section class="part" aria-label="Kept">
       <h2>Kept</h2>
       <p v-if="answer.kept.length === 0" class="quiet">

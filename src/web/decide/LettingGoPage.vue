@@ -8,7 +8,7 @@ import EmptyPlace from '#web/ui/EmptyPlace.vue'
 import { callIt } from '#web/ui/words/item-words'
 import DecideHead from './DecideHead.vue'
 import HandDialog from './HandDialog.vue'
-import { goneWords, reasonSum } from './letting-go-words'
+import { goneWords, reasonSum, regretWords } from './letting-go-words'
 
 /** What was let go: the list for handing over, what went unused and why, what was missed later. */
 const { answer } = useLettingGo()
@@ -112,9 +112,7 @@ function print(): void {
           <span>
             <RouterLink :to="`/items/${row.item.id}`">{{ callIt(row.item) }}</RouterLink>:
             {{ goneWords(row, answer.currency) }}
-            <strong v-if="row.regretOn"
-              >Missed since {{ dateWords(row.regretOn) }}{{ row.regretWords ? `: ${row.regretWords}` : '' }}.</strong
-            >
+            <strong v-if="row.regretOn">{{ regretWords(row) }}</strong>
           </span>
           <button
             type="button"

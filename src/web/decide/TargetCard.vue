@@ -31,6 +31,8 @@ const chart = computed(() => {
   return { path: path.join(''), goal: y(items), most, end: x(by), now: x(props.today), top: y(most), x }
 })
 const MOST_DOUBTS = 2
+/** What holds of nearly all of a large category, or stands there already. */
+const OF_ALL: readonly string[] = ['spoils first', 'twin', 'past']
 const kept = computed(() => props.target.keepFirst.slice(0, props.target.items))
 const rest = computed(() => props.target.keepFirst.slice(props.target.items))
 </script>
@@ -90,9 +92,12 @@ const rest = computed(() => props.target.keepFirst.slice(props.target.items))
               <RouterLink :to="`/items/${each.item.id}`">{{ shortName(each.item) }}</RouterLink>
               <span class="quiet">{{ kindAndMaker(each.item) }}</span>
               <span class="why">{{ keepWords(each) }}</span>
-              <span v-for="doubt in each.doubts.slice(0, MOST_DOUBTS)" :key="doubt.code" class="why">{{
-                doubtWords(doubt, today)
-              }}</span>
+              <span
+                v-for="doubt in each.doubts.filter(({ code }) => !OF_ALL.includes(code)).slice(0, MOST_DOUBTS)"
+                :key="doubt.code"
+                class="why"
+                >{{ doubtWords(doubt, today) }}</span
+              >
             </span>
             <v-btn
               v-if="n >= kept.length"

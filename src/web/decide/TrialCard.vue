@@ -17,7 +17,7 @@ import { trialSentences, standingWords } from './trial-words'
 const props = defineProps<{ trial: TrialView; today: Day }>()
 defineEmits<{ decide: [] }>()
 const changes = useChanges()
-const FIRST = 2
+const FIRST = 1
 const all = ref(false)
 const days = computed(() => (all.value ? props.trial.days : props.trial.days.slice(0, FIRST)))
 
@@ -55,7 +55,7 @@ function feel(day: Day, aspect: Aspect, felt: Felt | null): void {
           <p>
             <strong>{{ shortDay(wear.day, today) }}</strong><span v-if="wear.words"> “{{ wear.words }}”</span>
           </p>
-          <p v-if="wear.under.length + wear.over.length > 0" class="quiet">
+          <p v-if="all && wear.under.length + wear.over.length > 0" class="quiet">
             {{ wear.under.length > 0 ? `over ${wear.under.join(', ')}` : ''
             }}{{ wear.under.length > 0 && wear.over.length > 0 ? '; ' : ''
             }}{{ wear.over.length > 0 ? `with ${wear.over.join(', ')}` : '' }}
@@ -68,7 +68,7 @@ function feel(day: Day, aspect: Aspect, felt: Felt | null): void {
         </li>
       </ol>
       <button v-if="trial.days.length > days.length" type="button" class="more" @click="all = true">
-        {{ counted(trial.days.length - days.length, 'earlier wear') }}
+        {{ counted(trial.days.length - days.length, 'earlier wear') }}, each with what was worn under and over it
       </button>
       <p v-if="trial.before.length > 0" class="quiet before">
         Before:
@@ -171,6 +171,7 @@ ul {
 }
 
 .more {
+  display: block;
   min-height: 44px;
   color: var(--primary);
   text-decoration: underline;

@@ -20,6 +20,12 @@ export function goneWords(row: GoneView, currency: string): string {
     .join(' · ')
 }
 
+/** That it is missed, since when and why. */
+export function regretWords({ regretOn, regretWords: words }: GoneView): string {
+  if (regretOn === null) return ''
+  return `Missed since ${dateWords(regretOn)}${words === '' ? '.' : `: ${words}${/[.!?]$/.test(words) ? '' : '.'}`}`
+}
+
 /** The sums of a reason, with what they leave out. */
 export function reasonSum(
   row: LettingGoAnswer['reasons'][number],
@@ -27,7 +33,13 @@ export function reasonSum(
 ): { readonly money: string; readonly grams: string } {
   const without = (n: number, what: string): string => (n === 0 ? '' : ` (${counted(n, 'thing')} without ${what})`)
   return {
-    money: `${moneyWords(row.lost, currency)}${without(row.unpriced, 'a price')}`,
-    grams: `${numberWords(row.grams, 1)} g${without(row.gramsUnknown, 'a size')}`,
+    money:
+      row.unpriced === row.items
+        ? 'no price known'
+        : `${moneyWords(row.lost, currency)}${without(row.unpriced, 'a price')}`,
+    grams:
+      row.gramsUnknown === row.items
+        ? 'no size known'
+        : `${numberWords(row.grams, 1)} g${without(row.gramsUnknown, 'a size')}`,
   }
 }

@@ -28,12 +28,12 @@ const AS_USUAL = 0.1
 export function againstWords({ item, daysInUse, costPerUse, against }: EmptyView, currency: string): string {
   if (against === null || daysInUse === null || item.endedRoughly) return ''
   const days = (daysInUse.least + daysInUse.most) / 2
-  const off = (mine: number, usual: number): string =>
-    Math.abs(mine / usual - 1) <= AS_USUAL ? 'as' : mine < usual ? 'less than' : 'more than'
-  const middle = `the middle of your ${counted(against.of, item.category)}`
-  const time = `In use ${off(days, against.days)} ${middle}, ${spanWords(Math.round(against.days))}`
+  const off = (mine: number, usual: number, less: string, more: string): string =>
+    Math.abs(mine / usual - 1) <= AS_USUAL ? 'as usual' : mine < usual ? `${less} than usual` : `${more} than usual`
+  const middle = spanWords(Math.round(against.days))
+  const time = `In use ${off(days, against.days, 'shorter', 'longer')}: the middle of your ${counted(against.of, item.category)} is ${middle}`
   if (costPerUse === null || against.cost === null) return `${time}.`
-  return `${time}; a use cost ${off(costPerUse, against.cost)} their ${moneyWords(against.cost, currency)}.`
+  return `${time}. A use cost ${off(costPerUse, against.cost, 'less', 'more')}: that is ${moneyWords(against.cost, currency)}.`
 }
 
 /** What ended it, and what remained. */

@@ -7,7 +7,13 @@ import { computed, ref } from 'vue'
 const props = defineProps<{ felt: readonly FeltView[]; of: string }>()
 const emit = defineEmits<{ feel: [aspect: Aspect, felt: Felt | null] }>()
 const WORDS: Readonly<Record<Felt, string>> = { good: 'good', 'so-so': 'so-so', bad: 'bad' }
-const closer = ref(props.felt.some(({ aspect }) => aspect !== 'in all'))
+const closer = ref(false)
+const besides = computed(() =>
+  props.felt
+    .filter(({ aspect }) => aspect !== 'in all')
+    .map(({ aspect, felt }) => `${aspect} ${felt}`)
+    .join(', '),
+)
 const shown = computed(() => (closer.value ? ASPECTS : ASPECTS.slice(0, 1)))
 const how = (aspect: Aspect): Felt | null => props.felt.find((each) => each.aspect === aspect)?.felt ?? null
 
@@ -19,7 +25,7 @@ function tap(aspect: Aspect, felt: Felt): void {
 <template>
   <div class="felt">
     <div v-for="aspect in shown" :key="aspect" class="line" role="group" :aria-label="`${of}: ${aspect}`">
-      <span class="aspect">{{ aspect }}</span>
+      <span class="aspect" :class="{ 'visually-hidden': !closer }">{{ aspect }}</span>
       <button
         v-for="each in FELT"
         :key="each"
@@ -37,7 +43,9 @@ function tap(aspect: Aspect, felt: Felt): void {
         {{ WORDS[each] }}
       </button>
     </div>
-    <button v-if="!closer" type="button" class="closer" @click="closer = true">what of it?</button>
+    <button v-if="!closer" type="button" class="closer" @click="closer = true">
+      {{ besides || 'what of it?' }}
+    </button>
   </div>
 </template>
 
