@@ -8,6 +8,7 @@ import type { RaceView } from '#contract/forecast'
 import { breachesOf } from '#server/db/house-rules'
 import { CAST } from '#demo/cast-data'
 import { buildDemo } from '#demo/build-demo'
+import { recountDoubts } from './support/recount-doubts'
 import { STASH } from '#demo/stash-data'
 import { openDatabase, type Db } from '#server/db/open-database'
 import { House } from '#server/house'
@@ -42,6 +43,14 @@ describe('the scenario', () => {
     expect(items.length).toBeLessThan(220)
     expect(new Set(items.map((item) => item.categoryId)).size).toBe(16)
     expect(items.filter((item) => item.opening.kind === 'unknown').length).toBeGreaterThan(10)
+  })
+
+  test('every number of every doubt is what plain queries count', () => {
+    const house = new House(db, () => noonOf(TODAY))
+    const { inDoubt } = house.doubting.all()
+    const codes = new Set(inDoubt.flatMap(({ doubts }) => doubts.map((doubt) => doubt.code)))
+    expect(codes.size).toBeGreaterThan(6)
+    expect(recountDoubts(db, TODAY, inDoubt)).toEqual([])
   })
 
   test('the race runs in every way, with what stops it: a sign, a lapsed filter, an opening nobody knows', () => {
