@@ -196,6 +196,13 @@ p {
   font-size: 14px;
 }
 
+.phone .again a,
+.phone .bought a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+}
+
 .again:last-child {
   border-bottom: none;
 }

@@ -193,8 +193,8 @@ p {
 }
 
 .row input {
-  width: 20px;
-  height: 20px;
+  width: 24px;
+  height: 44px;
   accent-color: var(--primary);
 }
 

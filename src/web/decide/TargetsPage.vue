@@ -40,7 +40,10 @@ function drop(id: string): void {
 </script>
 
 <template>
-  <DecideHead question="How many of each are enough?" :primary="{ words: 'Set a target', act: () => begin(null) }" />
+  <DecideHead
+    question="How many of each are enough?"
+    :primary="answer ? { words: 'Set a target', act: () => begin(null) } : null"
+  />
   <template v-if="answer">
     <EmptyPlace v-if="answer.targets.length === 0" title="No targets yet" act="Set a target" @act="begin(null)">
       <template #drawing>

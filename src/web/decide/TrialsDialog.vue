@@ -6,6 +6,7 @@ import { TRIAL_DAYS, TRIAL_WEARS } from '#web/ui/acts/trial-draft'
 import FormDialog from '#web/ui/form/FormDialog.vue'
 import { useDraft } from '#web/ui/form/use-draft'
 import { callIt } from '#web/ui/words/item-words'
+import { trialCaution } from '#web/ui/words/trial-caution'
 
 /** Several things in one face, worn so often and decided on one by one. */
 const props = defineProps<{ items: readonly ListedItem[]; today: Day }>()
@@ -15,6 +16,8 @@ const draft = useDraft(() => ({
   dueOn: addDays(props.today, TRIAL_DAYS) as string,
   question: '',
 }))
+
+const caution = trialCaution(props.items, props.today)
 
 async function store(): Promise<void> {
   const { wears, dueOn, question } = draft.typed.value
@@ -36,6 +39,7 @@ async function store(): Promise<void> {
       <li v-for="item in items" :key="item.id">{{ callIt(item) }}</li>
     </ul>
     <p class="quiet">What is worn under and over each of them is remembered with every wear.</p>
+    <p v-if="caution" class="caution">{{ caution }}</p>
     <TrialFields v-model="draft.typed.value" :today="today" :on="draft.on" />
   </FormDialog>
 </template>

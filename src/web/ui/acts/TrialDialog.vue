@@ -3,9 +3,8 @@ import { addDays, type Day } from '#core/calendar/day'
 import type { ListedItem } from '#contract/item'
 import FormDialog from '#web/ui/form/FormDialog.vue'
 import { useDraft } from '#web/ui/form/use-draft'
-import { stateWords } from '#web/ui/words/gauge-words'
 import { callIt, shortName } from '#web/ui/words/item-words'
-import { goodTo } from '#web/ui/words/shelf-life-words'
+import { trialCaution } from '#web/ui/words/trial-caution'
 import type { ActResult } from './item-acts'
 import { TRIAL_DAYS, TRIAL_WEARS } from './trial-draft'
 import TrialFields from './TrialFields.vue'
@@ -19,7 +18,7 @@ const draft = useDraft(() => ({
   question: '',
 }))
 const { typed } = draft
-const over = ['past', 'sign seen'].includes(props.item.shelfLife.state)
+const over = trialCaution([props.item], props.today)
 
 async function store(): Promise<void> {
   const { wears, dueOn, question } = typed.value
@@ -38,15 +37,7 @@ async function store(): Promise<void> {
     @store="store"
   >
     <p class="quiet">Wear it properly, in a full face, a set number of times; then decide.</p>
-    <p v-if="over" class="caution">
-      It is {{ stateWords(item)
-      }}<template v-if="item.shelfLife.state === 'past'"> ({{ goodTo(item, today) }})</template>.
-      {{
-        item.eye
-          ? 'At the eye it is not worn any more, on trial or not.'
-          : 'Look and smell first; stop at the first sign that it is over.'
-      }}
-    </p>
+    <p v-if="over" class="caution">{{ over }}</p>
     <TrialFields v-model="typed" :today="today" :on="draft.on" />
   </FormDialog>
 </template>
