@@ -57,7 +57,7 @@ test('out and into a fresh house it is equal apart from the time of export; it f
     expect((await other.post('/collection-file', { replace: false, collection: first })).body.code).toBe(
       'collection-not-empty',
     )
-    const emptied = { ...first, tables: { ...first.tables, wear: [], wear_part: [] } }
+    const emptied = { ...first, tables: { ...first.tables, wear: [], wear_part: [], feeling: [] } }
     const replaced = await other.post('/collection-file', { replace: true, collection: emptied })
     expect(((await other.get('/export')).body as CollectionFile).tables.wear).toEqual([])
     await other.post(`/changes/${replaced.body.change.id}/take-back`, {})

@@ -500,5 +500,19 @@ export const ACTS: Readonly<Record<string, Act>> = {
 export const ACT_NAMES = [
   ...Object.keys(ACTS),
   ...['check in', 'take a step', 'take a step', 'take a step', 'weigh', 'keep a container', 'photo', 'photo'],
-  ...['wear', 'wear', 'wear', 'add', 'place', 'roll in', 'roll in', 'roll in many', 'read', 'merge', 'save face'],
+  ...[
+    'wear',
+    'wear',
+    'wear',
+    'add',
+    'place',
+    'roll in',
+    'roll in',
+    'roll in many',
+    'read',
+    'merge',
+    'save face',
+    'lesson',
+    'wish',
+  ],
 ] as const

@@ -46,6 +46,18 @@ export const DECISIONS: Readonly<Record<string, Act>> = {
     const felt = [{ aspect: o.random.pick(['in all', 'fuss']), felt: o.random.pick(['good', 'bad', null]) }]
     return o.house.post('/feelings', { itemId, day, felt, words: o.random.pick(['soft', null]) })
   },
+  'a recipe': (o) =>
+    o.house.post(`/items/${o.item()}/pairs`, {
+      id: o.make('recipe'),
+      otherItemId: o.item(),
+      verdict: 'works',
+      itemAmount: 2,
+      otherAmount: 1,
+      amountUnit: 'pumps',
+      words: '',
+      targetColour: '#c7747a',
+    }),
+  'a recipe worn': (o) => o.house.post('/wear/mixed', { mixId: o.id(), day: o.day(3), pairId: o.of('recipe') }),
   'set aside': (o) => {
     const kind = o.random.pick(['keepsake', 'special', null])
     const forDay = kind === 'special' && o.random.chance(0.5) ? SOON : null
@@ -94,7 +106,7 @@ export const DECISIONS: Readonly<Record<string, Act>> = {
       promptedBy: own ? 'herself' : 'numbers',
       rule: own ? null : 'never finishes',
       about: own ? null : o.random.pick(CATEGORY),
-      itemId: own ? o.item() : null,
+      itemId: own && o.random.chance(0.5) ? o.item() : null,
       categoryId: null,
       struck: o.random.chance(0.3),
     })

@@ -39,7 +39,7 @@ export class RandomOwner {
   async act(): Promise<{ name: string; answer: Answer }> {
     // What has never worked out yet is tried more often, so that all of it comes about.
     const rare = Object.keys(ACTS).filter((each) => !this.worked.has(each))
-    const name = this.random.pick(rare.length > 0 && this.random.chance(0.25) ? rare : ACT_NAMES)
+    const name = this.random.pick(rare.length > 0 && this.random.chance(0.4) ? rare : ACT_NAMES)
     const answer = (await ACTS[name]?.(this)) ?? NO_ANSWER
     if (answer.status === 200) this.worked.add(name)
     const change = answer.body?.change as { id: string; changed: boolean } | undefined

@@ -3,6 +3,7 @@ import { doubtsOf, type Doubt, type DoubtFacts } from '#core/decide/doubts'
 import { reachOf, type Reach } from '#core/decide/reach'
 import { colourTells, twinsAmong, type Coloured, type Twin } from '#core/decide/twins'
 import type { PackageState } from '#core/item/traits'
+import type { Supplying } from '../forecast/supplying.js'
 import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 import { evidenceQueries } from './evidence-queries.js'
@@ -91,7 +92,8 @@ export class GatheringEvidence {
     const signs = new Map(queries.signs.all().map(({ id, ...sign }) => [id, sign]))
     const kept = new Map(queries.keptOn.all().map((row) => [row.item_id, row.day]))
     const logged = queries.loggedSince.get()?.day ?? today
-    const spoiling = this.#house.supplying.spoiling(items, today)
+    // Only doubts ask for it, and it asks for the forecast of everything.
+    let spoiling: ReturnType<Supplying['spoiling']> | null = null
     const worn = (id: string): number => wornOn.get(id)?.size ?? 0
     const factsOf = (item: ItemFacts): DoubtFacts => {
       const [nearest] = (twins.get(item.id) ?? []).filter(({ id }) => id !== item.id)
@@ -110,7 +112,7 @@ export class GatheringEvidence {
         daysKnown: Math.max(0, daysBetween(later(here, logged), today)),
         putBack: backs.get(item.id) ?? 0,
         clearOuts: outs.get(item.id) ?? 0,
-        spoilsFirst: spoiling.get(item.id) ?? null,
+        spoilsFirst: (spoiling ??= this.#house.supplying.spoiling(items, today)).get(item.id) ?? null,
         twin: better
           ? {
               otherId: better.id,
