@@ -36,8 +36,8 @@ export const DECISIONS: Readonly<Record<string, Act>> = {
     })
   },
   'hand over': (o) =>
-    o.house.post(`/verdicts/${o.row('verdict')}/handed`, { day: o.random.pick([TODAY, null]), toWhom: 'Ines' }),
-  regret: (o) => o.house.post(`/verdicts/${o.row('verdict')}/regret`, { day: TODAY, words: 'that red' }),
+    o.house.post(`/verdicts/${letGo(o)}/handed`, { day: o.random.pick([TODAY, null]), toWhom: 'Ines' }),
+  regret: (o) => o.house.post(`/verdicts/${letGo(o)}/regret`, { day: TODAY, words: 'that red' }),
   feel: (o) => {
     const wear = o.house.db
       .prepare<[], { item_id: string; day: string }>('SELECT item_id, day FROM wear ORDER BY rowid')
@@ -131,6 +131,13 @@ export const DECISIONS: Readonly<Record<string, Act>> = {
       replacedById,
     })
   },
+}
+
+function letGo(o: RandomOwner): string {
+  const rows = o.house.db
+    .prepare<[], { id: string }>('SELECT id FROM verdict WHERE destination IS NOT NULL ORDER BY rowid')
+    .all()
+  return rows.length === 0 ? 'none' : o.random.pick(rows).id
 }
 
 function wish(o: RandomOwner): object {

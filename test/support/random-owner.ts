@@ -73,7 +73,6 @@ export class RandomOwner {
       | 'guess'
       | 'wear_less'
       | 'photo'
-      | 'verdict'
       | 'target'
       | 'wish'
       | 'buying_rule'
