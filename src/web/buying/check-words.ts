@@ -1,4 +1,4 @@
-import { counted, plural } from '#core/words/counted'
+import { counted } from '#core/words/counted'
 import { nearnessOf } from '#core/colour/difference'
 import type { BuyingCheckAnswer } from '#contract/buying'
 import { moneyWords, numberWords } from '#web/data/locale'
@@ -40,7 +40,11 @@ export function supplyLines(check: BuyingCheckAnswer): string[] {
         ? 'The next is needed now.'
         : `The next is needed about ${shortDay(needed, today)} (${fromNow(needed, today)})${spoilingAlready > 0 ? ', since much of it spoils first' : ''}.`,
     pushedOut.length > 0
-      ? `Because of it ${pushedOut.length === 1 ? pushedOut[0]?.mark : counted(pushedOut.length, 'more')} would spoil before ${plural(pushedOut.length, 'its') === 'its' ? 'its' : 'their'} turn${lost > 0 ? ` (${moneyWords(lost, check.currency)})` : ''}.`
+      ? `Because of it ${
+          pushedOut.length === 1
+            ? `${pushedOut[0]?.mark ?? ''} would spoil before its`
+            : `${pushedOut.length} more would spoil before their`
+        } turn${lost > 0 ? ` (${moneyWords(lost, check.currency)})` : ''}.`
       : spoilingAlready > 0
         ? `${counted(spoilingAlready, 'thing')} of the kind will spoil unused as it is.`
         : '',

@@ -12,12 +12,12 @@ export function lessonWords(shown: LessonShown): { readonly lesson: string; read
     case 'finishes fast':
       return {
         lesson: `${capital(kind)} finish fast; one is enough at a time.`,
-        because: `${counted(count, 'one')} finished, in the middle after ${spanWords(Math.round(mine))}, against ${spanWords(Math.round(others))} of everything else.`,
+        because: `${count} of them finished, in the middle after ${spanWords(Math.round(mine))}, against ${spanWords(Math.round(others))} of everything else.`,
       }
     case 'finishes slowly':
       return {
         lesson: `${capital(kind)} take long to finish; think twice before another.`,
-        because: `${counted(count, 'one')} finished, in the middle after ${spanWords(Math.round(mine))}, against ${spanWords(Math.round(others))} of everything else.`,
+        because: `${count} of them finished, in the middle after ${spanWords(Math.round(mine))}, against ${spanWords(Math.round(others))} of everything else.`,
       }
     case 'never finishes':
       return {
