@@ -63,6 +63,8 @@ test('finished and given away are stored as history, with the day they ended as 
   ])
   expect((await house.listed()).map((each) => each.name).sort()).toEqual(['Ember', 'Fig', 'Old', 'Old'])
   expect((await house.get('/decide')).body.verdicts).toMatchObject([{ verdict: 'let go', destination: 'give' }])
+  // It was given away then: it does not wait in a bag to be handed over.
+  expect((await house.get('/letting-go')).body).toMatchObject({ waiting: [], gone: [{ handedOn: '2025-12-31' }] })
 })
 
 test('one undo takes history, backups and ticked days back with the rest', async () => {

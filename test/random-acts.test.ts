@@ -2,6 +2,8 @@ import { addDays } from '#core/calendar/day'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { breachesOf } from '#server/db/house-rules'
 import { forecastOf } from '#core/forecast/forecast'
+import { GatheringEvidence } from '#server/decide/evidence'
+import { Supplying } from '#server/forecast/supplying'
 import { Forecasts } from '#server/forecast/forecasts'
 import { Stock } from '#server/stock/stock'
 import { ACTS } from './support/random-acts-data'
@@ -30,6 +32,12 @@ function checkHouse(owner: RandomOwner, where: string): void {
   // Asked for twice: the first time some of it is read, the second time all of it comes from memory.
   for (let n = 0; n < 2; n += 1) expect(stock.facts(ids, TODAY), where).toEqual(anew.facts(ids, TODAY))
   expect(stock.week(TODAY), where).toEqual(anew.week(TODAY))
+  expect(house.house.supplying.all(), where).toEqual(new Supplying(house.house).all())
+  const [evidence, gathered] = [house.house.evidence.all(), new GatheringEvidence(house.house).all()]
+  for (const item of evidence.items) {
+    expect(evidence.doubts(item), where).toEqual(gathered.doubts(item))
+    expect(evidence.worn(item.id), where).toBe(gathered.worn(item.id))
+  }
   const remembered = house.house.forecasts
   const fresh = new Forecasts(house.db, anew, () => TODAY)
   for (const item of stock.facts(ids, TODAY)) {

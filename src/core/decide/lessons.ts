@@ -48,14 +48,15 @@ export interface Ending {
   readonly how: 'finished' | 'left'
   /** Days in use; null where nobody knows. */
   readonly days: number | null
-  readonly uses: number
+  /** Null where nobody knows: used before the log, and nobody said how often. */
+  readonly uses: number | null
   readonly again: string | null
 }
 
 export interface Owned {
   readonly categoryId: string
   readonly source: string | null
-  readonly uses: number
+  readonly uses: number | null
   /** Days since it came; null = not known, and long enough. */
   readonly daysHere: number | null
   readonly hasTwin: boolean
@@ -130,7 +131,7 @@ function neverFinished({ owned, endings, logDays }: LessonFacts): ShownLesson[] 
 }
 
 function sourcesUnworn(owned: readonly Owned[]): ShownLesson[] {
-  const settled = owned.filter(({ daysHere }) => daysHere === null || daysHere >= SETTLED_DAYS)
+  const settled = owned.filter(({ daysHere, uses }) => uses !== null && (daysHere === null || daysHere >= SETTLED_DAYS))
   return [...groups(settled, ({ source }) => source ?? '')].flatMap(([about, own]) => {
     const unworn = own.filter(({ uses }) => uses === 0).length
     return about !== '' && about !== 'bought' && unworn * 2 >= own.length
@@ -150,9 +151,9 @@ function makers(endings: readonly Ending[]): ShownLesson[] {
 }
 
 function letGoUnused(endings: readonly Ending[]): ShownLesson[] {
-  const gone = endings.filter(({ how }) => how === 'left')
+  const gone = endings.filter(({ how, uses }) => how === 'left' && uses !== null)
   return [...groups(gone, ({ categoryId }) => categoryId)].flatMap(([about, own]) => {
-    const unused = own.filter(({ uses }) => uses < UNUSED_BELOW).length
+    const unused = own.filter(({ uses }) => uses !== null && uses < UNUSED_BELOW).length
     return unused * 2 > own.length ? [of('let go unused', about, own.length, unused, own.length)] : []
   })
 }

@@ -206,6 +206,7 @@ describe('lessons that her numbers show', () => {
       ['source never worn'],
     ],
     ['gifts of last month had no time', { owned: times(4, owned('a', { source: 'gift', uses: 0, daysHere: 30 })) }, []],
+    ['nobody knows how often they were worn', { owned: times(4, owned('a', { source: 'gift', uses: null })) }, []],
     ['bought things are no source', { owned: times(4, owned('a', { uses: 0 })) }, []],
     ['a maker again', { endings: times(3, ending('a', null, { again: 'yes' })) }, ['maker again']],
     ['a maker never again', { endings: times(3, ending('a', null, { again: 'no' })) }, ['maker never again']],

@@ -58,6 +58,11 @@ export function supplyOf(stock: readonly InStock[], perYear: number): Supply {
   }
 }
 
+/** Ids of those whose turn ends after their last good day: of `supplyOf` the part that doubts ask for. */
+export function spoilingOf(stock: readonly InStock[], perYear: number): ReadonlySet<string> {
+  return serve(stock, perYear / YEAR_DAYS, 'middle').spoiling
+}
+
 /** What it came to with only so many of them. */
 export interface FewSupply {
   readonly items: number

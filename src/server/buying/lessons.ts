@@ -7,7 +7,13 @@ import type { KeepLesson, LessonShown, LessonsAnswer, LessonView } from '#contra
 import type { Done } from '../db/journal.js'
 import { fail, ok, type Outcome } from '../failing.js'
 import type { House } from '../house.js'
+import type { ItemFacts } from '../stock/item-facts.js'
 import { buyingQueries, type LessonRow } from './queries.js'
+
+/** Its uses in all; null where it was open before the log and nobody said how often it was used. */
+function knownUses(item: ItemFacts): number | null {
+  return item.usesBefore === null && item.opening.kind !== 'unopened' && item.opening.by !== 'tick' ? null : item.uses
+}
 
 /** What she learned, and what her numbers show. */
 export class Lessons {
@@ -150,12 +156,12 @@ export class Lessons {
           item.endedOn !== null && !item.endedRoughly && within !== null && within.earliest === within.latest
         const days = known && item.endedOn !== null ? daysBetween(within.earliest, item.endedOn) : null
         const { category_id: categoryId, maker, how, again } = row
-        return [{ categoryId, maker, how, again, uses: item.uses, days }]
+        return [{ categoryId, maker, how, again, uses: knownUses(item), days }]
       }),
       owned: items.map((item) => ({
         categoryId: item.categoryId,
         source: item.source,
-        uses: item.uses,
+        uses: knownUses(item),
         daysHere: item.acquired === null ? null : daysBetween(item.acquired.latest, today),
         hasTwin: wornForColour(item.wornType) && twins(item.id).length > 0,
       })),

@@ -1,3 +1,4 @@
+import type { Day } from '#core/calendar/day'
 import { fail, ok, type Failure, type Outcome } from '../failing.js'
 import type { Db } from './open-database.js'
 
@@ -30,6 +31,12 @@ export interface TouchedRow {
   readonly row_id: string
   readonly before: string | null
   readonly after: string | null
+}
+
+/** Whether a row is a wear of that day and of no other, before and after: what most changes are. */
+export function isTickOf({ tbl, before, after }: TouchedRow, day: Day | undefined): boolean {
+  const isOf = (image: string | null): boolean => image === null || (JSON.parse(image) as { day?: string }).day === day
+  return tbl === 'wear' && isOf(before) && isOf(after)
 }
 
 interface ChangeRow {

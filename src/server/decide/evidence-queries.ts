@@ -6,11 +6,13 @@ import { preparing } from '../db/query.js'
 export function evidenceQueries(db: Db) {
   const sql = preparing(db)
   return {
-    wearsSince: sql<[Day], { item_id: string; day: Day }>('SELECT item_id, day FROM wear WHERE day >= ?'),
-    wearDaysSince: sql<[Day], { day: Day }>(`
+    wearsWithin: sql<[{ from: Day; to: Day }], { item_id: string; day: Day }>(
+      'SELECT item_id, day FROM wear WHERE day BETWEEN @from AND @to',
+    ),
+    wearDaysWithin: sql<[{ from: Day; to: Day }], { day: Day }>(`
       SELECT DISTINCT w.day FROM wear w JOIN item i ON i.id = w.item_id
         JOIN category c ON c.id = coalesce(w.used_as, i.used_as, i.category_id)
-       WHERE w.day >= ? AND c.makeup = 1 ORDER BY w.day`),
+       WHERE w.day BETWEEN @from AND @to AND c.makeup = 1 ORDER BY w.day`),
     staysSince: sql<[Day], { item_id: string; kind: string; from_day: Day; to_day: Day | null }>(`
       SELECT p.item_id, coalesce(i.used_as, i.category_id) AS kind, p.from_day, p.to_day
         FROM placement p JOIN item i ON i.id = p.item_id WHERE p.to_day IS NULL OR p.to_day >= ?`),

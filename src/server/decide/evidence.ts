@@ -4,6 +4,7 @@ import { reachOf, type Reach } from '#core/decide/reach'
 import { colourTells, twinsAmong, type Coloured, type Twin } from '#core/decide/twins'
 import type { PackageState } from '#core/item/traits'
 import type { Supplying } from '../forecast/supplying.js'
+import { isTickOf, type TouchedRow } from '../db/journal.js'
 import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 import { evidenceQueries } from './evidence-queries.js'
@@ -36,11 +37,18 @@ export interface Evidence {
   readonly doubts: (item: ItemFacts) => Doubt[]
 }
 
+interface Past {
+  readonly today: Day
+  readonly wornOn: ReadonlyMap<string, ReadonlySet<Day>>
+  readonly wearDays: readonly Day[]
+}
+
 /** Gathers the evidence, kept until something changes. */
 export class GatheringEvidence {
   readonly #house: House
   readonly #queries
   #kept: Evidence | null = null
+  #past: Past | null = null
   #twins: { readonly key: string; readonly found: ReadonlyMap<string, readonly Twin[]> } | null = null
 
   constructor(house: House) {
@@ -48,9 +56,12 @@ export class GatheringEvidence {
     this.#queries = evidenceQueries(house.db)
   }
 
-  /** Drops what is kept: any change may bear on it. */
-  forget(): void {
+  /** Drops what is kept: any change may bear on it. What was worn on days that are over outlasts a tick of today. */
+  forget(touched: readonly TouchedRow[]): void {
     this.#kept = null
+    const day = this.#past?.today
+    const bearing = touched.filter(({ tbl }) => tbl === 'item' || tbl === 'category' || tbl === 'wear')
+    if (!bearing.every((row) => isTickOf(row, day))) this.#past = null
   }
 
   all(): Evidence {
@@ -68,14 +79,13 @@ export class GatheringEvidence {
       .facts(this.#house.stock.presentIds(), today)
       .filter((item) => item.setAside !== 'keepsake')
     const byId = new Map(items.map((item) => [item.id, item]))
-    const wornOn = new Map<string, Set<Day>>()
-    for (const { item_id: id, day } of queries.wearsSince.all(since)) {
-      const days = wornOn.get(id)
-      if (days) days.add(day)
-      else wornOn.set(id, new Set([day]))
-    }
+    const past = this.#pastOf(today)
+    const now = queries.wearsWithin.all({ from: today, to: today })
+    const wornOn = new Map(past.wornOn)
+    for (const { item_id: id, day } of now) wornOn.set(id, new Set([...(wornOn.get(id) ?? []), day]))
+    const wearDays = [...past.wearDays, ...queries.wearDaysWithin.all({ from: today, to: today }).map((row) => row.day)]
     const reach = reachOf(
-      queries.wearDaysSince.all(since).map((row) => row.day),
+      wearDays,
       queries.staysSince
         .all(since)
         .filter((row) => byId.has(row.item_id))
@@ -95,11 +105,15 @@ export class GatheringEvidence {
     // Only doubts ask for it, and it asks for the forecast of everything.
     let spoiling: ReturnType<Supplying['spoiling']> | null = null
     const worn = (id: string): number => wornOn.get(id)?.size ?? 0
+    /** Days that the log knows of a thing that was never worn in it. */
+    const knownFor = (item: ItemFacts): number => {
+      const here = item.acquired?.latest ?? item.opening.within?.latest ?? logged
+      return Math.max(0, daysBetween(later(here, logged), today))
+    }
     const factsOf = (item: ItemFacts): DoubtFacts => {
       const [nearest] = (twins.get(item.id) ?? []).filter(({ id }) => id !== item.id)
       const better = (twins.get(item.id) ?? []).find(({ id }) => worn(id) > worn(item.id)) ?? nearest
       const decided = kept.get(item.id)
-      const here = item.acquired?.latest ?? item.opening.within?.latest ?? logged
       return {
         atEye: item.eye,
         opened: item.lifecycle === 'open',
@@ -109,7 +123,7 @@ export class GatheringEvidence {
         daysLeft: item.shelfLife.daysLeft,
         reach: reach.get(item.id) ?? NO_REACH,
         daysUnworn: item.lastWorn === null ? null : daysBetween(item.lastWorn, today),
-        daysKnown: Math.max(0, daysBetween(later(here, logged), today)),
+        daysKnown: item.lastWorn === null ? knownFor(item) : 0,
         putBack: backs.get(item.id) ?? 0,
         clearOuts: outs.get(item.id) ?? 0,
         spoilsFirst: (spoiling ??= this.#house.supplying.spoiling(items, today)).get(item.id) ?? null,
@@ -144,6 +158,21 @@ export class GatheringEvidence {
       twins: (id) => twins.get(id) ?? [],
       doubts: (item) => doubtsOf(factsOf(item)),
     }
+  }
+
+  /** What was worn within the year, up to yesterday. */
+  #pastOf(today: Day): Past {
+    if (this.#past?.today === today) return this.#past
+    const span = { from: addDays(today, -YEAR_DAYS), to: addDays(today, -1) }
+    const wornOn = new Map<string, Set<Day>>()
+    for (const { item_id: id, day } of this.#queries.wearsWithin.all(span)) {
+      const days = wornOn.get(id)
+      if (days) days.add(day)
+      else wornOn.set(id, new Set([day]))
+    }
+    const past = { today, wornOn, wearDays: this.#queries.wearDaysWithin.all(span).map((row) => row.day) }
+    if (!this.#house.db.inTransaction) this.#past = past
+    return past
   }
 
   /** Swatches seldom change: their differences are reckoned again only when one does. */

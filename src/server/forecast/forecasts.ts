@@ -92,9 +92,12 @@ export class Forecasts {
   /** Drops what a change touched. */
   forget(touched: readonly TouchedRow[]): void {
     const before = this.#days
-    this.#days = null
     this.#drawer = null
-    if (before !== null && this.#mayMoveDays(touched) && this.days().key !== before.key) this.#staleAll = true
+    // A tick of today moves no day that is over, once there is one.
+    if (before !== null && (before.first >= this.#today() || this.#mayMoveDays(touched))) {
+      this.#days = null
+      if (this.days().key !== before.key) this.#staleAll = true
+    }
     if (touched.length > MANY || touched.some(({ tbl }) => OF_ALL.has(tbl))) {
       this.#staleAll = true
       if (this.#meanwhile) this.#meanwhile.all = true

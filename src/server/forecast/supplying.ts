@@ -1,8 +1,9 @@
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import type { Span } from '#core/forecast/weighed'
-import { supplyOf, supplyOfFewer, type InStock } from '#core/forecast/supply'
+import { spoilingOf, supplyOf, supplyOfFewer, type InStock } from '#core/forecast/supply'
 import { itemMark } from '#core/words/told'
 import type { SupplyAnswer, SupplyView } from '#contract/forecast'
+import { isTickOf, type TouchedRow } from '../db/journal.js'
 import { preparing } from '../db/query.js'
 import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
@@ -24,19 +25,27 @@ const NO_PACE = {
   keeping: [],
 }
 
+/** Uses by category within the year, up to yesterday. */
+interface Past {
+  readonly today: Day
+  readonly first: Day | null
+  readonly uses: ReadonlyMap<string, number>
+}
+
 /** By category: years of supply at her pace, what will spoil before its turn, and when something will be needed. */
 export class Supplying {
   readonly #house: House
   readonly #queries
+  #past: Past | null = null
 
   constructor(house: House) {
     this.#house = house
     const sql = preparing(house.db)
     this.#queries = {
       /** Uses by category: of what each thing was worn as on the day. */
-      pace: sql<[{ from: Day }], { category_id: string; uses: number }>(`
+      pace: sql<[{ from: Day; to: Day }], { category_id: string; uses: number }>(`
         SELECT coalesce(w.used_as, i.used_as, i.category_id) AS category_id, count(*) AS uses
-          FROM wear w JOIN item i ON i.id = w.item_id WHERE w.day >= @from GROUP BY 1`),
+          FROM wear w JOIN item i ON i.id = w.item_id WHERE w.day BETWEEN @from AND @to GROUP BY 1`),
       first: sql<[], { day: Day | null }>('SELECT min(day) AS day FROM wear'),
     }
   }
@@ -65,7 +74,7 @@ export class Supplying {
     if (paces === null) return found
     for (const [kind, own] of byKind(items)) {
       const byId = new Map(own.map((item) => [item.id, item]))
-      for (const id of supplyOf(this.stockOf(own, today), paces.get(kind) ?? 0).spoiling)
+      for (const id of spoilingOf(this.stockOf(own, today), paces.get(kind) ?? 0))
         found.set(id, { lastGood: byId.get(id)?.shelfLife.actOn ?? null, ofCategory: own.length })
     }
     return found
@@ -91,13 +100,32 @@ export class Supplying {
     })
   }
 
+  /** Drops what is kept of days that are over, unless only today was ticked. */
+  forget(touched: readonly TouchedRow[]): void {
+    if (touched.some((row) => row.tbl === 'item' || !isTickOf(row, this.#past?.today))) this.#past = null
+  }
+
   /** Uses a year by category; null while the log is too young. One of under a year counts for as long as it is. */
   #paces(today: Day): Map<string, number> | null {
-    const from = addDays(today, -YEAR_DAYS)
-    const first = this.#queries.first.get()?.day ?? today
-    const known = Math.min(YEAR_DAYS, daysBetween(first, today))
+    const { first, uses } = this.#pastOf(today)
+    const known = Math.min(YEAR_DAYS, first === null ? 0 : daysBetween(first, today))
     if (known < LEAST_DAYS) return null
-    return new Map(this.#queries.pace.all({ from }).map((row) => [row.category_id, (row.uses * YEAR_DAYS) / known]))
+    const all = new Map(uses)
+    for (const row of this.#queries.pace.all({ from: today, to: today }))
+      all.set(row.category_id, (all.get(row.category_id) ?? 0) + row.uses)
+    return new Map([...all].map(([id, count]) => [id, (count * YEAR_DAYS) / known]))
+  }
+
+  #pastOf(today: Day): Past {
+    if (this.#past?.today === today) return this.#past
+    const rows = this.#queries.pace.all({ from: addDays(today, -YEAR_DAYS), to: addDays(today, -1) })
+    const past = {
+      today,
+      first: this.#queries.first.get()?.day ?? null,
+      uses: new Map(rows.map((row) => [row.category_id, row.uses])),
+    }
+    if (!this.#house.db.inTransaction) this.#past = past
+    return past
   }
 
   #category(categoryId: string, items: readonly ItemFacts[], perYear: number | null, today: Day): SupplyView {

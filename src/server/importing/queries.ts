@@ -17,7 +17,7 @@ export function importingQueries(db: Db) {
       'UPDATE item SET ended_as = @lifecycle, ended_on = @day, ended_roughly = @roughly WHERE id = @id',
     ),
     addVerdict: sql<[{ id: string; itemId: string; day: Day; destination: string }]>(`
-      INSERT INTO verdict (id, item_id, day, verdict, reason, destination)
-      VALUES (@id, @itemId, @day, 'let go', 'as the imported sheet says', @destination)`),
+      INSERT INTO verdict (id, item_id, day, handed_on, verdict, reason, destination)
+      VALUES (@id, @itemId, @day, @day, 'let go', 'as the imported sheet says', @destination)`),
   }
 }

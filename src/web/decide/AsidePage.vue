@@ -7,7 +7,7 @@ import ItemActsMenu from '#web/ui/acts/ItemActsMenu.vue'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import ItemPicker from '#web/ui/ItemPicker.vue'
-import { callIt, kindAndMaker, shortName, usesWords } from '#web/ui/words/item-words'
+import { allUses, callIt, kindAndMaker, shortName } from '#web/ui/words/item-words'
 import { goodTo } from '#web/ui/words/shelf-life-words'
 import { fromNow, shortDay } from '#web/ui/words/when-words'
 import { moneyWords } from '#web/data/locale'
@@ -29,7 +29,7 @@ function tooLate({ asideFor, shelfLife }: ItemSummary): string {
 function told(item: ItemSummary, currency: string): string {
   return [
     item.priceMinor === null ? 'no price known' : moneyWords(item.priceMinor, currency),
-    item.uses === 0 ? 'never worn' : usesWords(item.uses),
+    allUses(item),
     goodTo(item, answer.value?.today ?? ('' as never)),
   ].join(' · ')
 }

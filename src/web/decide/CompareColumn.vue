@@ -6,7 +6,7 @@ import type { CompareAnswer } from '#contract/deciding'
 import { moneyWords } from '#web/data/locale'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { doubtWords } from '#web/ui/words/doubt-words'
-import { callIt, kindAndMaker, shortName, usesWords } from '#web/ui/words/item-words'
+import { allUses, callIt, kindAndMaker, shortName, usesWords } from '#web/ui/words/item-words'
 import { LIKING_WORDS } from '#web/ui/words/liking-words'
 import { goodTo } from '#web/ui/words/shelf-life-words'
 
@@ -31,7 +31,7 @@ const facts = computed(() => {
   return [
     ['Finish', item.finish ?? 'not said'],
     ['Liking', item.liking === null ? 'not said' : (LIKING_WORDS[String(item.liking)] ?? '')],
-    ['Worn', `${counted(worn, 'day')} in a year, ${usesWords(item.uses)} in all`],
+    ['Worn', `${counted(worn, 'day')} in a year, ${allUses(item)}`],
     ['Reached for', chances === 0 ? 'not within reach' : `${reached} of ${chances} chances`],
     ['Felt', feelings.length > 0 ? feelings.join(', ') : 'not said'],
     ['Left', usesLeft === null ? 'not known' : `about ${usesWords(usesLeft)}`],

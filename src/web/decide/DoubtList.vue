@@ -5,6 +5,8 @@ import { LEANINGS, type Leaning } from '#core/decide/doubts'
 import { counted } from '#core/words/counted'
 import type { ListedItem } from '#contract/item'
 import { useDoubts } from '#web/data/reads'
+import { useUnits } from '#web/data/units'
+import { twinWords } from '#web/ui/words/item-words'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
 import { LEANING_WORDS } from '#web/ui/words/doubt-words'
 import DoubtRow from './DoubtRow.vue'
@@ -21,6 +23,14 @@ const leaning = computed({
 const picked = ref<string[]>([])
 const rows = computed(() => answer.value?.inDoubt ?? [])
 const items = computed(() => rows.value.map(({ item }) => item).filter(({ id }) => picked.value.includes(id)))
+const units = useUnits()
+/** What tells those of one name apart. */
+const twins = computed(() =>
+  twinWords(
+    rows.value.map(({ item }) => item),
+    units.value,
+  ),
+)
 const MOST_COMPARED = 6
 
 function pick(id: string): void {
@@ -48,6 +58,7 @@ function pick(id: string): void {
         :row="row"
         :today="answer.today"
         :picked="picked.includes(row.item.id)"
+        :apart="twins.get(row.item.id)"
         @pick="pick(row.item.id)"
       />
     </div>

@@ -9,7 +9,12 @@ import { doubtWords, OFFER_WORDS } from '#web/ui/words/doubt-words'
 import { callIt, kindAndMaker, shortName } from '#web/ui/words/item-words'
 
 /** Something in doubt: its facts in sentences, the weightiest first, and one act that is offered. */
-const props = defineProps<{ row: DoubtsAnswer['inDoubt'][number]; today: Day; picked: boolean }>()
+const props = defineProps<{
+  row: DoubtsAnswer['inDoubt'][number]
+  today: Day
+  picked: boolean
+  apart?: string | undefined
+}>()
 defineEmits<{ pick: [] }>()
 const acts = useItemActs()
 const SHOWN = 3
@@ -37,7 +42,7 @@ function begin(): void {
     <div class="words">
       <h3>
         <RouterLink :to="`/items/${row.item.id}`">{{ shortName(row.item) }}</RouterLink>
-        <span class="quiet">{{ kindAndMaker(row.item) }}</span>
+        <span class="quiet">{{ [kindAndMaker(row.item), apart].filter(Boolean).join(', ') }}</span>
       </h3>
       <ul>
         <li v-for="sentence in shown" :key="sentence">{{ sentence }}</li>

@@ -2,8 +2,9 @@
 import { computed, ref } from 'vue'
 import { daysBetween, type Day } from '#core/calendar/day'
 import type { TargetView } from '#contract/deciding'
+import { useUnits } from '#web/data/units'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
-import { callIt, kindAndMaker, shortName } from '#web/ui/words/item-words'
+import { callIt, kindAndMaker, shortName, twinWords } from '#web/ui/words/item-words'
 import { useItemActs } from '#web/ui/acts/item-acts'
 import { doubtWords } from '#web/ui/words/doubt-words'
 import { shortDay } from '#web/ui/words/when-words'
@@ -18,6 +19,13 @@ const HEIGHT = 118
 const LEFT = 30
 const FOOT = 20
 const open = ref(false)
+const units = useUnits()
+const twins = computed(() =>
+  twinWords(
+    props.target.keepFirst.map(({ item }) => item),
+    units.value,
+  ),
+)
 const chart = computed(() => {
   const { months, setOn, by, items } = props.target
   const end = by > props.today ? by : props.today
@@ -90,7 +98,9 @@ const rest = computed(() => props.target.keepFirst.slice(props.target.items))
             <span class="plate"><ItemGauge :item="each.item" size="small" :rail="false" /></span>
             <span class="words">
               <RouterLink :to="`/items/${each.item.id}`">{{ shortName(each.item) }}</RouterLink>
-              <span class="quiet">{{ kindAndMaker(each.item) }}</span>
+              <span class="quiet">{{
+                [kindAndMaker(each.item), twins.get(each.item.id)].filter(Boolean).join(', ')
+              }}</span>
               <span class="why">{{ keepWords(each) }}</span>
               <span
                 v-for="doubt in each.doubts.filter(({ code }) => !OF_ALL.includes(code)).slice(0, MOST_DOUBTS)"

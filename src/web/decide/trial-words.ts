@@ -2,7 +2,8 @@ import type { Day } from '#core/calendar/day'
 import { countFelt } from '#core/decide/feelings'
 import { counted } from '#core/words/counted'
 import type { TrialView } from '#contract/ending'
-import { usesWords } from '#web/ui/words/item-words'
+import { capital } from '#core/words/capital'
+import { allUses } from '#web/ui/words/item-words'
 import { goodTo } from '#web/ui/words/shelf-life-words'
 import { fromNow, shortDay } from '#web/ui/words/when-words'
 
@@ -41,7 +42,7 @@ export function trialSentences(trial: TrialView, today: Day): string[] {
     feelings.length > 0 ? `It felt: ${feelings.join(', ')}.` : '',
     under === '' ? '' : `Over ${under}.`,
     over === '' ? '' : `With ${over}.`,
-    `${usesWords(item.uses)} in its whole life.`,
+    `${capital(allUses(item))}.`,
     `Shelf life: ${goodTo(item, today)}.`,
   ].filter(Boolean)
 }

@@ -1,7 +1,7 @@
 import { callOf, shortNameOf, tellTwinsApart, type Nameable } from '#core/item/naming'
 import { GRAMS_PER_OUNCE, MILLILITRES_PER_US_FLUID_OUNCE } from '#core/quantity/mass-volume'
 import type { UnitSystem } from '#core/settings'
-import type { ListedItem } from '#contract/item'
+import type { ItemSummary, ListedItem } from '#contract/item'
 import { counted } from '#core/words/counted'
 import { plainWords } from '#core/words/plain-words'
 import { numberWords } from '#web/data/locale'
@@ -47,6 +47,13 @@ export function matchesWords(item: Nameable, text: string): boolean {
 /** "1 use", "12 uses". */
 export function usesWords(count: number): string {
   return counted(count, 'use')
+}
+
+/** All its uses as far as they are known: those before the log may be known to nobody. */
+export function allUses({ uses, usesBefore, opening }: Pick<ItemSummary, 'uses' | 'usesBefore' | 'opening'>): string {
+  const unsaid = usesBefore === null && opening.kind !== 'unopened'
+  if (uses === 0) return unsaid ? 'not worn in the log' : 'never worn'
+  return `${usesWords(uses)} ${unsaid ? 'in the log' : 'in all'}`
 }
 
 export type Units = UnitSystem
