@@ -21,7 +21,6 @@ interface Picture {
   readonly of?: string
 }
 
-const SHEET = 'test/reference/messy-eu.csv'
 /** On the simulated scale, standing still. */
 const weigh = async (page: Page): Promise<void> => {
   await page.getByRole('link', { name: 'Go on' }).click()
@@ -43,9 +42,41 @@ const photograph = async (page: Page): Promise<void> => {
   }
   await page.locator('.found .huge').waitFor()
 }
-const sheet = async (page: Page): Promise<void> => {
-  await page.getByRole('link', { name: 'October 2026' }).click()
-  await page.getByRole('heading', { name: 'October 2026' }).waitFor()
+/** What is in doubt, past the trials. */
+const doubts = async (page: Page): Promise<void> => {
+  await page.getByRole('region', { name: 'In doubt' }).evaluate((element) => element.scrollIntoView())
+}
+/** Two near twins and one apart. */
+const compare = async (page: Page): Promise<void> => {
+  for (const [n, shade] of ['Brake Light', 'Bell Cord', 'Plum Works'].entries()) {
+    await page
+      .getByRole('button', { name: n < 2 ? /^Choose the (?:first|second)/ : 'Add one' })
+      .first()
+      .click()
+    const picker = page.getByRole('dialog', { name: 'Lay beside' })
+    await picker.getByRole('textbox').fill(shade)
+    await picker
+      .getByRole('button', { name: new RegExp(`Choose .*${shade}`) })
+      .first()
+      .click()
+  }
+  await page.getByRole('region', { name: 'Swatches' }).waitFor()
+}
+/** A drawn tester, tapped. */
+const atTheTill = async (page: Page): Promise<void> => {
+  await page.getByRole('combobox', { name: 'What kind' }).fill('blush')
+  await page.getByRole('option', { name: 'blush', exact: true }).click()
+  await page.getByLabel('Price, EUR').fill('19')
+  const [tester] = await drawPans(1)
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'tester.jpg', mimeType: 'image/jpeg', buffer: tester?.jpeg ?? Buffer.alloc(0) })
+  const picture = await page.getByRole('button', { name: /^Tap the colour/ }).boundingBox()
+  if (picture) await page.mouse.click(picture.x + picture.width * 0.42, picture.y + picture.height * 0.45)
+  await page
+    .getByText(/near twin/)
+    .first()
+    .waitFor()
 }
 const tick = async (page: Page): Promise<void> => {
   for (const name of ['Ember', 'Rust Bloom', 'Alibi', 'Sloe'])
@@ -69,24 +100,17 @@ const PICTURES: readonly Picture[] = [
   { name: 'collection', path: '/collection' },
   { name: 'item', path: '/items/Lamplight' },
   { name: 'item-phone', path: '/items/Rust Bloom', size: PHONE },
-  {
-    name: 'import',
-    path: '/collection/import',
-    before: async (page) => {
-      await page.setInputFiles('input[type=file]', SHEET)
-      await page.getByRole('heading', { name: 'As it will be stored' }).waitFor()
-    },
-  },
   { name: 'check-in-weigh', path: '/check-in', before: weigh },
   { name: 'check-in-pan', path: '/check-in', before: photograph },
-  { name: 'check-in-sheet', path: '/check-in', before: sheet },
   { name: 'projects', path: '/projects' },
   { name: 'shelf-life', path: '/shelf-life' },
   { name: 'supply', path: '/supply' },
   { name: 'look-back', path: '/look-back' },
   { name: 'decide', path: '/decide' },
+  { name: 'doubts', path: '/decide', before: doubts },
+  { name: 'compare', path: '/decide/compare', before: compare },
+  { name: 'till-phone', path: '/buying/till', size: PHONE, before: atTheTill },
   { name: 'empties', path: '/empties' },
-  { name: 'settings', path: '/settings' },
   { name: 'specimen-large', path: '/specimen', of: '[data-specimen=large-day]' },
 ]
 

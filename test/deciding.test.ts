@@ -353,6 +353,7 @@ describe('from the stash', () => {
   test('what is let go meanwhile does not hinder its end; a day that has come is no end', async () => {
     const [a, b] = [await house.item(OLD), await house.item({ ...OLD, name: 'Fig', shade: 'Fig' })]
     expect(code(await start([a], { to: TODAY }))).toEqual([422, 'pick-ends-in-past', 'to'])
+    expect(code(await start([a, a]))).toEqual([422, 'invalid', 'items'])
     await start([a, b])
     await verdict(a, 'let go')
     expect((await end({ [a]: 'stays' })).status).toBe(200)

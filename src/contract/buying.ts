@@ -190,7 +190,7 @@ export const KeepLesson = z
     words: Line(400).min(1, 'A lesson is a sentence; write at least a word.'),
     promptedBy: z.enum(LESSON_PROMPTS),
     rule: z.enum(LESSON_RULES).nullable(),
-    about: z.string().max(200).nullable(),
+    about: Line(200).nullable(),
     itemId: Id.nullable(),
     categoryId: Id.nullable(),
     /** Offered by her numbers and turned down: kept only so that it is not offered again. */

@@ -132,7 +132,8 @@ export const StartPick = z.strictObject({
   items: z
     .array(z.strictObject({ id: NewId, itemId: Id, placementId: NewId }))
     .min(1, 'Choose at least one thing.')
-    .max(MOST_PICKED, `Up to ${MOST_PICKED} things; more is a second drawer.`),
+    .max(MOST_PICKED, `Up to ${MOST_PICKED} things; more is a second drawer.`)
+    .refine((items) => new Set(items.map((each) => each.itemId)).size === items.length, 'Choose each thing once.'),
 })
 export const EndPick = z.strictObject({
   changeId: ChangeId,

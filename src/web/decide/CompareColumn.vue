@@ -148,6 +148,10 @@ ul {
   font-size: 13px;
 }
 
+.phone dl {
+  grid-template-columns: minmax(0, 1fr);
+}
+
 .acts {
   display: flex;
   flex-wrap: wrap;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { useElementSize } from '@vueuse/core'
+import { computed, ref, useTemplateRef } from 'vue'
 import { daysBetween, type Day } from '#core/calendar/day'
 import type { TargetView } from '#contract/deciding'
 import { useUnits } from '#web/data/units'
@@ -14,7 +15,10 @@ import { keepWords, targetSentences, targetTitle } from './target-words'
 const props = defineProps<{ target: TargetView; today: Day }>()
 defineEmits<{ change: []; drop: [] }>()
 const acts = useItemActs()
-const WIDTH = 560
+/** Drawn as wide as it is shown, so that its words keep their size. */
+const box = useTemplateRef<HTMLElement>('box')
+const { width: shown } = useElementSize(box)
+const width = computed(() => Math.max(240, shown.value))
 const HEIGHT = 118
 const LEFT = 30
 const FOOT = 20
@@ -31,7 +35,7 @@ const chart = computed(() => {
   const end = by > props.today ? by : props.today
   const days = Math.max(1, daysBetween(setOn, end))
   const most = Math.max(items, ...months.map((each) => each.items), 1)
-  const x = (day: Day): number => LEFT + (daysBetween(setOn, day) / days) * (WIDTH - LEFT - 8)
+  const x = (day: Day): number => LEFT + (daysBetween(setOn, day) / days) * (width.value - LEFT - 8)
   const y = (count: number): number => 8 + (1 - count / most) * (HEIGHT - FOOT - 8)
   const path = months.map(
     (each, n) => `${n === 0 ? 'M' : 'H'}${x(each.day)}${n === 0 ? ` ${y(each.items)}` : `V${y(each.items)}`}`,
@@ -61,24 +65,25 @@ const rest = computed(() => props.target.keepFirst.slice(props.target.items))
       </span>
     </header>
     <div class="two">
-      <svg
-        :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
-        class="chart"
-        role="img"
-        :aria-label="target.months.map((each) => `${shortDay(each.day, today)}: ${each.items}`).join(', ')"
-      >
-        <path :d="`M${LEFT} ${HEIGHT - FOOT}H${WIDTH}`" class="axis" />
-        <path :d="`M${LEFT} ${chart.goal}H${WIDTH}`" class="goal" />
-        <path :d="chart.path" class="steps" />
-        <path :d="`M${chart.now} 4V${HEIGHT - FOOT}`" class="today" />
-        <path :d="`M${chart.end} 4V${HEIGHT - FOOT}`" class="by" />
-        <text x="2" :y="chart.top + 8">{{ chart.most }}</text>
-        <text v-if="target.items < chart.most" x="2" :y="chart.goal + 4" class="strong">{{ target.items }}</text>
-        <text :x="LEFT" :y="HEIGHT - 5">{{ shortDay(target.setOn, today) }}</text>
-        <text :x="Math.min(chart.end, WIDTH - 4)" :y="HEIGHT - 5" text-anchor="end" class="strong">
-          {{ shortDay(target.by, today) }}
-        </text>
-      </svg>
+      <div ref="box" class="chart">
+        <svg
+          :viewBox="`0 0 ${width} ${HEIGHT}`"
+          role="img"
+          :aria-label="target.months.map((each) => `${shortDay(each.day, today)}: ${each.items}`).join(', ')"
+        >
+          <path :d="`M${LEFT} ${HEIGHT - FOOT}H${width}`" class="axis" />
+          <path :d="`M${LEFT} ${chart.goal}H${width}`" class="goal" />
+          <path :d="chart.path" class="steps" />
+          <path :d="`M${chart.now} 4V${HEIGHT - FOOT}`" class="today" />
+          <path :d="`M${chart.end} 4V${HEIGHT - FOOT}`" class="by" />
+          <text x="2" :y="chart.top + 8">{{ chart.most }}</text>
+          <text v-if="target.items < chart.most" x="2" :y="chart.goal + 4" class="strong">{{ target.items }}</text>
+          <text :x="LEFT" :y="HEIGHT - 5">{{ shortDay(target.setOn, today) }}</text>
+          <text :x="Math.min(chart.end, width - 4)" :y="HEIGHT - 5" text-anchor="end" class="strong">
+            {{ shortDay(target.by, today) }}
+          </text>
+        </svg>
+      </div>
       <ul class="figures">
         <li v-for="sentence in targetSentences(target, today)" :key="sentence">{{ sentence }}</li>
       </ul>
@@ -145,6 +150,11 @@ header {
 }
 
 .chart {
+  min-width: 0;
+}
+
+.chart svg {
+  display: block;
   width: 100%;
 }
 

@@ -172,6 +172,7 @@ ul {
 
 .more {
   display: block;
+  text-align: left;
   min-height: 44px;
   color: var(--primary);
   text-decoration: underline;

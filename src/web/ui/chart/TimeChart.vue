@@ -222,7 +222,10 @@ const overlay: Plugin<'scatter'> = {
       }
     })
     ctx.font = '600 12px "Instrument Sans Variable"'
-    for (const mark of props.marks) {
+    // Words that would lie over others are left out; today is said before the rest.
+    const said: [number, number][] = []
+    const first = (kind: string): number => (kind === 'today' ? 0 : 1)
+    for (const mark of [...props.marks].sort((a, b) => first(a.kind) - first(b.kind))) {
       const x = scales['x']?.getPixelForValue(at(mark.day))
       if (x === undefined || x < chartArea.left || x > chartArea.right) continue
       const colour = mark.kind === 'end' ? inks.value.alarm : inks.value.primary
@@ -235,6 +238,10 @@ const overlay: Plugin<'scatter'> = {
       ctx.lineTo(x, chartArea.bottom)
       ctx.stroke()
       ctx.textAlign = x > chartArea.right - 60 ? 'right' : x < chartArea.left + 40 ? 'left' : 'center'
+      const wide = ctx.measureText(mark.words).width
+      const left = ctx.textAlign === 'right' ? x - wide : ctx.textAlign === 'left' ? x : x - wide / 2
+      if (said.some(([from, to]) => left < to + 4 && left + wide > from - 4)) continue
+      said.push([left, left + wide])
       ctx.fillText(mark.words, x, chartArea.top - 8)
     }
     ctx.restore()
