@@ -249,7 +249,7 @@ function weighLessons(demo: DemoHouse): void {
           rule: shown.rule,
           about: shown.about,
           itemId: null,
-          categoryId: null,
+          categoryId: demo.of(shown.about).length > 0 ? shown.about : null,
           struck: shown === struck,
         }),
       )

@@ -39,10 +39,14 @@ export class Lessons {
   /** The lessons that bear on a category: about it, about everything, or of her own with no category. */
   bearingOn(categoryId: string): LessonView[] {
     const shown = this.#shown()
+    const categories = new Set(this.#queries.categoryNames.all().map(({ id }) => id))
     return this.#queries.lessons
       .all()
       .filter((row) => row.struck_on === null)
-      .filter((row) => row.category_id === categoryId || (row.category_id === null && row.item_id === null))
+      .filter((row) => {
+        const about = row.category_id ?? (row.about !== null && categories.has(row.about) ? row.about : null)
+        return about === categoryId || (about === null && row.item_id === null)
+      })
       .map((row) => this.#view(row, shown))
   }
 

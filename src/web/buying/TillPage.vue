@@ -12,6 +12,8 @@ import WishDialog from './WishDialog.vue'
 
 /** In a shop, with one hand: the kind, the colour off a picture of the tester, and the answer. */
 const stock = useStock()
+/** As many as leave room for the rest. */
+const LESSONS = 2
 const kind = useSessionStorage<string | null>('till kind', null)
 const colour = ref<string | null>(null)
 const price = ref('')
@@ -48,7 +50,7 @@ const strict = computed(
         :error-messages="paid.errors"
         hide-details="auto"
       />
-      <SwatchFromPhoto class="photo" label="Picture of the tester" @colour="(found) => (colour = found)" />
+      <SwatchFromPhoto class="photo" folds label="Picture of the tester" @colour="(found) => (colour = found)" />
     </form>
     <p v-if="failed" class="caution">{{ failed.message }}</p>
     <section v-if="answer" class="sheet told" aria-label="The answer" aria-live="polite">
@@ -69,8 +71,9 @@ const strict = computed(
         </div>
         <ul>
           <li v-for="each in answer.nearest.slice(0, 2)" :key="each.itemId">
-            <RouterLink :to="`/items/${each.itemId}`">{{ each.mark }}</RouterLink>
-            <span class="quiet">{{ nearestWords(each) }}</span>
+            <RouterLink :to="`/items/${each.itemId}`">{{ each.mark }}</RouterLink><span class="quiet"
+              >, {{ nearestWords(each) }}</span
+            >
           </li>
         </ul>
       </div>
@@ -84,7 +87,9 @@ const strict = computed(
         >
           {{ ruleLine(rule, answer) }}
         </li>
-        <li v-for="lesson in answer.lessons" :key="lesson.id" class="lesson">You learned: {{ lesson.words }}</li>
+        <li v-for="lesson in answer.lessons.slice(0, LESSONS)" :key="lesson.id" class="lesson">
+          You learned: {{ lesson.words }}
+        </li>
       </ul>
       <v-btn
         :color="strict ? undefined : 'primary'"
@@ -158,8 +163,8 @@ h2 {
 }
 
 .nearest li {
-  display: grid;
   font-size: 13.5px;
+  line-height: 1.3;
 }
 
 .lines {
@@ -199,7 +204,11 @@ h2 {
   padding: 10px 12px 12px;
 }
 
-.phone .nearest li :deep(a) {
-  min-height: 30px !important;
+.phone .nearest li > a:not(.v-btn) {
+  display: inline;
+}
+
+.phone .strip {
+  height: 44px;
 }
 </style>

@@ -18,12 +18,12 @@ export function twinsHeadline(check: BuyingCheckAnswer, asked: boolean): string 
   const { owned, unopened, category, twins } = check
   const all = `${counted(owned, category)} here${unopened > 0 ? `, ${unopened} unopened` : ''}`
   if (!asked) return all
-  return twins === 0 ? `No near twin among the ${all}` : `${counted(twins, 'near twin')} among the ${all}`
+  return `${twins === 0 ? 'No near twin' : counted(twins, 'near twin')} among the ${counted(owned, category)}`
 }
 
 /** How near each of the nearest is, and how it is used. */
 export function nearestWords({ difference, worn }: BuyingCheckAnswer['nearest'][number]): string {
-  return `${nearnessOf(difference)}, ${worn === 0 ? 'not worn within a year' : `worn ${counted(worn, 'day')} in a year`}`
+  return `${nearnessOf(difference)}, ${worn === 0 ? 'not worn within a year' : `${counted(worn, 'wear day')} a year`}`
 }
 
 /** Supply, need and what it pushes out; each sentence with its numbers. */
@@ -33,7 +33,9 @@ export function supplyLines(check: BuyingCheckAnswer): string[] {
   if (perYear === 0 || years === null || yearsAfter === null) return [`No ${category} was used within a year.`]
   const lost = pushedOut.reduce((sum, { priceMinor }) => sum + (priceMinor ?? 0), 0)
   return [
-    `Lasts ${yearsWords(years)} at ${counted(perYear, 'use')} a year; with it ${yearsWords(yearsAfter)}.`,
+    `Lasts ${yearsWords(years)} at ${counted(perYear, 'use')} a year${
+      years > MOST_YEARS ? ' as it is' : `; with it ${yearsWords(yearsAfter)}`
+    }.`,
     needed === null
       ? `The next is not needed within ${MOST_YEARS} years.`
       : needed <= today

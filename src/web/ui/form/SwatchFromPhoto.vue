@@ -6,7 +6,15 @@ import { sampledColour } from '#core/colour/sampled'
  * A swatch tapped off a picture: the mean of a small disc, with the cast of the light taken off where something neutral lies beside it.
  * The picture stays in the browser.
  */
-const props = defineProps<{ label: string }>()
+const props = withDefaults(
+  defineProps<{
+    label: string
+    /** The picture gives way once the colour is found: on a phone the answer needs its room. */
+    folds?: boolean
+  }>(),
+  { folds: false },
+)
+const folded = ref(false)
 const emit = defineEmits<{ colour: [colour: string] }>()
 /** Enough to see, few enough to be quick. */
 const MOST_PIXELS = 900
@@ -19,6 +27,7 @@ const TROUBLES: Readonly<Record<string, string>> = {
     'That spot is too bright or too dark to tell the light by. Tap something grey or white that does not shine.',
   'too-few-pixels': 'Too near the edge. Tap further in.',
 }
+const again = useTemplateRef<{ $el: HTMLElement }>('again')
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const input = useTemplateRef<HTMLInputElement>('input')
 const size = ref<{ width: number; height: number } | null>(null)
@@ -38,6 +47,7 @@ async function take(event: Event): Promise<void> {
   const file = (event.target as HTMLInputElement).files?.[0]
   if (!file) return
   trouble.value = ''
+  folded.value = false
   found.value = null
   spot.value = neutral.value = null
   asks.value = 'colour'
@@ -74,7 +84,10 @@ function tap(at: { x: number; y: number }): void {
   cross.value = at
   if (asks.value === 'neutral') neutral.value = at
   else spot.value = at
+  asks.value = 'colour'
   read()
+  // What is hidden cannot hold the focus.
+  if (folded.value) void nextTick(() => again.value?.$el.focus())
 }
 
 function read(): void {
@@ -82,7 +95,13 @@ function read(): void {
   const sampled = sampledColour(pixelsAt(spot.value), neutral.value === null ? null : pixelsAt(neutral.value))
   trouble.value = sampled.ok ? '' : (TROUBLES[sampled.failure.code] ?? '')
   found.value = sampled.ok ? sampled.value : null
+  folded.value = props.folds && sampled.ok
   if (sampled.ok) emit('colour', sampled.value)
+}
+
+function askNeutral(): void {
+  asks.value = 'neutral'
+  folded.value = false
 }
 
 function withoutNeutral(): void {
@@ -125,18 +144,26 @@ function onKey(event: KeyboardEvent): void {
       @change="take"
     />
     <div class="choices">
-      <v-btn variant="outlined" color="primary" @click="input?.click()">{{
+      <span
+        v-if="folded && found"
+        class="dab"
+        role="img"
+        :aria-label="`the colour found, ${found}`"
+        :style="{ background: found }"
+      ></span>
+      <v-btn v-if="folded" ref="again" variant="outlined" color="primary" @click="folded = false">Tap again</v-btn>
+      <v-btn :variant="folded ? 'text' : 'outlined'" color="primary" @click="input?.click()">{{
         size ? 'Another picture' : props.label
       }}</v-btn>
-      <template v-if="found !== null">
-        <v-btn v-if="neutral === null && asks === 'colour'" variant="text" @click="asks = 'neutral'"
+      <template v-if="found !== null && !folded">
+        <v-btn v-if="neutral === null && asks === 'colour'" variant="text" @click="askNeutral"
           >Something grey is in it</v-btn
         >
         <v-btn v-else variant="text" @click="withoutNeutral">Without the grey</v-btn>
       </template>
     </div>
     <p v-if="trouble" class="caution" role="alert">{{ trouble }}</p>
-    <div v-if="size" class="picture">
+    <div v-if="size" v-show="!folded" class="picture">
       <!-- The arrows move the cross, Enter taps it. -->
       <button
         type="button"
@@ -232,8 +259,8 @@ svg {
 }
 
 .dab {
-  width: 40px;
-  height: 28px;
+  width: 44px;
+  min-height: 28px;
   border: 1px solid var(--line);
   border-radius: 6px;
 }
