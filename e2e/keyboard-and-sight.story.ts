@@ -191,7 +191,7 @@ const SIGHTS: readonly (readonly ['day' | 'night', readonly string[]])[] = [
   ['day', ['/shelf-life', '/decide', '/empties', '/journal']],
   ['day', ['/supply', '/look-back']],
   ['day', DECIDING],
-  ['night', DECIDING],
+  ['night', ['/decide/targets', '/decide/letting-go', '/buying', '/buying/till']],
   ['day', ['/drawer/laying', '/collection/openings', '/tally-sheet', '/empties/containers']],
   ['day', ['/check-in', CHECK_IN, SHEET]],
   ['night', ['/check-in', CHECK_IN, SHEET, '/empties/containers']],
