@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from 'vitest'
 import { verdictOf } from './chance'
@@ -94,6 +95,27 @@ describe('years of supply', () => {
       spoilingUnpriced: 1,
       need: { middle: 0 },
     })
+  })
+  test('day by day, a slow simulation spoils the same', () => {
+    const thing = fc.record({ uses: fc.integer({ min: 1, max: 60 }), goodFor: fc.integer({ min: 1, max: 400 }) })
+    fc.assert(
+      fc.property(fc.array(thing, { minLength: 1, maxLength: 8 }), fc.constantFrom(1, 2, 4), (things, perDay) => {
+        const left = things.map(({ uses }) => uses)
+        const order = things
+          .map((_, n) => n)
+          .sort((a, b) => (things[a]?.goodFor ?? 0) - (things[b]?.goodFor ?? 0) || a - b)
+        // Every day so many uses, of the first in turn that is good still; a day begun is a day of which it is good.
+        for (let day = 0; day < 500; day += 1)
+          for (let use = 0; use < perDay; use += 1) {
+            const next = order.find((n) => (left[n] ?? 0) > 0 && day < (things[n]?.goodFor ?? 0))
+            if (next !== undefined) left[next] = (left[next] ?? 0) - 1
+          }
+        const stock = things.map(({ uses, goodFor }, n) => lipstick(`t${n}`, uses, goodFor))
+        const spoiled = left.flatMap((uses, n) => (uses > 0 ? [`t${n}`] : []))
+        expect([...supplyOf(stock, 365 * perDay).spoiling].sort()).toEqual(spoiled)
+      }),
+      { seed: 11, numRuns: 400 },
+    )
   })
   test('of fewer, less spoils', () => {
     const stock = [lipstick('a', 100, 100), lipstick('b', 100, 110), lipstick('c', 100, 120)]

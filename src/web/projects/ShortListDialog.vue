@@ -4,6 +4,7 @@ import type { ListedItem } from '#contract/item'
 import type { ProjectView, ShortListAnswer } from '#contract/projects'
 import { useRead } from '#web/data/reads'
 import FormDialog from '#web/ui/form/FormDialog.vue'
+import LessonsHere from '#web/ui/acts/LessonsHere.vue'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { callIt, kindAndMaker, shortName } from '#web/ui/words/item-words'
 import { rollInWords } from '#web/ui/words/roll-in-words'
@@ -26,6 +27,7 @@ const { answer: list } = useRead<ShortListAnswer>(
     :width="620"
     @close="emit('close')"
   >
+    <LessonsHere :category-ids="(list?.items ?? []).map((row) => row.item.categoryId)" />
     <ul v-if="list">
       <li v-for="row in list.items" :key="row.item.id">
         <div class="drawn"><ItemGauge :item="row.item" size="middle" :rail="false" /></div>

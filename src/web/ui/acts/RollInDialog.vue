@@ -12,6 +12,7 @@ import { callIt, shortName } from '#web/ui/words/item-words'
 import { freshGoal, goalBody } from './goal-draft'
 import GoalFields from './GoalFields.vue'
 import type { ActContext, ActResult } from './item-acts'
+import LessonsHere from './LessonsHere.vue'
 import SetUpWords from './SetUpWords.vue'
 import ShadeChoice from './ShadeChoice.vue'
 
@@ -144,6 +145,7 @@ async function store(): Promise<void> {
         :project-by="project?.by ?? null"
         :today="today"
       />
+      <LessonsHere :category-ids="[item.categoryId]" />
       <v-text-field
         v-if="typed.shades.length === 0"
         v-model="typed.months"

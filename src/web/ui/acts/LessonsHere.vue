@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useLessons } from '#web/data/reads'
+
+/** What she learned that bears on what is being chosen: of these kinds, or of everything. */
+const props = defineProps<{ categoryIds: readonly string[] }>()
+const { answer } = useLessons()
+/** As many as are read while choosing. */
+const MOST = 3
+const lessons = computed(() =>
+  (answer.value?.kept ?? [])
+    .filter(({ categoryId, item, shown }) => {
+      const about = categoryId ?? shown?.about ?? ''
+      return about === '' ? item === null : props.categoryIds.includes(about)
+    })
+    .slice(0, MOST),
+)
+</script>
+
+<template>
+  <ul v-if="lessons.length > 0" class="lessons" aria-label="What you learned">
+    <li v-for="lesson in lessons" :key="lesson.id">You learned: {{ lesson.words }}</li>
+  </ul>
+</template>
+
+<style scoped>
+.lessons {
+  display: grid;
+  gap: 4px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  font-size: 14px;
+}
+
+.lessons li {
+  padding-left: 12px;
+  border-left: 3px solid var(--primary);
+}
+</style>
