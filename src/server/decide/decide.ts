@@ -53,13 +53,11 @@ export class Decide {
   /** How many trials ask for a decision now, and how many run. */
   counts(): { due: number; running: number } {
     const running = this.#queries.running.all()
-    const items = new Map(this.#items(running).map((item) => [item.id, item]))
     const today = this.#house.today()
-    const trials = running.flatMap((row) => {
-      const item = items.get(row.item_id)
-      return item ? [this.#trialView(row, item, today)] : []
-    })
-    return { due: trials.filter((trial) => trial.decisionDue).length, running: trials.length }
+    return {
+      due: running.filter((row) => this.#standingOf(row, today).decisionDue).length,
+      running: running.length,
+    }
   }
 
   #items(rows: readonly { item_id: string }[]): ItemFacts[] {
@@ -182,14 +180,18 @@ export class Decide {
     this.#queries.closeTrials.run({ itemId, day })
   }
 
-  #trialView(row: TrialRow, item: ItemFacts, today: Day): TrialView {
-    const standing = trialStanding({
+  #standingOf(row: TrialRow, today: Day): ReturnType<typeof trialStanding> {
+    return trialStanding({
       startedOn: row.started_on,
       dueOn: row.due_on,
       wearsWanted: row.wears_wanted,
       wearDays: this.#queries.wearDays.all(row.item_id).map((each) => each.day),
       today,
     })
+  }
+
+  #trialView(row: TrialRow, item: ItemFacts, today: Day): TrialView {
+    const standing = this.#standingOf(row, today)
     return {
       id: row.id,
       item: summaryOf(item),

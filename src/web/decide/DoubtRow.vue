@@ -53,7 +53,7 @@ function begin(): void {
     </div>
     <div class="acts">
       <v-btn
-        :variant="urgent ? 'flat' : 'outlined'"
+        variant="outlined"
         color="primary"
         :aria-label="`${OFFER_WORDS[row.offer]}: ${callIt(row.item)}`"
         @click="begin"
