@@ -27,7 +27,6 @@ const { answer: list } = useRead<ShortListAnswer>(
     :width="620"
     @close="emit('close')"
   >
-    <LessonsHere :category-ids="(list?.items ?? []).map((row) => row.item.categoryId)" />
     <ul v-if="list">
       <li v-for="row in list.items" :key="row.item.id">
         <div class="drawn"><ItemGauge :item="row.item" size="middle" :rail="false" /></div>
@@ -46,6 +45,7 @@ const { answer: list } = useRead<ShortListAnswer>(
       </li>
       <li v-if="list.items.length === 0" class="quiet">Nothing presses. Choose what you like.</li>
     </ul>
+    <LessonsHere :category-ids="(list?.items ?? []).map((row) => row.item.categoryId)" />
     <template #acts>
       <v-btn variant="outlined" color="primary" @click="emit('search')">Something else</v-btn>
     </template>
