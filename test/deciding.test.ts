@@ -195,6 +195,8 @@ describe('feelings', () => {
     const ratio = { itemAmount: 2, otherAmount: 1, amountUnit: 'pumps' }
     await house.post(`/items/${a}/pairs`, { id: 'pair', otherItemId: b, verdict: 'works', ...ratio, words: '' })
     expect((await read(`/items/${a}/together`, TogetherAnswer)).learned).toEqual([])
+    expect(code(await house.post('/wear/mixed', { mixId: 'm', day: SOON, pairId: 'pair' }))[1]).toBe('day-in-future')
+    expect(code(await house.post('/wear/mixed', { mixId: 'm', day: TODAY, pairId: 'none' }))[1]).toBe('no-recipe')
     await house.post('/wear/mixed', { mixId: 'm', day: TODAY, pairId: 'pair' })
     const { worn } = (await house.get('/today')).body
     expect(worn).toMatchObject([

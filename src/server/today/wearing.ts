@@ -139,10 +139,12 @@ export class Wearing {
       { itemId: pair.other_item_id, amount: pair.other_amount },
     ]
     for (const { itemId, amount } of things) {
-      const worn = this.setWorn({ itemId, day, worn: true, partIds: [] })
-      if (!worn.ok) return worn
-      const wear = this.#queries.wear.get({ itemId, day })
-      if (wear) this.#queries.setAmount.run({ id: wear.id, amount, amountUnit: pair.amount_unit })
+      const item = this.#house.stock.one(itemId, this.#house.today())
+      if (!item) return fail('unknown-item', { value: itemId })
+      const wrong = this.#refusal(item, day, false)
+      if (wrong) return wrong
+      // Shades that are ticked already stay ticked.
+      this.#queries.setAmount.run({ id: this.#put(item, day, null), amount, amountUnit: pair.amount_unit })
     }
     const ratio = `${pair.item_amount} to ${pair.other_amount} ${pair.amount_unit}`
     return this.setMix({ changeId, mixId, day, itemIds: things.map((each) => each.itemId), ratio })
