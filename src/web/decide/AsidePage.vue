@@ -5,13 +5,13 @@ import { useAside } from '#web/data/reads'
 import { useItemActs } from '#web/ui/acts/item-acts'
 import ItemActsMenu from '#web/ui/acts/ItemActsMenu.vue'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
-import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import ItemPicker from '#web/ui/ItemPicker.vue'
-import { allUses, callIt, kindAndMaker, shortName } from '#web/ui/words/item-words'
+import { allUses, callIt } from '#web/ui/words/item-words'
 import { goodTo } from '#web/ui/words/shelf-life-words'
 import { fromNow, shortDay } from '#web/ui/words/when-words'
 import { moneyWords } from '#web/data/locale'
 import DecideHead from './DecideHead.vue'
+import ThingRow from './ThingRow.vue'
 
 /** What is saved for occasions, before its date saves it from them; and what is kept to look at. */
 const { answer } = useAside()
@@ -59,23 +59,16 @@ function told(item: ItemSummary, currency: string): string {
       <h2>For occasions</h2>
       <p class="quiet">The soonest to spoil first. They cost the most and spoil the same.</p>
       <div class="sheet">
-        <article v-for="item in answer.special" :key="item.id" class="row" :aria-label="callIt(item)">
-          <span class="plate"><ItemGauge :item="item" size="small" :rail="false" /></span>
-          <div>
-            <h3>
-              <RouterLink :to="`/items/${item.id}`">{{ shortName(item) }}</RouterLink>
-              <span class="quiet">{{ kindAndMaker(item) }}</span>
-            </h3>
-            <p class="figures">{{ told(item, answer.currency) }}</p>
-            <p v-if="item.asideFor || item.asideWords">
-              Kept for {{ item.asideWords || 'a day'
-              }}<template v-if="item.asideFor"
-                >, {{ shortDay(item.asideFor, answer.today) }} ({{ fromNow(item.asideFor, answer.today) }})</template
-              >
-              <strong>{{ tooLate(item) }}</strong>
-            </p>
-          </div>
-          <div class="acts">
+        <ThingRow v-for="item in answer.special" :key="item.id" :item="item">
+          <p class="figures">{{ told(item, answer.currency) }}</p>
+          <p v-if="item.asideFor || item.asideWords">
+            Kept for {{ item.asideWords || 'a day'
+            }}<template v-if="item.asideFor"
+              >, {{ shortDay(item.asideFor, answer.today) }} ({{ fromNow(item.asideFor, answer.today) }})</template
+            >
+            <strong>{{ tooLate(item) }}</strong>
+          </p>
+          <template #acts>
             <v-btn
               variant="outlined"
               color="primary"
@@ -87,28 +80,21 @@ function told(item: ItemSummary, currency: string): string {
               >A day for it</v-btn
             >
             <ItemActsMenu :item="item" />
-          </div>
-        </article>
+          </template>
+        </ThingRow>
       </div>
     </section>
     <section v-if="answer.keepsakes.length > 0" class="keepsakes" aria-label="Keepsakes">
       <h2>Keepsakes</h2>
       <div class="sheet">
-        <article v-for="item in answer.keepsakes" :key="item.id" class="row" :aria-label="callIt(item)">
-          <span class="plate"><ItemGauge :item="item" size="small" :rail="false" /></span>
-          <div>
-            <h3>
-              <RouterLink :to="`/items/${item.id}`">{{ shortName(item) }}</RouterLink>
-              <span class="quiet">{{ kindAndMaker(item) }}</span>
-            </h3>
-            <p v-if="item.asideWords">{{ item.asideWords }}</p>
-          </div>
-          <div class="acts">
+        <ThingRow v-for="item in answer.keepsakes" :key="item.id" :item="item">
+          <p v-if="item.asideWords">{{ item.asideWords }}</p>
+          <template #acts>
             <v-btn variant="text" :aria-label="`Change ${callIt(item)}`" @click="acts.begin('set aside', item)"
               >Change</v-btn
             >
-          </div>
-        </article>
+          </template>
+        </ThingRow>
       </div>
     </section>
     <ItemPicker
@@ -123,58 +109,13 @@ function told(item: ItemSummary, currency: string): string {
 </template>
 
 <style scoped>
-p {
-  margin: 2px 0;
-  font-size: 14px;
-}
-
 section > p {
-  margin-bottom: 8px;
-}
-
-.row {
-  display: grid;
-  grid-template-columns: 60px minmax(0, 1fr) auto;
-  gap: 12px;
-  align-items: center;
-  padding: 8px 12px;
-  border-bottom: 1px solid var(--hair);
-}
-
-.row:last-child {
-  border-bottom: none;
-}
-
-.plate {
-  display: grid;
-  place-items: center;
-  min-height: 56px;
-  background: var(--plate);
-  border-radius: 8px;
-}
-
-h3 {
-  font-size: 16px;
-}
-
-h3 a:not(.v-btn) {
-  color: var(--ink);
-}
-
-h3 .quiet {
-  margin-left: 8px;
-  font: 400 13px var(--text);
+  margin: 2px 0 8px;
+  font-size: 14px;
 }
 
 strong {
   color: var(--attention);
-}
-
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px;
-  align-items: center;
 }
 
 .keepsakes {
@@ -183,14 +124,5 @@ strong {
 
 .keepsakes h2 {
   margin-bottom: 8px;
-}
-
-.phone .row {
-  grid-template-columns: 60px minmax(0, 1fr);
-}
-
-.phone .acts {
-  grid-column: 1 / -1;
-  justify-content: flex-end;
 }
 </style>

@@ -18,6 +18,8 @@ const props = defineProps<{
   of: number
   /** The one that stays first. */
   keeping: string | null
+  /** What tells it from others of its name. */
+  apart: string | undefined
 }>()
 defineEmits<{ keep: []; drop: []; decide: [] }>()
 const money = (minor: number | null): string => (minor === null ? 'not known' : moneyWords(minor, props.currency))
@@ -51,7 +53,7 @@ const mine = computed(() => props.keeping === props.thing.item.id)
     <div class="plate"><ItemGauge :item="thing.item" size="middle" :rail="false" /></div>
     <h3>
       <RouterLink :to="`/items/${thing.item.id}`">{{ shortName(thing.item) }}</RouterLink>
-      <span class="quiet">{{ kindAndMaker(thing.item) }}</span>
+      <span class="quiet">{{ [kindAndMaker(thing.item), apart].filter(Boolean).join(', ') }}</span>
     </h3>
     <p class="place">{{ thing.place === 1 ? 'First by evidence' : `No. ${thing.place} of ${of} by evidence` }}</p>
     <dl class="figures">

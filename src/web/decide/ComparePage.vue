@@ -4,6 +4,8 @@ import { useRoute, useRouter } from 'vue-router'
 import { nearnessOf } from '#core/colour/difference'
 import type { ListedItem } from '#contract/item'
 import { useCompare } from '#web/data/reads'
+import { useUnits } from '#web/data/units'
+import { twinWords } from '#web/ui/words/item-words'
 import { useItemActs } from '#web/ui/acts/item-acts'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
 import ItemPicker from '#web/ui/ItemPicker.vue'
@@ -26,6 +28,14 @@ const { answer, failed } = useCompare(ids)
 const picking = ref(false)
 const keeping = ref<string | null>(null)
 const things = computed(() => answer.value?.things ?? [])
+const units = useUnits()
+/** What tells those of one name apart. */
+const twins = computed(() =>
+  twinWords(
+    things.value.map(({ item }) => item),
+    units.value,
+  ),
+)
 const swatched = computed(() => things.value.filter(({ item }) => item.colour !== null))
 
 function show(next: readonly string[]): void {
@@ -114,6 +124,7 @@ const nearness = computed(() =>
         :currency="answer.currency"
         :of="things.length"
         :keeping="keeping"
+        :apart="twins.get(thing.item.id)"
         @keep="keeping = keeping === thing.item.id ? null : thing.item.id"
         @drop="show(ids.filter((id) => id !== thing.item.id))"
         @decide="acts.begin('decide', thing.item)"

@@ -5,14 +5,15 @@ import { MOST_PICKED, PICK_ENDINGS, type PickEnding } from '#core/decide/stash-p
 import { counted } from '#core/words/counted'
 import type { ItemSummary, ListedItem } from '#contract/item'
 import { useStash } from '#web/data/reads'
+import { useUnits } from '#web/data/units'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
 import FormTrouble from '#web/ui/form/FormTrouble.vue'
 import { useDraft } from '#web/ui/form/use-draft'
-import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import ItemPicker from '#web/ui/ItemPicker.vue'
-import { callIt, kindAndMaker, shortName } from '#web/ui/words/item-words'
+import { callIt, shortName, twinWords } from '#web/ui/words/item-words'
 import { stretchWords } from '#web/ui/words/when-words'
 import DecideHead from './DecideHead.vue'
+import ThingRow from './ThingRow.vue'
 import { pickReasonWords, rediscoveredWords, stashItemWords } from './stash-words'
 
 /** A few neglected things she likes, in reach for a while instead of buying. */
@@ -31,6 +32,14 @@ const listed = computed(() => [
   ...(answer.value?.proposed ?? []),
   ...typed.value.more.map((item) => ({ item, reasons: [] })),
 ])
+const units = useUnits()
+/** What tells those of one name apart. */
+const twins = computed(() =>
+  twinWords(
+    listed.value.map(({ item }) => item),
+    units.value,
+  ),
+)
 const FIRST = 4
 // The first few of what is proposed are chosen until she says otherwise.
 watch(
@@ -90,22 +99,17 @@ async function end(): Promise<void> {
         }}
       </p>
       <div class="sheet">
-        <article v-for="row in now.items" :key="row.item.id" class="row" :aria-label="callIt(row.item)">
-          <span class="plate"><ItemGauge :item="row.item" size="small" :rail="false" /></span>
-          <div class="words">
-            <h3>
-              <RouterLink :to="`/items/${row.item.id}`">{{ shortName(row.item) }}</RouterLink>
-              <span class="quiet">{{ kindAndMaker(row.item) }}</span>
-            </h3>
-            <p>{{ stashItemWords(row) }}</p>
-          </div>
-          <ChoiceRow
-            :model-value="ending.typed.value.endings[row.item.id] ?? 'goes back'"
-            :label="`What becomes of ${shortName(row.item)}`"
-            :options="PICK_ENDINGS"
-            @update:model-value="(each) => (ending.typed.value.endings[row.item.id] = each ?? 'goes back')"
-          />
-        </article>
+        <ThingRow v-for="row in now.items" :key="row.item.id" :item="row.item">
+          <p>{{ stashItemWords(row) }}</p>
+          <template #acts>
+            <ChoiceRow
+              :model-value="ending.typed.value.endings[row.item.id] ?? 'goes back'"
+              :label="`What becomes of ${shortName(row.item)}`"
+              :options="PICK_ENDINGS"
+              @update:model-value="(each) => (ending.typed.value.endings[row.item.id] = each ?? 'goes back')"
+            />
+          </template>
+        </ThingRow>
       </div>
       <FormTrouble :refused="ending.refused.value" :out-of-reach="ending.outOfReach.value" />
       <v-btn class="go" color="primary" :loading="ending.busy.value" @click="end">End it so</v-btn>
@@ -116,22 +120,19 @@ async function end(): Promise<void> {
         Neglected things you like, of the season and in date, one of a kind, that fight with nothing in the drawer.
       </p>
       <div v-if="listed.length > 0" class="sheet">
-        <label v-for="row in listed" :key="row.item.id" class="row choose">
-          <input
-            type="checkbox"
-            :checked="typed.chosen.includes(row.item.id)"
-            :disabled="!typed.chosen.includes(row.item.id) && typed.chosen.length >= MOST_PICKED"
-            :aria-label="`Choose ${callIt(row.item)}`"
-            @change="toggle(row.item.id)"
-          />
-          <span class="plate"><ItemGauge :item="row.item" size="small" :rail="false" /></span>
-          <span class="words">
-            <strong>{{ shortName(row.item) }}</strong> <span class="quiet">{{ kindAndMaker(row.item) }}</span>
-            <span class="why">{{
-              row.reasons.map((reason) => pickReasonWords(reason)).join(', ') || 'your own choice'
-            }}</span>
-          </span>
-        </label>
+        <ThingRow v-for="row in listed" :key="row.item.id" :item="row.item" :apart="twins.get(row.item.id)">
+          <template #before>
+            <label class="pick"
+              ><input
+                type="checkbox"
+                :checked="typed.chosen.includes(row.item.id)"
+                :disabled="!typed.chosen.includes(row.item.id) && typed.chosen.length >= MOST_PICKED"
+                :aria-label="`Choose ${callIt(row.item)}`"
+                @change="toggle(row.item.id)"
+            /></label>
+          </template>
+          <p>{{ row.reasons.map((reason) => pickReasonWords(reason)).join(', ') || 'your own choice' }}</p>
+        </ThingRow>
       </div>
       <p v-else>
         Nothing is neglected, liked and in date at once. That is a good sign; choose some yourself if you like.
@@ -168,63 +169,8 @@ async function end(): Promise<void> {
 </template>
 
 <style scoped>
-p {
+section > p {
   margin: 2px 0 8px;
-  font-size: 14px;
-}
-
-.row {
-  display: grid;
-  grid-template-columns: 60px minmax(0, 1fr) auto;
-  gap: 12px;
-  align-items: center;
-  padding: 8px 12px;
-  border-bottom: 1px solid var(--hair);
-}
-
-.row.choose {
-  grid-template-columns: 24px 60px minmax(0, 1fr);
-  min-height: 44px;
-  cursor: pointer;
-}
-
-.row:last-child {
-  border-bottom: none;
-}
-
-.row input {
-  width: 24px;
-  height: 44px;
-  accent-color: var(--primary);
-}
-
-.plate {
-  display: grid;
-  place-items: center;
-  min-height: 56px;
-  background: var(--plate);
-  border-radius: 8px;
-}
-
-h3 {
-  font-size: 16px;
-}
-
-h3 a:not(.v-btn) {
-  color: var(--ink);
-}
-
-h3 .quiet {
-  margin-left: 8px;
-  font: 400 13px var(--text);
-}
-
-.words p {
-  margin: 0;
-}
-
-.why {
-  display: block;
   font-size: 14px;
 }
 
@@ -246,17 +192,5 @@ h3 .quiet {
   padding-left: 18px;
   font-size: 14px;
   max-width: 90ch;
-}
-
-.phone .row {
-  grid-template-columns: 60px minmax(0, 1fr);
-}
-
-.phone .row.choose {
-  grid-template-columns: 24px 60px minmax(0, 1fr);
-}
-
-.phone .row > fieldset {
-  grid-column: 1 / -1;
 }
 </style>
