@@ -106,6 +106,10 @@ describe('from the stash', () => {
       await house.item({ ...OLD, name: 'Weir', shade: 'Weir' }),
     ]
     await house.post('/drawer/place', { placementId: 'there', itemId: lain, zoneId: 'cheeks' })
+    // Not worn in a log that has only begun tells nothing.
+    await wear(a, 1)
+    expect((await read('/stash', StashAnswer)).proposed).toEqual([])
+    await wear(a, 1, { worn: false })
     await wear(a, 100)
     expect((await read('/stash', StashAnswer)).proposed.map((each) => each.item.id)).toContain(a)
     await start([a, b, c, lain])

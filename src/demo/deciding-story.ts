@@ -259,10 +259,16 @@ function weighLessons(demo: DemoHouse): void {
 function reviewInFull(demo: DemoHouse): void {
   const TOLD: Readonly<Record<string, readonly [string, string, string, string]>> = {
     yes: ['Even by the evening, also under the lamp.', 'dry skin in winter', 'the lid', 'it never let me down'],
-    no: ['Held through one set.', 'whoever sings less', 'smells of wax', 'it dries out before it is empty'],
+    no: ['Held for half a day.', 'short days', 'the smell', 'it dries out before it is empty'],
     'have a backup': ['Softened the lines of a night shift.', 'tired mornings', '', 'the next one is here already'],
   }
-  const empties = demo.house.empties.all().empties.filter((each) => TOLD[each.wouldBuyAgain ?? ''] !== undefined)
+  // The last one of each verdict.
+  const empties = demo.house.empties
+    .all()
+    .empties.filter(
+      ({ wouldBuyAgain: said }, n, all) =>
+        TOLD[said ?? ''] !== undefined && all.findIndex((each) => each.wouldBuyAgain === said) === n,
+    )
   for (const [n, empty] of empties.slice(0, 3).entries()) {
     const [did, forWhom, dislikes, againWhy] = TOLD[empty.wouldBuyAgain ?? ''] ?? ['', '', '', '']
     if (!empty.reviewId || empty.wouldBuyAgain === null) continue

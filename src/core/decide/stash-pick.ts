@@ -37,7 +37,7 @@ export interface Pick {
 export const LEAST_PICKED = 3
 export const MOST_PICKED = 6
 /** Out of sight for this long, it is neglected. Assumption. */
-const NEGLECTED_DAYS = 60
+export const NEGLECTED_DAYS = 60
 /** What is good for less than this is better worn now; less than a week is too late. Assumptions. */
 const PRESSING_DAYS = 240
 const TOO_LATE_DAYS = 7

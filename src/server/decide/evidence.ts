@@ -35,6 +35,8 @@ export interface Evidence {
   /** The near twins of a thing, by swatch, the nearest first. */
   readonly twins: (id: string) => readonly Twin[]
   readonly doubts: (item: ItemFacts) => Doubt[]
+  /** Days that the log knows of a thing: not worn in a log of yesterday tells nothing. */
+  readonly known: (item: ItemFacts) => number
 }
 
 interface Past {
@@ -105,7 +107,6 @@ export class GatheringEvidence {
     // Only doubts ask for it, and it asks for the forecast of everything.
     let spoiling: ReturnType<Supplying['spoiling']> | null = null
     const worn = (id: string): number => wornOn.get(id)?.size ?? 0
-    /** Days that the log knows of a thing that was never worn in it. */
     const knownFor = (item: ItemFacts): number => {
       const here = item.acquired?.latest ?? item.opening.within?.latest ?? logged
       return Math.max(0, daysBetween(later(here, logged), today))
@@ -157,6 +158,7 @@ export class GatheringEvidence {
       worn,
       twins: (id) => twins.get(id) ?? [],
       doubts: (item) => doubtsOf(factsOf(item)),
+      known: knownFor,
     }
   }
 

@@ -1,7 +1,7 @@
 import type { z } from 'zod'
 import { addDays, daysBetween, fieldsOf, type Day } from '#core/calendar/day'
 import { countFelt, type Felt } from '#core/decide/feelings'
-import { MOST_PICKED, proposePicks, type PickEnding, type PickReason } from '#core/decide/stash-pick'
+import { MOST_PICKED, NEGLECTED_DAYS, proposePicks, type PickEnding, type PickReason } from '#core/decide/stash-pick'
 import { seasonOfMonth } from '#core/item/traits'
 import { isInDate, isSpoiled } from '#core/shelf-life/last-good-day'
 import { counted } from '#core/words/counted'
@@ -128,7 +128,7 @@ export class Stash {
   }
 
   #proposed(today: Day): StashAnswer['proposed'] {
-    const { items, byId } = this.#house.evidence.all()
+    const { items, byId, known } = this.#house.evidence.all()
     const season = seasonOfMonth(fieldsOf(today).month)
     const pairs = this.#queries.pairs.all()
     const partners = (id: string, verdict: string): string[] =>
@@ -150,6 +150,7 @@ export class Stash {
         item.goal === null &&
         !item.onTrial &&
         item.setAside === null &&
+        (item.lastWorn !== null || known(item) >= NEGLECTED_DAYS) &&
         isInDate(item.shelfLife) &&
         !(isSpoiled(item.shelfLife) && item.eye),
     )

@@ -135,7 +135,7 @@ async function end(): Promise<void> {
         </ThingRow>
       </div>
       <p v-else>
-        Nothing is neglected, liked and in date at once. That is a good sign; choose some yourself if you like.
+        The log knows of nothing that is neglected, liked and in date at once. Choose some yourself, if you like.
       </p>
       <div class="choices bottom">
         <ChoiceRow v-model="typed.span" label="In reach for" :options="['a week', 'a month']" />
