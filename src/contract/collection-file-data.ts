@@ -23,12 +23,15 @@ import { ENDED_BY } from '#core/decide/review-choices'
 import { SET_ASIDE } from '#core/decide/set-aside'
 import { PICK_ENDINGS } from '#core/decide/stash-pick'
 import { DESTINATIONS, LET_GO_WHY, OTHERWISE, VERDICTS } from '#core/decide/verdict'
+import { PLAN_WORDS } from '#core/plan/laid/basis'
+import { MOST_MONTHS } from '#core/plan/laid/span'
 import { LAYING_CHOICES } from '#core/plan/laying-choices'
 import { GOAL_KINDS } from '#core/goal/progress'
 import { PROJECT_SHAPES, REPLACING, THEMES } from '#core/goal/project-rules'
 import { MODEL_TYPES } from '#core/item/model-type'
 import { Id, isWritable } from './basic.js'
 import { ClosedSheet } from './check-in.js'
+import { PlanSetupBody } from './planning.js'
 import { Settings } from './settings.js'
 
 /** The rows of a collection file, table by table, as the schema of the database has them. Data table. */
@@ -435,6 +438,40 @@ export const TABLES = {
     ended_on: day.nullable(),
     item_id: id.nullable(),
     version,
+  }),
+  plan_word: z.strictObject({
+    id,
+    item_id: id,
+    said: z.enum(PLAN_WORDS).nullable(),
+    said_on: day,
+    weight: whole.min(1).max(100).nullable(),
+    most_a_week: whole.min(1).max(7).nullable(),
+  }),
+  plan_move: z.strictObject({ id, item_id: id, month: z.string().regex(/^\d{4}-\d{2}$/), lies: flag }),
+  plan_pace: z.strictObject({ id, category_id: id, per_wear_day: z.number().min(0).max(5) }),
+  plan_break: z.strictObject({ id, category_id: id, from_day: day, to_day: day }),
+  plan: z.strictObject({
+    id,
+    adopted_on: day,
+    ended_on: day.nullable(),
+    project_id: id.nullable(),
+    setup: jsonOf(PlanSetupBody),
+    months: jsonOf(z.array(z.string().regex(/^\d{4}-\d{2}$/)).max(MOST_MONTHS)),
+    weeks: jsonOf(z.array(z.strictObject({ from: day, to: day, month: whole.min(0) })).max(60)),
+    done_of: whole.min(0),
+    done_low: whole.min(0),
+    done_high: whole.min(0),
+  }),
+  plan_line: z.strictObject({
+    id,
+    plan_id: id,
+    item_id: id,
+    lies: jsonOf(z.array(z.boolean()).max(MOST_MONTHS)),
+    uses: jsonOf(z.array(whole.min(0).max(50)).max(60)),
+    needed: whole.min(1),
+    finishes: flag,
+    low_day: day.nullable(),
+    high_day: day.nullable(),
   }),
   buying_rule: z.strictObject({
     id,

@@ -24,12 +24,16 @@ export const ChooseInLaying = z
     path: ['until'],
     message: 'Say until when it is put away; the other choices have no date.',
   })
+/** Everything that is not chosen yet as the plan in force has it. */
+export const ChooseAsPlanned = z.strictObject({ changeId: ChangeId })
 export const CloseLaying = z.strictObject({ changeId: ChangeId })
 
 export const LayingCandidate = z.object({
   item: ItemSummary,
   /** Why it is looked at. */
-  why: z.enum(['in the drawer', 'asks to come back', 'on the short list', 'of the season']),
+  why: z.enum(['in the drawer', 'asks to come back', 'on the short list', 'in the plan', 'of the season']),
+  /** Whether the plan in force has it in the drawer this month; null where it says nothing of it. */
+  planned: z.boolean().nullable(),
   choice: z.enum(LAYING_CHOICES).nullable(),
   until: DayText.nullable(),
   destination: z.enum(DESTINATIONS).nullable(),
@@ -56,6 +60,8 @@ export const LayingAnswer = z.object({
   season: z.enum(SEASONS),
   laying: z.object({ id: Id, season: z.enum(SEASONS), startedOn: DayText }).nullable(),
   candidates: z.array(LayingCandidate),
+  /** A plan is in force and knows this month. */
+  hasPlan: z.boolean(),
   /** What was put away and whose date has come. */
   comeBack: z.array(ItemSummary),
   rivalries: z.array(z.object({ categoryId: Id, category: z.string(), items: z.int(), usesEach: z.number() })),

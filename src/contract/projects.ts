@@ -107,6 +107,7 @@ export const RollInReasonView = z.discriminatedUnion('code', [
   z.object({ code: z.literal('crowded'), count: z.int() }),
   z.object({ code: z.literal('short-listed'), words: z.string() }),
   z.object({ code: z.literal('next-in-sweep'), uses: z.int() }),
+  z.object({ code: z.literal('planned'), month: z.string() }),
 ])
 export type RollInReasonView = z.infer<typeof RollInReasonView>
 

@@ -123,6 +123,7 @@ const ReachReasonView = z.discriminatedUnion('code', [
   z.object({ code: z.literal('out-of-reach'), usesLeft: z.int().nullable(), project: z.string() }),
   z.object({ code: z.literal('spoils-soonest'), day: DayText, daysLeft: z.int() }),
   z.object({ code: z.literal('nearly-done'), usesLeft: z.int().nullable(), left: z.number().nullable() }),
+  z.object({ code: z.literal('planned'), planned: z.int(), worn: z.int() }),
   z.object({ code: z.literal('in-project'), usesLeft: z.int().nullable(), project: z.string() }),
   z.object({ code: z.literal('unworn-longest'), days: z.int(), everWorn: z.boolean() }),
   z.object({ code: z.literal('less-far-along'), thanItemId: Id }),

@@ -21,6 +21,7 @@ import { ownPagesOnly } from './http/guard.js'
 import { problemOf, sendProblem } from './http/problem.js'
 import { importingRoutes } from './importing/routes.js'
 import { measuringRoutes } from './measuring/routes.js'
+import { planningRoutes } from './planning/routes.js'
 import { projectRoutes } from './projects/routes.js'
 import { settingsRoutes } from './settings/routes.js'
 import { shelfLifeRoutes } from './shelf-life/routes.js'
@@ -37,6 +38,7 @@ const PLACES = [
   checkInRoutes,
   importingRoutes,
   projectRoutes,
+  planningRoutes,
   shelfLifeRoutes,
   forecastRoutes,
   decideRoutes,
@@ -60,6 +62,7 @@ const OF_EVERYTHING = [
   '/api/buying',
   '/api/buying/check',
   '/api/letting-go',
+  '/api/plan',
 ]
 const OF_A_FEW = ['/api/items/:id', '/api/projects', '/api/look-back', '/api/set-up', '/api/check-ins/:id']
 
@@ -80,6 +83,8 @@ export function createApp(house: House): Express {
         useDefaults: false,
         directives: {
           defaultSrc: ["'self'"],
+          // The plan's solver is WebAssembly; nothing else may be made of text.
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
           // Vuetify writes its theme into a style element at run time.
           styleSrc: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", 'data:'],

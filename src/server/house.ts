@@ -44,6 +44,7 @@ import { Importing } from './importing/importing.js'
 import { Laying } from './laying/laying.js'
 import { Measuring } from './measuring/measuring.js'
 import { Packages } from './measuring/packages.js'
+import { Planning } from './planning/planning.js'
 import { Projects } from './projects/projects.js'
 import { SettingsStore } from './settings/settings-store.js'
 import { Stretches } from './settings/stretches.js'
@@ -111,6 +112,7 @@ export class House {
   readonly buyingCheck: BuyingCheck
   readonly buyingRules: BuyingRules
   readonly lessons: Lessons
+  readonly planning: Planning
 
   constructor(db: Db, now: () => Date, newId: () => string = randomUUID) {
     this.db = db
@@ -130,6 +132,7 @@ export class House {
       this.forecasts.forget(touched)
       this.supplying.forget(touched)
       this.evidence.forget(touched)
+      this.planning.forget(touched)
     })
     this.drawer = new Drawer(this)
     this.projects = new Projects(this)
@@ -169,6 +172,7 @@ export class House {
     this.buyingCheck = new BuyingCheck(this)
     this.buyingRules = new BuyingRules(this)
     this.lessons = new Lessons(this)
+    this.planning = new Planning(this)
   }
 
   settings(): Settings {

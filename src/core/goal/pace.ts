@@ -108,3 +108,24 @@ export function sharePaceOf(facts: {
   const standing = done - notch > EYE_ERROR ? 'ahead' : notch - done > EYE_ERROR ? 'behind' : 'on pace'
   return { standing, notch, wearDaysLeft }
 }
+
+/**
+ * Standing of a goal without a date against a plan that has it: the notch is what was done when the plan was adopted, and from there
+ * the share of its uses that were planned by now. `target` = uses of a counted goal, else null.
+ */
+export function planPaceOf(facts: {
+  readonly doneThen: number | null
+  readonly done: number | null
+  readonly target: number | null
+  /** Uses planned by now, and in all until the goal. */
+  readonly planned: number
+  readonly needed: number
+}): { readonly standing: Standing; readonly notch: number | null; readonly difference: number | null } {
+  const { doneThen, done, target, planned, needed } = facts
+  if (doneThen === null || done === null) return { standing: 'no date', notch: null, difference: null }
+  const notch = doneThen + (1 - doneThen) * Math.min(1, planned / Math.max(1, needed))
+  const difference = target === null ? null : (done - notch) * target
+  const off = difference ?? done - notch
+  const within = target === null ? EYE_ERROR : ON_PACE_WITHIN_USES
+  return { standing: off > within ? 'ahead' : off < -within ? 'behind' : 'on pace', notch, difference }
+}

@@ -33,6 +33,8 @@ export interface WithinReach {
   } | null
   /** Share of the content left by the last reading; null when never read. */
   readonly left: number | null
+  /** Uses that the plan has for this week, and how many of them were had before today; null where it has none. */
+  readonly planned: { readonly planned: number; readonly worn: number } | null
   readonly lastWorn: Day | null
   /** When it was put in the drawer. */
   readonly placedOn: Day
@@ -53,6 +55,7 @@ export type ReachReason =
   | { readonly code: 'behind'; readonly uses: number; readonly project: string }
   | { readonly code: 'out-of-reach'; readonly usesLeft: number | null; readonly project: string }
   | { readonly code: 'spoils-soonest'; readonly day: Day; readonly daysLeft: number }
+  | { readonly code: 'planned'; readonly planned: number; readonly worn: number }
   | { readonly code: 'nearly-done'; readonly usesLeft: number | null; readonly left: number | null }
   | { readonly code: 'in-project'; readonly usesLeft: number | null; readonly project: string }
   | { readonly code: 'unworn-longest'; readonly days: number; readonly everWorn: boolean }
@@ -184,6 +187,8 @@ function reasonsFor(
     if (ahead !== null) add(34, { code: 'less-far-along', thanItemId: ahead })
   } else if (item.left !== null && item.left <= LITTLE_LEFT)
     add(48, { code: 'nearly-done', usesLeft: null, left: item.left })
+  if (item.planned !== null && item.planned.worn < item.planned.planned)
+    add(56 + Math.min(20, 4 * (item.planned.planned - item.planned.worn)), { code: 'planned', ...item.planned })
   const { daysLeft, actOn } = shelfLife
   if (daysLeft !== null && actOn !== null && daysLeft <= 180)
     add(daysLeft <= 90 ? 50 + (90 - daysLeft) / 3 : 25, { code: 'spoils-soonest', day: actOn, daysLeft })

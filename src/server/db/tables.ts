@@ -151,6 +151,13 @@ export const TABLES: Readonly<Record<string, TableEntry>> = {
     { item_id: 'move' },
     { index: 'lesson_once', terms: ['r.rule', 'r.about'], where: 'r.rule IS NOT NULL' },
   ),
+  plan_word: recorded('nothing', { item_id: 'move' }, pairOf(AUTO('plan_word'), 'item_id')),
+  plan_move: recorded('nothing', { item_id: 'move' }, pairOf(AUTO('plan_move'), 'item_id', 'month')),
+  plan_pace: recorded('nothing', {}, pairOf(AUTO('plan_pace'), 'category_id')),
+  plan_break: recorded('nothing'),
+  // Goals without a date take their notch from the plan in force.
+  plan: recorded('everything', {}, { index: 'plan_once_in_force', terms: ['1'], where: 'r.ended_on IS NULL' }),
+  plan_line: recorded(ofItem, { item_id: 'move' }, pairOf(AUTO('plan_line'), 'plan_id', 'item_id')),
   review: recorded('nothing', { item_id: 'by hand', replaced_by_item_id: 'move' }),
   guess: recorded('nothing', { item_id: 'move' }, pairOf(AUTO('guess'), 'item_id', 'made_on')),
   forecast: { class: 'kept as shown', stale: 'nothing' },

@@ -12,6 +12,7 @@ const STEPS: Readonly<Record<number, (tables: Tables) => Tables>> = {
   4: fromFourth,
   5: fromFifth,
   6: fromSixth,
+  7: fromSeventh,
 }
 
 /**
@@ -155,4 +156,10 @@ function rowsOf(tables: Tables, name: string): Row[] {
 
 function isRow(value: unknown): value is Row {
   return value !== null && typeof value === 'object' && !Array.isArray(value)
+}
+
+/** The seventh version knew no plan. */
+function fromSeventh(tables: Tables): Tables {
+  const none = ['plan_word', 'plan_move', 'plan_pace', 'plan_break', 'plan', 'plan_line']
+  return { ...tables, ...Object.fromEntries(none.map((name) => [name, []])) }
 }

@@ -42,6 +42,16 @@ const WORDS = {
   'unknown-trial': () => missing('trial'),
   'unknown-verdict': () => missing('verdict'),
   'unknown-target': () => missing('target'),
+  'unknown-break': () => missing('rest'),
+  'break-over': () => refused('That rest would be over already. Choose a last day that comes.', 'to'),
+  'no-plan': () => refused('No plan is in force for this month. Adopt one first, or choose by hand.'),
+  'plan-changed': () =>
+    conflict(
+      'The plan is another one by now.',
+      'It was adopted, replaced or dropped in another window. Nothing was changed; look at the plan again, then decide.',
+    ),
+  'planned-twice': () => refused('A thing is in this plan twice; lay it anew.', 'lines'),
+  'plan-of-another-day': () => refused('This plan was laid for other days; lay it anew from today.', 'weeks'),
   'unknown-wish': () => missing('wish'),
   'unknown-rule': () => missing('rule'),
   'unknown-lesson': () => missing('lesson'),

@@ -3,6 +3,7 @@ import { fail, ok, type Outcome } from '../failing.js'
 import { itemMark } from '#core/words/told'
 import { addDays, fieldsOf, type Day } from '#core/calendar/day'
 import { seasonOfMonth, type Season } from '#core/item/traits'
+import { counted } from '#core/words/counted'
 import type { Destination } from '#core/decide/verdict'
 import { putAwayUntil } from '#core/plan/laying-choices'
 import { isInDate, isSpoiled } from '#core/shelf-life/last-good-day'
@@ -11,6 +12,7 @@ import { rivalries } from '#core/plan/rivals'
 import type { ChooseInLaying, LayingAnswer, LayingCandidate, LayoutChange } from '#contract/laying'
 import type { Done } from '../db/journal.js'
 import type { House } from '../house.js'
+import { canBePlanned } from '../planning/gathering.js'
 import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
 import { layingQueries } from './queries.js'
 
@@ -44,6 +46,7 @@ export class Laying {
       season,
       laying: laying ? { id: laying.id, season: laying.season, startedOn: laying.started_on } : null,
       candidates: laying ? this.#candidates(laying.id, season, present, today) : [],
+      hasPlan: this.#house.planning.monthDrawer(today) !== null,
       comeBack: present.filter((item) => asksBack(item, today)).map(summaryOf),
       rivalries: rivalries(inReach(present), perWeek),
       perWeek,
@@ -84,6 +87,38 @@ export class Laying {
     if (choice === null) this.#queries.unchoose.run({ layingId, itemId })
     else this.#queries.choose.run({ id: this.#house.newId(), layingId, itemId, choice, until, destination })
     return ok({ words: `${itemMark(item)}: ${choice ?? 'not chosen'}`, answer: { id: itemId } })
+  }
+
+  /**
+   * What is not chosen yet, as the plan in force has it this month: what it has in the drawer stays or comes in, what it has not rests. What
+   * the plan does not plan is left to her.
+   */
+  chooseAsPlanned(layingId: string): Outcome<Done<{ count: number }>> {
+    const laying = this.#queries.open.get()
+    if (laying?.id !== layingId) return fail('no-laying')
+    const today = this.#house.today()
+    if (this.#house.planning.monthDrawer(today) === null) return fail('no-plan')
+    let count = 0
+    for (const { item, choice, planned, spoiled } of this.#candidates(
+      layingId,
+      laying.season,
+      this.#present(),
+      today,
+    )) {
+      if (choice !== null || planned === null || spoiled) continue
+      const lies = item.placement !== null
+      if (!planned && !lies) continue
+      this.#queries.choose.run({
+        id: this.#house.newId(),
+        layingId,
+        itemId: item.id,
+        choice: planned ? (lies ? 'stays' : 'comes in') : 'rests',
+        until: null,
+        destination: null,
+      })
+      count += 1
+    }
+    return ok({ words: `Chose for ${counted(count, 'thing')} as planned`, answer: { count } })
   }
 
   /** All choices take effect at once: first what leaves, then what comes in. What finds no slot is named and stays out. */
@@ -165,14 +200,16 @@ export class Laying {
   #candidates(layingId: string, season: Season, present: readonly ItemFacts[], today: Day): LayingCandidate[] {
     const chosen = new Map(this.#queries.choices.all(layingId).map((row) => [row.item_id, row]))
     const listed = new Set(this.#queries.shortListed.all({ season }).map((row) => row.item_id))
+    const plan = this.#house.planning.monthDrawer(today)
     const found = present.flatMap((item): LayingCandidate[] => {
-      const why = whyLookedAt(item, season, listed, today)
+      const why = whyLookedAt(item, season, listed, plan, today)
       if (why === null) return []
       const row = chosen.get(item.id)
       return [
         {
           item: summaryOf(item),
           why,
+          planned: plannedOf(item, plan),
           choice: row?.choice ?? null,
           until: row?.until_day ?? null,
           destination: row?.destination ?? null,
@@ -191,11 +228,13 @@ function whyLookedAt(
   item: ItemFacts,
   season: Season,
   listed: ReadonlySet<string>,
+  plan: ReadonlyMap<string, boolean> | null,
   today: Day,
 ): LayingCandidate['why'] | null {
   if (item.placement !== null) return 'in the drawer'
   if (asksBack(item, today)) return 'asks to come back'
   if (listed.has(item.id)) return 'on the short list'
+  if (plan?.get(item.id) === true && isInDate(item.shelfLife)) return 'in the plan'
   // What has spoiled is no candidate: it lies outside already and should stay there.
   const suits = item.lifecycle === 'open' && item.seasons.includes(season) && isInDate(item.shelfLife)
   return suits ? 'of the season' : null
@@ -218,4 +257,14 @@ function inReach(present: readonly ItemFacts[]) {
     counts.set(item.wornAsId, { ...row, items: row.items + 1 })
   }
   return [...counts.values()]
+}
+
+/**
+ * Whether the plan has it in the drawer. What lies there and could be planned, but is in no line of the plan, is what the plan takes out.
+ */
+function plannedOf(item: ItemFacts, plan: ReadonlyMap<string, boolean> | null): boolean | null {
+  if (plan === null) return null
+  const said = plan.get(item.id)
+  if (said !== undefined) return said
+  return canBePlanned(item) && item.placement !== null && item.placement.beside === false ? false : null
 }

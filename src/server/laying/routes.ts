@@ -1,6 +1,6 @@
 import { Router } from 'express'
 import { fail, ok } from '../failing.js'
-import { ChooseInLaying, CloseLaying, StartLaying } from '#contract/laying'
+import { ChooseAsPlanned, ChooseInLaying, CloseLaying, StartLaying } from '#contract/laying'
 import type { House } from '../house.js'
 import { dayParam } from '../http/day-param.js'
 import { command, read } from '../http/routes.js'
@@ -16,6 +16,9 @@ export function layingRoutes(house: House): Router {
   command(house, routes, 'post', '/laying', StartLaying, 'start-laying', (body) => laying.start(body.id, body.season))
   command(house, routes, 'post', '/laying/:id/choose', ChooseInLaying, 'choose-in-laying', (body, { id = '' }) =>
     laying.choose(id, body),
+  )
+  command(house, routes, 'post', '/laying/:id/as-planned', ChooseAsPlanned, 'choose-as-planned', (_, { id = '' }) =>
+    laying.chooseAsPlanned(id),
   )
   command(house, routes, 'post', '/laying/:id/close', CloseLaying, 'close-laying', (_, { id = '' }) => laying.close(id))
   return routes

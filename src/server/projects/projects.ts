@@ -23,6 +23,7 @@ import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 import { ProjectViews } from './project-view.js'
 import { projectQueries, type ProjectRow, type StayHeadRow } from './queries.js'
+import { projectForPlan, type ProjectForPlan } from './for-plan.js'
 import { RollInList } from './roll-in-list.js'
 import { ruleBrokenBy } from './rules-of.js'
 
@@ -243,6 +244,15 @@ export class Projects {
     )
   }
 
+  /** The open projects as a plan follows them; `items` = what can be planned. */
+  forPlan(items: readonly ItemFacts[]): ProjectForPlan[] {
+    const today = this.#house.today()
+    return this.#queries.open.all().map((project) => {
+      const stays = this.#queries.stays.all(project.id)
+      return projectForPlan(project, stays, this.#categoriesOf(stays), items, today)
+    })
+  }
+
   putOnShortList(body: z.output<typeof PutOnShortList>): Answer {
     const today = this.#house.today()
     const item = this.#house.stock.one(body.itemId, today)
@@ -307,13 +317,13 @@ export class Projects {
     item: ItemFacts,
     body: { day: Day; beside: boolean },
   ): Refusal | null {
-    const others = this.#house.stock.facts(
-      stays.map((stay) => stay.item_id),
-      this.#house.today(),
-    )
-    const categories = new Map(others.map((each) => [each.id, each.categoryId]))
-    const breach = ruleBrokenBy(project, stays, categories, item, body)
+    const breach = ruleBrokenBy(project, stays, this.#categoriesOf(stays), item, body)
     return breach === null ? null : refusalOf(breach, project.name, itemMark(item))
+  }
+
+  #categoriesOf(stays: readonly StayHeadRow[]): Map<string, string> {
+    const ids = stays.map((stay) => stay.item_id)
+    return new Map(this.#house.stock.facts(ids, this.#house.today()).map((each) => [each.id, each.categoryId]))
   }
 }
 

@@ -42,6 +42,7 @@ export class RollInList {
     if (project.shape === 'sweep') return shown(this.#nextInSweep(stays, candidates))
     const out = replacing === null ? null : this.#house.stock.one(replacing, today)
     const kept = this.#keptForLater(candidates)
+    kept.push(...this.#planned(candidates).filter(({ item }) => !kept.some((each) => each.item.id === item.id)))
     const chosen = rollInShortList(
       this.#facts(all, candidates),
       out === null ? null : { categoryId: out.categoryId },
@@ -71,6 +72,15 @@ export class RollInList {
     return candidates.flatMap((item): Listed[] => {
       const words = listed.get(item.id)
       return words === undefined ? [] : [{ item, sameCategory: false, reason: { code: 'short-listed', words } }]
+    })
+  }
+
+  /** What the plan in force lays in this month or the next. */
+  #planned(candidates: readonly ItemFacts[]): Listed[] {
+    const coming = this.#house.planning.comingIn(this.#house.today())
+    return candidates.flatMap((item): Listed[] => {
+      const month = coming.get(item.id)
+      return month === undefined ? [] : [{ item, sameCategory: false, reason: { code: 'planned', month } }]
     })
   }
 

@@ -1,7 +1,7 @@
-import { later, type Day } from '#core/calendar/day'
+import { addDays, later, type Day } from '#core/calendar/day'
 import type { CalmStretch, PlannedWeek } from '#core/calendar/planned-week'
-import { paceOf, sharePaceOf } from '#core/goal/pace'
-import { isCounted, progressOf } from '#core/goal/progress'
+import { paceOf, planPaceOf, sharePaceOf } from '#core/goal/pace'
+import { isCounted, progressOf, type Progress } from '#core/goal/progress'
 import { baselineDay, contentOn, type DatedReading } from '#core/item/what-is-left'
 import { wearsDuring } from '#core/wear/tally'
 import type { GoalView } from '#contract/item'
@@ -23,6 +23,8 @@ export interface GoalContext {
   readonly finishedOn: Day | null
   /** Nothing can be used of it any more. */
   readonly ended: boolean
+  /** The plan in force, where it has the item: since when, and its uses planned by today and needed in all. */
+  readonly plan: { readonly since: Day; readonly planned: number; readonly needed: number } | null
   /** The shade the goal is for; null for the whole item. */
   readonly partName: string | null
 }
@@ -44,18 +46,20 @@ export function goalViewOf(stay: StayRow, context: GoalContext): GoalView {
     : baselineDay(readings, stay.rolled_in)
   const then = baseline === null ? null : contentOn(readings, partIds, baseline.day)
   const now = contentOn(readings, partIds, today)
-  const progress = progressOf({
-    kind: stay.goal_kind,
-    target: stay.goal_target,
-    headStart: stay.head_start,
-    wearsInStay,
-    leftAtStart: byWeight && baseline ? byWeight.on(baseline.day) : (then?.left ?? null),
-    leftNow: byWeight ? byWeight.on(today) : now.left,
-    bareAtStart: then?.bare ?? null,
-    bareNow: now.bare,
-    panShows: now.panShows,
-    finished,
-  })
+  const progressOn = (day: Day, wears: number, content: typeof now, gone: boolean): Progress =>
+    progressOf({
+      kind: stay.goal_kind,
+      target: stay.goal_target,
+      headStart: stay.head_start,
+      wearsInStay: wears,
+      leftAtStart: byWeight && baseline ? byWeight.on(baseline.day) : (then?.left ?? null),
+      leftNow: byWeight ? byWeight.on(day) : content.left,
+      bareAtStart: then?.bare ?? null,
+      bareNow: content.bare,
+      panShows: content.panShows,
+      finished: gone,
+    })
+  const progress = progressOn(today, wearsInStay, now, finished)
   // What merely goes along, or is kept in use, has nothing to be late for.
   const by =
     stay.goal_kind === 'keep using' || stay.beside === 1
@@ -96,6 +100,18 @@ export function goalViewOf(stay: StayRow, context: GoalContext): GoalView {
         rescue: null,
       }
   const notchShare = pace.notch === null || !counted ? pace.notch : Math.min(1, pace.notch / target)
+  const { plan } = context
+  // A shade's goal is no matter of the plan, which knows whole items.
+  const planned =
+    by !== null ||
+    plan === null ||
+    ended ||
+    progress.met ||
+    stay.rolled_out !== null ||
+    stay.beside === 1 ||
+    stay.part_id !== null
+      ? null
+      : againstPlan(plan)
   return {
     stayId: stay.id,
     projectId: stay.project_id,
@@ -112,13 +128,27 @@ export function goalViewOf(stay: StayRow, context: GoalContext): GoalView {
     met: progress.met,
     done: progress.done,
     baseline: counted || stay.goal_kind === 'keep using' ? null : baseline,
-    notch: notchShare,
+    notch: planned === null ? notchShare : planned.notch,
     rolledIn: stay.rolled_in,
     by,
-    standing: pace.standing,
-    difference: pace.difference,
+    standing: planned?.standing ?? pace.standing,
+    difference: planned === null ? pace.difference : planned.difference,
     wearDaysLeft: pace.wearDaysLeft,
     rescue: pace.rescue,
+  }
+
+  /** Where the plan would have it by now, from where it stood when the plan was adopted. */
+  function againstPlan({ since, planned, needed }: NonNullable<GoalContext['plan']>): ReturnType<typeof planPaceOf> {
+    const eve = addDays(since < stay.rolled_in ? stay.rolled_in : since, -1)
+    const wears = wearsDuring(days, { from: stay.rolled_in, to: eve })
+    const done = stay.goal_kind === 'keep using' ? null : progress.done
+    return planPaceOf({
+      doneThen: progressOn(since, wears, contentOn(readings, partIds, since), false).done,
+      done,
+      target: counted ? target : null,
+      planned,
+      needed,
+    })
   }
 }
 

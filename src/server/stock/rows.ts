@@ -158,6 +158,14 @@ export interface StayRow {
   carried_from: string | null
 }
 
+export interface PlanLineOfRow {
+  item_id: string
+  uses: string
+  needed: number
+  adopted_on: Day
+  weeks: string
+}
+
 export interface DayOfPartRow {
   part_id: string
   day: Day

@@ -3,18 +3,20 @@ import type { CalmStretch, PlannedWeek } from '#core/calendar/planned-week'
 import { callOf } from '#core/item/naming'
 import { lifecycleOf } from '#core/item/opening'
 import { contentOn, type DatedReading } from '#core/item/what-is-left'
+import { plannedUntil } from '#core/plan/laid/in-force'
+import type { PlanWeek } from '#core/plan/laid/span'
 import type { GoalView, ItemSummary, PartSummary } from '#contract/item'
 import type { Reading } from '#contract/reading'
 import type { Settings } from '#contract/settings'
 import type { Db } from '../db/open-database.js'
 import type { TouchedRow } from '../db/journal.js'
 import { dayOfNthWear, wearDaysBetween } from '#core/calendar/wear-days'
-import { goalViewOf, shownGoal } from './goal-view.js'
+import { goalViewOf, shownGoal, type GoalContext } from './goal-view.js'
 import { factsOf, openingOfRow, summaryOf, type ItemFacts } from './item-facts.js'
 import { stockQueries } from './queries.js'
 import { MeasuredThings, type Measurable } from './measured.js'
 import { Remembered } from './remembered.js'
-import type { ItemRow, PartRow, ReadingRow, StayRow } from './rows.js'
+import type { ItemRow, PartRow, PlanLineOfRow, ReadingRow, StayRow } from './rows.js'
 import { HouseWeek } from './week.js'
 import { swatchGuess } from './swatch-guess.js'
 
@@ -192,6 +194,7 @@ export class Stock {
     const items = byKey(rows, (row) => row.id)
     const { week, calm } = this.#rhythmOn(today)
     const weighed = this.measured.weighed(inStays)
+    const plans = new Map(this.#queries.planLines.all(inStays).map((row) => [row.item_id, planned(row, today)]))
     const found = new Map<string, GoalOfStay[]>()
     for (const stay of stays) {
       const own = parts.get(stay.item_id) ?? []
@@ -213,6 +216,7 @@ export class Stock {
         finishedOn: part?.finished_on ?? finishedOn,
         ended: (item?.ended_on ?? part?.finished_on ?? null) !== null,
         partName: part?.name ?? null,
+        plan: plans.get(stay.item_id) ?? null,
       })
       push(found, stay.item_id, { goal, stay })
     }
@@ -300,4 +304,10 @@ function push<K, V>(map: Map<K, V[]>, key: K, value: V): void {
   const list = map.get(key)
   if (list) list.push(value)
   else map.set(key, [value])
+}
+
+/** Uses planned up to yesterday: today is not over. */
+function planned({ adopted_on: since, uses, needed, weeks }: PlanLineOfRow, today: Day): GoalContext['plan'] {
+  const plan = { weeks: JSON.parse(weeks) as PlanWeek[] }
+  return { since, planned: plannedUntil(plan, JSON.parse(uses) as number[], addDays(today, -1)), needed }
 }

@@ -28,6 +28,7 @@ export class Reaching {
       this.#queries.putBackSince.all(addDays(day, -PUT_BACK_DAYS)).map((row) => [row.item_id, row.n]),
     )
     const pairs = this.#queries.pairs.all()
+    const aims = this.#house.planning.weekAims(day)
     const shares = this.#occasionShares(day, conditions.occasion)
     const partners = (id: string, verdict: 'works' | 'fights'): string[] =>
       pairs.flatMap((pair) => {
@@ -59,6 +60,7 @@ export class Reaching {
                   project: goal.projectName,
                 },
           left: item.contents.left,
+          planned: aims.get(item.id) ?? null,
           lastWorn: item.lastWorn,
           placedOn: item.placement?.since ?? day,
           wornToday: worn.has(item.id),

@@ -9,17 +9,18 @@ import { plural } from '#core/words/counted'
 
 /** Beside a gauge: the one thing worth saying, or nothing. */
 export function shortStanding(goal: GoalView): string {
+  const plan = byPlan(goal) ? ' the plan' : ''
   switch (goal.standing) {
     case 'met':
       return 'goal met'
     case 'behind':
-      return goal.difference === null ? 'behind' : `${Math.round(-goal.difference)} behind`
+      return goal.difference === null ? `behind${plan}` : `${Math.round(-goal.difference)} behind${plan}`
     case 'ahead':
-      return goal.difference === null ? 'ahead' : `${Math.round(goal.difference)} ahead`
+      return `${goal.difference === null ? '' : `${Math.round(goal.difference)} `}ahead${plan && ` of${plan}`}`
     case 'out of reach':
       return 'out of reach by its date'
     case 'on pace':
-      return 'on pace'
+      return plan === '' ? 'on pace' : `on pace with${plan}`
     case 'missed':
       return 'missed its date'
     case 'ended':
@@ -29,6 +30,11 @@ export function shortStanding(goal: GoalView): string {
     case 'no date':
       return ''
   }
+}
+
+/** It has no date, and takes its notch from the plan in force. */
+function byPlan(goal: GoalView): boolean {
+  return goal.by === null && goal.notch !== null
 }
 
 /** What a share done is a share of. */
@@ -64,7 +70,8 @@ export function paceWords(goal: GoalView, outlook: OutlookView | null, today: Da
   if (goal.usesLeft !== null && goal.standing !== 'ended') sentences.push(`${goal.usesLeft} left.`)
   if (goal.baseline?.late === true)
     sentences.push(`Reckoned from its first reading, on ${shortDay(goal.baseline.day, today)}.`)
-  if (goal.by !== null || goal.standing === 'ended') sentences.push(standingSentence(goal, outlook, today))
+  if (byPlan(goal)) sentences.push(`${capital(shortStanding(goal))} today.`)
+  else if (goal.by !== null || goal.standing === 'ended') sentences.push(standingSentence(goal, outlook, today))
   if (goal.standing !== 'ended') sentences.push(outlookWords(outlook, today))
   return sentences.filter(Boolean).join(' ')
 }

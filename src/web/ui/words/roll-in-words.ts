@@ -2,11 +2,13 @@ import type { Day } from '#core/calendar/day'
 import type { ListedItem } from '#contract/item'
 import type { RollInReasonView } from '#contract/projects'
 import { usesWords } from './item-words'
-import { shortDay, spanWords } from './when-words'
+import { monthWords, shortDay, spanWords } from './when-words'
 
 /** Why an item would do for a project, in a sentence. */
 export function rollInWords(reason: RollInReasonView, item: ListedItem, today: Day): string {
   switch (reason.code) {
+    case 'planned':
+      return `The plan lays it in for ${monthWords(reason.month, today)}.`
     case 'spoils-soon':
       return `Spoils soon: good to ${shortDay(reason.day, today)}.`
     case 'nearly-done':

@@ -1,7 +1,7 @@
 import type { Day } from '#core/calendar/day'
 import type { ListedItem } from '#contract/item'
 import type { SuggestionView } from '#contract/today'
-import { shortDay, spanWords } from './when-words'
+import { shortDay, spanWords, timesWords } from './when-words'
 import { shortName, usesWords } from './item-words'
 
 /** Why to reach for it, in one short sentence. `items` names the others it speaks of. */
@@ -27,6 +27,8 @@ export function suggestionWords(
       return reason.daysLeft <= 90
         ? `Spoils soon: good to ${shortDay(reason.day, today)}.`
         : `Good only to ${shortDay(reason.day, today)}.`
+    case 'planned':
+      return `The plan has it ${timesWords(reason.planned)} this week; ${reason.worn === 0 ? 'not worn yet' : `worn ${timesWords(reason.worn)}`}.`
     case 'nearly-done':
       return reason.usesLeft !== null
         ? `Nearly done: ${usesWords(reason.usesLeft)} to its goal.`

@@ -8,6 +8,8 @@ import { dateWords, dayFormat } from '#web/data/locale'
 const long = dayFormat({ weekday: 'long', day: 'numeric', month: 'long' })
 const shortly = dayFormat({ day: 'numeric', month: 'short' })
 const monthly = dayFormat({ month: 'short', year: 'numeric' })
+const monthLong = dayFormat({ month: 'long' })
+const monthAndYear = dayFormat({ month: 'long', year: 'numeric' })
 const weekday = dayFormat({ weekday: 'long' })
 
 /** "Tuesday 24 November". */
@@ -18,6 +20,17 @@ export function longDay(day: Day): string {
 /** "24 Nov", or with the year when it is not this one. */
 export function shortDay(day: Day, today: Day): string {
   return fieldsOf(day).year === fieldsOf(today).year ? shortly(day) : dateWords(day)
+}
+
+/** "December"; of another year "January 2027". A month is written as `2026-12`. */
+export function monthWords(month: string, today: Day | null = null): string {
+  const day = `${month}-15` as Day
+  return today === null || month.slice(0, 4) === today.slice(0, 4) ? monthLong(day) : monthAndYear(day)
+}
+
+/** "once", "twice", "5 times". */
+export function timesWords(count: number): string {
+  return count === 1 ? 'once' : count === 2 ? 'twice' : `${count} times`
 }
 
 export function weekdayName(day: Day): string {

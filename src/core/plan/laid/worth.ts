@@ -1,0 +1,51 @@
+import { daysBetween, type Day } from '../../calendar/day.js'
+
+/** What speaks for a thing in the plan. */
+export interface WorthFacts {
+  /** 1 to 5, null where she never said. */
+  readonly liking: number | null
+  /** What is left of it, in money; null where no price is known. */
+  readonly moneyLeft: number | null
+  /** What is left of a middling thing of hers, in money. */
+  readonly usualMoney: number
+  readonly lastGood: Day | null
+  readonly inProject: boolean
+  /** Her own word, 1 to 100. */
+  readonly weight: number | null
+}
+
+/** Assumptions: each part speaks about as loud as two steps of liking. `docs/plan.md` prints the formula. */
+export const WORTH = { base: 25, liking: 8, money: 25, expiry: 25, project: 20 } as const
+/** What lasts longer than this is not at stake. Assumption. */
+const STAKE_DAYS = 730
+
+/** One part of what a thing is worth, to be shown. */
+export interface WorthParts {
+  readonly base: number
+  readonly liking: number
+  readonly money: number
+  readonly expiry: number
+  readonly project: number
+}
+
+export function worthParts(facts: WorthFacts, today: Day): WorthParts {
+  const { liking, moneyLeft, usualMoney, lastGood, inProject } = facts
+  const days = lastGood === null ? STAKE_DAYS : Math.max(0, daysBetween(today, lastGood))
+  return {
+    base: WORTH.base,
+    liking: liking === null ? 0 : WORTH.liking * (liking - 3),
+    money: moneyLeft === null || usualMoney <= 0 ? 0 : (WORTH.money * moneyLeft) / (moneyLeft + usualMoney),
+    expiry: WORTH.expiry * Math.max(0, 1 - days / STAKE_DAYS),
+    project: inProject ? WORTH.project : 0,
+  }
+}
+
+/**
+ * What meeting a thing's goal is worth, 1 to 100: her own weight, else 25 + 8 (liking - 3) + 25 money / (money + usual money) +
+ * 25 (1 - days to the last good day / 730) + 20 if it is in a project.
+ */
+export function worthOf(facts: WorthFacts, today: Day): number {
+  if (facts.weight !== null) return facts.weight
+  const { base, liking, money, expiry, project } = worthParts(facts, today)
+  return Math.min(100, Math.max(1, Math.round(base + liking + money + expiry + project)))
+}

@@ -1,0 +1,192 @@
+import { addDays, type Day } from '#core/calendar/day'
+import { needsOfGoal } from '#core/plan/laid/needs'
+import type { PlanBasis, PlanKind, PlanProject, PlanThing } from '#core/plan/laid/basis'
+import { MOST_MONTHS } from '#core/plan/laid/span'
+import { bareAtStage } from '#core/item/what-is-left'
+import type { PlanAnswer } from '#contract/planning'
+import type { House } from '../house.js'
+import { listedOf, type ItemFacts } from '../stock/item-facts.js'
+import { aimOf } from '../forecast/views.js'
+import type { planQueries } from './queries.js'
+
+/** Kinds are learned from the last so many days. */
+const LEARN_DAYS = 365
+/** Under so many wear days nothing is learned of a kind. Assumption, as for the week. */
+const LEAST_WEAR_DAYS = 20
+/** What nothing is known of is taken to be worn once a wear day. */
+const UNKNOWN_PER_DAY = 1
+/** No calm stretch further off than this bears on a plan. */
+const AHEAD_DAYS = 366 * 5
+const TOO_TALL = 'too tall for the drawer'
+const POWDERS = ['pressed', 'baked']
+
+type Gathered = Omit<PlanAnswer, 'inForce'>
+
+/** Gathers what a plan is made from: what could lie in the drawer, her days, her kinds, her words. */
+export class PlanGathering {
+  readonly #house: House
+  readonly #queries: ReturnType<typeof planQueries>
+
+  constructor(house: House, queries: ReturnType<typeof planQueries>) {
+    this.#house = house
+    this.#queries = queries
+  }
+
+  all(): Gathered {
+    const house = this.#house
+    const today = house.today()
+    const present = house.stock.facts(house.stock.presentIds(), today)
+    const can = present.filter(canBePlanned)
+    const zones = house.drawer.zones()
+    const planned = new Set(can.map(({ id }) => id))
+    const slotsOf = new Map(present.map((item) => [item.id, item]))
+    const words = new Map(this.#queries.words.all().map((row) => [row.item_id, row]))
+    const { week, weeks } = house.stock.week(today)
+    const learned = this.#learned(today)
+    const kinds = this.#kinds(learned, today)
+    const projects = house.projects.forPlan(can)
+    const inside = new Map<string, string[]>()
+    for (const { projectId, inside: own } of projects)
+      for (const id of own) inside.set(id, [...(inside.get(id) ?? []), projectId])
+    const basis: PlanBasis = {
+      today,
+      week,
+      calm: house.stock.days
+        .calm(today)
+        .filter(({ latest, earliest }) => latest >= today && earliest <= addDays(today, AHEAD_DAYS)),
+      places: zones.map(({ id, slots, itemIds }) => ({
+        zoneId: id,
+        slots,
+        staying: itemIds.reduce((sum, itemId) => {
+          const item = slotsOf.get(itemId)
+          return sum + (!item || planned.has(itemId) || item.placement?.beside === true ? 0 : item.slots)
+        }, 0),
+      })),
+      kinds: kinds.map(({ kind }) => kind),
+      things: can.map((item) => this.#thing(item, words.get(item.id), inside.get(item.id) ?? [])),
+      projects: projects.map(({ inside: _, name: __, ...project }): PlanProject => project),
+      moves: this.#queries.moves.all().map(({ item_id: itemId, month, lies }) => ({ itemId, month, lies: lies === 1 })),
+    }
+    const out = present.filter((item) => !planned.has(item.id))
+    return {
+      today,
+      currency: house.settings().currency,
+      basis,
+      zones: zones.map(({ id, name }) => ({ id, name })),
+      kinds: kinds.map(({ shown }) => shown),
+      projects: projects.map(({ projectId, name, by }) => ({ id: projectId, name, by })),
+      items: can.map(listedOf),
+      notPlanned: {
+        unopened: out.filter((item) => item.lifecycle === 'unopened').length,
+        setAside: out.filter((item) => item.lifecycle !== 'unopened' && item.setAside !== null).length,
+        tooTall: out.filter(
+          (item) => item.lifecycle !== 'unopened' && item.setAside === null && item.packageStates.includes(TOO_TALL),
+        ).length,
+      },
+      perWeek: week.reduce((sum, each) => sum + each, 0),
+      weekLearnedFrom: weeks,
+    }
+  }
+
+  #thing(
+    item: ItemFacts,
+    word: { said: PlanThing['said']; weight: number | null; most_a_week: number | null } | undefined,
+    projectIds: readonly string[],
+  ): PlanThing {
+    const { forecast } = this.#house.forecasts.of(item)
+    const goal = item.goal
+    const counts = goal !== null && goal.partId === null && !goal.beside && !goal.met ? goal : null
+    const aim = counts === null ? null : aimOf(counts)
+    const toFinish = aim === null || (aim.kind === 'share' && aim.left === 0)
+    return {
+      itemId: item.id,
+      categoryId: item.wornAsId,
+      slots: item.slots,
+      inDrawer: item.placement !== null,
+      needs: needsOfGoal(forecast, aim ?? { kind: 'share', left: 0 }),
+      needsToPan:
+        toFinish && POWDERS.includes(item.form) && !showsPan(item)
+          ? needsOfGoal(forecast, aimOf({ kind: 'hit pan', target: null, uses: 0 }) ?? { kind: 'share', left: 0 })
+          : null,
+      lastGood: item.shelfLife.actOn,
+      by: counts?.by ?? null,
+      from: item.location === 'season box' ? item.restingUntil : null,
+      seasons: item.seasons,
+      mostAWeek: word?.most_a_week ?? null,
+      liking: item.liking,
+      moneyLeft: item.priceMinor === null ? null : Math.round(item.priceMinor * forecast.content.share.middle),
+      projectIds,
+      said: word?.said ?? null,
+      weight: word?.weight ?? null,
+    }
+  }
+
+  #kinds(
+    learned: ReadonlyMap<string, number> | null,
+    today: Day,
+  ): { readonly kind: PlanKind; readonly shown: Gathered['kinds'][number] }[] {
+    const said = new Map(this.#queries.paces.all().map((row) => [row.category_id, row.per_wear_day]))
+    const breaks = this.#queries.breaks.all().filter((row) => row.to_day >= today)
+    const needs = this.#needs(today)
+    return this.#queries.categories.all().map(({ id, name, zone_id: zoneId }) => {
+      const own = breaks.filter((row) => row.category_id === id)
+      const known = learned === null ? null : (learned.get(id) ?? 0)
+      const need = needs.get(id) ?? null
+      return {
+        kind: {
+          categoryId: id,
+          zoneId,
+          perWearDay: said.get(id) ?? (known === null || known === 0 ? UNKNOWN_PER_DAY : known),
+          breaks: own.map(({ from_day: from, to_day: to }) => ({ from, to })),
+          need: need?.middle ?? null,
+        },
+        shown: {
+          id,
+          name,
+          zoneId,
+          learned: known === 0 ? null : known,
+          said: said.has(id),
+          breaks: own.map(({ id: breakId, from_day: from, to_day: to }) => ({ id: breakId, from, to })),
+          needSoonest: need?.low ?? null,
+          needLatest: need?.high ?? null,
+        },
+      }
+    })
+  }
+
+  /** When a kind that is in use runs out, within the longest plan. */
+  #needs(today: Day): Map<string, { low: Day | null; middle: Day; high: Day | null }> {
+    const end = addDays(today, MOST_MONTHS * 31)
+    return new Map(
+      this.#house.supplying.all().categories.flatMap(({ categoryId, need, perYear }) => {
+        if (need?.middle === null || need?.middle === undefined || need.middle > end) return []
+        // A use or two a year is no need.
+        if ((perYear ?? 0) < LEAST_A_YEAR) return []
+        return [[categoryId, { low: need.low, middle: need.middle, high: need.high }] as const]
+      }),
+    )
+  }
+
+  /** Uses of each kind on a wear day, over the days that are known; null while they are too few. */
+  #learned(today: Day): Map<string, number> | null {
+    const from = addDays(today, -LEARN_DAYS)
+    const to = addDays(today, -1)
+    const days = this.#queries.wearDays.get({ from, to })?.n ?? 0
+    if (days < LEAST_WEAR_DAYS) return null
+    return new Map(this.#queries.uses.all({ from, to }).map((row) => [row.category_id, row.uses / days]))
+  }
+}
+
+const LEAST_A_YEAR = 12
+
+/** Open, in use, and not too tall for the drawer. */
+export function canBePlanned(item: ItemFacts): boolean {
+  return item.lifecycle === 'open' && item.setAside === null && !item.packageStates.includes(TOO_TALL)
+}
+
+function showsPan(item: ItemFacts): boolean {
+  const { reading } = item
+  if (reading === null) return false
+  if (reading.stage !== null) return bareAtStage(reading.stage) > 0
+  return reading.kind === 'bare' && (reading.value ?? 0) > 0
+}
