@@ -7,7 +7,7 @@ import typescript from 'typescript-eslint'
 
 /** Places of the pages; each has a folder of its own. */
 const PLACES =
-  'check-in|collection|decide|drawer|empties|importing|item|journal|projects|settings|shelf-life|specimen|stocktaking|today'
+  'check-in|collection|decide|drawer|empties|importing|item|journal|look-back|plan|projects|settings|shelf-life|specimen|stocktaking|today'
 const CONTRACT_TYPES = {
   regex: '^#contract/(?!(blank-item|packed-items)$)',
   allowTypeImports: true,

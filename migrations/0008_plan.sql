@@ -60,6 +60,8 @@ CREATE TABLE plan_line (
   lies TEXT NOT NULL CHECK (json_valid(lies)),
   uses TEXT NOT NULL CHECK (json_valid(uses)),
   needed INTEGER NOT NULL CHECK (needed >= 1),
+  -- What it was used towards: the goal of its project, or its end.
+  toward TEXT NOT NULL CHECK (toward IN ('goal', 'end')),
   finishes INTEGER NOT NULL CHECK (finishes IN (0, 1)),
   low_day TEXT CHECK (low_day GLOB '????-??-??'),
   high_day TEXT CHECK (high_day GLOB '????-??-??'),

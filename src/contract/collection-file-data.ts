@@ -23,7 +23,7 @@ import { ENDED_BY } from '#core/decide/review-choices'
 import { SET_ASIDE } from '#core/decide/set-aside'
 import { PICK_ENDINGS } from '#core/decide/stash-pick'
 import { DESTINATIONS, LET_GO_WHY, OTHERWISE, VERDICTS } from '#core/decide/verdict'
-import { PLAN_WORDS } from '#core/plan/laid/basis'
+import { PLAN_WORDS, TOWARDS } from '#core/plan/laid/basis'
 import { MOST_MONTHS } from '#core/plan/laid/span'
 import { LAYING_CHOICES } from '#core/plan/laying-choices'
 import { GOAL_KINDS } from '#core/goal/progress'
@@ -469,6 +469,7 @@ export const TABLES = {
     lies: jsonOf(z.array(z.boolean()).max(MOST_MONTHS)),
     uses: jsonOf(z.array(whole.min(0).max(50)).max(60)),
     needed: whole.min(1),
+    toward: z.enum(TOWARDS),
     finishes: flag,
     low_day: day.nullable(),
     high_day: day.nullable(),

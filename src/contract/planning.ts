@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { PLAN_WORDS } from '#core/plan/laid/basis'
+import { PLAN_WORDS, TOWARDS } from '#core/plan/laid/basis'
 import { MOST_MONTHS } from '#core/plan/laid/span'
 import type { PlanBasis, PlanSetup } from '#core/plan/laid/basis'
 import type { AdoptedPlan, PlanNews } from '#core/plan/laid/in-force'
@@ -71,6 +71,7 @@ export const AdoptPlan = z
           lies: z.array(z.boolean()).max(MOST_MONTHS),
           uses: z.array(Uses).max(MOST_WEEKS),
           needed: z.int().min(1).max(100_000),
+          toward: z.enum(TOWARDS),
           finishes: z.boolean(),
           low: DayText.nullable(),
           high: DayText.nullable(),

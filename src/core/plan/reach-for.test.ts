@@ -25,6 +25,7 @@ const item = (itemId: string, over: Partial<WithinReach> = {}): WithinReach => (
   awkward: false,
   shelfLife: life(null),
   goal: null,
+  planned: null,
   left: null,
   lastWorn: addDays(TODAY, -1),
   placedOn: addDays(TODAY, -300),

@@ -6,6 +6,9 @@ const OTHERS: Readonly<Record<string, string>> = {
   day: 'days',
   it: 'them',
   needs: 'need',
+  reaches: 'reach',
+  spoils: 'spoil',
+  its: 'their',
 }
 
 /**

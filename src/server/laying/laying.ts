@@ -24,6 +24,7 @@ const TRIAL_DAYS = 42
 const AHEAD_DAYS = 14
 
 type Answer = Outcome<Done<{ id: string }>>
+type MonthDrawer = ReturnType<House['planning']['monthDrawer']>
 
 /** A guided pass for a new season over the drawer and the season's candidates; it can be stopped and resumed at will. */
 export class Laying {
@@ -228,13 +229,13 @@ function whyLookedAt(
   item: ItemFacts,
   season: Season,
   listed: ReadonlySet<string>,
-  plan: ReadonlyMap<string, boolean> | null,
+  plan: MonthDrawer,
   today: Day,
 ): LayingCandidate['why'] | null {
   if (item.placement !== null) return 'in the drawer'
   if (asksBack(item, today)) return 'asks to come back'
   if (listed.has(item.id)) return 'on the short list'
-  if (plan?.get(item.id) === true && isInDate(item.shelfLife)) return 'in the plan'
+  if (plan?.lies.get(item.id) === true && isInDate(item.shelfLife)) return 'in the plan'
   // What has spoiled is no candidate: it lies outside already and should stay there.
   const suits = item.lifecycle === 'open' && item.seasons.includes(season) && isInDate(item.shelfLife)
   return suits ? 'of the season' : null
@@ -262,9 +263,10 @@ function inReach(present: readonly ItemFacts[]) {
 /**
  * Whether the plan has it in the drawer. What lies there and could be planned, but is in no line of the plan, is what the plan takes out.
  */
-function plannedOf(item: ItemFacts, plan: ReadonlyMap<string, boolean> | null): boolean | null {
+function plannedOf(item: ItemFacts, plan: MonthDrawer): boolean | null {
   if (plan === null) return null
-  const said = plan.get(item.id)
+  const said = plan.lies.get(item.id)
   if (said !== undefined) return said
-  return canBePlanned(item) && item.placement !== null && item.placement.beside === false ? false : null
+  // A plan for one project leaves everything else where it is.
+  return plan.whole && canBePlanned(item) && item.placement !== null && item.placement.beside === false ? false : null
 }

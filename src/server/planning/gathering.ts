@@ -103,6 +103,7 @@ export class PlanGathering {
       categoryId: item.wornAsId,
       slots: item.slots,
       inDrawer: item.placement !== null,
+      toward: aim === null ? 'end' : 'goal',
       needs: needsOfGoal(forecast, aim ?? { kind: 'share', left: 0 }),
       needsToPan:
         toFinish && POWDERS.includes(item.form) && !showsPan(item)

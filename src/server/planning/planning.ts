@@ -65,13 +65,17 @@ export class Planning {
     )
   }
 
-  /** The month that runs: what the plan has in the drawer, by item; null where none runs. Things it does not know are not in it. */
-  monthDrawer(day: Day): ReadonlyMap<string, boolean> | null {
+  /**
+   * The month that runs: whether the plan has a thing in the drawer, by item, and whether it is a plan of the whole drawer; null where none
+   * runs.
+   */
+  monthDrawer(day: Day): { readonly lies: ReadonlyMap<string, boolean>; readonly whole: boolean } | null {
     const plan = this.#inForce()
     const week = plan && weekOf(plan, day)
     const month = week === null || !plan ? null : (plan.weeks[week]?.month ?? null)
     if (!plan || month === null) return null
-    return new Map(plan.lines.map(({ itemId, lies }) => [itemId, lies[month] === true]))
+    const lies = new Map(plan.lines.map((line) => [line.itemId, line.lies[month] === true]))
+    return { lies, whole: plan.setup.projectId === null }
   }
 
   /** What the plan brings in this month or the next, with the month: what could roll in. */
@@ -187,6 +191,7 @@ export class Planning {
         lies: JSON.stringify(line.lies),
         uses: JSON.stringify(line.uses),
         needed: line.needed,
+        toward: line.toward,
         finishes: line.finishes ? 1 : 0,
         low: line.low,
         high: line.high,
@@ -216,6 +221,7 @@ export class Planning {
             lies: JSON.parse(line.lies) as boolean[],
             uses: JSON.parse(line.uses) as number[],
             needed: line.needed,
+            toward: line.toward,
             finishes: line.finishes === 1,
             low: line.low_day,
             high: line.high_day,

@@ -1,5 +1,5 @@
 import type { Day } from '#core/calendar/day'
-import type { PlanWord } from '#core/plan/laid/basis'
+import type { PlanWord, Toward } from '#core/plan/laid/basis'
 import type { PlanMonth } from '#core/plan/laid/span'
 import type { Db } from '../db/open-database.js'
 import { preparing } from '../db/query.js'
@@ -20,6 +20,7 @@ export interface PlanLineRow {
   lies: string
   uses: string
   needed: number
+  toward: Toward
   finishes: 0 | 1
   low_day: Day | null
   high_day: Day | null
@@ -89,13 +90,13 @@ export function planQueries(db: Db) {
       'SELECT l.id FROM plan_line l JOIN json_each(?) j ON j.value = l.id LIMIT 1',
     ),
     lines: sql<[string], PlanLineRow>(`
-      SELECT id, item_id, lies, uses, needed, finishes, low_day, high_day FROM plan_line WHERE plan_id = ? ORDER BY rowid`),
+      SELECT id, item_id, lies, uses, needed, toward, finishes, low_day, high_day FROM plan_line WHERE plan_id = ? ORDER BY rowid`),
     add: sql(`
       INSERT INTO plan (id, adopted_on, project_id, setup, months, weeks, done_of, done_low, done_high)
       VALUES (@id, @on, @projectId, @setup, @months, @weeks, @of, @low, @high)`),
     addLine: sql(`
-      INSERT INTO plan_line (id, plan_id, item_id, lies, uses, needed, finishes, low_day, high_day)
-      VALUES (@id, @planId, @itemId, @lies, @uses, @needed, @finishes, @low, @high)`),
+      INSERT INTO plan_line (id, plan_id, item_id, lies, uses, needed, toward, finishes, low_day, high_day)
+      VALUES (@id, @planId, @itemId, @lies, @uses, @needed, @toward, @finishes, @low, @high)`),
     end: sql<[{ id: string; day: Day }]>('UPDATE plan SET ended_on = @day WHERE id = @id'),
     /** Days of the things of a plan from one day on. */
     wornSince: sql<[{ planId: string; from: Day }], { item_id: string; day: Day }>(`

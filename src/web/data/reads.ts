@@ -18,6 +18,7 @@ import type { CategoryView, CollectionAnswer, ItemAnswer, ListedItem, ShelfLifeA
 import type { LookBackAnswer, SetUpAnswer, SupplyAnswer } from '#contract/forecast'
 import type { LayingAnswer } from '#contract/laying'
 import type { ContainersAnswer } from '#contract/package'
+import type { PlanAnswer } from '#contract/planning'
 import type { ProjectsAnswer } from '#contract/projects'
 import type { Settings, StretchesAnswer } from '#contract/settings'
 import type { DrawerAnswer, Fronts, ProposalAnswer, TodayAnswer } from '#contract/today'
@@ -76,6 +77,7 @@ export const useDrawer = () => useRead<DrawerAnswer>(['drawer'], '/drawer')
 export const useProposal = () => useRead<ProposalAnswer>(['proposal'], '/drawer/proposal')
 export const useLaying = () => useRead<LayingAnswer>(['laying'], '/laying')
 export const useProjects = () => useRead<ProjectsAnswer>(['projects'], '/projects')
+export const usePlanRead = () => useRead<PlanAnswer>(['plan'], '/plan')
 export const useShelfLife = () => useRead<ShelfLifeAnswer>(['shelf-life'], '/shelf-life')
 export const useSupply = () => useRead<SupplyAnswer>(['supply'], '/supply')
 export const useLookBack = () => useRead<LookBackAnswer>(['look-back'], '/look-back')

@@ -52,6 +52,18 @@ async function choose(word: LayingSaid): Promise<void> {
   if (stored === null) said.value = new Map([...said.value].filter(([id]) => id !== itemId))
 }
 
+/** What the plan in force would settle of what is not chosen yet. */
+const byPlan = computed(() =>
+  left.value.filter(
+    (each) => each.planned === true || (each.planned === false && each.item.placement !== null && !each.spoiled),
+  ),
+)
+
+async function chooseAsPlanned(): Promise<void> {
+  const laying = answer.value?.laying
+  if (laying) await changes.run('POST', `/laying/${laying.id}/as-planned`, { changeId: newId() })
+}
+
 async function close(): Promise<void> {
   const laying = answer.value?.laying
   if (!laying) return
@@ -90,6 +102,7 @@ async function close(): Promise<void> {
       <p v-if="answer.comeBack.length > 0">
         Asks to come back: {{ answer.comeBack.map((item) => callIt(item)).join(', ') }}.
       </p>
+      <p v-if="answer.hasPlan" class="quiet">A plan is in force for this month: begun, it can choose for you.</p>
       <v-btn color="primary" @click="start">Begin</v-btn>
     </section>
     <template v-else>
@@ -97,6 +110,12 @@ async function close(): Promise<void> {
         For {{ answer.laying.season }}, begun {{ dateWords(answer.laying.startedOn) }}:
         {{ candidates.length - left.length }} of {{ candidates.length }} chosen. Stop whenever you like; nothing moves
         before the end.
+      </p>
+      <p v-if="byPlan.length > 0" class="as-planned">
+        <v-btn variant="outlined" color="primary" @click="chooseAsPlanned"
+          >Choose for {{ byPlan.length }} as the plan has it</v-btn
+        >
+        <span class="quiet">What it does not plan is left to you; every choice can be changed before the end.</span>
       </p>
       <LayingCard v-if="current" :key="current.item.id" :candidate="current" :today="answer.today" @choose="choose" />
       <div class="queue" role="group" aria-label="All that is looked at">
@@ -129,6 +148,13 @@ async function close(): Promise<void> {
 </template>
 
 <style scoped>
+.as-planned {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 14px;
+  align-items: center;
+}
+
 .part {
   padding: 18px;
   display: grid;

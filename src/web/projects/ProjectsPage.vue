@@ -8,6 +8,8 @@ import { useProjects } from '#web/data/reads'
 import { useItemActs } from '#web/ui/acts/item-acts'
 import ItemPicker from '#web/ui/ItemPicker.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
+import PlaceWays from '#web/ui/PlaceWays.vue'
+import { PROJECT_WAYS } from '#web/ui/words/project-words'
 import ClosedProject from './ClosedProject.vue'
 import EmptyProjects from './EmptyProjects.vue'
 import LaterList from './LaterList.vue'
@@ -52,6 +54,7 @@ function search(): void {
     :primary="{ words: 'Start a project', act: () => (editing = 'new') }"
     :acts="[{ words: 'Short list for later', act: () => (picking = 'short list') }]"
   />
+  <PlaceWays label="Rooms of Projects" :ways="PROJECT_WAYS" />
   <template v-if="answer">
     <EmptyProjects v-if="answer.projects.length === 0" @start="editing = 'new'" />
     <ProjectSection

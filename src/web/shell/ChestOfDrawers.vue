@@ -15,6 +15,7 @@ function isOpen(to: string): boolean {
       route.path.startsWith('/drawer') ||
       route.path === '/tally-sheet'
     )
+  if (to === '/projects') return route.path.startsWith('/projects') || route.path.startsWith('/plan')
   if (to === '/collection') return route.path.startsWith('/collection') || route.path.startsWith('/items')
   return route.path.startsWith(to)
 }

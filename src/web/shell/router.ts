@@ -81,6 +81,13 @@ export const router = createRouter({
       component: () => import('#web/projects/ProjectsPage.vue'),
       meta: { title: 'Projects' },
     },
+    { path: '/plan', name: 'plan', component: () => import('#web/plan/PlanPage.vue'), meta: { title: 'The plan' } },
+    {
+      path: '/plan/month',
+      name: 'plan-month',
+      component: () => import('#web/plan/MonthSheetPage.vue'),
+      meta: { title: 'The month on a sheet' },
+    },
     {
       path: '/check-in',
       name: 'check-ins',

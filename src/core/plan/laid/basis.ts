@@ -7,6 +7,10 @@ import type { PlanMonth } from './span.js'
 export const PLAN_WORDS = ['in', 'no'] as const
 export type PlanWord = (typeof PLAN_WORDS)[number]
 
+/** What a thing is used towards: the goal of its project, or its end. */
+export const TOWARDS = ['goal', 'end'] as const
+export type Toward = (typeof TOWARDS)[number]
+
 /** A thing that can be planned, as the collection knows it. */
 export interface PlanThing {
   readonly itemId: string
@@ -15,6 +19,8 @@ export interface PlanThing {
   readonly inDrawer: boolean
   /** Uses until its goal, or until it is finished: equally likely numbers, the smallest first. */
   readonly needs: readonly number[]
+  /** What these uses are for: a goal that is not met yet, or its end. */
+  readonly toward: Toward
   /** Uses until bare metal shows, of a powder that is to be finished; null where that is no question. */
   readonly needsToPan: readonly number[] | null
   readonly lastGood: Day | null

@@ -1,5 +1,5 @@
 import { addDays, daysBetween, type Day } from '../../calendar/day.js'
-import type { PlanSetup } from './basis.js'
+import type { Toward } from './basis.js'
 import type { MadeProblem } from './problem-of.js'
 import type { Schedule } from './problem.js'
 import type { PlanMonth, PlanWeek } from './span.js'
@@ -16,6 +16,7 @@ export interface AdoptedLine {
   readonly lies: readonly boolean[]
   readonly uses: readonly number[]
   readonly needed: number
+  readonly toward: Toward
   /** All its uses lie within. */
   readonly finishes: boolean
 }
@@ -24,7 +25,7 @@ export interface AdoptedLine {
 export interface LineFacts {
   readonly itemId: string
   readonly ended: { readonly day: Day; readonly finished: boolean } | null
-  /** Its goal is met. */
+  /** The goal that its place in the gauge shows is met. */
   readonly met: boolean
   readonly inDrawer: boolean
   /** Days worn since the plan was adopted, that day included. */
@@ -71,6 +72,12 @@ function plannedEnd(plan: AdoptedPlan, line: AdoptedLine): Day | null {
   return line.finishes ? (plan.weeks[last]?.to ?? null) : null
 }
 
+/** The day its goal was met or it was finished; null while neither is. */
+function doneOn({ toward, needed }: AdoptedLine, { ended, met, days }: LineFacts, today: Day): Day | null {
+  if (ended !== null) return ended.finished ? ended.day : null
+  return toward === 'goal' && met ? (days[needed - 1] ?? days.at(-1) ?? today) : null
+}
+
 /** What happened otherwise than planned, what is done first. Nothing on the day it was adopted but what is done. */
 export function newsOf(plan: AdoptedPlan, facts: readonly LineFacts[], today: Day): PlanNews[] {
   const byId = new Map(facts.map((each) => [each.itemId, each]))
@@ -81,8 +88,7 @@ export function newsOf(plan: AdoptedPlan, facts: readonly LineFacts[], today: Da
     const known = byId.get(line.itemId)
     if (!known) return []
     const { itemId } = line
-    const lastDay = known.days.at(-1) ?? today
-    const done = known.ended?.finished === true ? known.ended.day : known.met && known.ended === null ? lastDay : null
+    const done = doneOn(line, known, today)
     if (done !== null && done >= plan.adoptedOn) {
       const planned = plannedEnd(plan, line)
       if (planned === null) return [{ code: 'finished', itemId, on: done }]
@@ -122,8 +128,8 @@ export function asksForFresh(news: readonly PlanNews[]): boolean {
 }
 
 /** The plan in force as a schedule of a problem that begins today: where things lie by month, uses by week; null where it says nothing of it. */
-export function scheduleFrom(made: MadeProblem, plan: AdoptedPlan, setup: PlanSetup): Schedule | null {
-  if (setup.projectId !== null || plan.lines.length === 0) return null
+export function scheduleFrom(made: MadeProblem, plan: AdoptedPlan): Schedule | null {
+  if (plan.lines.length === 0) return null
   const byId = new Map(plan.lines.map((line) => [line.itemId, line]))
   const lies = made.things.map((thing) => {
     const line = byId.get(thing.itemId)

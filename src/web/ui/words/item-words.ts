@@ -30,6 +30,16 @@ export function twinWords(items: readonly ListedItem[], units: Units = 'metric')
   ])
 }
 
+/** The same where only short names stand: those of one short name by twin words, else by maker and kind. */
+export function apartWords(items: readonly ListedItem[], units: Units = 'metric'): Map<string, string> {
+  const found = twinWords(items, units)
+  const byName = new Map<string, ListedItem[]>()
+  for (const item of items) byName.set(shortName(item), [...(byName.get(shortName(item)) ?? []), item])
+  for (const own of byName.values())
+    if (own.length > 1) for (const item of own) if (!found.has(item.id)) found.set(item.id, item.maker || item.category)
+  return found
+}
+
 /** The full name; the shade is added only where the name does not hold it already. */
 export function fullName(item: Pick<ListedItem, 'name' | 'shade'>): string {
   if (item.shade === '' || item.name.toLowerCase().includes(item.shade.toLowerCase())) return item.name

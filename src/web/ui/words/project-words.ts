@@ -5,6 +5,13 @@ import { shortDay } from './when-words'
 import type { Day } from '#core/calendar/day'
 import { counted, plural } from '#core/words/counted'
 
+/** The rooms of Projects. */
+export const PROJECT_WAYS = [
+  { to: '/projects', words: 'Projects' },
+  { to: '/plan', words: 'The plan' },
+  { to: '/plan/month', words: 'The month on a sheet' },
+] as const
+
 export const SHAPE_NAMES: Readonly<Record<ProjectShape, string>> = {
   rolling: 'Rolling',
   season: 'A season',

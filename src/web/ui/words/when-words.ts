@@ -8,6 +8,7 @@ import { dateWords, dayFormat } from '#web/data/locale'
 const long = dayFormat({ weekday: 'long', day: 'numeric', month: 'long' })
 const shortly = dayFormat({ day: 'numeric', month: 'short' })
 const monthly = dayFormat({ month: 'short', year: 'numeric' })
+const monthShort = dayFormat({ month: 'short' })
 const monthLong = dayFormat({ month: 'long' })
 const monthAndYear = dayFormat({ month: 'long', year: 'numeric' })
 const weekday = dayFormat({ weekday: 'long' })
@@ -26,6 +27,11 @@ export function shortDay(day: Day, today: Day): string {
 export function monthWords(month: string, today: Day | null = null): string {
   const day = `${month}-15` as Day
   return today === null || month.slice(0, 4) === today.slice(0, 4) ? monthLong(day) : monthAndYear(day)
+}
+
+/** "December", or "Dec", of whatever year. */
+export function monthNameWords(month: string, short = false): string {
+  return (short ? monthShort : monthLong)(`${month}-15` as Day)
 }
 
 /** "once", "twice", "5 times". */

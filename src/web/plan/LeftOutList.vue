@@ -1,0 +1,173 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Day } from '#core/calendar/day'
+import type { LeftOut } from '#core/plan/laid/left-out'
+import { counted } from '#core/words/counted'
+import type { ListedItem } from '#contract/item'
+import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import { callIt, kindAndMaker, shortName } from '#web/ui/words/item-words'
+import { leftOutWords, rescueWords } from './plan-words'
+
+/** What the plan does not get to its goal, each with the one reason that decides. */
+const props = defineProps<{
+  leftOut: readonly LeftOut[]
+  items: ReadonlyMap<string, ListedItem>
+  apart: ReadonlyMap<string, string>
+  dropped: ReadonlyMap<string, readonly string[] | null>
+  notPlanned: { readonly unopened: number; readonly setAside: number; readonly tooTall: number }
+  /** The last day of the plan. */
+  end: Day
+  today: Day
+}>()
+const emit = defineEmits<{ open: [id: string]; want: [id: string]; ask: [id: string] }>()
+const FIRST = 8
+const all = ref(false)
+const past = computed(() => props.leftOut.filter(({ reason }) => reason.code === 'past its date'))
+const rows = computed(() =>
+  props.leftOut.flatMap((left) => {
+    const item = props.items.get(left.itemId)
+    if (!item || left.reason.code === 'past its date') return []
+    const drops = props.dropped.get(left.itemId)
+    const names = drops?.map((id) => {
+      const other = props.items.get(id)
+      return other ? shortName(other) : 'something'
+    })
+    const [bold, sum] = leftOutWords(left.reason, props.end, props.today, drops === null ? null : names)
+    return [{ left, item, bold, sum, rescue: rescueWords(left.reason, props.today) }]
+  }),
+)
+const shown = computed(() => (all.value ? rows.value : rows.value.slice(0, FIRST)))
+const others = computed(() => {
+  const { unopened, setAside, tooTall } = props.notPlanned
+  return [
+    ...(unopened > 0 ? [`${unopened} unopened`] : []),
+    ...(setAside > 0 ? [`${setAside} set aside`] : []),
+    ...(tooTall > 0 ? [`${tooTall} too tall for the drawer`] : []),
+  ].join(', ')
+})
+</script>
+
+<template>
+  <section class="left-out" aria-label="Left out, and why">
+    <h2>Left out, and why</h2>
+    <p v-if="rows.length === 0" class="quiet">Nothing that can be planned is left out.</p>
+    <ul>
+      <li v-for="row in shown" :key="row.item.id">
+        <ItemGauge :item="row.item" size="small" :rail="false" />
+        <div>
+          <button
+            type="button"
+            class="name"
+            :aria-label="`${callIt(row.item)}: what you say of it`"
+            @click="emit('open', row.item.id)"
+          >
+            {{ shortName(row.item) }}
+          </button>
+          <small class="quiet">{{ [kindAndMaker(row.item), apart.get(row.item.id)].filter(Boolean).join(', ') }}</small>
+          <p>
+            <strong>{{ row.bold }}</strong> {{ row.sum }}
+            {{ row.rescue }}
+            <span v-if="row.left.lies" class="quiet"> It lies in the drawer all the same, and gets on.</span>
+          </p>
+          <div class="ways">
+            <button
+              v-if="row.left.reason.code === 'crowded out'"
+              type="button"
+              class="link"
+              :aria-label="`Take ${callIt(row.item)} in, whatever else`"
+              @click="emit('want', row.item.id)"
+            >
+              Take it in
+            </button>
+            <button
+              v-if="row.left.reason.code === 'she said no'"
+              type="button"
+              class="link"
+              :aria-label="`Let the plan decide about ${callIt(row.item)} again`"
+              @click="emit('ask', row.item.id)"
+            >
+              Ask again
+            </button>
+          </div>
+        </div>
+      </li>
+    </ul>
+    <button v-if="rows.length > shown.length" type="button" class="link" @click="all = true">
+      All {{ rows.length }} of them
+    </button>
+    <p v-if="past.length > 0" class="foot">
+      {{ counted(past.length, 'thing') }} {{ past.length === 1 ? 'is' : 'are' }} past
+      {{ past.length === 1 ? 'its' : 'their' }} date:
+      <RouterLink to="/decide">decide about {{ past.length === 1 ? 'it' : 'them' }}</RouterLink
+      >.
+    </p>
+    <p v-if="others" class="quiet foot">Not planned: {{ others }}.</p>
+  </section>
+</template>
+
+<style scoped>
+.left-out {
+  border: 1px solid var(--line);
+  border-radius: 12px;
+  background: var(--raised);
+  padding: 10px 14px;
+}
+
+h2 {
+  font-size: 17px;
+}
+
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+
+li {
+  display: grid;
+  grid-template-columns: 50px minmax(0, 1fr);
+  gap: 8px;
+  align-items: center;
+  padding: 7px 0;
+  border-bottom: 1px solid var(--hair);
+}
+
+.name {
+  font-weight: 650;
+  text-align: left;
+  min-height: 24px;
+  display: block;
+}
+
+.name:hover {
+  text-decoration: underline;
+}
+
+small {
+  display: block;
+  font-size: 12.5px;
+  line-height: 1.2;
+}
+
+p {
+  margin: 2px 0 0;
+  font-size: 14px;
+  line-height: 1.3;
+}
+
+.ways {
+  display: flex;
+  gap: 14px;
+}
+
+.link {
+  min-height: 44px;
+  color: var(--primary);
+  font-weight: 600;
+  text-decoration: underline;
+}
+
+.foot {
+  margin-top: 8px;
+}
+</style>

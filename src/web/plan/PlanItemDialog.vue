@@ -1,0 +1,212 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Day } from '#core/calendar/day'
+import type { PlanThing } from '#core/plan/laid/basis'
+import { median } from '#core/forecast/median'
+import { endOf } from '#core/plan/laid/span'
+import { WORTH, worthOf, worthParts } from '#core/plan/laid/worth'
+import type { ListedItem } from '#contract/item'
+import { newId } from '#web/data/client'
+import { useChanges } from '#web/data/changes'
+import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
+import FormDialog from '#web/ui/form/FormDialog.vue'
+import { useDraft } from '#web/ui/form/use-draft'
+import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import { callIt, fullName, kindAndMaker, usesWords } from '#web/ui/words/item-words'
+import { monthNameWords, monthWords, shortDay } from '#web/ui/words/when-words'
+import { lineWords } from './plan-words'
+import type { ShownPlan } from './use-plan'
+
+/** One thing of the plan: how it goes, her moves with buttons, and her word for it. */
+const props = defineProps<{
+  item: ListedItem
+  thing: PlanThing
+  plan: ShownPlan
+  /** Her moves of it, by month. */
+  moves: ReadonlyMap<string, boolean>
+  today: Day
+}>()
+const emit = defineEmits<{ close: [] }>()
+const changes = useChanges()
+const line = computed(() => props.plan.lines.find(({ itemId }) => itemId === props.item.id) ?? null)
+const months = computed(() => props.plan.made.span.months)
+const lies = computed(() => months.value.map((_, month) => line.value?.lies[month] === true))
+const draft = useDraft(() => ({
+  said: (props.thing.said ?? 'plan') as 'plan' | 'in' | 'no' | null,
+  weight: props.thing.weight === null ? '' : String(props.thing.weight),
+  mostAWeek: props.thing.mostAWeek === null ? '' : String(props.thing.mostAWeek),
+}))
+const { typed, on } = draft
+const usual = computed(() => median(props.plan.made.things.flatMap(({ moneyLeft }) => moneyLeft ?? [])))
+const facts = computed(() => ({
+  ...props.thing,
+  usualMoney: usual.value,
+  inProject: props.thing.projectIds.length > 0,
+}))
+const sum = computed(() => worthOf({ ...facts.value, weight: null }, props.today))
+const worth = computed(() => {
+  const parts = worthParts(facts.value, props.today)
+  const said = (name: string, value: number): string[] =>
+    Math.round(value) === 0 ? [] : [`${value > 0 ? '+' : '−'} ${Math.abs(Math.round(value))} ${name}`]
+  return [
+    String(WORTH.base),
+    ...said('for liking', parts.liking),
+    ...said('for the money left in it', parts.money),
+    ...said('for its last good day', parts.expiry),
+    ...said('for its project', parts.project),
+  ].join(' ')
+})
+const needs = computed(() => {
+  const { needs } = props.thing
+  const at = (share: number): number => Math.ceil((needs[Math.floor(share * needs.length)] ?? 1) - 0.01)
+  const [low, middle, high] = [at(0.1), at(0.5), at(0.9)]
+  return low === high
+    ? `${usesWords(middle)} to its goal.`
+    : `About ${usesWords(middle)} to its goal, likely ${low} to ${high}.`
+})
+
+async function put(moves: readonly { month: string; lies: boolean | null }[]): Promise<void> {
+  await changes.run('PUT', `/plan/moves/${props.item.id}`, { changeId: newId(), moves })
+}
+
+/** In or out of the drawer for one month, whatever the plan says. */
+function toggle(month: number): void {
+  void put([{ month: months.value[month] ?? '', lies: lies.value[month] !== true }])
+}
+
+/** The twin of dragging: the whole stay a month earlier or later. */
+function shift(by: 1 | -1): void {
+  void put(months.value.map((month, at) => ({ month, lies: lies.value[at - by] === true })))
+}
+const mayShift = computed(() => ({
+  earlier: lies.value.includes(true) && lies.value[0] !== true,
+  later: lies.value.includes(true) && lies.value.at(-1) !== true,
+}))
+
+async function store(): Promise<void> {
+  const { said, weight, mostAWeek } = typed.value
+  const number = (text: string): number | null => (text.trim() === '' ? null : Number(text.replace(',', '.')))
+  const done = await draft.store('PUT', `/plan/words/${props.item.id}`, {
+    id: draft.id('word'),
+    said: said === 'plan' ? null : said,
+    weight: number(weight),
+    mostAWeek: number(mostAWeek),
+  })
+  if (done) emit('close')
+}
+</script>
+
+<template>
+  <FormDialog :title="fullName(item)" :draft="draft" act="Keep" :width="620" @close="emit('close')" @store="store">
+    <template #head>
+      <div class="head">
+        <ItemGauge :item="item" size="middle" />
+        <div>
+          <h2 tabindex="-1">{{ fullName(item) }}</h2>
+          <p class="quiet">{{ kindAndMaker(item) }}</p>
+          <p>{{ needs }}</p>
+          <template v-if="line"
+            ><p v-for="words in lineWords(line, plan.made.span, today)" :key="words">{{ words }}</p></template
+          >
+          <p v-else>
+            It does not lie in the drawer in this plan, which ends on {{ shortDay(endOf(plan.made.span), today) }}.
+          </p>
+        </div>
+      </div>
+    </template>
+    <fieldset>
+      <legend>In the drawer</legend>
+      <div class="choices">
+        <button
+          v-for="(month, n) in months"
+          :key="month"
+          type="button"
+          class="choice"
+          :aria-pressed="lies[n]"
+          :aria-label="`${monthWords(month, today)}: ${lies[n] ? 'in the drawer' : 'not in the drawer'}${moves.has(month) ? ', by your word' : ''}`"
+          @click="toggle(n)"
+        >
+          {{ monthNameWords(month) }}{{ moves.has(month) ? ' ·' : '' }}
+        </button>
+      </div>
+      <div class="choices">
+        <v-btn variant="outlined" color="primary" :disabled="!mayShift.earlier" @click="shift(-1)"
+          >A month earlier</v-btn
+        >
+        <v-btn variant="outlined" color="primary" :disabled="!mayShift.later" @click="shift(1)">A month later</v-btn>
+        <v-btn
+          v-if="moves.size > 0"
+          variant="text"
+          @click="put([...moves.keys()].map((month) => ({ month, lies: null })))"
+          >Let the plan decide</v-btn
+        >
+      </div>
+      <p class="quiet">The plan fills in around what you set. Months with a dot are yours.</p>
+    </fieldset>
+    <ChoiceRow
+      v-model="typed.said"
+      label="You say"
+      :options="['plan', 'in', 'no']"
+      :words="{ plan: 'as the plan sees fit', in: 'in, whatever else', no: 'not now' }"
+    />
+    <div class="two">
+      <v-text-field
+        v-model="typed.mostAWeek"
+        inputmode="numeric"
+        label="Most uses a week"
+        hint="empty: every wear day"
+        persistent-hint
+        :error-messages="on('mostAWeek')"
+      />
+      <v-text-field
+        v-model="typed.weight"
+        inputmode="numeric"
+        label="What it weighs, 1 to 100"
+        :hint="`empty: ${sum}`"
+        persistent-hint
+        :error-messages="on('weight')"
+      />
+    </div>
+    <p class="quiet">By itself {{ callIt(item) }} weighs {{ sum }}: {{ worth }}.</p>
+  </FormDialog>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+}
+
+.head p {
+  margin: 2px 0 0;
+}
+
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+}
+
+legend {
+  font-weight: 650;
+  padding: 0;
+}
+
+.choices {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin: 4px 0;
+}
+
+.two {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
+  gap: 10px;
+}
+
+p {
+  margin: 0;
+}
+</style>

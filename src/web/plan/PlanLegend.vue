@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import type { Day } from '#core/calendar/day'
+import TallyStrokes from '#web/ui/TallyStrokes.vue'
+import { dayMarkWords, type PlanMark } from './plan-marks'
+
+/** What the marks of the plan say. */
+defineProps<{ marks: readonly PlanMark[]; today: Day }>()
+</script>
+
+<template>
+  <dl class="legend" aria-label="Marks">
+    <div>
+      <dt><TallyStrokes :count="6" /></dt>
+      <dd>uses planned, month by month</dd>
+    </div>
+    <div>
+      <dt><span class="hatch" /></dt>
+      <dd>done: the likely days</dd>
+    </div>
+    <div>
+      <dt><span class="post" /></dt>
+      <dd>its last day that counts</dd>
+    </div>
+    <div>
+      <dt><span class="hollow" /></dt>
+      <dd>in the drawer, but short of its goal</dd>
+    </div>
+    <div v-for="mark in marks" :key="mark.words">
+      <dt><span class="mark" /></dt>
+      <dd>{{ dayMarkWords(mark, today) }}</dd>
+    </div>
+  </dl>
+</template>
+
+<style scoped>
+.legend {
+  margin: 10px 0 0;
+  padding: 0 14px;
+  font-size: 13px;
+}
+
+.legend div {
+  display: grid;
+  grid-template-columns: 48px 1fr;
+  align-items: center;
+  min-height: 24px;
+}
+
+dd {
+  margin: 0;
+}
+
+.hatch,
+.hollow {
+  display: block;
+  width: 34px;
+  height: 8px;
+  border: 1px solid var(--ink);
+}
+
+.hatch {
+  background: repeating-linear-gradient(-55deg, transparent 0 3px, var(--ink) 3px 4.2px);
+}
+
+.hollow {
+  height: 16px;
+  border: 1.5px solid var(--line);
+  border-radius: 4px;
+}
+
+.post,
+.mark {
+  display: block;
+  width: 3px;
+  height: 16px;
+  margin-left: 14px;
+  background: var(--alarm);
+}
+
+.mark {
+  width: 2px;
+  background: var(--primary);
+}
+</style>

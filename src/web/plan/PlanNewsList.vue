@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Day } from '#core/calendar/day'
+import { counted } from '#core/words/counted'
+import type { ListedItem } from '#contract/item'
+import type { PlanInForce } from '#contract/planning'
+import { callIt } from '#web/ui/words/item-words'
+import { shortDay } from '#web/ui/words/when-words'
+import { newsWords } from './plan-words'
+
+/** How the plan in force does, and what happened otherwise. */
+const props = defineProps<{
+  inForce: PlanInForce
+  names: ReadonlyMap<string, string>
+  items: ReadonlyMap<string, ListedItem>
+  today: Day
+  /** The plan on the page is the one in force. */
+  kept: boolean
+}>()
+const FIRST = 3
+const all = ref(false)
+const sentences = computed(() =>
+  props.inForce.news.map((each) => {
+    const item = props.items.get(each.itemId)
+    return newsWords(each, item ? callIt(item) : (props.names.get(each.itemId) ?? 'Something'), props.today)
+  }),
+)
+const shown = computed(() => (all.value ? sentences.value : sentences.value.slice(0, FIRST)))
+const state = computed(() => {
+  if (props.kept) return 'What is below is that plan, from today on: no other is worth much more.'
+  return props.inForce.askFresh
+    ? 'Below is a fresh one, from today on. It changes nothing until you adopt it.'
+    : 'Below is one that would be worth more, from today on.'
+})
+</script>
+
+<template>
+  <section class="news" aria-label="The plan in force">
+    <p>
+      <strong>In force since {{ shortDay(inForce.adoptedOn, today) }}.</strong> {{ state }}
+    </p>
+    <ul v-if="sentences.length > 0">
+      <li v-for="words in shown" :key="words">{{ words }}</li>
+    </ul>
+    <button v-if="sentences.length > shown.length" type="button" class="link" @click="all = true">
+      {{ counted(sentences.length - shown.length, 'more thing') }}
+    </button>
+  </section>
+</template>
+
+<style scoped>
+.news {
+  border-left: 5px solid var(--primary);
+  padding: 4px 14px;
+  margin-bottom: 10px;
+  max-width: 92ch;
+}
+
+p {
+  margin: 0;
+}
+
+ul {
+  margin: 4px 0 0;
+  padding-left: 18px;
+}
+
+.link {
+  min-height: 44px;
+  color: var(--primary);
+  font-weight: 600;
+  text-decoration: underline;
+}
+</style>

@@ -1,0 +1,339 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { useDisplay } from 'vuetify'
+import { parseDay, type Day } from '#core/calendar/day'
+import { endOf } from '#core/plan/laid/span'
+import type { PlanWord } from '#core/plan/laid/basis'
+import { newId } from '#web/data/client'
+import { useChanges } from '#web/data/changes'
+import { useUnits } from '#web/data/units'
+import EmptyPlace from '#web/ui/EmptyPlace.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
+import PlaceWays from '#web/ui/PlaceWays.vue'
+import { apartWords, twinWords } from '#web/ui/words/item-words'
+import { PROJECT_WAYS } from '#web/ui/words/project-words'
+import { monthWords } from '#web/ui/words/when-words'
+import { useAdopting } from './use-adopting'
+import LeftOutList from './LeftOutList.vue'
+import PlanDrawer from './PlanDrawer.vue'
+import PlanItemDialog from './PlanItemDialog.vue'
+import PlanKindsDialog from './PlanKindsDialog.vue'
+import PlanLegend from './PlanLegend.vue'
+import PlanMonthList from './PlanMonthList.vue'
+import PlanNewsList from './PlanNewsList.vue'
+import PlanSetupDialog from './PlanSetupDialog.vue'
+import WhatIfStrip from './WhatIfStrip.vue'
+import { otherwiseWords } from './plan-setup-words'
+import { outcomeWords, qualityWords } from './plan-words'
+import { LONGER, usePlan } from './use-plan'
+
+/** The plan: what goes into the drawer when, what comes of it, what is left out and why, and what if. */
+const page = usePlan()
+const { answer, plan, items, leftOut, dropped, solving, trouble, progress, setup } = page
+const { adopting, adopt, endPlan } = useAdopting()
+const changes = useChanges()
+const units = useUnits()
+const router = useRouter()
+const { mobile } = useDisplay()
+const opened = ref<string | null>(null)
+const dialog = ref<'setup' | 'kinds' | null>(null)
+const month = ref(0)
+watch(plan, (now) => (month.value = Math.min(month.value, (now?.made.span.months.length ?? 1) - 1)))
+
+const today = computed<Day | null>(() => parseDay(answer.value?.today ?? ''))
+/** What tells things of one short name apart: size, opening or uses; else the maker and the kind. */
+const apart = computed(() => apartWords([...items.value.values()], units.value))
+/** Where the maker and the kind stand beside the name. */
+const twins = computed(() => twinWords([...items.value.values()], units.value))
+const names = computed(() => new Map<string, string>())
+const kinds = computed(() => new Map(answer.value?.kinds.map((kind) => [kind.id, kind])))
+const zoneName = (id: string): string => answer.value?.zones.find((zone) => zone.id === id)?.name ?? ''
+const moves = computed(() => {
+  const found = new Map<string, Map<string, boolean>>()
+  for (const { itemId, month: of, lies } of answer.value?.basis.moves ?? []) {
+    const own = found.get(itemId) ?? new Map<string, boolean>()
+    own.set(of, lies)
+    found.set(itemId, own)
+  }
+  return found
+})
+const moved = computed(() => {
+  const span = plan.value?.made.span.months ?? []
+  return new Set([...moves.value].filter(([, own]) => span.some((each) => own.has(each))).map(([id]) => id))
+})
+const marks = computed(() => {
+  const made = plan.value?.made
+  const there = answer.value
+  if (!made || !there) return []
+  const end = endOf(made.span)
+  return there.projects.flatMap(({ name, by }) => {
+    const day = by === null ? null : parseDay(by)
+    return day === null || day > end || day < there.basis.today ? [] : [{ day, words: name }]
+  })
+})
+const thing = computed(() => answer.value?.basis.things.find(({ itemId }) => itemId === opened.value) ?? null)
+const openedItem = computed(() => (opened.value === null ? null : (items.value.get(opened.value) ?? null)))
+const otherwise = computed(() =>
+  answer.value ? otherwiseWords(setup.value, answer.value, (id) => items.value.get(id) ?? null) : [],
+)
+const nothing = computed(() => {
+  if (!plan.value) return null
+  if (plan.value.made.problem.items.length === 0) return 'nothing'
+  return plan.value.made.wearDays.every((days) => days === 0) ? 'no wear days' : null
+})
+
+function move(id: string, lies: readonly boolean[]): void {
+  const span = plan.value?.made.span.months ?? []
+  void changes.run('PUT', `/plan/moves/${id}`, {
+    changeId: newId(),
+    moves: span.map((each, n) => ({ month: each, lies: lies[n] === true })),
+  })
+}
+
+function say(id: string, said: PlanWord | null): void {
+  const own = answer.value?.basis.things.find(({ itemId }) => itemId === id)
+  void changes.run('PUT', `/plan/words/${id}`, {
+    changeId: newId(),
+    id: newId(),
+    said,
+    weight: own?.weight ?? null,
+    mostAWeek: own?.mostAWeek ?? null,
+  })
+}
+
+async function adoptIt(): Promise<void> {
+  if (plan.value && answer.value) await adopt(plan.value, answer.value.inForce?.id ?? null)
+}
+const isInForce = computed(() => plan.value?.kept === true && !answer.value?.inForce?.askFresh)
+</script>
+
+<template>
+  <PlaceHead
+    title="The plan"
+    question="What goes into the drawer when, so that it adds up?"
+    :primary="
+      plan && nothing === null && !isInForce
+        ? { words: answer?.inForce ? 'Adopt the fresh one' : 'Adopt it', act: () => void adoptIt(), busy: adopting }
+        : { words: 'Lay the drawer from it', act: () => void router.push('/drawer/laying') }
+    "
+    :acts="[
+      { words: 'How it is laid', act: () => (dialog = 'setup') },
+      { words: 'How often each kind', act: () => (dialog = 'kinds') },
+    ]"
+  />
+  <PlaceWays label="Rooms of Projects" :ways="PROJECT_WAYS" />
+  <template v-if="answer && plan && today">
+    <EmptyPlace v-if="nothing === 'nothing'" title="Nothing to plan yet" act="Add something" to="/collection/add">
+      <template #drawing>
+        <svg viewBox="0 0 200 110" width="200" height="110" aria-hidden="true">
+          <path d="M20 24h160v66H20zM20 46h160M20 68h160M73 24v66M126 24v66" class="line" />
+        </svg>
+      </template>
+      The plan says what to have within reach each month, so that the most of it is used up in time. It needs things
+      that are open, and the days on which you wear makeup.
+    </EmptyPlace>
+    <EmptyPlace
+      v-else-if="nothing === 'no wear days'"
+      title="No wear days to plan with"
+      act="Say which days"
+      to="/settings"
+    >
+      In the months ahead there is no day on which makeup is worn, so nothing can be used. Say in Settings which
+      weekdays are wear days, or look at the stretches away.
+    </EmptyPlace>
+    <template v-else>
+      <PlanNewsList
+        v-if="answer.inForce"
+        :in-force="answer.inForce"
+        :names="names"
+        :items="items"
+        :today="today"
+        :kept="plan.kept"
+      />
+      <div class="outcome" role="status">
+        <p class="figures">
+          <strong>{{ outcomeWords(plan.outcome, plan.made.span, today) }}</strong>
+          {{ solving ? 'A first draft; a better one is being looked for.' : qualityWords(plan.parts, zoneName) }}
+          <template v-if="trouble === 'no solver'"
+            >What looks for a better one could not be loaded here; the draft is a fair plan and can be
+            adopted.</template
+          >
+          <template v-if="trouble === 'broken'">Looking for a better one went wrong; the draft stays.</template>
+        </p>
+        <span v-if="solving" class="solving">
+          <v-progress-linear :model-value="100 * (progress ?? 0)" color="primary" aria-label="Laying the plan" />
+          <v-btn variant="text" @click="page.cancel">Stop there</v-btn>
+        </span>
+        <v-btn
+          v-else-if="trouble !== 'no solver' && plan.parts?.some((part) => !part.done)"
+          variant="outlined"
+          color="primary"
+          @click="page.thinkLonger"
+          >Think longer, {{ LONGER }} s</v-btn
+        >
+        <v-btn v-else-if="plan.parts === null" variant="outlined" color="primary" @click="page.again"
+          >Lay it again</v-btn
+        >
+      </div>
+      <p v-for="words in otherwise" :key="words.words" class="otherwise">
+        {{ words.words }} <button type="button" class="link" @click="page.change(words.back)">As it was</button>
+      </p>
+      <div class="plan" :data-breaches="page.breaches.value">
+        <template v-if="mobile">
+          <div class="months" role="group" aria-label="Which month">
+            <button
+              v-for="(each, n) in plan.made.span.months"
+              :key="each"
+              type="button"
+              class="choice"
+              :aria-pressed="month === n"
+              @click="month = n"
+            >
+              {{ monthWords(each, today) }}
+            </button>
+          </div>
+          <PlanMonthList
+            :plan="plan"
+            :month="month"
+            :items="items"
+            :apart="apart"
+            :zones="answer.zones"
+            :moved="moved"
+            :today="today"
+            @open="opened = $event"
+          />
+        </template>
+        <PlanDrawer
+          v-else
+          :plan="plan"
+          :items="items"
+          :apart="apart"
+          :zones="answer.zones"
+          :kinds="kinds"
+          :moved="moved"
+          :marks="marks"
+          :today="today"
+          @open="opened = $event"
+          @move="move"
+        />
+        <aside>
+          <LeftOutList
+            :left-out="leftOut"
+            :items="items"
+            :apart="twins"
+            :dropped="dropped"
+            :not-planned="answer.notPlanned"
+            :end="endOf(plan.made.span)"
+            :today="today"
+            @open="opened = $event"
+            @want="say($event, 'in')"
+            @ask="say($event, null)"
+          />
+          <PlanLegend v-if="!mobile" :marks="marks" :today="today" />
+        </aside>
+      </div>
+      <WhatIfStrip
+        :plan="plan"
+        :answer="answer"
+        :items="items"
+        :what-if="page.whatIf"
+        :today="today"
+        @take="page.change($event.over)"
+      />
+      <p class="foot">
+        <button
+          v-if="moved.size > 0"
+          type="button"
+          class="link"
+          @click="changes.run('POST', '/plan/moves/clear', { changeId: newId() })"
+        >
+          Take all my moves back
+        </button>
+        <button v-if="answer.inForce" type="button" class="link" @click="endPlan(answer.inForce.id)">
+          Drop the plan in force
+        </button>
+      </p>
+    </template>
+    <PlanItemDialog
+      v-if="thing && openedItem"
+      :item="openedItem"
+      :thing="thing"
+      :plan="plan"
+      :moves="moves.get(thing.itemId) ?? new Map()"
+      :today="today"
+      @close="opened = null"
+    />
+    <PlanSetupDialog
+      v-if="dialog === 'setup'"
+      :setup="setup"
+      :answer="answer"
+      @close="dialog = null"
+      @set="
+        (over) => {
+          dialog = null
+          page.change(over)
+        }
+      "
+    />
+    <PlanKindsDialog v-if="dialog === 'kinds'" :answer="answer" :today="today" @close="dialog = null" />
+  </template>
+</template>
+
+<style scoped>
+.outcome {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 16px;
+  align-items: center;
+  min-height: 44px;
+  margin-bottom: 8px;
+}
+
+.outcome p {
+  flex: 1 1 420px;
+  margin: 0;
+  max-width: 92ch;
+}
+
+.solving {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  flex: 0 1 260px;
+}
+
+.otherwise {
+  margin: 0 0 4px;
+}
+
+.plan {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 290px;
+  gap: 12px;
+  align-items: start;
+}
+
+.phone .plan {
+  grid-template-columns: minmax(0, 1fr);
+}
+
+.months {
+  display: flex;
+  gap: 6px;
+  overflow-x: auto;
+  padding-bottom: 6px;
+}
+
+.months .choice {
+  flex: 0 0 auto;
+}
+
+.link {
+  min-height: 44px;
+  color: var(--primary);
+  font-weight: 600;
+  text-decoration: underline;
+  margin-right: 14px;
+}
+</style>

@@ -1,0 +1,129 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { PlanOutcome } from '#core/plan/laid/outcome'
+import { moneyShort, rangeOf, spoilWords } from './plan-words'
+
+/** What one plan comes to, on the scale that all of them share. */
+const props = defineProps<{
+  title: string
+  outcome: PlanOutcome | null
+  /** The most that any of them takes to its goal. */
+  most: number
+  currency: string
+  /** What of the plan beside it drops out, or comes to its goal as well. */
+  otherwise?: readonly string[]
+  now?: boolean
+  waiting?: boolean
+}>()
+defineEmits<{ take: []; drop: [] }>()
+const share = (count: number): string => `${(100 * count) / Math.max(1, props.most)}%`
+const spread = computed(() =>
+  props.outcome === null
+    ? null
+    : { low: share(props.outcome.low), high: share(props.outcome.high), of: share(props.outcome.of) },
+)
+</script>
+
+<template>
+  <article class="card" :class="{ now }" :aria-label="title" :aria-busy="waiting">
+    <header>
+      <h3>{{ title }}</h3>
+      <template v-if="!now && outcome">
+        <button type="button" class="link" :aria-label="`Take this: ${title}`" @click="$emit('take')">Take this</button>
+      </template>
+      <button v-if="!now" type="button" class="link quiet" :aria-label="`Drop: ${title}`" @click="$emit('drop')">
+        Drop
+      </button>
+    </header>
+    <template v-if="outcome && spread">
+      <div class="scale" aria-hidden="true">
+        <span class="of" :style="{ width: spread.of }" />
+        <span class="likely" :style="{ width: spread.high }" />
+        <span class="sure" :style="{ width: spread.low }" />
+      </div>
+      <p class="figures">
+        <strong>{{ rangeOf(outcome.low, outcome.high) }} of {{ outcome.of }}</strong> at the goal
+      </p>
+      <p class="figures">
+        {{ spoilWords(outcome, currency) }} About {{ moneyShort(outcome.usedUp, currency) }} used up.
+      </p>
+      <p v-for="words in otherwise" :key="words">{{ words }}</p>
+    </template>
+    <p v-else class="quiet">{{ waiting ? 'Being laid …' : 'It could not be laid.' }}</p>
+  </article>
+</template>
+
+<style scoped>
+.card {
+  padding: 8px 14px 10px;
+  border-left: 1px solid var(--hair);
+  min-width: 0;
+}
+
+.card.now {
+  box-shadow: inset 0 4px 0 var(--primary);
+}
+
+header {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 44px;
+}
+
+h3 {
+  flex: 1 1 auto;
+  font-size: 15px;
+}
+
+.link {
+  min-height: 44px;
+  color: var(--primary);
+  font-weight: 600;
+  font-size: 14px;
+  text-decoration: underline;
+  white-space: nowrap;
+}
+
+.link.quiet {
+  color: var(--quiet);
+}
+
+.scale {
+  position: relative;
+  height: 14px;
+  margin: 2px 0 6px;
+}
+
+.scale span {
+  position: absolute;
+  left: 0;
+  top: 0;
+  bottom: 0;
+  box-sizing: border-box;
+}
+
+.of {
+  border: 1.5px solid var(--ink);
+  border-right-width: 3px;
+}
+
+.likely {
+  background: repeating-linear-gradient(-55deg, transparent 0 3px, var(--ink) 3px 4.2px);
+  border: 1.5px solid var(--ink);
+}
+
+.sure {
+  background: var(--ink);
+}
+
+p {
+  margin: 0;
+  font-size: 14px;
+  line-height: 1.3;
+}
+
+p strong {
+  font: 650 16px var(--display);
+}
+</style>
