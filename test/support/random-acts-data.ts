@@ -1,5 +1,6 @@
 import { addDays } from '#core/calendar/day'
 import { DECISIONS } from './random-decisions'
+import { PLANS } from './random-plans'
 import type { RandomOwner } from './random-owner'
 import { TODAY, type Answer } from './test-house'
 
@@ -40,6 +41,7 @@ const SETTINGS = {
 /** Every command of the house by a name, as a page would send it. Data table. */
 export const ACTS: Readonly<Record<string, Act>> = {
   ...DECISIONS,
+  ...PLANS,
   swatches: async (o) => {
     const itemId = o.item()
     const [part] = (await o.shown(itemId))?.parts ?? []

@@ -76,7 +76,8 @@ export class RandomOwner {
       | 'target'
       | 'wish'
       | 'buying_rule'
-      | 'lesson',
+      | 'lesson'
+      | 'plan_break',
   ): string {
     const rows = this.house.db.prepare<[], { id: string }>(`SELECT id FROM ${table} ORDER BY rowid`).all()
     return rows.length === 0 ? 'none' : this.random.pick(rows).id

@@ -56,6 +56,11 @@ export const HOUSE_RULES: readonly { readonly says: string; readonly sql: string
           UNION ALL SELECT 'placement', p.id FROM placement p JOIN item i ON i.id = p.item_id WHERE p.to_day IS NULL AND i.location <> 'zone'`,
   },
   {
+    says: 'a plan whose things do not go with its months and weeks',
+    sql: `SELECT 'plan_line' AS tbl, l.id AS row_id FROM plan_line l JOIN plan p ON p.id = l.plan_id
+           WHERE json_array_length(l.lies) <> json_array_length(p.months) OR json_array_length(l.uses) <> json_array_length(p.weeks)`,
+  },
+  {
     says: 'a shade on something it is no shade of',
     sql: `SELECT 'wear_part' AS tbl, wp.id AS row_id FROM wear_part wp JOIN wear w ON w.id = wp.wear_id JOIN part p ON p.id = wp.part_id WHERE p.item_id <> w.item_id
           UNION ALL SELECT 'stay', s.id FROM stay s JOIN part p ON p.id = s.part_id WHERE p.item_id <> s.item_id

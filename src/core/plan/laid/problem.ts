@@ -78,12 +78,13 @@ export function mostPossible(item: PlanItem): number {
 
 /**
  * Uses within the plan by which a thing is on track: all of them where it is good no longer than that; else the share of its days
- * that lie within, rounded up. Never more than it needs.
+ * that lie within, rounded up. At least one, and never more than it needs.
  */
 export function milestoneOf(item: PlanItem): number {
   const within = mostPossible(item)
   if (item.after <= 0) return item.uses
-  return Math.min(item.uses, Math.ceil((item.uses * within) / (within + item.after) - 1e-9))
+  // Without a use nothing is on track, however far off its day is.
+  return Math.min(item.uses, Math.max(1, Math.ceil((item.uses * within) / (within + item.after) - 1e-9)))
 }
 
 /** It cannot be on track even if it is worn on every day it can be. */

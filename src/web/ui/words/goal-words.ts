@@ -34,7 +34,7 @@ export function shortStanding(goal: GoalView): string {
 
 /** It has no date, and takes its notch from the plan in force. */
 function byPlan(goal: GoalView): boolean {
-  return goal.by === null && goal.notch !== null
+  return goal.by === null && goal.notch !== null && goal.standing !== 'no date'
 }
 
 /** What a share done is a share of. */
