@@ -1,15 +1,17 @@
-// Judges the very code the app runs: reads a file, prints one JSON object, stores nothing.
-// usage: npm run -s evaluate -- import FILE | pan FOLDER | forecast FILE | forecast-table FILE
+// Judges the very code the app runs: reads a file, prints JSON, stores nothing.
+// usage: npm run -s evaluate -- import FILE | pan FOLDER | forecast FILE | forecast-table FILE | plan FILE
 import { readFileSync } from 'node:fs'
 import { basename } from 'node:path'
+import loadHighs from 'highs'
 import { failureWords } from '#server/http/failure-words'
 import { evaluateByRecord, evaluateForecasts, readForecastFile } from '#server/forecast/evaluate-forecast'
 import { evaluateImport } from '#server/importing/evaluate-import'
+import { evaluatePlans } from '#server/planning/evaluate-plan'
 import { evaluatePans } from '#server/measuring/evaluate-pan'
 import { dayNow } from '#server/house'
 
 const [what, path] = process.argv.slice(2)
-const WAYS = 'import FILE, pan FOLDER, forecast FILE or forecast-table FILE'
+const WAYS = 'import FILE, pan FOLDER, forecast FILE, forecast-table FILE or plan FILE'
 if (path === undefined) stop(`usage: npm run -s evaluate -- ${WAYS}`)
 else if (what === 'import') {
   const outcome = await evaluateImport(readFileSync(path), basename(path), dayNow(new Date(), 0))
@@ -29,6 +31,13 @@ else if (what === 'forecast-table') {
   ])
   const head = ['recorded', 'n', 'inside the range', 'earlier', 'later', 'error', 'lifetime average']
   for (const row of [head, head.map(() => '---'), ...rows]) console.log(`| ${row.join(' | ')} |`)
+} else if (what === 'plan') {
+  const highs = await loadHighs()
+  try {
+    for (const each of evaluatePlans(path, highs, () => performance.now())) console.log(JSON.stringify(each))
+  } catch (error) {
+    stop(`${path} is no file of plans: ${error instanceof Error ? error.message : String(error)}`)
+  }
 } else stop(`There is nothing to evaluate called "${String(what)}": ${WAYS}.`)
 
 /** A file of things with what came of them; what it is not is said. */

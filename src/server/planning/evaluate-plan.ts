@@ -78,7 +78,8 @@ export function problemOfCase({ W, monthOf, cats, zones, items, params }: PlanCa
 
 /** Lays the plan of every case of a file with the code the app runs. Throws what is not such a file. */
 export function evaluatePlans(file: string, highs: Highs, now: () => number): PlanVerdict[] {
-  const { cases } = z.object({ cases: z.array(PlanCase) }).parse(JSON.parse(readFileSync(file, 'utf8')))
+  const read: unknown = JSON.parse(readFileSync(file, 'utf8'))
+  const cases = z.array(PlanCase).parse(Array.isArray(read) ? read : (read as { cases?: unknown }).cases)
   return cases.map((each) => verdictOn(each, highs, now))
 }
 

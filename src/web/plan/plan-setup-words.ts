@@ -2,7 +2,7 @@ import type { PlanSetup } from '#core/plan/laid/basis'
 import type { Day } from '#core/calendar/day'
 import type { ListedItem } from '#contract/item'
 import type { PlanAnswer } from '#contract/planning'
-import { counted } from '#core/words/counted'
+import { plural } from '#core/words/counted'
 import { shortName } from '#web/ui/words/item-words'
 import { shortDay } from '#web/ui/words/when-words'
 import { listed } from './plan-words'
@@ -19,7 +19,7 @@ export function otherwiseWords(
   if (project) found.push({ words: `Only for ${project.name}.`, back: { projectId: null } })
   if (setup.wearDays !== 0)
     found.push({
-      words: `With ${counted(Math.abs(setup.wearDays), 'wear day')} a week ${setup.wearDays > 0 ? 'more' : 'fewer'}.`,
+      words: `With ${Math.abs(setup.wearDays)} ${setup.wearDays > 0 ? 'more' : 'fewer'} wear ${plural(Math.abs(setup.wearDays), 'day')} a week.`,
       back: { wearDays: 0 },
     })
   if (setup.without.length > 0) {
