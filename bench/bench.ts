@@ -6,10 +6,13 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Day } from '#core/calendar/day'
 import { readMigrations } from '#server/db/migrate'
-import { browse } from './browser.js'
+import { openDatabase } from '#server/db/open-database'
+import { buildDemo } from '#demo/build-demo'
+import { browse, browsePlan } from './browser.js'
 import { deciding } from './deciding.js'
 import { knowing } from './knowing.js'
 import { buildLarge, ITEMS, TALLIES, YEARS } from './large-collection.js'
+import { largeDraft, planning } from './planning.js'
 import { readsOf, stepsOf, talliesOf, type PlaceFigure } from './places.js'
 import { startServer } from './server-process.js'
 
@@ -29,6 +32,11 @@ const LIMITS = {
   doubtsAfterTallyP95Ms: 60,
   compareAfterTallyP95Ms: 60,
   buyingAfterTallyP95Ms: 60,
+  gatherMs: 60,
+  largeDraftMs: 200,
+  planDraftedMs: 1000,
+  planLongestTaskMs: 200,
+  solverMb: 150,
   raceDrawnMs: 500,
   raceJumpP95Ms: 100,
   coldStartMs: 1500,
@@ -48,6 +56,13 @@ const say = (words: string): void => {
   if (!asJson) console.log(words)
 }
 
+/** Of the seeded plans: the draft, what is proved, and how far from the bound after three seconds. */
+const PLAN_LIMITS = {
+  draftMs: 100,
+  provedMs: 500,
+  gapPercent: { '15 x 3': 0.1, '40 x 6': 0.1, '80 x 12': 2, '80 x 12, 5 zones': 2 } as Readonly<Record<string, number>>,
+}
+
 const made = largeCollection()
 const folder = mkdtempSync(join(tmpdir(), 'seligo-bench-'))
 const file = join(folder, 'collection.db')
@@ -62,6 +77,9 @@ say('Forecasting …')
 const forecasts = await knowing(file, NOW)
 say('Deciding …')
 const decisions = deciding(file, NOW)
+say('Planning …')
+const { plans, solverMb } = await planning()
+const draft = largeDraft(file, NOW)
 // The pages are opened on a day nobody has yet ticked two hundred things for.
 copyFileSync(made, file)
 say('Starting the server, opening the pages …')
@@ -72,6 +90,16 @@ const pages = await browse(server.url)
 for (let n = 0; n < 20; n += 1) await (await fetch(`${server.url}/api/collection`)).arrayBuffer()
 const memoryMb = server.memoryMb()
 await server.stop()
+say('Laying the plan of the demo …')
+for (const name of ['collection.db', 'collection.db-wal', 'collection.db-shm'])
+  rmSync(join(folder, name), { force: true })
+const demo = openDatabase(file, { appliedAt: NOW.toISOString() })
+buildDemo(demo, { seed: 1, today: TODAY, forecasts: false })
+demo.close()
+const small = await startServer(folder, NOW)
+await (await fetch(`${small.url}/api/look-back`)).arrayBuffer()
+const planPage = await browsePlan(small.url)
+await small.stop()
 rmSync(folder, { recursive: true, force: true })
 
 const result = {
@@ -83,9 +111,13 @@ const result = {
   checkInStep,
   forecasts,
   decisions,
+  plans,
+  solverMb,
+  draft,
   coldStartMs: server.coldStartMs,
   memoryMb,
   ...pages,
+  ...planPage,
 }
 const over = overLimits()
 const slower = slowerThanBaseline()
@@ -95,7 +127,9 @@ else {
   console.table({ tally, checkInStep })
   console.table(forecasts)
   console.table(decisions)
-  console.table({ coldStartMs: server.coldStartMs, memoryMb, ...pages })
+  console.table(plans)
+  console.table({ ...draft, solverMb })
+  console.table({ coldStartMs: server.coldStartMs, memoryMb, ...pages, ...planPage })
   for (const words of [...over, ...slower]) console.log(words)
 }
 if (process.argv.includes('--keep')) writeFileSync(BASELINE, `${JSON.stringify(baselineOf(), null, 2)}\n`)
@@ -126,8 +160,16 @@ function overLimits(): string[] {
   for (const [name, figure] of Object.entries(reads)) check(`${name} p95 ms`, figure.p95, LIMITS.readP95Ms)
   check('tally p95 ms', tally.p95, LIMITS.tallyP95Ms)
   check('check-in step p95 ms', checkInStep.p95, LIMITS.checkInStepP95Ms)
-  for (const [name, value] of Object.entries({ ...forecasts, ...decisions }))
+  for (const [name, value] of Object.entries({ ...forecasts, ...decisions, ...draft }))
     check(name, value, LIMITS[name as keyof typeof LIMITS])
+  for (const [size, figure] of Object.entries(plans)) {
+    check(`draft of ${size} ms`, figure.draftMs, PLAN_LIMITS.draftMs)
+    check(`gap of ${size} %`, figure.gapPercent, PLAN_LIMITS.gapPercent[size] ?? Infinity)
+  }
+  check('15 x 3 proved ms', plans['15 x 3']?.layMs ?? Infinity, PLAN_LIMITS.provedMs)
+  check('plan drafted ms', planPage.planDraftedMs, LIMITS.planDraftedMs)
+  check('longest task while a plan is laid ms', planPage.planLongestTaskMs, LIMITS.planLongestTaskMs)
+  check('memory of the solver MB', solverMb, LIMITS.solverMb)
   check('race drawn ms', pages.raceDrawnMs, LIMITS.raceDrawnMs)
   check('a jump through the race p95 ms', pages.raceJumpP95Ms, LIMITS.raceJumpP95Ms)
   check('cold start ms', server.coldStartMs, LIMITS.coldStartMs)

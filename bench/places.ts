@@ -21,6 +21,7 @@ const READS: Readonly<Record<string, string>> = {
   compare: '/compare?items=thing-3,thing-33,thing-63,thing-93',
   buyingCheck: '/buying/check?category=blush&colour=%23c7747a&price=1900',
   buying: '/buying',
+  plan: '/plan',
   targets: '/targets',
   lessons: '/lessons',
   stash: '/stash',

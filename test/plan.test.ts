@@ -11,6 +11,7 @@ import { milestoneOf, type PlanItem, type PlanProblem } from '#core/plan/laid/pr
 import { programmeOf } from '#core/plan/laid/programme'
 import { qualityOf } from '#core/plan/laid/quality'
 import { evaluatePlans, PlanCase } from '#server/planning/evaluate-plan'
+import { glpkModel } from '../bench/glpk-model'
 import { planInstance } from '../bench/plan-instances'
 
 const CASES = new URL('reference/plan-cases.json', import.meta.url).pathname
@@ -146,33 +147,11 @@ test('two a day, at most so many a week: worth as much as the best of all subset
 /** The same model by GLPK (GPL, for tests only). */
 async function byGlpk(model: LinearModel): Promise<number> {
   const glpk = await GLPK()
-  const name = (column: number): string => `c${column}`
-  const bounds = (least: number, most: number) =>
-    least === most
-      ? { type: glpk.GLP_FX, lb: least, ub: most }
-      : Number.isFinite(least) && Number.isFinite(most)
-        ? { type: glpk.GLP_DB, lb: least, ub: most }
-        : Number.isFinite(least)
-          ? { type: glpk.GLP_LO, lb: least, ub: 0 }
-          : { type: glpk.GLP_UP, lb: 0, ub: most }
-  const found = await glpk.solve(
-    {
-      name: 'plan',
-      objective: {
-        direction: glpk.GLP_MAX,
-        name: 'worth',
-        vars: model.cost.map((coef, column) => ({ name: name(column), coef })),
-      },
-      subjectTo: model.rows.map((row, n) => ({
-        name: `r${n}`,
-        vars: row.columns.map((column, at) => ({ name: name(column), coef: row.values[at] ?? 0 })),
-        bnds: bounds(row.least, row.most),
-      })),
-      bounds: model.lower.map((least, column) => ({ name: name(column), ...bounds(least, model.upper[column] ?? 0) })),
-      generals: model.whole.flatMap((each, column) => (each ? [name(column)] : [])),
-    },
-    { msglev: glpk.GLP_MSG_OFF, tmlim: 20, presol: true },
-  )
+  const found = await glpk.solve(glpkModel(glpk, model), {
+    msglev: glpk.GLP_MSG_OFF,
+    tmlim: 20,
+    presol: true,
+  })
   expect(found.result.status).toBe(glpk.GLP_OPT)
   return found.result.z
 }

@@ -32,7 +32,7 @@ describe('what a plan is made from', () => {
     expect({ things: basis.things, inForce, notPlanned }).toEqual({
       things: [],
       inForce: null,
-      notPlanned: { unopened: 0, setAside: 0, tooTall: 0 },
+      notPlanned: { others: 0, unopened: 0, setAside: 0, tooTall: 0 },
     })
   })
 
@@ -45,7 +45,7 @@ describe('what a plan is made from', () => {
     await place(shut)
     const { basis, notPlanned } = await plan()
     expect(basis.things.map(({ itemId }) => itemId)).toEqual([open])
-    expect(notPlanned).toEqual({ unopened: 1, setAside: 1, tooTall: 1 })
+    expect(notPlanned).toEqual({ others: 0, unopened: 1, setAside: 1, tooTall: 1 })
     expect(basis.places.find(({ zoneId }) => zoneId === 'cheeks')).toMatchObject({ staying: 1 })
     expect(tall).not.toBe(open)
   })

@@ -142,7 +142,12 @@ export interface PlanAnswer {
   readonly items: readonly ListedItem[]
   readonly inForce: PlanInForce | null
   /** Why the rest is not planned, counted. */
-  readonly notPlanned: { readonly unopened: number; readonly setAside: number; readonly tooTall: number }
+  readonly notPlanned: {
+    readonly others: number
+    readonly unopened: number
+    readonly setAside: number
+    readonly tooTall: number
+  }
   readonly perWeek: number
   readonly weekLearnedFrom: number
 }

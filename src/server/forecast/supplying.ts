@@ -53,15 +53,24 @@ export class Supplying {
   /** What is kept to look at is no supply. */
   all(): SupplyAnswer {
     const today = this.#house.today()
-    const items = this.#house.stock
-      .facts(this.#house.stock.presentIds(), today)
-      .filter((item) => item.setAside !== 'keepsake')
+    const items = this.#inUse(today)
     const paces = this.#paces(today)
     return {
       today,
       currency: this.#house.settings().currency,
       categories: [...byKind(items)].map(([id, own]) => this.#category(id, own, paces && (paces.get(id) ?? 0), today)),
     }
+  }
+
+  /** When what is in stock of each kind that is in use has run out, and how often it is used a year. */
+  needs(): { readonly categoryId: string; readonly perYear: number; readonly need: SupplyView['need'] }[] {
+    const today = this.#house.today()
+    const paces = this.#paces(today)
+    if (paces === null) return []
+    return [...byKind(this.#inUse(today))].map(([categoryId, own]) => {
+      const perYear = paces.get(categoryId) ?? 0
+      return { categoryId, perYear, need: needOf(supplyOf(this.stockOf(own, today), perYear).need, today) }
+    })
   }
 
   /** What of these will spoil before its turn, with how many there are of its kind; nothing where no pace is known. */
@@ -98,6 +107,10 @@ export class Supplying {
         price: item.priceMinor,
       }
     })
+  }
+
+  #inUse(today: Day): ItemFacts[] {
+    return this.#house.stock.facts(this.#house.stock.presentIds(), today).filter((item) => item.setAside !== 'keepsake')
   }
 
   /** Drops what is kept of days that are over, unless only today was ticked. */

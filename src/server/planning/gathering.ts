@@ -1,6 +1,8 @@
 import { addDays, type Day } from '#core/calendar/day'
 import { needsOfGoal } from '#core/plan/laid/needs'
 import type { PlanBasis, PlanKind, PlanProject, PlanThing } from '#core/plan/laid/basis'
+import { worthOf } from '#core/plan/laid/worth'
+import { median } from '#core/forecast/median'
 import { MOST_MONTHS } from '#core/plan/laid/span'
 import { bareAtStage } from '#core/item/what-is-left'
 import type { PlanAnswer } from '#contract/planning'
@@ -36,18 +38,21 @@ export class PlanGathering {
     const house = this.#house
     const today = house.today()
     const present = house.stock.facts(house.stock.presentIds(), today)
-    const can = present.filter(canBePlanned)
+    const possible = present.filter(canBePlanned)
     const zones = house.drawer.zones()
-    const planned = new Set(can.map(({ id }) => id))
     const slotsOf = new Map(present.map((item) => [item.id, item]))
     const words = new Map(this.#queries.words.all().map((row) => [row.item_id, row]))
     const { week, weeks } = house.stock.week(today)
     const learned = this.#learned(today)
     const kinds = this.#kinds(learned, today)
-    const projects = house.projects.forPlan(can)
+    const projects = house.projects.forPlan(possible)
     const inside = new Map<string, string[]>()
     for (const { projectId, inside: own } of projects)
       for (const id of own) inside.set(id, [...(inside.get(id) ?? []), projectId])
+    const all = possible.map((item) => this.#thing(item, words.get(item.id), inside.get(item.id) ?? []))
+    const things = mostWorth(all, today)
+    const planned = new Set(things.map(({ itemId }) => itemId))
+    const can = possible.filter(({ id }) => planned.has(id))
     const basis: PlanBasis = {
       today,
       week,
@@ -63,11 +68,11 @@ export class PlanGathering {
         }, 0),
       })),
       kinds: kinds.map(({ kind }) => kind),
-      things: can.map((item) => this.#thing(item, words.get(item.id), inside.get(item.id) ?? [])),
+      things,
       projects: projects.map(({ inside: _, name: __, ...project }): PlanProject => project),
       moves: this.#queries.moves.all().map(({ item_id: itemId, month, lies }) => ({ itemId, month, lies: lies === 1 })),
     }
-    const out = present.filter((item) => !planned.has(item.id))
+    const out = present.filter((item) => !canBePlanned(item))
     return {
       today,
       currency: house.settings().currency,
@@ -77,6 +82,7 @@ export class PlanGathering {
       projects: projects.map(({ projectId, name, by }) => ({ id: projectId, name, by })),
       items: can.map(listedOf),
       notPlanned: {
+        others: possible.length - can.length,
         unopened: out.filter((item) => item.lifecycle === 'unopened').length,
         setAside: out.filter((item) => item.lifecycle !== 'unopened' && item.setAside !== null).length,
         tooTall: out.filter(
@@ -159,10 +165,10 @@ export class PlanGathering {
   #needs(today: Day): Map<string, { low: Day | null; middle: Day; high: Day | null }> {
     const end = addDays(today, MOST_MONTHS * 31)
     return new Map(
-      this.#house.supplying.all().categories.flatMap(({ categoryId, need, perYear }) => {
+      this.#house.supplying.needs().flatMap(({ categoryId, need, perYear }) => {
         if (need?.middle === null || need?.middle === undefined || need.middle > end) return []
         // A use or two a year is no need.
-        if ((perYear ?? 0) < LEAST_A_YEAR) return []
+        if (perYear < LEAST_A_YEAR) return []
         return [[categoryId, { low: need.low, middle: need.middle, high: need.high }] as const]
       }),
     )
@@ -179,6 +185,25 @@ export class PlanGathering {
 }
 
 const LEAST_A_YEAR = 12
+/** More than these no plan can look at in its time; a drawer holds a tenth of them. */
+const MOST_THINGS = 300
+
+/** What is planned of very many: what lies in the drawer, is worked on or was spoken of, then what is worth most. */
+function mostWorth(things: readonly PlanThing[], today: Day): readonly PlanThing[] {
+  if (things.length <= MOST_THINGS) return things
+  const usualMoney = median(things.flatMap(({ moneyLeft }) => moneyLeft ?? []))
+  const rank = (thing: PlanThing): number =>
+    (thing.inDrawer || thing.projectIds.length > 0 || thing.said !== null ? 1000 : 0) +
+    (thing.lastGood !== null && thing.lastGood < today ? -500 : 0) +
+    worthOf({ ...thing, usualMoney, inProject: thing.projectIds.length > 0 }, today)
+  const ranks = new Map(things.map((thing) => [thing.itemId, rank(thing)]))
+  const kept = new Set(
+    [...things]
+      .sort((a, b) => (ranks.get(b.itemId) ?? 0) - (ranks.get(a.itemId) ?? 0) || (a.itemId < b.itemId ? -1 : 1))
+      .slice(0, MOST_THINGS),
+  )
+  return things.filter((thing) => kept.has(thing))
+}
 
 /** Open, in use, and not too tall for the drawer. */
 export function canBePlanned(item: ItemFacts): boolean {

@@ -14,7 +14,12 @@ const props = defineProps<{
   items: ReadonlyMap<string, ListedItem>
   apart: ReadonlyMap<string, string>
   dropped: ReadonlyMap<string, readonly string[] | null>
-  notPlanned: { readonly unopened: number; readonly setAside: number; readonly tooTall: number }
+  notPlanned: {
+    readonly others: number
+    readonly unopened: number
+    readonly setAside: number
+    readonly tooTall: number
+  }
   /** The last day of the plan. */
   end: Day
   today: Day
@@ -38,8 +43,9 @@ const rows = computed(() =>
 )
 const shown = computed(() => (all.value ? rows.value : rows.value.slice(0, FIRST)))
 const others = computed(() => {
-  const { unopened, setAside, tooTall } = props.notPlanned
+  const { others, unopened, setAside, tooTall } = props.notPlanned
   return [
+    ...(others > 0 ? [`${others} that are worth less than these`] : []),
     ...(unopened > 0 ? [`${unopened} unopened`] : []),
     ...(setAside > 0 ? [`${setAside} set aside`] : []),
     ...(tooTall > 0 ? [`${tooTall} too tall for the drawer`] : []),

@@ -113,7 +113,7 @@ const isInForce = computed(() => plan.value?.kept === true && !answer.value?.inF
     title="The plan"
     question="What goes into the drawer when, so that it adds up?"
     :primary="
-      plan && nothing === null && !isInForce
+      plan && plan.lines.length > 0 && nothing === null && !isInForce
         ? { words: answer?.inForce ? 'Adopt the fresh one' : 'Adopt it', act: () => void adoptIt(), busy: adopting }
         : { words: 'Lay the drawer from it', act: () => void router.push('/drawer/laying') }
     "

@@ -15,6 +15,7 @@ const props = defineProps<{
 const months = computed(() => props.span.months.length)
 const range = computed(() => {
   const { needSoonest: low, needLatest: high } = props.kind ?? {}
+  if (high && high <= props.today) return 'now'
   if (!low) return `about ${shortDay(props.place.day, props.today)}`
   return high
     ? `${shortDay(low as Day, props.today)} to ${shortDay(high as Day, props.today)}`

@@ -41,6 +41,11 @@ function shownOf(
   return { setup, made, ...found, lines, outcome: outcomeOf(made, setup, lines) }
 }
 
+/** Lets the page draw what it has. */
+function breath(): Promise<void> {
+  return new Promise((resolve) => setTimeout(resolve))
+}
+
 /** The plan of the page: made from what the collection says, drafted at once, laid in the worker, and every what-if after it. */
 export function usePlan() {
   const { answer, failed } = usePlanRead()
@@ -56,6 +61,8 @@ export function usePlan() {
     answer.value && plan.value ? leftOutOf(answer.value.basis, plan.value.made, plan.value.schedule) : [],
   )
   let begun = false
+  /** Only the last that was asked for is shown. */
+  let round = 0
   /** What the plan on the page was made from: an answer that says the same changes nothing. */
   let from = ''
 
@@ -82,11 +89,16 @@ export function usePlan() {
   async function lay(there: PlanAnswer, seconds: number): Promise<void> {
     worker.cancel()
     const now = { ...setup.value }
+    // The page draws between the sums: none of them holds it up for long.
+    const mine = (round += 1)
     const made = problemOf(there.basis, now)
+    await breath()
+    const draft = seconds === SOON ? draftPlan(made.problem) : null
+    await breath()
+    if (mine !== round) return
     const inForce = there.inForce && scheduleFrom(made, there.inForce)
     // What was laid before stays in sight while it is thought over for longer.
-    if (seconds === SOON)
-      plan.value = shownOf(made, now, { schedule: draftPlan(made.problem), parts: null, kept: false })
+    if (draft !== null) plan.value = shownOf(made, now, { schedule: draft, parts: null, kept: false })
     dropped.value = new Map()
     trouble.value = null
     if (made.problem.items.length === 0) return

@@ -9,7 +9,7 @@ export interface Valued {
 /** A month of a slot is worth holding back for others: so much of a middling value. Tuned on seeded instances (`npm run bench`). */
 const SLOT_PRICES = [0, 0.04]
 /** Orders tried one after the other by the climb; a hundred cost about as much as one solving begins with. */
-const CLIMB_TRIES = 1500
+const CLIMB_TRIES = 6000
 
 /**
  * The instant draft: things are put in one after the other where each gains most, in three orders (worth of a use, date, value),
@@ -164,35 +164,64 @@ class Room {
     const reached = impossible[n] === false && already >= (target[n] ?? 0)
     const { can, worth } = this.#byMonth(n)
     const lying = this.lies[n] ?? []
-    const may = lying.map((_, month) => this.#mayLie(n, month))
+    const lies = lying.includes(true)
     const before = this.#layIns(n, 0, -1)
     const monthPrice = item.slots * this.#way.slotPrice * this.#made.middling
-    const { weights } = problem
+    const { along, layIn } = problem.weights
+    const goal = impossible[n] === true || reached ? 0 : (1 - along) * item.value
+    const short = impossible[n] === true ? Infinity : (target[n] ?? 0) - already
     let best = 1e-9
     let run: readonly [number, number] | null = null
-    for (let from = 0; from < months; from += 1) {
+    // Runs grow from the end at which they are filled, so that each is the one before and a month more.
+    const step = this.#way.late ? -1 : 1
+    for (let anchor = 0; anchor < months; anchor += 1) {
+      const begin = this.#way.late ? months - 1 - anchor : anchor
       let newMonths = 0
-      for (let to = from; to < months && may[to] === true; to += 1) {
-        if (lying[to] !== true) newMonths += 1
-        let left = wanted
-        let gain = -newMonths * monthPrice
-        for (let step = 0; step < months && left > 0; step += 1) {
-          const month = this.#way.late ? months - 1 - step : step
-          if ((month < from || month > to) && lying[month] !== true) continue
-          const taken = Math.min(left, can[month] ?? 0)
-          left -= taken
-          gain += taken * (worth[month] ?? 0)
+      let added = 0
+      let earned = 0
+      for (let end = begin; end >= 0 && end < months && this.#mayLie(n, end); end += step) {
+        const [from, to] = step > 0 ? [begin, end] : [end, begin]
+        if (lying[end] !== true) newMonths += 1
+        if (lies) [added, earned] = this.#filled(lying, can, worth, wanted, from, to)
+        else {
+          const taken = Math.min(wanted - added, can[end] ?? 0)
+          added += taken
+          earned += taken * (worth[end] ?? 0)
         }
-        const met = impossible[n] === false && already + wanted - left >= (target[n] ?? 0)
+        const met = added >= short
         if (whole && !met) continue
-        if (met && !reached) gain += (1 - weights.along) * item.value
-        gain -= weights.layIn * (this.#layIns(n, from, to) - before)
+        const layIns = lies ? this.#layIns(n, from, to) - before : item.inDrawer && from === 0 ? 0 : 1
+        const gain = earned + (met ? goal : 0) - newMonths * monthPrice - layIn * layIns
         if (gain <= best) continue
         best = gain + 1e-9
         run = [from, to]
+        // What meets its goal gains nothing by lying there for longer.
+        if (whole) break
       }
     }
     if (run !== null) this.#put(n, run[0], run[1], wanted)
+  }
+
+  /** Uses, and what they are worth, of a thing that lies there in other months as well. */
+  #filled(
+    lying: readonly boolean[],
+    can: readonly number[],
+    worth: readonly number[],
+    wanted: number,
+    from: number,
+    to: number,
+  ): [number, number] {
+    const months = lying.length
+    let left = wanted
+    let earned = 0
+    for (let step = 0; step < months && left > 0; step += 1) {
+      const month = this.#way.late ? months - 1 - step : step
+      if ((month < from || month > to) && lying[month] !== true) continue
+      const taken = Math.min(left, can[month] ?? 0)
+      left -= taken
+      earned += taken * (worth[month] ?? 0)
+    }
+    return [wanted - left, earned]
   }
 
   /** What each month could still give a thing, and what a use of it is worth there in the middle. */
