@@ -78,6 +78,18 @@ const atTheTill = async (page: Page): Promise<void> => {
     .first()
     .waitFor()
 }
+/** The plan, once it is laid. */
+const laid = async (page: Page): Promise<void> => {
+  await page.getByText('a better one is being looked for').waitFor({ state: 'hidden', timeout: 30_000 })
+}
+/** All that is asked of it, answered. */
+const whatIf = async (page: Page): Promise<void> => {
+  await laid(page)
+  const strip = page.getByRole('region', { name: 'What if' })
+  await strip.getByText('Being laid …').first().waitFor({ state: 'hidden', timeout: 30_000 })
+  await strip.locator('[aria-busy=true]').first().waitFor({ state: 'hidden', timeout: 30_000 })
+  await strip.evaluate((element) => element.scrollIntoView({ block: 'end' }))
+}
 const tick = async (page: Page): Promise<void> => {
   for (const name of ['Ember', 'Rust Bloom', 'Alibi', 'Sloe'])
     await page
@@ -96,17 +108,17 @@ const PICTURES: readonly Picture[] = [
   { name: 'today', path: '/', before: tick },
   { name: 'today-night', path: '/', theme: 'night' },
   { name: 'today-phone', path: '/', size: PHONE },
-  { name: 'drawer', path: '/drawer' },
   { name: 'collection', path: '/collection' },
   { name: 'item', path: '/items/Lamplight' },
   { name: 'item-phone', path: '/items/Rust Bloom', size: PHONE },
   { name: 'check-in-weigh', path: '/check-in', before: weigh },
   { name: 'check-in-pan', path: '/check-in', before: photograph },
   { name: 'projects', path: '/projects' },
+  { name: 'plan', path: '/plan', before: laid },
+  { name: 'plan-what-if', path: '/plan', before: whatIf },
   { name: 'shelf-life', path: '/shelf-life' },
   { name: 'supply', path: '/supply' },
   { name: 'look-back', path: '/look-back' },
-  { name: 'decide', path: '/decide' },
   { name: 'doubts', path: '/decide', before: doubts },
   { name: 'compare', path: '/decide/compare', before: compare },
   { name: 'till-phone', path: '/buying/till', size: PHONE, before: atTheTill },

@@ -141,8 +141,10 @@ li {
 .name {
   font-weight: 650;
   text-align: left;
-  min-height: 24px;
+  min-height: 44px;
+  min-width: 44px;
   display: block;
+  margin-bottom: -10px;
 }
 
 .name:hover {

@@ -131,7 +131,7 @@ function open(): void {
       <ItemGauge :item="item" size="small" :rail="false" />
       <span class="words">
         <strong>{{ shortName(item) }}</strong>
-        <small>{{ apart ? `${apart} · ${rate}` : rate }}</small>
+        <small>{{ apart ? `${rate} · ${apart}` : rate }}</small>
       </span>
       <svg v-if="moved" class="pin" viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiPin" /></svg>
     </span>

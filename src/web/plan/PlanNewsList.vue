@@ -6,7 +6,7 @@ import type { ListedItem } from '#contract/item'
 import type { PlanInForce } from '#contract/planning'
 import { callIt } from '#web/ui/words/item-words'
 import { shortDay } from '#web/ui/words/when-words'
-import { newsWords } from './plan-words'
+import { newsWords, rangeOf } from './plan-words'
 
 /** How the plan in force does, and what happened otherwise. */
 const props = defineProps<{
@@ -26,6 +26,10 @@ const sentences = computed(() =>
   }),
 )
 const shown = computed(() => (all.value ? sentences.value : sentences.value.slice(0, FIRST)))
+const adopted = computed(() => {
+  const { of, low, high } = props.inForce.done
+  return of === 0 ? '' : `Adopted with ${rangeOf(low, high)} of ${of} at the goal.`
+})
 const state = computed(() => {
   if (props.kept) return 'What is below is that plan, from today on: no other is worth much more.'
   return props.inForce.askFresh
@@ -37,7 +41,7 @@ const state = computed(() => {
 <template>
   <section class="news" aria-label="The plan in force">
     <p>
-      <strong>In force since {{ shortDay(inForce.adoptedOn, today) }}.</strong> {{ state }}
+      <strong>In force since {{ shortDay(inForce.adoptedOn, today) }}.</strong> {{ adopted }} {{ state }}
     </p>
     <ul v-if="sentences.length > 0">
       <li v-for="words in shown" :key="words">{{ words }}</li>
