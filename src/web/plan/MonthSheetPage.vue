@@ -65,7 +65,7 @@ function print(): void {
     title="The month on a sheet"
     question="What is within reach this month, and how often?"
     :primary="zones.length > 0 ? { words: 'Print it', act: print } : null"
-    :acts="[{ words: 'Lay the drawer from it', to: '/drawer/laying' }]"
+    :acts="zones.length > 0 ? [{ words: 'Lay the drawer from it', to: '/drawer/laying' }] : []"
   />
   <PlaceWays label="Rooms of Projects" :ways="PROJECT_WAYS" />
   <template v-if="answer && today">

@@ -6,7 +6,7 @@ import type { ListedItem } from '#contract/item'
 import type { PlanInForce } from '#contract/planning'
 import { callIt } from '#web/ui/words/item-words'
 import { shortDay } from '#web/ui/words/when-words'
-import { newsWords, rangeOf } from './plan-words'
+import { newsWords, rangeOf, stopped } from './plan-words'
 
 /** How the plan in force does, and what happened otherwise. */
 const props = defineProps<{
@@ -31,6 +31,8 @@ const adopted = computed(() => {
   return of === 0 ? '' : `Adopted with ${rangeOf(low, high)} of ${of} at the goal.`
 })
 const state = computed(() => {
+  const last = props.inForce.weeks.at(-1)?.to
+  if (last !== undefined && last < props.today) return 'Its months are over. Below is a fresh one, from today on.'
   if (props.kept) return 'What is below is that plan, from today on: no other is worth much more.'
   return props.inForce.askFresh
     ? 'Below is a fresh one, from today on. It changes nothing until you adopt it.'
@@ -41,7 +43,7 @@ const state = computed(() => {
 <template>
   <section class="news" aria-label="The plan in force">
     <p>
-      <strong>In force since {{ shortDay(inForce.adoptedOn, today) }}.</strong> {{ adopted }} {{ state }}
+      <strong>{{ stopped(`In force since ${shortDay(inForce.adoptedOn, today)}`) }}</strong> {{ adopted }} {{ state }}
     </p>
     <ul v-if="sentences.length > 0">
       <li v-for="words in shown" :key="words">{{ words }}</li>

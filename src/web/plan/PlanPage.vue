@@ -115,7 +115,9 @@ const isInForce = computed(() => plan.value?.kept === true && !answer.value?.inF
     :primary="
       plan && plan.lines.length > 0 && nothing === null && !isInForce
         ? { words: answer?.inForce ? 'Adopt the fresh one' : 'Adopt it', act: () => void adoptIt(), busy: adopting }
-        : { words: 'Lay the drawer from it', act: () => void router.push('/drawer/laying') }
+        : answer?.inForce
+          ? { words: 'Lay the drawer from it', act: () => void router.push('/drawer/laying') }
+          : null
     "
     :acts="[
       { words: 'How it is laid', act: () => (dialog = 'setup') },
@@ -304,7 +306,8 @@ const isInForce = computed(() => plan.value?.kept === true && !answer.value?.inF
 }
 
 .otherwise {
-  margin: 0 0 4px;
+  display: inline-block;
+  margin: 0 18px 4px 0;
 }
 
 .plan {

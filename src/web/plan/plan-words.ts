@@ -70,11 +70,13 @@ export function leftOutWords(
     case 'she said no':
       return ['You said not now.', '']
     case 'past its date':
-      return ['Past its date', `since ${shortDay(reason.day, today)}.`]
+      return ['Past its date', stopped(`since ${shortDay(reason.day, today)}`)]
     case 'out of season':
       return [
         'Out of season:',
-        `${listed(reason.seasons)}${reason.back === null ? '' : `, back from ${shortDay(reason.back, today)}`}.`,
+        stopped(
+          `${listed(reason.seasons)}${reason.back === null ? '' : `, back from ${shortDay(reason.back, today)}`}`,
+        ),
       ]
     case 'no slot':
       return [
@@ -92,7 +94,7 @@ export function leftOutWords(
           : `there are ${counted(reason.possible, 'wear day')} until ${until}`
       // What is good for longer than the plan needs only its share by then.
       const why = within || reason.until === null ? '' : `, to be on track for ${shortDay(reason.until, today)}`
-      return ['Cannot be done by its date:', `${usesWords(reason.need)}${why}, but ${there}.`]
+      return ['Cannot be done by its date:', stopped(`${usesWords(reason.need)}${why}, but ${there}`)]
     }
     case 'crowded out':
       if (drops === undefined) return ['Crowded out', 'by others that are worth more.']
@@ -127,7 +129,9 @@ export function newsWords(news: PlanNews, name: string, today: Day): string {
     case 'gone':
       return `${name} went on ${shortDay(news.on, today)}: its place is free.`
     case 'behind':
-      return `${name} was worn ${timesWords(news.worn)} of ${news.planned} planned by now.`
+      return news.worn === 0
+        ? `${name} was not worn yet; ${news.planned} uses were planned by now.`
+        : `${name} was worn ${timesWords(news.worn)} of ${news.planned} planned by now.`
     case 'not in the drawer':
       return `${name} should be in the drawer this month and is not.`
     case 'still in the drawer':
@@ -148,16 +152,18 @@ export function lineWords(line: PlanLine, span: PlanSpan, today: Day): string[] 
   const { low, high } = line.likely
   const reached =
     low === null
-      ? `It is not likely to be done by ${shortDay(line.until !== null && line.until < end ? line.until : end, today)}.`
+      ? stopped(
+          `It is not likely to be done by ${shortDay(line.until !== null && line.until < end ? line.until : end, today)}`,
+        )
       : high === null
         ? `If you keep to it, done from ${shortDay(low, today)}, or not within the plan.`
         : low === high
-          ? `If you keep to it, done on ${shortDay(low, today)}.`
+          ? stopped(`If you keep to it, done on ${shortDay(low, today)}`)
           : `If you keep to it, done between ${shortDay(low, today)} and ${shortDay(high, today)}, 8 times in 10.`
   return [
     capital(`${planned}${enough}.`),
     reached,
-    ...(line.until === null ? [] : [`Its last day that counts is ${shortDay(line.until, today)}.`]),
+    ...(line.until === null ? [] : [stopped(`Its last day that counts is ${shortDay(line.until, today)}`)]),
   ]
 }
 
@@ -171,6 +177,11 @@ export function spoilWords({ spoilLow, spoilHigh, spoilMoney, spoilUnpriced }: P
 
 export function moneyShort(minor: number, currency: string): string {
   return moneyWords(Math.round(minor / 100) * 100, currency).replace(/[.,]00(?=\D*$)/, '')
+}
+
+/** With its full stop, where it does not end with one: some locales write days with it. */
+export function stopped(text: string): string {
+  return text.endsWith('.') ? text : `${text}.`
 }
 
 /** "A, B and C". */

@@ -98,7 +98,8 @@ export function newsOf(plan: AdoptedPlan, facts: readonly LineFacts[], today: Da
     }
     if (known.ended !== null)
       return known.ended.day < plan.adoptedOn ? [] : [{ code: 'gone', itemId, on: known.ended.day }]
-    if (done !== null) return []
+    // Once its months are over nothing is late any more.
+    if (done !== null || (plan.weeks.at(-1)?.to ?? today) < today) return []
     const planned = plannedUntil(plan, line.uses, yesterday)
     const worn = known.days.filter((day) => day <= yesterday).length
     if (planned - worn > Math.max(BEHIND_USES, planned * BEHIND_SHARE))
