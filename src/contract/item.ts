@@ -160,7 +160,7 @@ export const GoalView = z.object({
   met: z.boolean(),
   /** Share done, 0..1, for the rail; null where nothing measures it. */
   done: z.number().nullable(),
-  /** Where it should be today, as a share of the rail; null without a date. */
+  /** Where it should be today, as a share of the rail: by its date, without one by the plan in force; null where neither has it. */
   notch: z.number().nullable(),
   /** The day whose reading a goal by eye is reckoned from; `late` = it is the first one after it rolled in. */
   baseline: z.object({ day: DayText, late: z.boolean() }).nullable(),

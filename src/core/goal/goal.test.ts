@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { addDays, type Day } from '../calendar/day.js'
 import type { PlannedWeek } from '../calendar/planned-week.js'
-import { paceOf, sharePaceOf, type PaceFacts } from './pace.js'
+import { paceOf, planPaceOf, sharePaceOf, type PaceFacts } from './pace.js'
 import { progressOf, type GoalFacts } from './progress.js'
 
 const EVERY_DAY: PlannedWeek = [1, 1, 1, 1, 1, 1, 1]
@@ -127,5 +127,17 @@ describe('pace', () => {
     expect(sharePaceOf({ ...share, ended: true, done: 0.4 }).standing).toBe('ended')
     expect(paceOf({ ...FACTS, ended: true, today: at(40) })).toMatchObject({ standing: 'ended', rescue: null })
     expect(paceOf({ ...FACTS, ended: true, uses: 20 }).standing).toBe('met')
+  })
+  test('without a date a plan tells where it should be: what was done then, and its share of what was left', () => {
+    const facts = { doneThen: 0.5, done: 0.6, target: 20, planned: 4, needed: 10 }
+    // Half was done; 4 of 10 uses planned since are two fifths of the other half: .7, 14 of 20 uses, 2 more than the 12.
+    const behind = planPaceOf(facts)
+    expect(behind).toMatchObject({ standing: 'behind' })
+    expect(behind.notch).toBeCloseTo(0.7, 12)
+    expect(behind.difference).toBeCloseTo(-2, 12)
+    expect(planPaceOf({ ...facts, done: 0.68 }).standing).toBe('on pace')
+    expect(planPaceOf({ ...facts, target: null, done: 0.8 }).standing).toBe('ahead')
+    expect(planPaceOf({ ...facts, planned: 40 }).notch).toBe(1)
+    expect(planPaceOf({ ...facts, done: null })).toEqual({ standing: 'no date', notch: null, difference: null })
   })
 })

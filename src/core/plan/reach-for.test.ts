@@ -165,3 +165,9 @@ test('whatever lies in the drawer: in the order of a face, two a step at most, e
     { seed: 5, numRuns: 200 },
   )
 })
+
+test('what the plan has this week and was not had yet; nothing once it was', () => {
+  const planned = (worn: number) => reach([item('a', { planned: { planned: 3, worn } })])
+  expect(planned(1)).toMatchObject([{ itemId: 'a', reason: { code: 'planned', planned: 3, worn: 1 } }])
+  expect(planned(3)).toEqual([])
+})
