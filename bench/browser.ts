@@ -209,14 +209,14 @@ export async function browsePlan(url: string): Promise<PlanPageFigures> {
   const browser = await chromium.launch(config.use?.launchOptions)
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(`${url}/projects`)
-  await page.getByRole('link', { name: 'The plan' }).waitFor()
+  await page.getByRole('link', { name: 'The plan', exact: true }).waitFor()
   await page.waitForLoadState('networkidle')
   await page.evaluate(`(() => {
     window.tasks = []
     new PerformanceObserver((list) => window.tasks.push(...list.getEntries().map((each) => each.duration))).observe({ type: 'longtask' })
   })()`)
   const start = performance.now()
-  await page.getByRole('link', { name: 'The plan' }).click()
+  await page.getByRole('link', { name: 'The plan', exact: true }).click()
   await page.locator('.bar').first().waitFor()
   const planDraftedMs = round(performance.now() - start)
   await page.getByText('a better one is being looked for').waitFor({ state: 'hidden', timeout: 30_000 })

@@ -192,6 +192,7 @@ describe('a plan in force', () => {
       { code: 'finished early', itemId: done, planned: addDays(TODAY, 27) },
     ])
     expect(inForce?.askFresh).toBe(true)
+    expect((await house.get('/projects')).body.plan).toEqual({ otherwise: 2, askFresh: true })
   })
 
   test('stands behind what to reach for, the notch of a goal without a date, and what could roll in', async () => {

@@ -181,6 +181,8 @@ export const ProjectsAnswer = z.object({
   projects: z.array(ProjectView),
   closed: z.array(ProjectView),
   shortList: z.array(ShortListed),
+  /** The plan in force: how many things went otherwise than planned, and whether it asks to be laid anew. */
+  plan: z.object({ otherwise: z.int(), askFresh: z.boolean() }).nullable(),
   week: z.array(z.number()),
   /** Over how many weeks the week was learned; 0 = it is the one she planned. */
   weekLearnedFrom: z.int(),

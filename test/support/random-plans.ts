@@ -64,7 +64,13 @@ export const PLANS: Readonly<Record<string, Act>> = {
     return o.house.post('/plan', { id: o.id(), replaces: inForce(o), ...weekPlan(items, () => o.id()) })
   },
   'drop the plan': (o) => o.house.post(`/plan/${inForce(o) ?? 'none'}/end`, {}),
-  'as planned': (o) => o.house.post(`/laying/${openLaying(o)}/as-planned`, {}),
+  // Nothing to choose from without a laying and a plan: what is missing is begun.
+  'as planned': async (o) => {
+    if (openLaying(o) === 'none') await o.house.post('/laying', { id: o.id(), season: 'winter' })
+    if (inForce(o) === null)
+      await o.house.post('/plan', { id: o.id(), replaces: null, ...weekPlan([o.item()], () => o.id()) })
+    return o.house.post(`/laying/${openLaying(o)}/as-planned`, {})
+  },
 }
 
 function inForce(o: RandomOwner): string | null {

@@ -45,6 +45,14 @@ export class Planning {
     return { ...this.#gathering.all(), inForce: this.#standing() }
   }
 
+  /** In short: how many things went otherwise than planned. */
+  brief(): { readonly otherwise: number; readonly askFresh: boolean } | null {
+    const standing = this.#standing()
+    if (standing === null) return null
+    const otherwise = standing.news.filter(({ code }) => code !== 'finished').length
+    return { otherwise, askFresh: standing.askFresh }
+  }
+
   forget(touched: readonly TouchedRow[]): void {
     if (touched.some(({ tbl }) => tbl === 'plan' || tbl === 'plan_line')) this.#kept = undefined
   }

@@ -27,6 +27,7 @@ export class ProjectViews {
       shortList: this.#shortList(today),
       week: [...week],
       weekLearnedFrom: weeks,
+      plan: this.#house.planning.brief(),
     }
   }
 

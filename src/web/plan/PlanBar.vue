@@ -118,6 +118,7 @@ function open(): void {
     :class="{ unmet: !laid.line.met, dragged: dragged !== null && dragged.by !== 0 }"
     :style="{ left, width }"
     :aria-label="told"
+    :title="apart ? `${callIt(item)}, ${apart}` : callIt(item)"
     :tabindex="tabindex ?? 0"
     :data-item="item.id"
     @pointerdown="down"

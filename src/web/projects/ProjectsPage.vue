@@ -9,7 +9,7 @@ import { useItemActs } from '#web/ui/acts/item-acts'
 import ItemPicker from '#web/ui/ItemPicker.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
 import PlaceWays from '#web/ui/PlaceWays.vue'
-import { PROJECT_WAYS } from '#web/ui/words/project-words'
+import { planWords, PROJECT_WAYS } from '#web/ui/words/project-words'
 import ClosedProject from './ClosedProject.vue'
 import EmptyProjects from './EmptyProjects.vue'
 import LaterList from './LaterList.vue'
@@ -56,6 +56,10 @@ function search(): void {
   />
   <PlaceWays label="Rooms of Projects" :ways="PROJECT_WAYS" />
   <template v-if="answer">
+    <p v-if="answer.plan?.askFresh" class="plan-news">
+      {{ planWords(answer.plan.otherwise) }}
+      <RouterLink to="/plan">Look at the plan</RouterLink>
+    </p>
     <EmptyProjects v-if="answer.projects.length === 0" @start="editing = 'new'" />
     <ProjectSection
       v-for="project in answer.projects"
@@ -104,3 +108,11 @@ function search(): void {
     />
   </template>
 </template>
+
+<style scoped>
+.plan-news {
+  border-left: 5px solid var(--primary);
+  padding: 4px 14px;
+  max-width: 92ch;
+}
+</style>

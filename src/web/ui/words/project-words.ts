@@ -12,6 +12,12 @@ export const PROJECT_WAYS = [
   { to: '/plan/month', words: 'The month on a sheet' },
 ] as const
 
+/** Of the plan in force, when it asks to be laid anew. */
+export function planWords(otherwise: number): string {
+  if (otherwise === 0) return 'The months of the plan in force are over.'
+  return `${counted(otherwise, 'thing')} went otherwise than the plan in force has it: a fresh one is laid when you look.`
+}
+
 export const SHAPE_NAMES: Readonly<Record<ProjectShape, string>> = {
   rolling: 'Rolling',
   season: 'A season',
