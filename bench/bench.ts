@@ -32,7 +32,9 @@ const LIMITS = {
   doubtsAfterTallyP95Ms: 60,
   compareAfterTallyP95Ms: 60,
   buyingAfterTallyP95Ms: 60,
-  gatherMs: 60,
+  // Everything that is open, with its forecast, once for a page that then works by itself.
+  gatherMs: 100,
+  planReadP95Ms: 120,
   largeDraftMs: 200,
   planDraftedMs: 1000,
   planLongestTaskMs: 200,
@@ -157,7 +159,8 @@ function overLimits(): string[] {
   const check = (name: string, value: number, limit: number): void => {
     if (value > limit) found.push(`over its limit: ${name} ${value} (at most ${limit})`)
   }
-  for (const [name, figure] of Object.entries(reads)) check(`${name} p95 ms`, figure.p95, LIMITS.readP95Ms)
+  for (const [name, figure] of Object.entries(reads))
+    check(`${name} p95 ms`, figure.p95, name === 'plan' ? LIMITS.planReadP95Ms : LIMITS.readP95Ms)
   check('tally p95 ms', tally.p95, LIMITS.tallyP95Ms)
   check('check-in step p95 ms', checkInStep.p95, LIMITS.checkInStepP95Ms)
   for (const [name, value] of Object.entries({ ...forecasts, ...decisions, ...draft }))
