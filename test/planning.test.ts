@@ -123,7 +123,7 @@ describe('a plan in force', () => {
     expect((await house.get('/items/' + id)).body.item).toEqual(before.body.item)
     const { inForce } = await plan()
     expect(inForce).toMatchObject({ id: 'one', adoptedOn: TODAY, askFresh: false, news: [] })
-    expect(inForce?.lines).toMatchObject([{ itemId: id, worn: 0, thisWeek: { planned: 2, worn: 0 } }])
+    expect(inForce?.lines).toMatchObject([{ itemId: id, worn: 0 }])
     // Laid beside a plan that is no longer the one in force.
     expect(code(await adopt([id]))).toBe('plan-changed')
     expect((await adopt([id], { id: 'two', replaces: 'one' })).status).toBe(200)
@@ -188,7 +188,7 @@ describe('a plan in force', () => {
     })
     const { inForce } = await plan()
     expect(inForce?.news).toMatchObject([
-      { code: 'gone', itemId: gone },
+      { code: 'gone', itemId: gone, mark: expect.stringMatching(/^[^⟦]+$/) },
       { code: 'finished early', itemId: done, planned: addDays(TODAY, 27) },
     ])
     expect(inForce?.askFresh).toBe(true)
@@ -202,7 +202,12 @@ describe('a plan in force', () => {
     await rollIn(id, addDays(TODAY, -3))
     expect((await house.get('/items/' + id)).body.item.goal).toMatchObject({ notch: null, standing: 'no date' })
     const week = { from: addDays(TODAY, -1), to: addDays(TODAY, 5), month: 0 }
-    const lines = weekPlan([id, other], () => house.id()).lines.map((line) => ({ ...line, uses: [7], needed: 10 }))
+    const lines = weekPlan([id, other], () => house.id()).lines.map((line) => ({
+      ...line,
+      uses: [7],
+      needed: 10,
+      toward: 'goal',
+    }))
     await adopt([], { weeks: [week], lines })
     // One of its seven days is over: a use of ten was planned by then.
     expect((await house.get('/items/' + id)).body.item.goal).toMatchObject({

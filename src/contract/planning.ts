@@ -109,10 +109,9 @@ export interface PlanInForce extends AdoptedPlan {
     readonly high: string | null
     /** Uses since it was adopted. */
     readonly worn: number
-    /** Uses of the week that runs, planned and worn. */
-    readonly thisWeek: { readonly planned: number; readonly worn: number } | null
   })[]
-  readonly news: readonly PlanNews[]
+  /** With its name: what has ended is in no list of the page. */
+  readonly news: readonly (PlanNews & { readonly mark: string })[]
   /** Something happened that a fresh plan would take up. */
   readonly askFresh: boolean
 }

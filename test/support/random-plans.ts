@@ -1,4 +1,5 @@
 import { addDays } from '#core/calendar/day'
+import { USUAL_SETUP } from '#core/plan/laid/basis'
 import type { RandomOwner } from './random-owner'
 import { TODAY, type Answer } from './test-house'
 
@@ -8,18 +9,7 @@ type Act = (owner: RandomOwner) => Promise<Answer> | Answer
 export function weekPlan(itemIds: readonly string[], id: (n: number) => string) {
   const week = { from: TODAY, to: addDays(TODAY, 6), month: 0 }
   return {
-    setup: {
-      months: 1,
-      careful: false,
-      focus: false,
-      projectId: null,
-      wearDays: 0,
-      without: [],
-      noBuyingUntil: null,
-      panInstead: false,
-      extraSlot: null,
-      deadline: null,
-    },
+    setup: { ...USUAL_SETUP, months: 1 },
     months: [TODAY.slice(0, 7)],
     weeks: [week],
     done: { of: 1, low: 0, high: 1 },

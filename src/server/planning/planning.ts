@@ -86,7 +86,7 @@ export class Planning {
     return { lies, whole: plan.setup.projectId === null }
   }
 
-  /** What the plan brings in this month or the next, with the month: what could roll in. */
+  /** What the plan lays in, in this month or the next, with the month: what could roll in. What lies there already does not come. */
   comingIn(day: Day): ReadonlyMap<string, PlanMonth> {
     const plan = this.#inForce()
     const week = plan && weekOf(plan, day)
@@ -94,9 +94,9 @@ export class Planning {
     if (!plan || month === null) return new Map()
     return new Map(
       plan.lines.flatMap(({ itemId, lies }) => {
-        const first = lies.findIndex((each, at) => each && at >= month)
-        const name = plan.months[first]
-        return first >= 0 && first <= month + 1 && name !== undefined ? [[itemId, name] as const] : []
+        const at = [month, month + 1].find((each) => lies[each] === true && (each === 0 || lies[each - 1] !== true))
+        const name = at === undefined ? undefined : plan.months[at]
+        return name === undefined ? [] : [[itemId, name] as const]
       }),
     )
   }
@@ -268,15 +268,11 @@ export class Planning {
       }
     })
     const news = newsOf(plan, facts, today)
-    const aims = this.weekAims(addDays(today, 1))
+    const marks = new Map(items.map((item) => [item.id, itemMark(item)]))
     return {
       ...plan,
-      lines: plan.lines.map((line) => ({
-        ...line,
-        worn: (worn.get(line.itemId) ?? []).length,
-        thisWeek: aims.get(line.itemId) ?? null,
-      })),
-      news,
+      lines: plan.lines.map((line) => ({ ...line, worn: (worn.get(line.itemId) ?? []).length })),
+      news: news.map((each) => ({ ...each, mark: marks.get(each.itemId) ?? '' })),
       askFresh: asksForFresh(news) || (plan.weeks.at(-1)?.to ?? today) < today,
     }
   }

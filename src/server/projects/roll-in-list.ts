@@ -1,4 +1,4 @@
-import { rollInShortList, type RollInCandidate } from '#core/plan/roll-in'
+import { rollInShortList, SHORT_LIST, type RollInCandidate } from '#core/plan/roll-in'
 import { isSpoiled } from '#core/shelf-life/last-good-day'
 import type { RollInReasonView, ShortListAnswer } from '#contract/projects'
 import type { House } from '../house.js'
@@ -42,7 +42,11 @@ export class RollInList {
     if (project.shape === 'sweep') return shown(this.#nextInSweep(stays, candidates))
     const out = replacing === null ? null : this.#house.stock.one(replacing, today)
     const kept = this.#keptForLater(candidates)
-    kept.push(...this.#planned(candidates).filter(({ item }) => !kept.some((each) => each.item.id === item.id)))
+    kept.push(
+      ...this.#planned(candidates, out?.categoryId ?? null).filter(
+        ({ item }) => !kept.some((each) => each.item.id === item.id),
+      ),
+    )
     const chosen = rollInShortList(
       this.#facts(all, candidates),
       out === null ? null : { categoryId: out.categoryId },
@@ -75,13 +79,15 @@ export class RollInList {
     })
   }
 
-  /** What the plan in force lays in this month or the next. */
-  #planned(candidates: readonly ItemFacts[]): Listed[] {
+  /** What the plan in force lays in this month or the next, like for like first. */
+  #planned(candidates: readonly ItemFacts[], categoryId: string | null): Listed[] {
     const coming = this.#house.planning.comingIn(this.#house.today())
-    return candidates.flatMap((item): Listed[] => {
+    const found = candidates.flatMap((item): Listed[] => {
       const month = coming.get(item.id)
-      return month === undefined ? [] : [{ item, sameCategory: false, reason: { code: 'planned', month } }]
+      if (month === undefined || item.placement !== null) return []
+      return [{ item, sameCategory: item.categoryId === categoryId, reason: { code: 'planned', month } }]
     })
+    return found.sort((a, b) => Number(b.sameCategory) - Number(a.sameCategory)).slice(0, SHORT_LIST)
   }
 
   #facts(all: readonly ItemFacts[], candidates: readonly ItemFacts[]) {

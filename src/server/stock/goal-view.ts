@@ -105,6 +105,8 @@ export function goalViewOf(stay: StayRow, context: GoalContext): GoalView {
   const planned =
     by !== null ||
     plan === null ||
+    // What began since then the plan does not know.
+    stay.rolled_in > plan.since ||
     ended ||
     progress.met ||
     stay.rolled_out !== null ||
@@ -139,8 +141,7 @@ export function goalViewOf(stay: StayRow, context: GoalContext): GoalView {
 
   /** Where the plan would have it by now, from where it stood when the plan was adopted. */
   function againstPlan({ since, planned, needed }: NonNullable<GoalContext['plan']>): ReturnType<typeof planPaceOf> {
-    const eve = addDays(since < stay.rolled_in ? stay.rolled_in : since, -1)
-    const wears = wearsDuring(days, { from: stay.rolled_in, to: eve })
+    const wears = wearsDuring(days, { from: stay.rolled_in, to: addDays(since, -1) })
     const done = stay.goal_kind === 'keep using' ? null : progress.done
     return planPaceOf({
       doneThen: progressOn(since, wears, contentOn(readings, partIds, since), false).done,

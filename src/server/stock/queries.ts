@@ -81,10 +81,10 @@ export function stockQueries(db: Db) {
         JOIN stay s ON s.item_id = j.value
         JOIN project pr ON pr.id = s.project_id
        ORDER BY s.rolled_in, s.rowid`),
-    /** Of the plan in force, the lines of these things. */
+    /** Of the plan in force, the lines of these things that go towards a goal. */
     planLines: sql<[string], PlanLineOfRow>(`
       SELECT l.item_id, l.uses, l.needed, p.adopted_on, p.weeks
-        FROM json_each(?) j JOIN plan_line l ON l.item_id = j.value JOIN plan p ON p.id = l.plan_id WHERE p.ended_on IS NULL`),
+        FROM json_each(?) j JOIN plan_line l ON l.item_id = j.value JOIN plan p ON p.id = l.plan_id WHERE p.ended_on IS NULL AND l.toward = 'goal'`),
     wearDays: sql<[string], DayOfItemRow>(`
       SELECT w.item_id, w.day FROM json_each(?) j JOIN wear w ON w.item_id = j.value ORDER BY w.item_id, w.day`),
     partDays: sql<[string], DayOfPartRow>(`

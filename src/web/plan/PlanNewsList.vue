@@ -2,29 +2,20 @@
 import { computed, ref } from 'vue'
 import type { Day } from '#core/calendar/day'
 import { counted } from '#core/words/counted'
-import type { ListedItem } from '#contract/item'
 import type { PlanInForce } from '#contract/planning'
-import { callIt } from '#web/ui/words/item-words'
 import { shortDay } from '#web/ui/words/when-words'
 import { newsWords, rangeOf, stopped } from './plan-words'
 
 /** How the plan in force does, and what happened otherwise. */
 const props = defineProps<{
   inForce: PlanInForce
-  names: ReadonlyMap<string, string>
-  items: ReadonlyMap<string, ListedItem>
   today: Day
   /** The plan on the page is the one in force. */
   kept: boolean
 }>()
 const FIRST = 3
 const all = ref(false)
-const sentences = computed(() =>
-  props.inForce.news.map((each) => {
-    const item = props.items.get(each.itemId)
-    return newsWords(each, item ? callIt(item) : (props.names.get(each.itemId) ?? 'Something'), props.today)
-  }),
-)
+const sentences = computed(() => props.inForce.news.map((each) => newsWords(each, each.mark, props.today)))
 const shown = computed(() => (all.value ? sentences.value : sentences.value.slice(0, FIRST)))
 const adopted = computed(() => {
   const { of, low, high } = props.inForce.done

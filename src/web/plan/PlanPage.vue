@@ -46,7 +46,6 @@ const today = computed<Day | null>(() => parseDay(answer.value?.today ?? ''))
 const apart = computed(() => apartWords([...items.value.values()], units.value))
 /** Where the maker and the kind stand beside the name. */
 const twins = computed(() => twinWords([...items.value.values()], units.value))
-const names = computed(() => new Map<string, string>())
 const kinds = computed(() => new Map(answer.value?.kinds.map((kind) => [kind.id, kind])))
 const zoneName = (id: string): string => answer.value?.zones.find((zone) => zone.id === id)?.name ?? ''
 const moves = computed(() => {
@@ -145,14 +144,7 @@ const isInForce = computed(() => plan.value?.kept === true && !answer.value?.inF
       weekdays are wear days, or look at the stretches away.
     </EmptyPlace>
     <template v-else>
-      <PlanNewsList
-        v-if="answer.inForce"
-        :in-force="answer.inForce"
-        :names="names"
-        :items="items"
-        :today="today"
-        :kept="plan.kept"
-      />
+      <PlanNewsList v-if="answer.inForce" :in-force="answer.inForce" :today="today" :kept="plan.kept" />
       <div class="outcome" role="status">
         <p class="figures">
           <strong>{{ outcomeWords(plan.outcome, plan.made.span, today) }}</strong>

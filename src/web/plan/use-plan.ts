@@ -87,7 +87,7 @@ export function usePlan() {
   }
 
   async function lay(there: PlanAnswer, seconds: number): Promise<void> {
-    worker.cancel()
+    cancel()
     const now = { ...setup.value }
     // The page draws between the sums: none of them holds it up for long.
     const mine = (round += 1)
