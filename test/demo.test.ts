@@ -117,19 +117,8 @@ describe('the scenario', () => {
   })
 })
 
-/** Over a year, every weekday, ends of months, New Year, May and the walking weeks; and a leap day. */
-const DAYS = [
-  '2026-11-24',
-  '2026-12-31',
-  '2027-01-01',
-  '2027-01-23',
-  '2027-02-28',
-  '2027-03-31',
-  '2027-05-31',
-  '2027-06-15',
-  '2027-10-31',
-  '2028-02-29',
-] as const
+/** Over a year and more: ends of months, New Year, May and the walking weeks; and a leap day. */
+const DAYS = ['2026-11-24', '2027-01-01', '2027-02-28', '2027-05-31', '2027-06-15', '2028-02-29'] as const
 
 test.each(DAYS)('on %s the cast plays its parts', (text) => {
   const today = text as Day

@@ -132,7 +132,8 @@ function open(): void {
       <ItemGauge :item="item" size="small" :rail="false" />
       <span class="words">
         <strong>{{ shortName(item) }}</strong>
-        <small>{{ apart ? `${rate} · ${apart}` : rate }}</small>
+        <small>{{ rate }}</small>
+        <small v-if="apart">{{ apart }}</small>
       </span>
       <svg v-if="moved" class="pin" viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiPin" /></svg>
     </span>
@@ -197,7 +198,7 @@ function open(): void {
 
 .words {
   min-width: 0;
-  line-height: 1.15;
+  line-height: 1.1;
 }
 
 .words strong,

@@ -70,43 +70,44 @@ export function layPlan(problem: PlanProblem, ask: LayingAsk): LaidPlan {
   // Time that easy parts did not take goes to the others, the one with most to gain first.
   for (const own of [...laid].sort((a, b) => b.gap() - a.gap())) if (!own.done && left() > LEAST_AGAIN) own.goOn(left())
   ask.progress?.(1)
-  const lies: boolean[][] = problem.items.map(() => [])
-  const uses: number[][] = problem.items.map(() => [])
-  let kept = laid.length > 0
-  const found = laid.map((own): PartQuality => {
-    const result = own.result()
-    kept &&= result.kept
-    own.part.items.forEach(({ id }, n) => {
-      const to = index.get(id) ?? 0
-      lies[to] = [...(result.schedule.lies[n] ?? [])]
-      uses[to] = [...(result.schedule.uses[n] ?? [])]
-    })
-    return {
-      itemIds: own.part.items.map(({ id }) => id),
-      zoneIds: own.part.zones.map(({ id }) => id),
-      objective: result.objective,
-      bound: Math.max(result.objective, own.bound),
+  const results = laid.map((own) => ({ own, part: own.part, ...own.result() }))
+  const schedule = together(problem, results)
+  return {
+    schedule,
+    objective: evaluateSchedule(problem, schedule).objective,
+    parts: results.map(({ own, part, objective }) => ({
+      itemIds: part.items.map(({ id }) => id),
+      zoneIds: part.zones.map(({ id }) => id),
+      objective,
+      bound: Math.max(objective, own.bound),
       done: own.done,
-    }
-  })
-  const schedule = { lies, uses }
-  return { schedule, objective: evaluateSchedule(problem, schedule).objective, parts: found, kept }
+    })),
+    kept: results.length > 0 && results.every(({ kept }) => kept),
+  }
 }
 
 /** The draft of every part, at once. */
 export function draftPlan(problem: PlanProblem): Schedule {
-  const index = new Map(problem.items.map(({ id }, n) => [id, n]))
-  const lies: boolean[][] = problem.items.map(() => [])
-  const uses: number[][] = problem.items.map(() => [])
-  for (const part of partsOf(problem)) {
-    const { schedule } = draftOf(part)
-    part.items.forEach(({ id }, n) => {
-      const to = index.get(id) ?? 0
-      lies[to] = [...(schedule.lies[n] ?? [])]
-      uses[to] = [...(schedule.uses[n] ?? [])]
-    })
+  return together(
+    problem,
+    partsOf(problem).map((part) => ({ part, schedule: draftOf(part).schedule })),
+  )
+}
+
+/** The schedules of parts as one of the whole, in the order of its things. */
+function together(
+  problem: PlanProblem,
+  parts: readonly { readonly part: PlanProblem; readonly schedule: Schedule }[],
+): Schedule {
+  const found = new Map(
+    parts.flatMap(({ part, schedule }) =>
+      part.items.map(({ id }, n) => [id, { lies: schedule.lies[n] ?? [], uses: schedule.uses[n] ?? [] }] as const),
+    ),
+  )
+  return {
+    lies: problem.items.map(({ id }) => found.get(id)?.lies ?? []),
+    uses: problem.items.map(({ id }) => found.get(id)?.uses ?? []),
   }
-  return { lies, uses }
 }
 
 /** One part on its way: what is the best so far, and what bounds it. */
