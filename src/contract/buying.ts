@@ -13,7 +13,7 @@ export const BuyingQuery = z.object({
   finish: z.enum(FINISHES).optional(),
   price: z.coerce.number().int().min(0).max(1_000_000).optional(),
 })
-const LessonShown = z.object({
+export const LessonShown = z.object({
   rule: z.enum(LESSON_RULES),
   about: z.string(),
   /** What it is about, in words: the category's name, the maker, the source. */
@@ -29,6 +29,8 @@ const LessonView = z.object({
   promptedBy: z.enum(LESSON_PROMPTS),
   keptOn: DayText,
   struckOn: DayText.nullable(),
+  /** The span whose sheet made her think of it. */
+  span: z.object({ from: DayText, to: DayText }).nullable(),
   item: z.object({ itemId: Id, mark: z.string() }).nullable(),
   categoryId: Id.nullable(),
   /** What her numbers show of it now; null where it came from her, or they no longer show it. */
@@ -135,7 +137,7 @@ export const AddRule = z
   })
   .refine((rule) => rule.from <= rule.to, { path: ['to'], message: 'The last day must not be before the first.' })
 export const DropRule = z.strictObject({ changeId: ChangeId })
-const RuleView = z.object({
+export const RuleView = z.object({
   id: Id,
   from: DayText,
   to: DayText,
@@ -195,6 +197,8 @@ export const KeepLesson = z
     categoryId: Id.nullable(),
     /** Offered by her numbers and turned down: kept only so that it is not offered again. */
     struck: z.boolean().default(false),
+    /** The span whose sheet made her think of it. */
+    span: z.strictObject({ from: DayText, to: DayText }).nullable().default(null),
   })
   .refine((lesson) => (lesson.rule === null) === (lesson.about === null), {
     path: ['about'],

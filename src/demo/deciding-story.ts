@@ -226,7 +226,7 @@ function dropLastWish(demo: DemoHouse): void {
 }
 
 function learn(demo: DemoHouse, words: string): void {
-  const none = { rule: null, about: null, itemId: null, categoryId: null, struck: false }
+  const none = { rule: null, about: null, itemId: null, categoryId: null, span: null, struck: false }
   demo.act('keep-lesson', (changeId) =>
     demo.house.lessons.keep({ changeId, id: demo.house.newId(), words, promptedBy: 'herself', ...none }),
   )
@@ -250,6 +250,7 @@ function weighLessons(demo: DemoHouse): void {
           about: shown.about,
           itemId: null,
           categoryId: demo.of(shown.about).length > 0 ? shown.about : null,
+          span: null,
           struck: shown === struck,
         }),
       )

@@ -17,6 +17,7 @@ import { findingRoutes } from './finding/routes.js'
 import { frontRoutes } from './fronts/routes.js'
 import { nextRollOver, type House } from './house.js'
 import { layingRoutes } from './laying/routes.js'
+import { lookBackRoutes } from './look-back/routes.js'
 import { ownPagesOnly } from './http/guard.js'
 import { problemOf, sendProblem } from './http/problem.js'
 import { importingRoutes } from './importing/routes.js'
@@ -44,6 +45,7 @@ const PLACES = [
   decideRoutes,
   buyingRoutes,
   emptiesRoutes,
+  lookBackRoutes,
   settingsRoutes,
   changeRoutes,
   exportRoutes,
@@ -63,6 +65,8 @@ const OF_EVERYTHING = [
   '/api/buying/check',
   '/api/letting-go',
   '/api/plan',
+  '/api/look-back/sheet',
+  '/api/look-back/asks',
 ]
 const OF_A_FEW = ['/api/items/:id', '/api/projects', '/api/look-back', '/api/set-up', '/api/check-ins/:id']
 

@@ -42,6 +42,9 @@ import { FrontFigures } from './fronts/figures.js'
 import type { CommandRoute } from './http/routes.js'
 import { Importing } from './importing/importing.js'
 import { Laying } from './laying/laying.js'
+import { Asking } from './look-back/asking.js'
+import { KeptSpans } from './look-back/keeping.js'
+import { SpanSheets } from './look-back/sheets.js'
 import { Measuring } from './measuring/measuring.js'
 import { Packages } from './measuring/packages.js'
 import { Planning } from './planning/planning.js'
@@ -113,6 +116,9 @@ export class House {
   readonly buyingRules: BuyingRules
   readonly lessons: Lessons
   readonly planning: Planning
+  readonly spanSheets: SpanSheets
+  readonly keptSpans: KeptSpans
+  readonly asking: Asking
 
   constructor(db: Db, now: () => Date, newId: () => string = randomUUID) {
     this.db = db
@@ -173,6 +179,9 @@ export class House {
     this.buyingRules = new BuyingRules(this)
     this.lessons = new Lessons(this)
     this.planning = new Planning(this)
+    this.spanSheets = new SpanSheets(this)
+    this.keptSpans = new KeptSpans(this)
+    this.asking = new Asking(this)
   }
 
   settings(): Settings {

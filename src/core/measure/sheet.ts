@@ -62,6 +62,22 @@ export function compared(facts: ComparedFacts): Compared {
   }
 }
 
+/** How a thing was found last by the end of a day; null where it never was. Doubtful readings count nowhere. */
+export function lookBy(readings: readonly SheetReading[], day: Day): Look | null {
+  return lookOf(
+    readings.filter((reading) => !reading.doubtful),
+    (of) => of.findLast((reading) => reading.day <= day),
+  )
+}
+
+/** How it was found first from a day on. */
+export function lookFrom(readings: readonly SheetReading[], day: Day): Look | null {
+  return lookOf(
+    readings.filter((reading) => !reading.doubtful),
+    (of) => of.find((reading) => reading.day >= day),
+  )
+}
+
 function goneOf(
   before: SheetReading | null,
   after: SheetReading | null,

@@ -7,13 +7,8 @@ import type { KeepLesson, LessonShown, LessonsAnswer, LessonView } from '#contra
 import type { Done } from '../db/journal.js'
 import { fail, ok, type Outcome } from '../failing.js'
 import type { House } from '../house.js'
-import type { ItemFacts } from '../stock/item-facts.js'
+import { knownUses } from '../stock/known-uses.js'
 import { buyingQueries, type LessonRow } from './queries.js'
-
-/** Its uses in all; null where it was open before the log and nobody said how often it was used. */
-function knownUses(item: ItemFacts): number | null {
-  return item.usesBefore === null && item.opening.kind !== 'unopened' && item.opening.by !== 'tick' ? null : item.uses
-}
 
 /** What she learned, and what her numbers show. */
 export class Lessons {
@@ -51,7 +46,8 @@ export class Lessons {
   }
 
   keep(body: z.output<typeof KeepLesson>): Outcome<Done<{ id: string }>> {
-    const { id, words, promptedBy, rule, about, itemId, categoryId, struck } = body
+    const { id, words, promptedBy, rule, about, itemId, categoryId, struck, span } = body
+    const spanned = { spanFrom: span?.from ?? null, spanTo: span?.to ?? null }
     const today = this.#house.today()
     const struckOn = struck ? today : null
     if (itemId !== null && !this.#house.stock.one(itemId, today)) return fail('unknown-item', { value: itemId })
@@ -78,12 +74,23 @@ export class Lessons {
         categoryId,
         keptOn: today,
         struckOn,
+        ...spanned,
       })
       return ok({ words: said, answer: { id } })
     }
     if (this.#queries.lesson.get(id)) return fail('id-taken', { value: id })
     const none = { rule: null, about: null, count: null }
-    this.#queries.addLesson.run({ id, words, promptedBy, ...none, itemId, categoryId, keptOn: today, struckOn })
+    this.#queries.addLesson.run({
+      id,
+      words,
+      promptedBy,
+      ...none,
+      itemId,
+      categoryId,
+      keptOn: today,
+      struckOn,
+      ...spanned,
+    })
     return ok({ words: said, answer: { id } })
   }
 
@@ -94,7 +101,7 @@ export class Lessons {
     about: { readonly itemId: string; readonly categoryId: string } | null,
   ): Outcome<unknown> {
     if (this.#queries.lesson.get(learned.id)) return fail('id-taken', { value: learned.id })
-    const none = { rule: null, about: null, count: null, struckOn: null }
+    const none = { rule: null, about: null, count: null, struckOn: null, spanFrom: null, spanTo: null }
     const on = { itemId: about?.itemId ?? null, categoryId: about?.categoryId ?? null }
     this.#queries.addLesson.run({ ...learned, promptedBy, ...none, ...on, keptOn: this.#house.today() })
     return ok(null)
@@ -124,6 +131,7 @@ export class Lessons {
       promptedBy: row.prompted_by,
       keptOn: row.kept_on,
       struckOn: row.struck_on,
+      span: row.span_from && row.span_to ? { from: row.span_from, to: row.span_to } : null,
       item: item ? { itemId: item.id, mark: itemMark(item) } : null,
       categoryId: row.category_id,
       shown: now ? this.#told(now) : null,

@@ -56,6 +56,8 @@ export interface LessonRow {
   category_id: string | null
   kept_on: Day
   struck_on: Day | null
+  span_from: Day | null
+  span_to: Day | null
 }
 
 export function buyingQueries(db: Db) {
@@ -128,17 +130,17 @@ export function buyingQueries(db: Db) {
     categoryNames: sql<[], { id: string; name: string }>('SELECT id, name FROM category'),
     loggedSince: sql<[], { day: Day | null }>('SELECT min(day) AS day FROM wear'),
     lessons: sql<[], LessonRow>(`
-      SELECT id, words, prompted_by, rule, about, count, item_id, category_id, kept_on, struck_on
+      SELECT id, words, prompted_by, rule, about, count, item_id, category_id, kept_on, struck_on, span_from, span_to
         FROM lesson ORDER BY kept_on DESC, rowid DESC`),
     lesson: sql<[string], LessonRow>(
-      'SELECT id, words, prompted_by, rule, about, count, item_id, category_id, kept_on, struck_on FROM lesson WHERE id = ?',
+      'SELECT id, words, prompted_by, rule, about, count, item_id, category_id, kept_on, struck_on, span_from, span_to FROM lesson WHERE id = ?',
     ),
     lessonAbout: sql<[{ rule: LessonRule; about: string }], LessonRow>(`
-      SELECT id, words, prompted_by, rule, about, count, item_id, category_id, kept_on, struck_on
+      SELECT id, words, prompted_by, rule, about, count, item_id, category_id, kept_on, struck_on, span_from, span_to
         FROM lesson WHERE rule = @rule AND about = @about`),
     addLesson: sql(`
-      INSERT INTO lesson (id, words, prompted_by, rule, about, count, item_id, category_id, kept_on, struck_on)
-      VALUES (@id, @words, @promptedBy, @rule, @about, @count, @itemId, @categoryId, @keptOn, @struckOn)`),
+      INSERT INTO lesson (id, words, prompted_by, rule, about, count, item_id, category_id, kept_on, struck_on, span_from, span_to)
+      VALUES (@id, @words, @promptedBy, @rule, @about, @count, @itemId, @categoryId, @keptOn, @struckOn, @spanFrom, @spanTo)`),
     keepAgain: sql<[{ id: string; words: string; count: number; keptOn: Day; struckOn: Day | null }]>(`
       UPDATE lesson SET words = @words, count = @count, kept_on = @keptOn, struck_on = @struckOn, version = version + 1
        WHERE id = @id`),

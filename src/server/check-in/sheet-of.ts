@@ -1,12 +1,12 @@
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import { aimOf } from '#core/goal/aim'
 import { callOf } from '#core/item/naming'
-import { compared, type Look, type SheetReading } from '#core/measure/sheet'
-import type { ClosedSheet, LookView, SheetItem } from '#contract/check-in'
+import { compared } from '#core/measure/sheet'
+import type { ClosedSheet, SheetItem } from '#contract/check-in'
 import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
-import { costingEvent, timedReading } from '../stock/measured.js'
-import type { MeasurementRow } from '../stock/measured-queries.js'
+import { lookView, sheetReading } from '../stock/looks.js'
+import { costingEvent } from '../stock/measured.js'
 import type { CheckInQueries, CheckInRow, StepRow } from './queries.js'
 
 /** How far back a first check-in looks, where nothing else says. Assumption. */
@@ -111,28 +111,4 @@ function lineOf(
             wearDaysNext: stretch.wearDaysNext,
           }),
   }
-}
-
-function sheetReading(row: MeasurementRow): SheetReading {
-  return { ...timedReading(row), id: row.id, checkInId: row.check_in_id }
-}
-
-function lookView(look: Look | null): LookView | null {
-  if (look === null) return null
-  return {
-    day: look.day,
-    gross: look.gross && {
-      id: look.gross.id,
-      grams: look.gross.value ?? 0,
-      resolution: look.gross.resolution ?? 0.1,
-      day: look.gross.day,
-    },
-    reading: look.eye && { ...shown(look.eye), id: look.eye.id },
-    parts: look.parts.map((part) => ({ partId: part.partId ?? '', id: part.id, reading: shown(part) })),
-  }
-}
-
-type Shown = NonNullable<LookView['reading']>
-function shown({ kind, value, stage, word, day }: SheetReading): Omit<Shown, 'id'> {
-  return { kind: kind === 'gross' ? 'level' : kind, value, stage, word, day }
 }

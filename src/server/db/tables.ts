@@ -158,6 +158,10 @@ export const TABLES: Readonly<Record<string, TableEntry>> = {
   // Goals without a date take their notch from the plan in force.
   plan: recorded('everything', {}, { index: 'plan_once_in_force', terms: ['1'], where: 'r.ended_on IS NULL' }),
   plan_line: recorded(ofItem, { item_id: 'move' }, pairOf(AUTO('plan_line'), 'plan_id', 'item_id')),
+  look_span: recorded('nothing'),
+  span_words: recorded('nothing', {}, pairOf(AUTO('span_words'), 'from_day', 'to_day')),
+  ask: recorded('nothing', { chosen_item_id: 'move' }),
+  ask_item: recorded('nothing', { item_id: 'move' }, pairOf(AUTO('ask_item'), 'ask_id', 'item_id')),
   review: recorded('nothing', { item_id: 'by hand', replaced_by_item_id: 'move' }),
   guess: recorded('nothing', { item_id: 'move' }, pairOf(AUTO('guess'), 'item_id', 'made_on')),
   forecast: { class: 'kept as shown', stale: 'nothing' },

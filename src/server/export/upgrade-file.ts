@@ -13,6 +13,7 @@ const STEPS: Readonly<Record<number, (tables: Tables) => Tables>> = {
   5: fromFifth,
   6: fromSixth,
   7: fromSeventh,
+  8: fromEighth,
 }
 
 /**
@@ -162,4 +163,14 @@ function isRow(value: unknown): value is Row {
 function fromSeventh(tables: Tables): Tables {
   const none = ['plan_word', 'plan_move', 'plan_pace', 'plan_break', 'plan', 'plan_line']
   return { ...tables, ...Object.fromEntries(none.map((name) => [name, []])) }
+}
+
+/** The eighth version knew no spans, no words on them, nothing asked of friends, and no span of a lesson. */
+function fromEighth(tables: Tables): Tables {
+  const none = ['look_span', 'span_words', 'ask', 'ask_item']
+  return {
+    ...tables,
+    ...Object.fromEntries(none.map((name) => [name, []])),
+    lesson: rowsOf(tables, 'lesson').map((row) => ({ ...row, span_from: null, span_to: null })),
+  }
 }

@@ -77,6 +77,20 @@ const WORDS = {
   'target-in-past': () => refused('That day has been. Choose one that comes.', 'by'),
   'wish-ended': () => refused('That wish has ended before; load the page again.'),
   'rule-reversed': () => refused('The last day must not be before the first.', 'to'),
+  'span-reversed': ({ value, day }) =>
+    refused(`The last day, ${dayMark(value)}, is before the first, ${dayMark(day)}. Swap the two.`, 'to'),
+  'span-ahead': ({ value }) =>
+    refused(
+      `${dayMark(value)} has not come yet: there is nothing to look back on. Choose an earlier first day.`,
+      'from',
+    ),
+  'span-too-long': () => refused('That is more than thirty years. Choose a shorter span.', 'from'),
+  'no-such-day': ({ value }) =>
+    refused(`"${String(value)}" is not a day; give it as year, month and day, like 2026-11-24.`, 'from'),
+  'unknown-span': () => missing('span'),
+  'unknown-ask': () => missing('question'),
+  'chosen-leaves': () =>
+    refused('The one that was chosen cannot be taken off the sheet. Take the answer back first.', 'itemIds'),
   'exception-twice': () => refused('A category can be excepted once; set its number instead.', 'exceptions'),
   'lesson-known': () => conflict('That lesson is kept already.', 'It stands among your lessons; load the page again.'),
   'not-finished': ({ name }) => refused(`${name} is not finished; a review belongs to an empty.`),

@@ -97,6 +97,12 @@ export class Stock {
     return this.#goals(list, today, this.#queries.items.all(list), this.#parts(list), this.#readings(list))
   }
 
+  /** The same as they stood at the end of an earlier day: by the wears and readings up to it, and none of the plan. */
+  goalsOn(day: Day, ids: readonly string[], today: Day): Map<string, GoalOfStay[]> {
+    const list = JSON.stringify(ids)
+    return this.#goals(list, today, this.#queries.items.all(list), this.#parts(list), this.#readings(list), day)
+  }
+
   /** The items of these ids in the order of a face; ids that are not there are left out. */
   facts(ids: readonly string[], today: Day): ItemFacts[] {
     // Within a change rows are as they are only if it succeeds: nothing of that is kept.
@@ -182,8 +188,9 @@ export class Stock {
     rows: readonly ItemRow[],
     parts: ReadonlyMap<string, PartRow[]>,
     readings: ReadonlyMap<string, DatedReading[]>,
+    asOf: Day | null = null,
   ): Map<string, GoalOfStay[]> {
-    const stays = this.#queries.stays.all(list)
+    const stays = asOf === null ? this.#queries.stays.all(list) : staysOn(asOf, this.#queries.stays.all(list))
     if (stays.length === 0) return new Map()
     const days = new Map<string, Day[]>()
     const inStays = JSON.stringify([...new Set(stays.map((stay) => stay.item_id))])
@@ -194,27 +201,32 @@ export class Stock {
     const items = byKey(rows, (row) => row.id)
     const { week, calm } = this.#rhythmOn(today)
     const weighed = this.measured.weighed(inStays)
-    const plans = new Map(this.#queries.planLines.all(inStays).map((row) => [row.item_id, planned(row, today)]))
+    const plans = new Map(
+      asOf === null ? this.#queries.planLines.all(inStays).map((row) => [row.item_id, planned(row, today)]) : [],
+    )
+    const by = <T extends { readonly day: Day }>(all: readonly T[]): readonly T[] =>
+      asOf === null ? all : all.filter((each) => each.day <= asOf)
     const found = new Map<string, GoalOfStay[]>()
     for (const stay of stays) {
       const own = parts.get(stay.item_id) ?? []
       const part = own.find((each) => each.id === stay.part_id)
       const item = items.get(stay.item_id)
-      const all = readings.get(stay.item_id) ?? []
+      const all = by(readings.get(stay.item_id) ?? [])
+      const used = days.get(stay.part_id ?? stay.item_id) ?? []
       const finishedOn = item?.ended_as === 'finished' ? item.ended_on : null
       const goal = goalViewOf(stay, {
-        today,
+        today: asOf ?? today,
         week,
         away: calm,
-        days: days.get(stay.part_id ?? stay.item_id) ?? [],
+        days: asOf === null ? used : used.filter((day) => day <= asOf),
         readings: part ? all.filter((each) => each.partId === part.id) : all,
         partIds: part ? [part.id] : own.map((each) => each.id),
         weighed:
-          item && weighed.has(item.id) && all.length === 0 && !part
+          item && weighed.has(item.id) && all.length === 0 && !part && asOf === null
             ? this.measured.shareOn(measurableOf(item, days.get(item.id) ?? []))
             : null,
         finishedOn: part?.finished_on ?? finishedOn,
-        ended: (item?.ended_on ?? part?.finished_on ?? null) !== null,
+        ended: endedBy(asOf, item?.ended_on ?? part?.finished_on ?? null),
         partName: part?.name ?? null,
         plan: plans.get(stay.item_id) ?? null,
       })
@@ -310,4 +322,17 @@ function push<K, V>(map: Map<K, V[]>, key: K, value: V): void {
 function planned({ adopted_on: since, uses, needed, weeks }: PlanLineOfRow, today: Day): GoalContext['plan'] {
   const plan = { weeks: JSON.parse(weeks) as PlanWeek[] }
   return { since, planned: plannedUntil(plan, JSON.parse(uses) as number[], addDays(today, -1)), needed }
+}
+
+/** The stays there were on a day; one that ended later was going on. */
+function staysOn(day: Day, stays: readonly StayRow[]): StayRow[] {
+  return stays
+    .filter((stay) => stay.rolled_in <= day)
+    .map((stay) =>
+      stay.rolled_out !== null && stay.rolled_out > day ? { ...stay, rolled_out: null, out_reason: null } : stay,
+    )
+}
+
+function endedBy(asOf: Day | null, endedOn: Day | null): boolean {
+  return endedOn !== null && (asOf === null || endedOn <= asOf)
 }

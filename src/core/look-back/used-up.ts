@@ -1,0 +1,81 @@
+import { byTime, type DatedReading } from '../item/what-is-left.js'
+import { USUAL_STEP, type TimedReading } from '../measure/content-facts.js'
+import { seriesAt, type DatedEvent } from '../measure/package-events.js'
+import { gramsGone } from '../measure/weighing.js'
+import type { LookSpan } from './span.js'
+
+export interface WornThing {
+  /** Minor units; null where nobody said, or in another currency. */
+  readonly price: number | null
+  /** Uses within the span. */
+  readonly uses: number
+  /** All its uses; null where it was used before the log and nobody said how often. */
+  readonly allUses: number | null
+  /** Uses still left in the middle of what is likely; 0 of a finished one, null where nothing tells. */
+  readonly usesLeft: number | null
+  /** The share still left likely, 0..1; tells how many uses there were where nobody counted them. Null = not known. */
+  readonly shareLeft: number | null
+}
+
+/**
+ * How many uses a whole one gives: those it had and those it likely still has. Where its first uses were not counted, those left and
+ * the share left tell. Null where neither does.
+ */
+export function usesOfAWhole({ allUses, usesLeft, shareLeft, uses }: Omit<WornThing, 'price'>): number | null {
+  if (allUses !== null && usesLeft !== null) return Math.max(allUses + usesLeft, uses, 1)
+  if (usesLeft === null || shareLeft === null || shareLeft <= 0) return null
+  return Math.max(usesLeft / shareLeft, uses + usesLeft, 1)
+}
+
+/**
+ * Money used up within a span: the price by the share of all its uses that lie in the span. Spans that follow each other add up.
+ * Null where price or uses are not known.
+ *
+ * @example moneyUsed({ price: 1200, uses: 5, allUses: 20, usesLeft: 0, shareLeft: 0 }) === 300
+ */
+export function moneyUsed(thing: WornThing): number | null {
+  const whole = usesOfAWhole(thing)
+  return thing.price === null || whole === null ? null : (thing.price * thing.uses) / whole
+}
+
+/** The share that was never used, 0..1: of one that left or spoiled. Null where nothing tells. */
+export function shareUnused(thing: Omit<WornThing, 'price' | 'uses'>): number | null {
+  if (thing.allUses === 0) return 1
+  if (thing.shareLeft !== null) return thing.shareLeft
+  const whole = usesOfAWhole({ ...thing, uses: 0 })
+  return whole === null || thing.usesLeft === null ? null : Math.min(1, thing.usesLeft / whole)
+}
+
+/**
+ * Grams found gone within a span by weighings: in each series from the last weight before it, else the first within it, to the last
+ * within it. Spans that follow each other add up. Doubtful weights count nowhere; null where no two weights tell.
+ */
+export function gramsFound(
+  readings: readonly TimedReading[],
+  events: readonly DatedEvent[],
+  { from, to }: LookSpan,
+): { readonly grams: number; readonly giveOrTake: number } | null {
+  const bySeries = new Map<number, TimedReading[]>()
+  const weights = readings
+    .filter((reading) => reading.kind === 'gross' && !reading.doubtful && reading.day <= to)
+    .sort((a, b) => byTime(a as DatedReading, b as DatedReading))
+  for (const reading of weights) {
+    const series = seriesAt(events, reading)
+    bySeries.set(series, [...(bySeries.get(series) ?? []), reading])
+  }
+  const found = [...bySeries.values()].flatMap((own) => {
+    const inside = own.filter((reading) => reading.day >= from)
+    const base = own.findLast((reading) => reading.day < from) ?? inside[0]
+    const last = inside.at(-1)
+    return base === undefined || last === undefined || base === last ? [] : [gramsGone(weightOf(base), weightOf(last))]
+  })
+  if (found.length === 0) return null
+  return {
+    grams: found.reduce((sum, each) => sum + each.grams, 0),
+    giveOrTake: Math.hypot(...found.map((each) => each.giveOrTake)),
+  }
+}
+
+function weightOf(reading: TimedReading): { grams: number; resolution: number } {
+  return { grams: reading.value ?? 0, resolution: reading.resolution ?? USUAL_STEP }
+}

@@ -1,0 +1,121 @@
+import type { z } from 'zod'
+import { addDays, type Day } from '#core/calendar/day'
+import { itemMark } from '#core/words/told'
+import type { AnswerAsk, AsksAnswer, Candidate, PutAsk } from '#contract/look-back'
+import type { Done } from '../db/journal.js'
+import { fail, ok, type Outcome } from '../failing.js'
+import type { House } from '../house.js'
+import { listedOf, type ItemFacts } from '../stock/item-facts.js'
+import { MoneyOf } from './money-of.js'
+import { lookBackQueries } from './queries.js'
+
+type Answer = Outcome<Done<{ id: string }>>
+
+/** What she wore lately, as evidence: a season. */
+const LATELY_DAYS = 90
+
+/** Which next? Two to six candidates on a sheet for friends, and what they said. */
+export class Asking {
+  readonly #house: House
+  readonly #queries
+
+  constructor(house: House) {
+    this.#house = house
+    this.#queries = lookBackQueries(house.db)
+  }
+
+  all(): AsksAnswer {
+    const house = this.#house
+    const today = house.today()
+    const rows = this.#queries.askItems.all()
+    const ids = [...new Set(rows.map((row) => row.item_id))]
+    const items = new Map(house.stock.facts(ids, today).map((item) => [item.id, item]))
+    const rivals = new Map<string, number>()
+    const present = ids.length === 0 ? [] : house.stock.facts(house.stock.presentIds(), today)
+    for (const item of present)
+      if (item.lifecycle === 'open') rivals.set(item.wornAsId, (rivals.get(item.wornAsId) ?? 0) + 1)
+    const works = this.#queries.works.all(JSON.stringify(ids))
+    const others = new Map(
+      house.stock
+        .facts(
+          works.flatMap((row) => [row.item_id, row.other_item_id]),
+          today,
+        )
+        .map((item) => [item.id, item]),
+    )
+    const money = new MoneyOf(house)
+    return {
+      today,
+      currency: house.settings().currency,
+      asks: this.#queries.asks.all().map((row) => ({
+        id: row.id,
+        version: row.version,
+        question: row.question,
+        askedOn: row.asked_on,
+        answeredOn: row.answered_on,
+        answer: row.answer,
+        chosenItemId: row.chosen_item_id,
+        candidates: rows
+          .filter(({ ask_id: id }) => id === row.id)
+          .flatMap(({ item_id: id }): Candidate[] => {
+            const item = items.get(id)
+            if (!item) return []
+            const own = works.find((pair) => pair.item_id === id || pair.other_item_id === id)
+            const partner = own && others.get(own.item_id === id ? own.other_item_id : own.item_id)
+            return [this.#candidate(item, today, money, rivals.get(item.wornAsId) ?? 0, partner)]
+          }),
+      })),
+    }
+  }
+
+  #candidate(item: ItemFacts, today: Day, money: MoneyOf, open: number, partner: ItemFacts | undefined): Candidate {
+    const left = item.endedOn === null ? this.#house.forecasts.of(item).forecast.content.usesLeft : []
+    return {
+      item: listedOf(item),
+      usesNeeded: left[Math.floor(left.length / 2)] ?? null,
+      lastGood: item.shelfLife.actOn,
+      worn90: this.#queries.daysOf.get({ itemId: item.id, from: addDays(today, 1 - LATELY_DAYS), to: today })?.n ?? 0,
+      priceMinor: item.priceMinor,
+      usedMinor: money.used(item, item.uses),
+      rivals: Math.max(0, open - (item.lifecycle === 'open' ? 1 : 0)),
+      pair: partner ? itemMark(partner) : null,
+    }
+  }
+
+  put({ id, version, question, itemIds }: z.output<typeof PutAsk>): Answer {
+    const today = this.#house.today()
+    const known = new Set(this.#house.stock.facts(itemIds, today).map((item) => item.id))
+    const unknown = itemIds.find((each) => !known.has(each))
+    if (unknown !== undefined) return fail('unknown-item', { value: unknown })
+    const there = this.#queries.ask.get(id)
+    if (!there && version !== null) return fail('unknown-ask', { value: id })
+    if (there && there.version !== version) return fail('stale', { current: JSON.stringify(there) })
+    if (there?.chosen_item_id && !itemIds.includes(there.chosen_item_id)) return fail('chosen-leaves')
+    if (there) this.#queries.setAsk.run({ id, question })
+    else this.#queries.addAsk.run({ id, question, askedOn: today })
+    this.#queries.dropAskItems.run(id)
+    itemIds.forEach((itemId, position) =>
+      this.#queries.addAskItem.run({ id: this.#house.newId(), askId: id, itemId, position }),
+    )
+    return ok({ words: there ? 'Changed a question to friends' : `Asked: ${question}`, answer: { id } })
+  }
+
+  /** What friends said; said again, the later word holds. */
+  answer(id: string, { answer, chosenItemId }: z.output<typeof AnswerAsk>): Answer {
+    const there = this.#queries.ask.get(id)
+    if (!there) return fail('unknown-ask', { value: id })
+    const candidates = this.#queries.askItems.all().filter((row) => row.ask_id === id)
+    if (chosenItemId !== null && !candidates.some((row) => row.item_id === chosenItemId))
+      return fail('unknown-item', { value: chosenItemId })
+    this.#queries.answerAsk.run({ id, answer, chosenItemId, day: this.#house.today() })
+    return ok({ words: `Typed in what was said to: ${there.question}`, answer: { id } })
+  }
+
+  drop(id: string): Answer {
+    const there = this.#queries.ask.get(id)
+    if (!there) return fail('unknown-ask', { value: id })
+    this.#queries.dropAskItems.run(id)
+    this.#queries.dropAsk.run(id)
+    return ok({ words: `Dropped the question: ${there.question}`, answer: { id } })
+  }
+}

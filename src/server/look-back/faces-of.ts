@@ -1,0 +1,66 @@
+import { addDays, type Day } from '#core/calendar/day'
+import { wornTogether } from '#core/look-back/faces'
+import { itemMark } from '#core/words/told'
+import type { FacesAnswer, TogetherView } from '#contract/look-back'
+import type { House } from '../house.js'
+import { listedOf } from '../stock/item-facts.js'
+import { lookBackQueries } from './queries.js'
+import { wornSpan } from './worn-span.js'
+
+/** Faces are laid out over a season; what goes together is counted over a year. */
+const SHOWN_DAYS = 92
+const COUNTED_DAYS = 365
+const MOST_PAIRS = 8
+
+/** Faces of days, saved ones with when they were last worn whole, and what goes together and what never does. */
+export function facesOf(house: House, until: Day): FacesAnswer {
+  const queries = lookBackQueries(house.db)
+  const today = house.today()
+  const things = new Map(queries.things.all().map((row) => [row.id, row]))
+  const kinds = new Map(queries.kinds.all().map((row) => [row.id, row]))
+  const from = addDays(until, 1 - SHOWN_DAYS)
+  const worn = wornSpan(queries, { from: addDays(until, 1 - COUNTED_DAYS), to: until }, things, kinds)
+  const days = worn.faces.filter(({ day }) => day >= from).reverse()
+  const saved = queries.savedFaces
+    .all()
+    .map((row) => ({ ...row, itemIds: JSON.parse(row.items) as string[] }))
+    .map(({ id, name, occasion, itemIds }) => {
+      const there = itemIds.filter((each) => things.get(each)?.ended_on === null)
+      const whole = worn.faces.filter((face) => there.length > 0 && there.every((each) => face.itemIds.includes(each)))
+      return { id, name, occasion, itemIds, days: whole.length, last: (whole.at(-1)?.day ?? null) as Day | null }
+    })
+  // Of rivals of one kind, and of what has gone, nobody asks why they never met.
+  const { often, never } = wornTogether(
+    worn.faces,
+    (one, other) =>
+      things.get(one)?.worn_as !== things.get(other)?.worn_as &&
+      things.get(one)?.ended_on === null &&
+      things.get(other)?.ended_on === null,
+    MOST_PAIRS,
+  )
+  const named = (id: string): TogetherView['one'] => {
+    const thing = things.get(id)
+    return { itemId: id, mark: thing ? itemMark(thing) : '' }
+  }
+  const view = ({ itemIds: [one, other], days: n, each }: (typeof often)[number]): TogetherView => {
+    return { one: named(one), other: named(other), days: n, each: [...each] }
+  }
+  const ids = new Set([
+    ...days.flatMap((face) => face.itemIds),
+    ...saved.flatMap((face) => face.itemIds),
+    ...[...often, ...never].flatMap((pair) => pair.itemIds),
+  ])
+  const items = house.stock.facts([...ids], today)
+  const order = new Map(items.map((item, at) => [item.id, at]))
+  const inOrder = (own: readonly string[]): string[] =>
+    own.filter((id) => order.has(id)).sort((a, b) => (order.get(a) ?? 0) - (order.get(b) ?? 0))
+  return {
+    today,
+    from,
+    days: days.map(({ day, itemIds }) => ({ day: day as Day, itemIds: inOrder(itemIds) })),
+    saved: saved.map((face) => ({ ...face, itemIds: inOrder(face.itemIds) })),
+    often: often.map(view),
+    never: never.map(view),
+    items: items.map(listedOf),
+  }
+}

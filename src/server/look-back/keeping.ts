@@ -1,0 +1,67 @@
+import type { z } from 'zod'
+import type { PutSpan, PutSpanWords, SpansAnswer } from '#contract/look-back'
+import type { Done } from '../db/journal.js'
+import { fail, ok, type Outcome } from '../failing.js'
+import type { House } from '../house.js'
+import { lookBackQueries } from './queries.js'
+
+type Answer = Outcome<Done<{ id: string }>>
+
+/** Spans she named, and what she felt of one. */
+export class KeptSpans {
+  readonly #house: House
+  readonly #queries
+
+  constructor(house: House) {
+    this.#house = house
+    this.#queries = lookBackQueries(house.db)
+  }
+
+  all(): SpansAnswer {
+    return {
+      today: this.#house.today(),
+      logSince: this.#queries.logSince.get()?.day ?? null,
+      spans: this.#queries.spans
+        .all()
+        .map(({ id, version, name, from_day: from, to_day: to }) => ({ id, version, name, from, to })),
+      projects: this.#queries.projects
+        .all()
+        .map(({ id, name, started_on: from, closed_on: to }) => ({ id, name, from, to })),
+    }
+  }
+
+  put({ id, version, name, from, to }: z.output<typeof PutSpan>): Answer {
+    if (from > this.#house.today()) return fail('span-ahead', { value: from })
+    const there = this.#queries.span.get(id)
+    if (!there) {
+      if (version !== null) return fail('unknown-span', { value: id })
+      this.#queries.addSpan.run({ id, name, from, to })
+      return ok({ words: `Kept the span ${name}`, answer: { id } })
+    }
+    if (there.version !== version) return fail('stale', { current: JSON.stringify(there) })
+    this.#queries.setSpan.run({ id, name, from, to })
+    return ok({ words: `Changed the span ${name}`, answer: { id } })
+  }
+
+  drop(id: string): Answer {
+    const there = this.#queries.span.get(id)
+    if (!there) return fail('unknown-span', { value: id })
+    this.#queries.dropSpan.run(id)
+    return ok({ words: `Dropped the span ${there.name}`, answer: { id } })
+  }
+
+  /** No words take back what was said. */
+  putWords({ id, version, from, to, words }: z.output<typeof PutSpanWords>): Answer {
+    const there = this.#queries.words.get({ from, to })
+    if ((there?.version ?? null) !== version) return fail('stale', { current: JSON.stringify(there ?? null) })
+    if (there === undefined) {
+      if (words === '') return ok({ words: 'Said nothing of a span', answer: { id } })
+      if (this.#queries.wordsOf.get(id)) return fail('id-taken', { value: id })
+      this.#queries.addWords.run({ id, from, to, words })
+      return ok({ words: 'Said how a span felt', answer: { id } })
+    }
+    if (words === '') this.#queries.dropWords.run(there.id)
+    else this.#queries.setWords.run({ id: there.id, words })
+    return ok({ words: words === '' ? 'Took back how a span felt' : 'Said how a span felt', answer: { id: there.id } })
+  }
+}

@@ -1,0 +1,46 @@
+import { moneyUsed, shareUnused, usesOfAWhole } from '#core/look-back/used-up'
+import type { House } from '../house.js'
+import { knownUses } from '../stock/known-uses.js'
+import type { ItemFacts } from '../stock/item-facts.js'
+
+type Uses = Parameters<typeof usesOfAWhole>[0]
+
+/** Of things, how many uses each had and likely still has, and what that comes to in money. */
+export class MoneyOf {
+  readonly #house: House
+  readonly #known = new Map<string, Omit<Uses, 'uses'>>()
+
+  constructor(house: House) {
+    this.#house = house
+  }
+
+  /** Minor units used up by so many uses; null where its price or its uses are not known. */
+  used(item: ItemFacts, uses: number): number | null {
+    return item.priceMinor === null ? null : moneyUsed({ price: item.priceMinor, uses, ...this.#of(item) })
+  }
+
+  unused(item: ItemFacts): number | null {
+    return shareUnused(this.#of(item))
+  }
+
+  #of(item: ItemFacts): Omit<Uses, 'uses'> {
+    const known = this.#known.get(item.id)
+    if (known) return known
+    const found = this.#reckon(item)
+    this.#known.set(item.id, found)
+    return found
+  }
+
+  #reckon(item: ItemFacts): Omit<Uses, 'uses'> {
+    const allUses = knownUses(item)
+    if (item.lifecycle === 'finished') return { allUses, usesLeft: 0, shareLeft: 0 }
+    if (item.lifecycle === 'left' || item.lifecycle === 'blended') {
+      // What is gone is forecast no more: its last reading tells, or nothing does.
+      const left = item.contents.left
+      const usesLeft = left === null || allUses === null || left >= 1 ? null : (allUses * left) / (1 - left)
+      return { allUses, usesLeft, shareLeft: left }
+    }
+    const { usesLeft, share } = this.#house.forecasts.of(item).forecast.content
+    return { allUses, usesLeft: usesLeft[Math.floor(usesLeft.length / 2)] ?? null, shareLeft: share.middle }
+  }
+}

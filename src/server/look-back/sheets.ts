@@ -1,0 +1,445 @@
+import { addDays, daysBetween, earlier, later, type Day } from '#core/calendar/day'
+import { stockOn, type Span } from '#core/decide/target'
+import { evennessOf } from '#core/goal/evenness'
+import { differentFaces, mostWornFace, wornTogether } from '#core/look-back/faces'
+import { kindOf, monthsWithin, type LookSpan } from '#core/look-back/span'
+import { fewestForHalf, giniOf } from '#core/look-back/spread'
+import { gramsFound } from '#core/look-back/used-up'
+import type { TimedReading } from '#core/measure/content-facts'
+import type { DatedEvent } from '#core/measure/package-events'
+import { itemMark } from '#core/words/told'
+import type { KindView, MoneyView, SpanSheet, TogetherView } from '#contract/look-back'
+import { fail, ok, type Outcome } from '../failing.js'
+import type { House } from '../house.js'
+import { listedOf, type ItemFacts } from '../stock/item-facts.js'
+import { cameInOf, finishesOf, firstAndLast, letGoOf, spoiledOf } from './endings-of.js'
+import { MoneyOf } from './money-of.js'
+import { pushesOf } from './pushes-of.js'
+import { lookBackQueries, type KindRow, type ThingRow } from './queries.js'
+import { stayLines } from './stay-lines.js'
+import { wornSpan, type WornSpan } from './worn-span.js'
+
+const MOST_LISTED = 10
+const MOST_PAIRS = 6
+const MOST_NEGLECTED = 12
+const MOST_DRAWN_FINISHES = 36
+/** In reach on fewer wear days than these, a thing had no chance to be worn. Assumption. */
+const LEAST_CHANCES = 5
+/** A stock is drawn month by month, so many at most. */
+const MOST_STOCK_MONTHS = 132
+/** No sheet looks back further at once: nobody's log is longer. Assumption. */
+const MOST_DAYS = 366 * 30
+
+/** A month, a year or any span, laid out on one sheet. */
+export class SpanSheets {
+  readonly #house: House
+  readonly #queries
+
+  constructor(house: House) {
+    this.#house = house
+    this.#queries = lookBackQueries(house.db)
+  }
+
+  /** `projectId` null = of every project. A span that lies ahead or runs backwards is refused. */
+  of(asked: LookSpan, projectId: string | null): Outcome<SpanSheet> {
+    const today = this.#house.today()
+    if (asked.to < asked.from) return fail('span-reversed', { value: asked.to, day: asked.from })
+    if (asked.from > today) return fail('span-ahead', { value: asked.from })
+    if (daysBetween(asked.from, asked.to) > MOST_DAYS) return fail('span-too-long')
+    const project = projectId === null ? null : this.#queries.projects.all().find(({ id }) => id === projectId)
+    if (project === undefined) return fail('unknown-project', { value: projectId ?? '' })
+    const head = project && { id: project.id, name: project.name, from: project.started_on, to: project.closed_on }
+    return ok({ ...this.#sheet(asked, today, projectId), project: head })
+  }
+
+  #sheet(asked: LookSpan, today: Day, projectId: string | null): Omit<SpanSheet, 'project'> {
+    const house = this.#house
+    const span = { from: asked.from, to: earlier(asked.to, today) }
+    const things = new Map(this.#queries.things.all().map((row) => [row.id, row]))
+    const kinds = new Map(this.#queries.kinds.all().map((row) => [row.id, row]))
+    const worn = wornSpan(this.#queries, span, things, kinds)
+    const money = new MoneyOf(house)
+    const items = house.stock.facts(concerned(things, worn, span), today)
+    const byId = new Map(items.map((item) => [item.id, item]))
+    const drawn = new Set<string>()
+    const stays = stayLines(house, this.#queries, span, projectId, worn)
+    for (const line of stays.lines) drawn.add(line.itemId)
+    const finishes = finishesOf(house, this.#queries, span, items)
+    for (const { itemId } of finishes.slice(-MOST_DRAWN_FINISHES)) drawn.add(itemId)
+    const reach = this.#reach(span, worn, things, kinds)
+    const wornMost = mostWorn(worn, byId, kinds)
+    for (const { itemId } of wornMost) drawn.add(itemId)
+    const least = leastWorn(things, worn, kinds, span, byId)
+    for (const { itemId } of least.listed) drawn.add(itemId)
+    for (const { itemId } of reach.neglected) drawn.add(itemId)
+    const pushes = pushesOf(house, this.#queries, span, today, things)
+    for (const { itemId } of pushes) drawn.add(itemId)
+    const { often } = wornTogether(worn.faces, this.#couldMeet(things), MOST_PAIRS)
+    const face = mostWornFace(worn.faces)
+    for (const id of face?.itemIds ?? []) drawn.add(id)
+    const cameIn = cameInOf(span, things.values())
+    const logSince = this.#queries.logSince.get()?.day ?? null
+    const spent = this.#spent(worn, byId, money)
+    const mark = (id: string): { itemId: string; mark: string } => ({ itemId: id, mark: markOf(things.get(id)) })
+    const endings = stockSpans(things)
+    const kind = kindOf(asked)
+    return {
+      today,
+      ...asked,
+      kind,
+      running: asked.to >= today,
+      logSince,
+      currency: house.settings().currency,
+      words: this.#queries.words.get(asked) ?? null,
+      days: this.#days(span, worn, logSince, today),
+      totals: {
+        uses: sum(worn.uses.values()),
+        things: worn.uses.size,
+        here: least.here,
+        unworn: least.unworn,
+        grams: this.#grams(span),
+        ...spent,
+      },
+      months: worn.months.map(({ from, to, uses, wearDays }) => ({
+        from,
+        to,
+        uses: sum(uses.values()),
+        wearDays,
+        finished: finishes.filter(({ on }) => on >= from && on <= to).length,
+        spent: sum([...uses].map(([id, count]) => this.#usedBy(id, count, byId, money) ?? 0)),
+      })),
+      ...stays,
+      pushes,
+      most: wornMost,
+      least: least.listed,
+      neglected: reach.neglected,
+      evenness: reach.evenness,
+      ...firstAndLast(span, items),
+      finishes,
+      letGo: letGoOf(this.#queries, span, items, money),
+      cameIn,
+      bought: boughtOf(cameIn),
+      verdicts: this.#verdicts(span, things),
+      spoiled: spoiledOf(this.#queries, span, today, items, money),
+      kinds: this.#kinds(span, worn, kinds, endings, finishes),
+      stock: kind === 'month' ? { days: [], kinds: [] } : stockAlong(endings, logSince, span.to),
+      rules: house.buyingRules.all().filter((rule) => rule.from <= span.to && rule.to >= span.from),
+      pairs: often.map(({ itemIds: [one, other], days, each }): TogetherView => {
+        return { one: mark(one), other: mark(other), days, each: [...each] }
+      }),
+      face: face && { itemIds: inFaceOrder(face.itemIds, byId), days: face.days },
+      lessons: this.#lessons(span),
+      items: house.stock.facts([...drawn], today).map(listedOf),
+      photos: this.#photos(
+        [...stays.lines.map((line) => line.itemId), ...finishes.map((each) => each.itemId)],
+        span,
+        mark,
+      ),
+    }
+  }
+
+  #usedBy(id: string, uses: number, byId: ReadonlyMap<string, ItemFacts>, money: MoneyOf): number | null {
+    const item = byId.get(id)
+    return item ? money.used(item, uses) : null
+  }
+
+  #spent(
+    worn: WornSpan,
+    byId: ReadonlyMap<string, ItemFacts>,
+    money: MoneyOf,
+  ): { readonly spent: MoneyView; readonly perUse: number | null } {
+    let minor = 0
+    let of = 0
+    let uses = 0
+    for (const [id, count] of worn.uses) {
+      const used = this.#usedBy(id, count, byId, money)
+      if (used === null) continue
+      minor += used
+      of += 1
+      uses += count
+    }
+    return { spent: { minor, of, unknown: worn.uses.size - of }, perUse: uses === 0 ? null : minor / uses }
+  }
+
+  #days(span: LookSpan, worn: WornSpan, logSince: Day | null, today: Day): SpanSheet['days'] {
+    const said = this.#queries.days.all(span)
+    const makeup = new Set(worn.wearDays)
+    const recorded = new Set([...worn.ticked, ...said.map(({ id }) => id)])
+    // Before the log nobody wrote anything down, and today is not over.
+    const first = logSince === null ? null : later(span.from, logSince)
+    const last = earlier(span.to, addDays(today, -1))
+    let notRecorded = 0
+    if (first !== null)
+      for (let day = first; day <= last; day = addDays(day, 1)) if (!recorded.has(day)) notRecorded += 1
+    return {
+      all: daysBetween(span.from, span.to) + 1,
+      wear: makeup.size,
+      noMakeup: said.filter(({ id, no_makeup: none }) => none === 1 && !makeup.has(id)).length,
+      notRecorded,
+      faces: differentFaces(worn.faces),
+    }
+  }
+
+  #grams(span: LookSpan): SpanSheet['totals']['grams'] {
+    const weights = groups(this.#queries.weights.all(span), (row) => row.item_id)
+    if (weights.size === 0) return null
+    const events = groups(this.#queries.events.all(span.to), (row) => row.item_id)
+    const found = [...weights].flatMap(([id, rows]) => {
+      const readings = rows.map((row): TimedReading => ({
+        kind: 'gross',
+        value: row.value,
+        stage: null,
+        word: null,
+        partId: null,
+        day: row.day,
+        moment: row.moment,
+        savedAt: row.saved_at,
+        resolution: row.resolution,
+        doubtful: false,
+      }))
+      const happened = (events.get(id) ?? []).map((row): DatedEvent => ({
+        day: row.day,
+        savedAt: row.saved_at,
+        kind: row.kind,
+      }))
+      return gramsFound(readings, happened, span) ?? []
+    })
+    if (found.length === 0) return null
+    return {
+      grams: sum(found.map(({ grams }) => grams)),
+      giveOrTake: Math.hypot(...found.map(({ giveOrTake }) => giveOrTake)),
+      things: found.length,
+    }
+  }
+
+  /** Of what was within reach: what was never worn there, and how evenly the rest was. */
+  #reach(
+    span: LookSpan,
+    worn: WornSpan,
+    things: ReadonlyMap<string, ThingRow>,
+    kinds: ReadonlyMap<string, KindRow>,
+  ): Pick<SpanSheet, 'neglected' | 'evenness'> {
+    const chances = new Map<string, number>()
+    for (const { item_id: id, from_day: from, to_day: to } of this.#queries.placements.all(span)) {
+      const thing = things.get(id)
+      if (!thing || kinds.get(thing.worn_as)?.makeup !== 1) continue
+      const gone = thing.ended_on
+      const days = worn.wearDays.filter(
+        (day) => day >= from && (to === null || day < to) && (gone === null || day <= gone),
+      )
+      chances.set(id, (chances.get(id) ?? 0) + days.length)
+    }
+    const within = [...chances].filter(([id, count]) => count >= LEAST_CHANCES || worn.uses.has(id))
+    const uses = within.map(([id]) => worn.uses.get(id) ?? 0)
+    const [gini, pielou] = [giniOf(uses), evennessOf(uses)]
+    return {
+      neglected: within
+        .filter(([id]) => !worn.uses.has(id) && things.get(id)?.ended_on === null)
+        .sort(([a, one], [b, other]) => other - one || (a < b ? -1 : 1))
+        .slice(0, MOST_NEGLECTED)
+        .map(([id, wearDays]) => ({ itemId: id, mark: markOf(things.get(id)), wearDays })),
+      evenness:
+        gini === null || pielou === null
+          ? null
+          : { gini, pielou, things: uses.length, uses: sum(uses), fewest: fewestForHalf(uses) },
+    }
+  }
+
+  #verdicts(span: LookSpan, things: ReadonlyMap<string, ThingRow>): SpanSheet['verdicts'] {
+    return this.#queries.verdicts
+      .all(span)
+      .filter((row) => row.tried === 1)
+      .map((row) => ({
+        itemId: row.item_id,
+        mark: markOf(things.get(row.item_id)),
+        on: row.day,
+        verdict: row.verdict,
+        reason: row.reason,
+        wears:
+          row.started_on === null
+            ? 0
+            : (this.#queries.daysOf.get({ itemId: row.item_id, from: row.started_on, to: row.day })?.n ?? 0),
+      }))
+  }
+
+  #kinds(
+    span: LookSpan,
+    worn: WornSpan,
+    kinds: ReadonlyMap<string, KindRow>,
+    endings: ReadonlyMap<string, Span[]>,
+    finishes: SpanSheet['finishes'],
+  ): KindView[] {
+    const targets = new Map(this.#queries.targets.all().map((row) => [row.category_id, row]))
+    const eve = addDays(span.from, -1)
+    const within = (day: Day | null): boolean => day !== null && day >= span.from && day <= span.to
+    return [...kinds.values()].flatMap((kind): KindView[] => {
+      const own = endings.get(kind.id) ?? []
+      const target = targets.get(kind.id)
+      const uses = worn.ofKind.get(kind.id) ?? 0
+      if (own.length === 0 && uses === 0) return []
+      return [
+        {
+          categoryId: kind.id,
+          category: kind.name,
+          then: stockOn(own, eve),
+          cameIn: own.filter(({ from }) => within(from)).length,
+          wentOut: own.filter(({ to }) => within(to)).length,
+          now: stockOn(own, span.to),
+          finished: finishes.filter(({ categoryId }) => categoryId === kind.id).length,
+          uses,
+          target: target ? { items: target.items, by: target.by_day } : null,
+        },
+      ]
+    })
+  }
+
+  #lessons({ from, to }: LookSpan): SpanSheet['lessons'] {
+    const within = (day: Day | null): day is Day => day !== null && day >= from && day <= to
+    return this.#queries.lessons.all({ from, to }).map((row) => ({
+      id: row.id,
+      words: row.words,
+      on: within(row.struck_on) ? row.struck_on : row.kept_on,
+      struck: within(row.struck_on),
+    }))
+  }
+
+  #photos(
+    ids: readonly string[],
+    span: LookSpan,
+    mark: (id: string) => { itemId: string; mark: string },
+  ): SpanSheet['photos'] {
+    const rows = groups(this.#queries.photos.all(JSON.stringify([...new Set(ids)])), (row) => row.item_id)
+    return [...rows].flatMap(([id, own]) => {
+      const after = own.findLast((row) => row.day >= span.from && row.day <= span.to)
+      if (!after) return []
+      const before = own.findLast((row) => row.day < span.from) ?? own[0]
+      return [
+        {
+          ...mark(id),
+          before: before && before.id !== after.id ? { id: before.id, day: before.day } : null,
+          after: { id: after.id, day: after.day },
+        },
+      ]
+    })
+  }
+
+  /** Rivals of one kind are seldom on one face: of them nobody says that they go well together, or never met. */
+  #couldMeet(things: ReadonlyMap<string, ThingRow>): (one: string, other: string) => boolean {
+    return (one, other) => things.get(one)?.worn_as !== things.get(other)?.worn_as
+  }
+}
+
+/** What a span is told by: what was worn, what ended in it, and what is there and may have spoiled. */
+function concerned(things: ReadonlyMap<string, ThingRow>, worn: WornSpan, span: LookSpan): string[] {
+  return [...things.values()]
+    .filter(
+      ({ id, ended_as: ended, ended_on: on }) =>
+        ended === null || worn.uses.has(id) || (on !== null && on >= span.from),
+    )
+    .map(({ id }) => id)
+}
+
+function mostWorn(
+  worn: WornSpan,
+  byId: ReadonlyMap<string, ItemFacts>,
+  kinds: ReadonlyMap<string, KindRow>,
+): SpanSheet['most'] {
+  return [...worn.uses]
+    .filter(([id]) => kinds.get(byId.get(id)?.wornAsId ?? '')?.makeup === 1)
+    .sort(([a, one], [b, other]) => other - one || (a < b ? -1 : 1))
+    .slice(0, MOST_LISTED)
+    .flatMap(([id, uses]) => {
+      const item = byId.get(id)
+      return item ? [{ itemId: id, mark: itemMark(item), uses }] : []
+    })
+}
+
+/** Of the makeup that was there all along: what was worn least, the longest unworn first; backups and keepsakes are not meant to be. */
+function leastWorn(
+  things: ReadonlyMap<string, ThingRow>,
+  worn: WornSpan,
+  kinds: ReadonlyMap<string, KindRow>,
+  span: LookSpan,
+  byId: ReadonlyMap<string, ItemFacts>,
+): { readonly listed: SpanSheet['least']; readonly here: number; readonly unworn: number } {
+  const here = [...things.values()].flatMap((thing) => {
+    const item = byId.get(thing.id)
+    const thereAllAlong =
+      (thing.acquired_latest === null || thing.acquired_latest <= span.from) &&
+      (thing.ended_on === null || thing.ended_on > span.to)
+    return item && thereAllAlong && kinds.get(thing.worn_as)?.makeup === 1 && thing.keepsake === 0 && !item.isBackup
+      ? [{ item, uses: worn.uses.get(thing.id) ?? 0 }]
+      : []
+  })
+  const listed = [...here]
+    .sort(
+      (a, b) =>
+        a.uses - b.uses ||
+        (a.item.lastWorn ?? '').localeCompare(b.item.lastWorn ?? '') ||
+        (a.item.id < b.item.id ? -1 : 1),
+    )
+    .slice(0, MOST_LISTED)
+    .map(({ item, uses }) => ({ itemId: item.id, mark: itemMark(item), uses, lastWorn: item.lastWorn }))
+  return { listed, here: here.length, unworn: here.filter(({ uses }) => uses === 0).length }
+}
+
+function boughtOf(cameIn: SpanSheet['cameIn']): SpanSheet['bought'] {
+  const bought = cameIn.filter(({ source }) => source === 'bought')
+  const priced = bought.filter(({ priceMinor }) => priceMinor !== null)
+  return {
+    items: bought.length,
+    minor: sum(priced.map(({ priceMinor }) => priceMinor ?? 0)),
+    of: priced.length,
+    unknown: bought.length - priced.length,
+    sourceUnknown: cameIn.filter(({ source }) => source === null).length,
+  }
+}
+
+/** Everything that ever was, by what it is sold as, from when to when; what is kept to look at is no stock. */
+function stockSpans(things: ReadonlyMap<string, ThingRow>): Map<string, Span[]> {
+  const found = new Map<string, Span[]>()
+  for (const thing of things.values()) {
+    if (thing.keepsake === 1) continue
+    const span = { from: thing.acquired_latest, to: thing.ended_on, how: thing.ended_as }
+    const own = found.get(thing.category_id)
+    if (own) own.push(span)
+    else found.set(thing.category_id, [span])
+  }
+  return found
+}
+
+/** How many of each kind there were at the ends of months, from the log's begin on. */
+function stockAlong(endings: ReadonlyMap<string, Span[]>, logSince: Day | null, to: Day): SpanSheet['stock'] {
+  if (logSince === null || logSince > to) return { days: [], kinds: [] }
+  const days = monthsWithin({ from: logSince, to })
+    .map((month) => month.to)
+    .slice(-MOST_STOCK_MONTHS)
+  return {
+    days,
+    kinds: [...endings].map(([categoryId, own]) => ({ categoryId, items: days.map((day) => stockOn(own, day)) })),
+  }
+}
+
+function inFaceOrder(ids: readonly string[], byId: ReadonlyMap<string, ItemFacts>): string[] {
+  return [...ids].sort((a, b) => (byId.get(a)?.faceOrder ?? 0) - (byId.get(b)?.faceOrder ?? 0))
+}
+
+function markOf(thing: ThingRow | undefined): string {
+  return thing ? itemMark(thing) : ''
+}
+
+function sum(numbers: Iterable<number>): number {
+  let total = 0
+  for (const each of numbers) total += each
+  return total
+}
+
+function groups<T>(all: readonly T[], key: (each: T) => string): Map<string, T[]> {
+  const found = new Map<string, T[]>()
+  for (const each of all) {
+    const own = found.get(key(each))
+    if (own) own.push(each)
+    else found.set(key(each), [each])
+  }
+  return found
+}
