@@ -122,6 +122,14 @@ const ScoreView = z.object({
   /** Mean loss of the three figures, days. */
   loss: z.number().nullable(),
 })
+const Rates = { before: z.number(), after: z.number() }
+const Counts = { expected: z.int(), came: z.int() }
+const MissView = z.discriminatedUnion('code', [
+  z.object({ code: z.literal('worn more often'), ...Rates }),
+  z.object({ code: z.literal('worn less often'), ...Rates }),
+  z.object({ code: z.literal('held more'), ...Counts }),
+  z.object({ code: z.literal('held less'), ...Counts }),
+])
 export const LookBackAnswer = z.object({
   today: DayText,
   guesses: z.object({
@@ -150,6 +158,8 @@ export const LookBackAnswer = z.object({
         middle: DayText,
         high: DayText,
         finishedOn: DayText,
+        /** Of one that did not hold, what was off more; null where it held or nothing tells. */
+        miss: MissView.nullable(),
       }),
     ),
   }),

@@ -166,6 +166,8 @@ export const SpanSheet = z.object({
       earliest: DayText,
       latest: DayText,
       source: z.string().nullable(),
+      /** Blended, decanted or taken out of a palette here. */
+      made: z.boolean(),
       priceMinor: z.int().nullable(),
       priceSaid: z.string().nullable(),
     }),

@@ -2,6 +2,7 @@ import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import { categoryFactor, guessFactor, pinballLoss, type GuessFactor } from '#core/forecast/guesses'
 import { median } from '#core/forecast/median'
 import { Z_TENTH } from '#core/forecast/normal'
+import { whyMissed, type MissReason } from '#core/look-back/misses'
 import { itemMark } from '#core/words/told'
 import type { FactorView, LookBackAnswer } from '#contract/forecast'
 import type { House } from '../house.js'
@@ -92,7 +93,7 @@ export class LookingBack {
     return {
       all: scoreOf(scored),
       categories: byCategory(scored).map(([category, own]) => ({ category, score: scoreOf(own) })),
-      each: scored.map(({ item, row, finishedOn }) => ({
+      each: scored.map(({ item, row, finishedOn, early, late }) => ({
         itemId: item.id,
         mark: itemMark(item),
         madeOn: row.made_on,
@@ -100,6 +101,7 @@ export class LookingBack {
         middle: addDays(row.made_on, Math.round(row.middle_days)),
         high: addDays(row.made_on, Math.round(row.high_days)),
         finishedOn,
+        miss: early || late ? missOf(item, row, finishedOn, late) : null,
       })),
     }
   }
@@ -154,6 +156,17 @@ function scoreOf(
     late,
     loss: n === 0 ? null : scored.reduce((sum, { loss }) => sum + loss, 0) / n,
   }
+}
+
+function missOf(item: ItemFacts, row: ForecastRow, finishedOn: Day, late: boolean): MissReason | null {
+  return whyMissed({
+    daysBefore: item.firstWorn === null ? 0 : daysBetween(item.firstWorn, row.made_on),
+    usesBefore: row.uses,
+    daysAfter: daysBetween(row.made_on, finishedOn),
+    usesAfter: item.wears - row.uses,
+    expectedDays: row.middle_days,
+    late,
+  })
 }
 
 /** Not those made on its last day: by then there was nothing to forecast. */

@@ -128,12 +128,13 @@ export function spoiledOf(
 export function cameInOf(span: LookSpan, things: Iterable<ThingRow>): SpanSheet['cameIn'] {
   const found: SpanSheet['cameIn'] = []
   for (const thing of things)
-    if (thing.acquired_earliest !== null && inside(thing.acquired_latest, span) && thing.made_here === 0)
+    if (thing.acquired_earliest !== null && inside(thing.acquired_latest, span))
       found.push({
         ...named(thing),
         earliest: thing.acquired_earliest,
         latest: thing.acquired_latest,
         source: thing.source,
+        made: thing.made_here === 1,
         priceMinor: thing.price_minor,
         priceSaid: thing.price_said,
       })

@@ -1,4 +1,5 @@
-import { moneyUsed, shareUnused, usesOfAWhole } from '#core/look-back/used-up'
+import type { usesOfAWhole } from '#core/look-back/used-up'
+import { moneyUsed, shareUnused } from '#core/look-back/used-up'
 import type { House } from '../house.js'
 import { knownUses } from '../stock/known-uses.js'
 import type { ItemFacts } from '../stock/item-facts.js'

@@ -1,32 +1,25 @@
 import { addDays, daysBetween, earlier, later, type Day } from '#core/calendar/day'
-import { stockOn, type Span } from '#core/decide/target'
-import { evennessOf } from '#core/goal/evenness'
 import { differentFaces, mostWornFace, wornTogether } from '#core/look-back/faces'
-import { kindOf, monthsWithin, type LookSpan } from '#core/look-back/span'
-import { fewestForHalf, giniOf } from '#core/look-back/spread'
+import { kindOf, type LookSpan } from '#core/look-back/span'
 import { gramsFound } from '#core/look-back/used-up'
 import type { TimedReading } from '#core/measure/content-facts'
 import type { DatedEvent } from '#core/measure/package-events'
 import { itemMark } from '#core/words/told'
-import type { KindView, MoneyView, SpanSheet, TogetherView } from '#contract/look-back'
+import type { MoneyView, SpanSheet, TogetherView } from '#contract/look-back'
 import { fail, ok, type Outcome } from '../failing.js'
 import type { House } from '../house.js'
 import { listedOf, type ItemFacts } from '../stock/item-facts.js'
 import { cameInOf, finishesOf, firstAndLast, letGoOf, spoiledOf } from './endings-of.js'
+import { kindsOf, stockAlong, stockSpans } from './kinds-of.js'
 import { MoneyOf } from './money-of.js'
 import { pushesOf } from './pushes-of.js'
-import { lookBackQueries, type KindRow, type ThingRow } from './queries.js'
+import { lookBackQueries, type ThingRow } from './queries.js'
 import { stayLines } from './stay-lines.js'
+import { leastWorn, mostWorn, reachOf } from './worn-lists.js'
 import { wornSpan, type WornSpan } from './worn-span.js'
 
-const MOST_LISTED = 10
 const MOST_PAIRS = 6
-const MOST_NEGLECTED = 12
 const MOST_DRAWN_FINISHES = 36
-/** In reach on fewer wear days than these, a thing had no chance to be worn. Assumption. */
-const LEAST_CHANCES = 5
-/** A stock is drawn month by month, so many at most. */
-const MOST_STOCK_MONTHS = 132
 /** No sheet looks back further at once: nobody's log is longer. Assumption. */
 const MOST_DAYS = 366 * 30
 
@@ -66,7 +59,7 @@ export class SpanSheets {
     for (const line of stays.lines) drawn.add(line.itemId)
     const finishes = finishesOf(house, this.#queries, span, items)
     for (const { itemId } of finishes.slice(-MOST_DRAWN_FINISHES)) drawn.add(itemId)
-    const reach = this.#reach(span, worn, things, kinds)
+    const reach = reachOf(this.#queries, span, worn, things, kinds)
     const wornMost = mostWorn(worn, byId, kinds)
     for (const { itemId } of wornMost) drawn.add(itemId)
     const least = leastWorn(things, worn, kinds, span, byId)
@@ -121,7 +114,7 @@ export class SpanSheets {
       bought: boughtOf(cameIn),
       verdicts: this.#verdicts(span, things),
       spoiled: spoiledOf(this.#queries, span, today, items, money),
-      kinds: this.#kinds(span, worn, kinds, endings, finishes),
+      kinds: kindsOf(this.#queries, span, worn, kinds, endings, finishes),
       stock: kind === 'month' ? { days: [], kinds: [] } : stockAlong(endings, logSince, span.to),
       rules: house.buyingRules.all().filter((rule) => rule.from <= span.to && rule.to >= span.from),
       pairs: often.map(({ itemIds: [one, other], days, each }): TogetherView => {
@@ -212,39 +205,6 @@ export class SpanSheets {
     }
   }
 
-  /** Of what was within reach: what was never worn there, and how evenly the rest was. */
-  #reach(
-    span: LookSpan,
-    worn: WornSpan,
-    things: ReadonlyMap<string, ThingRow>,
-    kinds: ReadonlyMap<string, KindRow>,
-  ): Pick<SpanSheet, 'neglected' | 'evenness'> {
-    const chances = new Map<string, number>()
-    for (const { item_id: id, from_day: from, to_day: to } of this.#queries.placements.all(span)) {
-      const thing = things.get(id)
-      if (!thing || kinds.get(thing.worn_as)?.makeup !== 1) continue
-      const gone = thing.ended_on
-      const days = worn.wearDays.filter(
-        (day) => day >= from && (to === null || day < to) && (gone === null || day <= gone),
-      )
-      chances.set(id, (chances.get(id) ?? 0) + days.length)
-    }
-    const within = [...chances].filter(([id, count]) => count >= LEAST_CHANCES || worn.uses.has(id))
-    const uses = within.map(([id]) => worn.uses.get(id) ?? 0)
-    const [gini, pielou] = [giniOf(uses), evennessOf(uses)]
-    return {
-      neglected: within
-        .filter(([id]) => !worn.uses.has(id) && things.get(id)?.ended_on === null)
-        .sort(([a, one], [b, other]) => other - one || (a < b ? -1 : 1))
-        .slice(0, MOST_NEGLECTED)
-        .map(([id, wearDays]) => ({ itemId: id, mark: markOf(things.get(id)), wearDays })),
-      evenness:
-        gini === null || pielou === null
-          ? null
-          : { gini, pielou, things: uses.length, uses: sum(uses), fewest: fewestForHalf(uses) },
-    }
-  }
-
   #verdicts(span: LookSpan, things: ReadonlyMap<string, ThingRow>): SpanSheet['verdicts'] {
     return this.#queries.verdicts
       .all(span)
@@ -260,37 +220,6 @@ export class SpanSheets {
             ? 0
             : (this.#queries.daysOf.get({ itemId: row.item_id, from: row.started_on, to: row.day })?.n ?? 0),
       }))
-  }
-
-  #kinds(
-    span: LookSpan,
-    worn: WornSpan,
-    kinds: ReadonlyMap<string, KindRow>,
-    endings: ReadonlyMap<string, Span[]>,
-    finishes: SpanSheet['finishes'],
-  ): KindView[] {
-    const targets = new Map(this.#queries.targets.all().map((row) => [row.category_id, row]))
-    const eve = addDays(span.from, -1)
-    const within = (day: Day | null): boolean => day !== null && day >= span.from && day <= span.to
-    return [...kinds.values()].flatMap((kind): KindView[] => {
-      const own = endings.get(kind.id) ?? []
-      const target = targets.get(kind.id)
-      const uses = worn.ofKind.get(kind.id) ?? 0
-      if (own.length === 0 && uses === 0) return []
-      return [
-        {
-          categoryId: kind.id,
-          category: kind.name,
-          then: stockOn(own, eve),
-          cameIn: own.filter(({ from }) => within(from)).length,
-          wentOut: own.filter(({ to }) => within(to)).length,
-          now: stockOn(own, span.to),
-          finished: finishes.filter(({ categoryId }) => categoryId === kind.id).length,
-          uses,
-          target: target ? { items: target.items, by: target.by_day } : null,
-        },
-      ]
-    })
   }
 
   #lessons({ from, to }: LookSpan): SpanSheet['lessons'] {
@@ -339,84 +268,15 @@ function concerned(things: ReadonlyMap<string, ThingRow>, worn: WornSpan, span: 
     .map(({ id }) => id)
 }
 
-function mostWorn(
-  worn: WornSpan,
-  byId: ReadonlyMap<string, ItemFacts>,
-  kinds: ReadonlyMap<string, KindRow>,
-): SpanSheet['most'] {
-  return [...worn.uses]
-    .filter(([id]) => kinds.get(byId.get(id)?.wornAsId ?? '')?.makeup === 1)
-    .sort(([a, one], [b, other]) => other - one || (a < b ? -1 : 1))
-    .slice(0, MOST_LISTED)
-    .flatMap(([id, uses]) => {
-      const item = byId.get(id)
-      return item ? [{ itemId: id, mark: itemMark(item), uses }] : []
-    })
-}
-
-/** Of the makeup that was there all along: what was worn least, the longest unworn first; backups and keepsakes are not meant to be. */
-function leastWorn(
-  things: ReadonlyMap<string, ThingRow>,
-  worn: WornSpan,
-  kinds: ReadonlyMap<string, KindRow>,
-  span: LookSpan,
-  byId: ReadonlyMap<string, ItemFacts>,
-): { readonly listed: SpanSheet['least']; readonly here: number; readonly unworn: number } {
-  const here = [...things.values()].flatMap((thing) => {
-    const item = byId.get(thing.id)
-    const thereAllAlong =
-      (thing.acquired_latest === null || thing.acquired_latest <= span.from) &&
-      (thing.ended_on === null || thing.ended_on > span.to)
-    return item && thereAllAlong && kinds.get(thing.worn_as)?.makeup === 1 && thing.keepsake === 0 && !item.isBackup
-      ? [{ item, uses: worn.uses.get(thing.id) ?? 0 }]
-      : []
-  })
-  const listed = [...here]
-    .sort(
-      (a, b) =>
-        a.uses - b.uses ||
-        (a.item.lastWorn ?? '').localeCompare(b.item.lastWorn ?? '') ||
-        (a.item.id < b.item.id ? -1 : 1),
-    )
-    .slice(0, MOST_LISTED)
-    .map(({ item, uses }) => ({ itemId: item.id, mark: itemMark(item), uses, lastWorn: item.lastWorn }))
-  return { listed, here: here.length, unworn: here.filter(({ uses }) => uses === 0).length }
-}
-
 function boughtOf(cameIn: SpanSheet['cameIn']): SpanSheet['bought'] {
-  const bought = cameIn.filter(({ source }) => source === 'bought')
+  const bought = cameIn.filter(({ source, made }) => source === 'bought' && !made)
   const priced = bought.filter(({ priceMinor }) => priceMinor !== null)
   return {
     items: bought.length,
     minor: sum(priced.map(({ priceMinor }) => priceMinor ?? 0)),
     of: priced.length,
     unknown: bought.length - priced.length,
-    sourceUnknown: cameIn.filter(({ source }) => source === null).length,
-  }
-}
-
-/** Everything that ever was, by what it is sold as, from when to when; what is kept to look at is no stock. */
-function stockSpans(things: ReadonlyMap<string, ThingRow>): Map<string, Span[]> {
-  const found = new Map<string, Span[]>()
-  for (const thing of things.values()) {
-    if (thing.keepsake === 1) continue
-    const span = { from: thing.acquired_latest, to: thing.ended_on, how: thing.ended_as }
-    const own = found.get(thing.category_id)
-    if (own) own.push(span)
-    else found.set(thing.category_id, [span])
-  }
-  return found
-}
-
-/** How many of each kind there were at the ends of months, from the log's begin on. */
-function stockAlong(endings: ReadonlyMap<string, Span[]>, logSince: Day | null, to: Day): SpanSheet['stock'] {
-  if (logSince === null || logSince > to) return { days: [], kinds: [] }
-  const days = monthsWithin({ from: logSince, to })
-    .map((month) => month.to)
-    .slice(-MOST_STOCK_MONTHS)
-  return {
-    days,
-    kinds: [...endings].map(([categoryId, own]) => ({ categoryId, items: days.map((day) => stockOn(own, day)) })),
+    sourceUnknown: cameIn.filter(({ source, made }) => source === null && !made).length,
   }
 }
 

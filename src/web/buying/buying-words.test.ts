@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest'
 import type { Day } from '#core/calendar/day'
 import type { BuyingCheckAnswer, RuleView } from '#contract/buying'
-import { ruleSentences, ruleTitle } from './buying-words'
+import { ruleSentences, ruleTitle } from '#web/ui/words/buying-words'
 import { costLine, ruleLine, supplyLines, twinsHeadline } from './check-words'
 
 const d = (text: string): Day => text as Day

@@ -14,7 +14,7 @@ import { anyReadingWords, massWords, unitOf } from '#web/ui/words/measure-words'
 import { sheetMarkdown } from '#web/ui/words/sheet-words'
 import OutAndIn from './OutAndIn.vue'
 import SheetPush from './SheetPush.vue'
-import SheetShelves from './SheetShelves.vue'
+import SheetShelves from '#web/ui/SheetShelves.vue'
 
 /** The sheet a check-in closes with: before and after on two shelves, the sums, what comes next. Closed, it stays as it was. */
 const route = useRoute()

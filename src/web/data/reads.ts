@@ -16,6 +16,7 @@ import type { Leaning } from '#core/decide/doubts'
 import type { DecideAnswer, EmptiesAnswer } from '#contract/ending'
 import type { CategoryView, CollectionAnswer, ItemAnswer, ListedItem, ShelfLifeAnswer, ZoneView } from '#contract/item'
 import type { LookBackAnswer, SetUpAnswer, SupplyAnswer } from '#contract/forecast'
+import type { AsksAnswer, FacesAnswer, SpanSheet, SpansAnswer } from '#contract/look-back'
 import type { LayingAnswer } from '#contract/laying'
 import type { ContainersAnswer } from '#contract/package'
 import type { PlanAnswer } from '#contract/planning'
@@ -81,6 +82,22 @@ export const usePlanRead = () => useRead<PlanAnswer>(['plan'], '/plan')
 export const useShelfLife = () => useRead<ShelfLifeAnswer>(['shelf-life'], '/shelf-life')
 export const useSupply = () => useRead<SupplyAnswer>(['supply'], '/supply')
 export const useLookBack = () => useRead<LookBackAnswer>(['look-back'], '/look-back')
+export const useSpanSheet = (
+  span: MaybeRefOrGetter<{ readonly from: Day; readonly to: Day } | null>,
+  project: MaybeRefOrGetter<string | null> = null,
+) => {
+  const query = (): string | null => {
+    const [asked, of] = [toValue(span), toValue(project)]
+    return asked && `from=${asked.from}&to=${asked.to}${of === null ? '' : `&project=${encodeURIComponent(of)}`}`
+  }
+  return useRead<SpanSheet>(
+    () => ['span-sheet', query() ?? ''],
+    () => (query() === null ? null : `/look-back/sheet?${query()}`),
+  )
+}
+export const useSpans = () => useRead<SpansAnswer>(['spans'], '/look-back/spans')
+export const useFaces = () => useRead<FacesAnswer>(['faces'], '/look-back/faces')
+export const useAsks = () => useRead<AsksAnswer>(['asks'], '/look-back/asks')
 export const useSetUp = (path: MaybeRefOrGetter<string | null>) =>
   useRead<SetUpAnswer>(() => ['set-up', toValue(path) ?? ''], path)
 export const useDoubts = (leaning: MaybeRefOrGetter<Leaning | null>) =>

@@ -7,6 +7,7 @@ import { dateWords } from '#web/data/locale'
 import { useLessons } from '#web/data/reads'
 import FormDialog from '#web/ui/form/FormDialog.vue'
 import { useDraft } from '#web/ui/form/use-draft'
+import { spanTitle } from '#web/ui/words/span-words'
 import { lessonWords } from '#web/ui/words/lesson-words'
 import { useStock } from '#web/data/stock'
 import DecideHead from './DecideHead.vue'
@@ -103,7 +104,8 @@ function strike(lesson: LessonView, struck: boolean): void {
           <div>
             <p class="lesson">{{ lesson.words }}</p>
             <p class="quiet">
-              {{ PROMPTS[lesson.promptedBy] }}, {{ dateWords(lesson.keptOn)
+              {{ PROMPTS[lesson.promptedBy] }}{{ lesson.span ? `, at the sheet of ${spanTitle(lesson.span)}` : '' }},
+              {{ dateWords(lesson.keptOn)
               }}<template v-if="lesson.item"
                 >, <RouterLink :to="`/items/${lesson.item.itemId}`">{{ lesson.item.mark }}</RouterLink></template
               >.

@@ -17,6 +17,21 @@ defineProps<{ project: ProjectView }>()
         {{ project.closedOn ? dateWords(project.closedOn) : '' }}</span
       >
     </summary>
+    <p>
+      <RouterLink
+        class="finale"
+        :to="{
+          path: '/look-back/span',
+          query: {
+            from: project.startedOn,
+            to: project.closedOn ?? project.startedOn,
+            name: project.name,
+            project: project.id,
+          },
+        }"
+        >Its sheet, from first day to finale</RouterLink
+      >
+    </p>
     <p v-if="project.lessons" class="lessons">{{ project.lessons }}</p>
     <ul>
       <li v-for="stay in project.stays.filter((each) => !each.goal.beside)" :key="stay.stayId" class="figures">
@@ -46,5 +61,10 @@ summary {
   margin: 4px 0;
   max-width: 80ch;
   white-space: pre-line;
+}
+.finale {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
 }
 </style>

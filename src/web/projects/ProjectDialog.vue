@@ -4,6 +4,7 @@ import type { Day } from '#core/calendar/day'
 import { PROJECT_SHAPES, REPLACING, THEMES } from '#core/goal/project-rules'
 import type { ProjectView } from '#contract/projects'
 import { useStock } from '#web/data/stock'
+import LessonsHere from '#web/ui/acts/LessonsHere.vue'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
 import DayField from '#web/ui/form/DayField.vue'
 import { differencesOf } from '#web/ui/form/differences'
@@ -58,6 +59,10 @@ function overwrite(): void {
   >
     <ChoiceRow v-model="typed.shape" label="Shape" :options="PROJECT_SHAPES" :words="SHAPE_NAMES" />
     <p class="quiet">{{ SHAPE_WHY[typed.shape] }}</p>
+    <LessonsHere
+      v-if="!project"
+      :category-ids="typed.shape === 'sweep' && typed.categoryId ? [typed.categoryId] : []"
+    />
     <v-text-field v-model="typed.name" autofocus label="Name" :error-messages="on('name')" />
     <div class="two">
       <DayField v-model="typed.startedOn" label="Started on" :max="today" :error-messages="on('startedOn')" />

@@ -127,8 +127,41 @@ export const router = createRouter({
     {
       path: '/look-back',
       name: 'look-back',
-      component: () => import('#web/look-back/LookBackPage.vue'),
+      component: () => import('#web/look-back/SpanSheetPage.vue'),
+      props: { mode: 'month' },
       meta: { title: 'Look back' },
+    },
+    {
+      path: '/look-back/year',
+      name: 'look-back-year',
+      component: () => import('#web/look-back/SpanSheetPage.vue'),
+      props: { mode: 'year' },
+      meta: { title: 'The year' },
+    },
+    {
+      path: '/look-back/span',
+      name: 'look-back-span',
+      component: () => import('#web/look-back/SpanSheetPage.vue'),
+      props: { mode: 'span' },
+      meta: { title: 'Any span' },
+    },
+    {
+      path: '/look-back/faces',
+      name: 'faces',
+      component: () => import('#web/look-back/FacesPage.vue'),
+      meta: { title: 'Faces' },
+    },
+    {
+      path: '/look-back/guesses',
+      name: 'guesses',
+      component: () => import('#web/look-back/GuessesPage.vue'),
+      meta: { title: 'Guesses and forecasts' },
+    },
+    {
+      path: '/look-back/asks',
+      name: 'asks',
+      component: () => import('#web/look-back/AsksPage.vue'),
+      meta: { title: 'Which next?' },
     },
     {
       path: '/decide',

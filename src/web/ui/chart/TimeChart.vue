@@ -11,10 +11,10 @@ import {
 } from 'chart.js'
 import { computed } from 'vue'
 import { Scatter } from 'vue-chartjs'
-import { useTheme } from 'vuetify'
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import { dateWords, dayFormat, numberWords } from '#web/data/locale'
 import { drawBand, drawBody, drawBracket, type Ground } from './draw-bands'
+import { useInks } from './use-inks'
 import type { ChartBand, ChartBody, ChartBracket, ChartMark, ChartSeries } from './time-series'
 
 /** Readings, uses and events along one axis of days. What it shows stands in a table beside it, for readers and copying. */
@@ -34,7 +34,6 @@ const props = defineProps<{
   height?: number
 }>()
 Chart.register(LinearScale, PointElement, LineElement, Tooltip)
-const theme = useTheme()
 const EPOCH = '2000-01-01' as Day
 const at = (day: Day): number => daysBetween(EPOCH, day)
 const monthly = dayFormat({ month: 'short', year: '2-digit' })
@@ -42,21 +41,7 @@ const daily = dayFormat({ day: 'numeric', month: 'short' })
 /** Below this many days the axis tells days, above it months. */
 const TELLS_DAYS = 70
 
-/** The inks of the theme at hand: a canvas knows no variables. */
-const inks = computed(() => {
-  void theme.global.name.value
-  const style = getComputedStyle(document.querySelector('.v-application') ?? document.documentElement)
-  const ink = (name: string): string => style.getPropertyValue(name).trim() || '#22262b'
-  return {
-    ink: ink('--ink'),
-    quiet: ink('--quiet'),
-    hair: ink('--hair'),
-    primary: ink('--primary'),
-    alarm: ink('--alarm'),
-    raised: ink('--raised'),
-    attention: ink('--attention'),
-  }
-})
+const inks = useInks()
 
 const data = computed<ChartData<'scatter'>>(() => ({
   datasets: props.series.map((series) => {

@@ -19,6 +19,13 @@ export function truerWords({ factor, low, high }: FactorView, months: number): s
   return `${counted(months, 'month')} of yours are likely ${numberWords(months * low, 1)} to ${numberWords(months * high, 1)}, about ${numberWords(months * factor, 1)}.`
 }
 
+/** Why a forecast did not hold, with the numbers that say so. */
+export function missWords(miss: NonNullable<LookBackAnswer['forecasts']['each'][number]['miss']>): string {
+  if (miss.code === 'held more' || miss.code === 'held less')
+    return `it held ${miss.code === 'held more' ? 'more' : 'less'} than thought: ${counted(miss.came, 'use')}, where about ${miss.expected} were expected`
+  return `you wore it ${miss.code === 'worn more often' ? 'more' : 'less'} often afterwards: ${numberWords(miss.after, 1)} a week, before ${numberWords(miss.before, 1)}`
+}
+
 /** How often a forecast held, with its count. */
 export function scoreWords({ n, inside, early, late }: Score): string {
   if (n === 0) return 'No forecast of a finished thing was kept yet.'

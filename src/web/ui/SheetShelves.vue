@@ -11,7 +11,7 @@ import { aimWords, goalLine, goneWords, lookWords } from '#web/ui/words/sheet-wo
 
 /** Two shelves: as it was, as it is; between them what went, under them what was wanted. */
 const props = defineProps<{
-  sheet: ClosedSheet
+  sheet: Pick<ClosedSheet, 'from' | 'to' | 'items'>
   /** Those of its things that stand on these shelves. */
   lines: readonly SheetItem[]
   items: readonly ListedItem[]

@@ -1,7 +1,7 @@
 import type { Day } from '#core/calendar/day'
 import { counted, plural } from '#core/words/counted'
 import type { BuyingAnswer, RuleView } from '#contract/buying'
-import { fromNow, shortDay } from '#web/ui/words/when-words'
+import { fromNow, shortDay } from './when-words'
 
 /** "No-buy from 1 Sep to 12 Dec", "Low-buy of 3 lipsticks …". */
 export function ruleTitle({ most, from, to, category }: RuleView, today: Day): string {

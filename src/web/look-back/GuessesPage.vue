@@ -5,12 +5,12 @@ import { counted } from '#core/words/counted'
 import { useLookBack } from '#web/data/reads'
 import { numberWords } from '#web/data/locale'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
-import PlaceHead from '#web/ui/PlaceHead.vue'
-import { factorWords, scoreWords } from '#web/ui/words/look-back-words'
+import { factorWords, missWords, scoreWords } from '#web/ui/words/look-back-words'
 import { spanWords } from '#web/ui/words/when-words'
+import LookBackHead from './LookBackHead.vue'
 import OutcomeList, { type Outcome } from './OutcomeList.vue'
 
-/** How it went: her guesses and Seligo's against what came of them, and how long things last with her. */
+/** Her guesses and Seligo's against what came of them, and how long things last with her. */
 const { answer } = useLookBack()
 const MONTH = 30.4375
 const guesses = computed<Outcome[]>(() =>
@@ -48,6 +48,14 @@ const forecasts = computed<Outcome[]>(() =>
       }
     }),
 )
+/** Those that did not hold, and what was off more: how often it was worn, or how much was in it. */
+const misses = computed(() =>
+  (answer.value?.forecasts.each ?? []).flatMap(({ itemId, mark, miss, low, high, finishedOn }) => {
+    if (finishedOn >= low && finishedOn <= high) return []
+    const when = finishedOn < low ? 'finished earlier' : 'finished later'
+    return [{ itemId, mark, words: miss ? `${when}; ${missWords(miss)}` : `${when}; nothing tells why` }]
+  }),
+)
 const lasted = computed(() => answer.value?.lasted ?? [])
 const nothing = computed(() => guesses.value.length === 0 && forecasts.value.length === 0 && lasted.value.length === 0)
 /** The words of a category's row, of which one only is shown where there is enough to say. */
@@ -68,7 +76,7 @@ const categories = computed(() => {
 </script>
 
 <template>
-  <PlaceHead title="Look back" question="How did it go?" />
+  <LookBackHead question="Who guesses better, and what went wrong?" />
   <template v-if="answer">
     <EmptyPlace v-if="nothing" title="Nothing to look back on yet" act="To the projects" to="/projects">
       <template #drawing>
@@ -101,6 +109,12 @@ const categories = computed(() => {
         legend="months; bar: range; full disc: held"
         :outcomes="forecasts"
       />
+      <section v-if="misses.length > 0" aria-label="What it got wrong" class="sheet misses">
+        <h3>What it got wrong, and why</h3>
+        <p v-for="each in misses" :key="each.itemId">
+          <RouterLink :to="`/items/${each.itemId}`">{{ each.mark }}</RouterLink>: {{ each.words }}.
+        </p>
+      </section>
       <h2>By category</h2>
       <div class="sheet wide">
         <table>
@@ -153,6 +167,20 @@ h2:first-of-type {
 .sum {
   margin: 0 0 8px;
   max-width: 90ch;
+}
+
+.misses {
+  margin-top: 10px;
+  padding: 10px 14px;
+}
+
+.misses h3 {
+  font-size: 15.5px;
+}
+
+.misses p {
+  margin: 2px 0;
+  font-size: 14px;
 }
 
 .small {

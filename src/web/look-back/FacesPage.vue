@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { counted } from '#core/words/counted'
+import { dateWords } from '#web/data/locale'
+import { useFaces } from '#web/data/reads'
+import EmptyPlace from '#web/ui/EmptyPlace.vue'
+import { longDay } from '#web/ui/words/when-words'
+import FaceStrip from './FaceStrip.vue'
+import LookBackHead from './LookBackHead.vue'
+import type { TogetherView } from '#contract/look-back'
+
+/** What was on a face, day by day; the looks she kept; what goes together and what never met. */
+const { answer } = useFaces()
+const items = computed(() => new Map(answer.value?.items.map((item) => [item.id, item])))
+const SHOWN = 14
+const all = ref(false)
+const days = computed(() => (all.value ? (answer.value?.days ?? []) : (answer.value?.days ?? []).slice(0, SHOWN)))
+function togetherWords({ days: n, each: [a, b] }: TogetherView): string {
+  return n === 0
+    ? `worn on ${a} and ${counted(b, 'day')} within the year, never on the same`
+    : `on ${counted(n, 'day')} within the year, of ${a} and ${b}`
+}
+</script>
+
+<template>
+  <LookBackHead question="What was on my face?" />
+  <template v-if="answer">
+    <EmptyPlace v-if="answer.days.length === 0 && answer.saved.length === 0" title="No face yet" act="To today" to="/">
+      Tick what you wear: each day becomes a strip here, in the order of a face. Looks that you keep on Today stand
+      beside them.
+    </EmptyPlace>
+    <div v-else class="two">
+      <section aria-label="Day by day" class="sheet">
+        <h2>Day by day</h2>
+        <p v-if="days.length === 0" class="quiet">No makeup was ticked in the last three months.</p>
+        <article v-for="face in days" :key="face.day">
+          <h3>
+            <RouterLink :to="`/day/${face.day}`">{{ longDay(face.day) }}</RouterLink>
+            <small class="quiet">{{ counted(face.itemIds.length, 'thing') }}</small>
+          </h3>
+          <FaceStrip :item-ids="face.itemIds" :items="items" />
+        </article>
+        <v-btn v-if="answer.days.length > days.length" variant="text" @click="all = true"
+          >All {{ answer.days.length }} of three months</v-btn
+        >
+      </section>
+      <div>
+        <section aria-label="Looks you kept" class="sheet">
+          <h2>Looks you kept</h2>
+          <p v-if="answer.saved.length === 0" class="quiet">None yet: keep one on Today, beneath the day’s face.</p>
+          <article v-for="face in answer.saved" :key="face.id">
+            <h3>
+              {{ face.name }}<small v-if="face.occasion" class="quiet">{{ face.occasion }}</small>
+            </h3>
+            <p class="quiet figures">
+              {{
+                face.last === null
+                  ? 'not worn whole within the year'
+                  : `whole on ${counted(face.days, 'day')} within the year, last ${dateWords(face.last)}`
+              }}
+            </p>
+            <FaceStrip :item-ids="face.itemIds" :items="items" />
+          </article>
+        </section>
+        <section v-if="answer.often.length > 0" aria-label="Most often together" class="sheet">
+          <h2>Most often together</h2>
+          <article v-for="pair in answer.often" :key="pair.one.itemId + pair.other.itemId">
+            <p>
+              <strong>{{ pair.one.mark }}</strong> and <strong>{{ pair.other.mark }}</strong>
+            </p>
+            <p class="quiet figures">{{ togetherWords(pair) }}</p>
+          </article>
+        </section>
+        <section v-if="answer.never.length > 0" aria-label="Never together" class="sheet">
+          <h2>Never together</h2>
+          <article v-for="pair in answer.never" :key="pair.one.itemId + pair.other.itemId">
+            <p>
+              <strong>{{ pair.one.mark }}</strong> and <strong>{{ pair.other.mark }}</strong>
+            </p>
+            <p class="quiet figures">{{ togetherWords(pair) }}</p>
+          </article>
+        </section>
+      </div>
+    </div>
+  </template>
+</template>
+
+<style scoped>
+.two {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(420px, 100%), 1fr));
+  gap: 12px;
+  align-items: start;
+}
+
+.two > div {
+  display: grid;
+  gap: 12px;
+}
+
+.sheet {
+  padding: 10px 16px 12px;
+}
+
+h2 {
+  font-size: 18px;
+}
+
+h3 {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  font-size: 14.5px;
+}
+
+h3 a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+  color: var(--ink);
+}
+
+article {
+  padding: 4px 0 8px;
+  border-bottom: 1px solid var(--hair);
+}
+
+article:last-of-type {
+  border-bottom: none;
+}
+
+p {
+  margin: 0;
+  font-size: 13.5px;
+}
+</style>

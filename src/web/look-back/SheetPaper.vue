@@ -1,0 +1,234 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { SpanSheet } from '#contract/look-back'
+import { moneyWords, dateWords } from '#web/data/locale'
+import SheetShelves from '#web/ui/SheetShelves.vue'
+import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import { massWords } from '#web/ui/words/measure-words'
+import FaceStrip from './FaceStrip.vue'
+import FinishedRow from './FinishedRow.vue'
+import SectionBlock from './SectionBlock.vue'
+import SheetCharts from './SheetCharts.vue'
+import SheetPhotos from './SheetPhotos.vue'
+import WornStrokes from './WornStrokes.vue'
+import { sectionsOf, titleOf, type SectionId, type SheetOptions } from './sheet-sections'
+
+/** A span on one sheet, as the screen shows it, as it is printed, and as it is shared. */
+const props = defineProps<{ sheet: SpanSheet; name: string; options: SheetOptions }>()
+const items = computed(() => new Map(props.sheet.items.map((item) => [item.id, item])))
+const sections = computed(() => sectionsOf(props.sheet, props.options))
+const of = (id: SectionId) => computed(() => sections.value.find((section) => section.id === id) ?? null)
+const [sums, words, project, push, finishes] = [of('sums'), of('words'), of('project'), of('push'), of('finishes')]
+const most = of('most')
+/** What is told by its words and its table alone, in the order in which it is read. */
+const plain = computed(() =>
+  sections.value.filter(({ id }) => !['sums', 'words', 'project', 'push', 'finishes', 'most', 'kinds'].includes(id)),
+)
+const kinds = of('kinds')
+const figures = computed(() => {
+  const { days, totals, finishes: done, currency } = props.sheet
+  return [
+    { figure: String(days.wear), words: `wear days of ${days.all}` },
+    { figure: String(totals.uses), words: totals.uses === 1 ? 'use' : 'uses' },
+    { figure: String(done.length), words: 'finished' },
+    ...(totals.grams
+      ? [{ figure: massWords(totals.grams.grams, totals.grams.giveOrTake, props.options.unit), words: 'found gone' }]
+      : []),
+    ...(props.options.prices && totals.spent.of > 0
+      ? [{ figure: moneyWords(Math.round(totals.spent.minor), currency), words: 'used up, about' }]
+      : []),
+  ]
+})
+/** As many as stand side by side on a laptop's screen. */
+const ON_A_SHELF = 9
+const shelves = computed(() => {
+  const { lines } = props.sheet
+  const count = Math.ceil(lines.length / ON_A_SHELF)
+  const each = Math.ceil(lines.length / Math.max(1, count))
+  return Array.from({ length: count }, (_, n) => lines.slice(n * each, (n + 1) * each))
+})
+const pushed = computed(() =>
+  [...new Set(props.sheet.pushes.map(({ itemId }) => itemId))].flatMap((id) => items.value.get(id) ?? []),
+)
+const NO_CORRECTIONS = new Map<string, string>()
+</script>
+
+<template>
+  <article class="paper sheet" :aria-label="titleOf(sheet, name)">
+    <header class="top">
+      <div>
+        <h2>{{ titleOf(sheet, name) }}</h2>
+        <p class="quiet figures">
+          {{ dateWords(sheet.from) }} to {{ dateWords(sheet.to) }}{{ sheet.running ? ', not over yet' : '' }}
+        </p>
+      </div>
+      <ul class="figures-row" aria-hidden="true">
+        <li v-for="each in figures" :key="each.words">
+          <strong class="figures">{{ each.figure }}</strong><span>{{ each.words }}</span>
+        </li>
+      </ul>
+    </header>
+    <div class="lead">
+      <p v-if="sums">{{ sums.sentences.join(' ') }}</p>
+      <blockquote v-if="words">{{ words.sentences[0] }}</blockquote>
+      <slot name="words" />
+    </div>
+    <SheetCharts v-if="sheet.kind !== 'month'" :sheet="sheet" />
+    <section v-if="project" class="project" :aria-label="project.title">
+      <h3>{{ project.title }}</h3>
+      <p v-for="sentence in project.sentences" :key="sentence">{{ sentence }}</p>
+      <SheetShelves
+        v-for="lines in shelves"
+        :key="lines[0]?.itemId ?? ''"
+        :sheet="{ from: sheet.from, to: sheet.to < sheet.today ? sheet.to : sheet.today, items: sheet.lines }"
+        :lines="lines"
+        :items="sheet.items"
+        :unit="options.unit"
+        :corrected="NO_CORRECTIONS"
+      />
+    </section>
+    <SheetPhotos v-if="options.photos && sheet.photos.length > 0" :photos="sheet.photos" />
+    <div class="columns">
+      <SectionBlock v-if="push" :section="push" drawn>
+        <div class="pushed">
+          <ItemGauge v-for="item in pushed" :key="item.id" :item="item" size="middle" />
+        </div>
+      </SectionBlock>
+      <SectionBlock v-if="finishes" :section="finishes" drawn>
+        <FinishedRow :finishes="sheet.finishes" :items="items" :until="sheet.to" />
+      </SectionBlock>
+      <SectionBlock v-if="most" :section="most" drawn>
+        <WornStrokes :lines="sheet.most" :items="items" />
+      </SectionBlock>
+      <section v-if="sheet.face" class="face" aria-label="The face most often on">
+        <h3>The face most often on</h3>
+        <p>On {{ sheet.face.days }} days, just so.</p>
+        <FaceStrip :item-ids="sheet.face.itemIds" :items="items" />
+      </section>
+      <SectionBlock v-for="section in plain" :key="section.id" :section="section" />
+    </div>
+    <div v-if="kinds" class="kinds"><SectionBlock :section="kinds" /></div>
+  </article>
+</template>
+
+<style scoped>
+.paper {
+  overflow: hidden;
+}
+
+.top {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 28px;
+  align-items: end;
+  justify-content: space-between;
+  padding: 14px 18px 8px;
+}
+
+h2 {
+  font-size: 24px;
+}
+
+h3 {
+  font-size: 16.5px;
+}
+
+p {
+  margin: 2px 0;
+  font-size: 14px;
+  max-width: 84ch;
+}
+
+.figures-row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 24px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+.figures-row li {
+  display: grid;
+}
+
+.figures-row strong {
+  font: 660 26px/1.05 var(--display);
+}
+
+.figures-row span {
+  font-size: 12.5px;
+  color: var(--quiet);
+}
+
+.lead {
+  padding: 0 18px 12px;
+}
+
+blockquote {
+  margin: 10px 0 4px;
+  padding: 2px 0 2px 14px;
+  border-left: 3px solid var(--primary);
+  font: 480 16.5px/1.45 var(--display);
+  white-space: pre-line;
+  max-width: 72ch;
+}
+
+.project {
+  border-top: 1px solid var(--hair);
+}
+
+.project > h3,
+.project > p {
+  padding: 0 18px;
+}
+
+.project > h3 {
+  padding-top: 12px;
+}
+
+.project > :deep(.shelves) {
+  margin-top: 8px;
+}
+
+.columns {
+  columns: 2 380px;
+  column-gap: 34px;
+  padding: 0 18px 14px;
+}
+
+.columns > :first-child {
+  border-top-color: transparent;
+}
+
+.face {
+  break-inside: avoid;
+  padding: 12px 0 14px;
+  border-top: 1px solid var(--hair);
+}
+
+.kinds {
+  padding: 0 18px 14px;
+}
+
+.pushed {
+  display: flex;
+  gap: 18px;
+  padding-top: 8px;
+}
+
+.phone .columns {
+  columns: 1;
+}
+
+@media print {
+  .paper {
+    border: 0;
+    overflow: visible;
+  }
+
+  .columns {
+    columns: 2;
+  }
+}
+</style>

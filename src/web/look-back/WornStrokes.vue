@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { ListedItem } from '#contract/item'
+import TallyStrokes from '#web/ui/TallyStrokes.vue'
+import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import { kindAndMaker, shortName } from '#web/ui/words/item-words'
+
+/** Things by how often they were worn, each with its strokes; on a long span a bar in their stead. */
+const props = defineProps<{
+  lines: readonly { readonly itemId: string; readonly mark: string; readonly uses: number }[]
+  items: ReadonlyMap<string, ListedItem>
+}>()
+const MOST_STROKES = 30
+const most = computed(() => Math.max(1, ...props.lines.map(({ uses }) => uses)))
+</script>
+
+<template>
+  <ol class="worn">
+    <li v-for="line in lines" :key="line.itemId">
+      <span class="gauge-place">
+        <ItemGauge v-if="items.get(line.itemId)" :item="items.get(line.itemId)!" size="small" :rail="false" />
+      </span>
+      <span class="name">
+        <RouterLink :to="`/items/${line.itemId}`">{{
+          items.get(line.itemId) ? shortName(items.get(line.itemId)!) : line.mark
+        }}</RouterLink>
+        <small v-if="items.get(line.itemId)" class="quiet">{{ kindAndMaker(items.get(line.itemId)!) }}</small>
+      </span>
+      <span v-if="most <= MOST_STROKES" class="strokes"><TallyStrokes :count="line.uses" /></span>
+      <span v-else class="bar" aria-hidden="true"><i :style="{ width: `${(line.uses / most) * 100}%` }" /></span>
+      <span class="figures count">{{ line.uses }}</span>
+    </li>
+  </ol>
+</template>
+
+<style scoped>
+.worn {
+  list-style: none;
+  margin: 4px 0 0;
+  padding: 0;
+}
+
+li {
+  display: grid;
+  grid-template-columns: 40px minmax(110px, 1fr) minmax(0, 1.2fr) 34px;
+  gap: 8px;
+  align-items: center;
+  min-height: 44px;
+  border-bottom: 1px solid var(--hair);
+}
+
+li:last-child {
+  border-bottom: none;
+}
+
+.gauge-place {
+  display: grid;
+  place-items: center;
+}
+
+.name {
+  display: grid;
+  min-width: 0;
+}
+
+.name a {
+  font-weight: 620;
+  color: var(--ink);
+  font-size: 14px;
+  text-decoration: none;
+}
+
+.name a:hover {
+  text-decoration: underline;
+}
+
+small {
+  font-size: 12px;
+  line-height: 1.2;
+}
+
+.bar i {
+  display: block;
+  height: 9px;
+  min-width: 2px;
+  background: var(--ink);
+}
+
+.count {
+  text-align: right;
+  font-weight: 650;
+}
+
+.phone li {
+  grid-template-columns: 40px minmax(0, 1fr) 34px;
+}
+
+.phone .name a {
+  display: flex;
+  align-items: center;
+  min-height: 30px;
+}
+
+.phone .strokes,
+.phone .bar {
+  display: none;
+}
+</style>

@@ -1,0 +1,319 @@
+<script setup lang="ts">
+import {
+  BarController,
+  BarElement,
+  CategoryScale,
+  Chart,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  Tooltip,
+  type ChartData,
+  type ChartDataset,
+  type ChartOptions,
+} from 'chart.js'
+import { computed, ref } from 'vue'
+import { Chart as AnyChart } from 'vue-chartjs'
+import { useChanges } from '#web/data/changes'
+import { hatchOf } from './hatch'
+import type { SheetSeries } from './sheet-series'
+import { useInks } from './use-inks'
+
+/** A chart of a sheet: its title and units, told apart by shape and stroke rather than colour, and the table behind it. */
+const props = withDefaults(
+  defineProps<{
+    title: string
+    /** What the value axis counts. */
+    unit: string
+    labels: readonly string[]
+    series: readonly SheetSeries[]
+    /** What the axis on the right counts, where there is one. */
+    right?: string
+    /** Rows of things, one below the other, instead of columns of time. */
+    lying?: boolean
+    height?: number
+  }>(),
+  { right: '', height: 210 },
+)
+Chart.register(
+  BarController,
+  BarElement,
+  LineController,
+  LineElement,
+  PointElement,
+  CategoryScale,
+  LinearScale,
+  Tooltip,
+)
+const changes = useChanges()
+const inks = useInks()
+const copied = ref(false)
+const FONT = { family: 'Instrument Sans Variable', size: 12 }
+
+const data = computed<ChartData<'bar' | 'line'>>(() => ({
+  labels: [...props.labels],
+  datasets: props.series.map((series): ChartDataset<'bar' | 'line'> => {
+    const { ink, raised } = inks.value
+    // Points and lines lie over bars.
+    const order = series.as === 'bars' || series.as === 'ranges' ? 2 : 1
+    if (series.as === 'bars' || series.as === 'ranges')
+      return {
+        type: 'bar',
+        label: series.label,
+        data: series.values.map((value) =>
+          Array.isArray(value) ? ([...value] as [number, number]) : value,
+        ) as number[],
+        backgroundColor: series.hatched ? hatchOf(ink, raised) : ink,
+        borderColor: ink,
+        borderWidth: 1.2,
+        borderSkipped: false,
+        maxBarThickness: props.lying ? 12 : 30,
+        order,
+      }
+    return {
+      type: 'line',
+      label: series.label,
+      data: series.values as number[],
+      borderColor: ink,
+      backgroundColor: series.hollow ? raised : ink,
+      borderWidth: series.as === 'points' ? 0 : 2,
+      showLine: series.as !== 'points',
+      borderDash: series.dashed ? [6, 4] : [],
+      stepped: series.as === 'steps',
+      pointStyle: series.shape,
+      pointRadius: series.as === 'points' ? 6 : series.dashed ? 0 : 3.5,
+      pointBorderWidth: 2,
+      pointBorderColor: ink,
+      spanGaps: true,
+      order,
+      ...(series.right ? { yAxisID: 'right' } : {}),
+    }
+  }),
+}))
+const options = computed<ChartOptions<'bar' | 'line'>>(() => {
+  const { quiet, hair } = inks.value
+  const counting = {
+    beginAtZero: true,
+    grid: { color: hair },
+    title: { display: true, text: props.unit, color: quiet, font: FONT },
+    ticks: { color: quiet, font: FONT, precision: 0, maxTicksLimit: 7 },
+  }
+  const naming = {
+    grid: { display: false },
+    ticks: { color: quiet, font: FONT, maxRotation: 0, autoSkip: !props.lying, autoSkipPadding: 12 },
+  }
+  return {
+    responsive: true,
+    maintainAspectRatio: false,
+    animation: false,
+    indexAxis: props.lying ? 'y' : 'x',
+    plugins: { legend: { display: false }, tooltip: { displayColors: false } },
+    scales: props.lying
+      ? { x: counting, y: naming }
+      : {
+          x: naming,
+          y: counting,
+          ...(props.right
+            ? {
+                right: {
+                  ...counting,
+                  position: 'right' as const,
+                  grid: { drawOnChartArea: false },
+                  title: { ...counting.title, text: props.right },
+                },
+              }
+            : {}),
+        },
+  }
+})
+const head = computed(() => ['', ...props.series.map(({ label }) => label)])
+const rows = computed(() =>
+  props.labels.map((label, n) => [
+    label,
+    ...props.series.map(({ values }) => {
+      const value = values[n]
+      return value === null || value === undefined ? '' : Array.isArray(value) ? value.join(' to ') : String(value)
+    }),
+  ]),
+)
+async function copy(): Promise<void> {
+  // Tabs part cells wherever a table is pasted.
+  const text = [head.value, ...rows.value].map((row) => row.join('\t')).join('\n')
+  try {
+    await navigator.clipboard.writeText(text)
+    copied.value = true
+    changes.say('Copied as a table.')
+  } catch {
+    changes.say('This browser does not let pages copy. Select the table and copy it.')
+  }
+}
+</script>
+
+<template>
+  <figure class="sheet-chart">
+    <figcaption>
+      <h4>{{ title }}</h4>
+      <ul class="keys" aria-hidden="true">
+        <li v-for="each in series" :key="each.label">
+          <svg viewBox="0 0 30 14" width="30" height="14">
+            <rect v-if="each.as === 'bars' || each.as === 'ranges'" x="4" y="2" width="22" height="10" class="bar" />
+            <path v-if="each.hatched" d="M5 11l8-8M11 11l8-8M17 11l8-8" class="hatch" />
+            <rect
+              v-if="(each.as === 'bars' || each.as === 'ranges') && !each.hatched"
+              x="4"
+              y="2"
+              width="22"
+              height="10"
+              class="full"
+            />
+            <path
+              v-if="each.as === 'line' || each.as === 'steps'"
+              d="M1 7h28"
+              class="line"
+              :class="{ dashed: each.dashed }"
+            />
+            <circle
+              v-if="each.as !== 'bars' && each.as !== 'ranges' && !each.dashed && each.shape !== 'rectRot'"
+              cx="15"
+              cy="7"
+              r="4"
+              :class="each.hollow ? 'hollow' : 'full'"
+            />
+            <path
+              v-if="each.shape === 'rectRot' && !each.dashed"
+              d="M15 2l5 5-5 5-5-5z"
+              :class="each.hollow ? 'hollow' : 'full'"
+            />
+          </svg>
+          {{ each.label }}
+        </li>
+      </ul>
+    </figcaption>
+    <div class="canvas" :style="{ height: `${height}px` }">
+      <AnyChart
+        type="bar"
+        :data="data"
+        :options="options"
+        role="img"
+        :aria-label="`${title}, ${unit}; the table below says the same`"
+      />
+    </div>
+    <details>
+      <summary>As a table</summary>
+      <div class="scroll">
+        <table>
+          <thead>
+            <tr>
+              <th v-for="cell in head" :key="cell" scope="col">{{ cell || 'When' }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="row in rows" :key="row[0]">
+              <th scope="row">{{ row[0] }}</th>
+              <td v-for="(cell, n) in row.slice(1)" :key="n">{{ cell }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <v-btn variant="text" @click="copy">{{ copied ? 'Copied' : 'Copy the table' }}</v-btn>
+    </details>
+  </figure>
+</template>
+
+<style scoped>
+.sheet-chart {
+  margin: 0;
+  min-width: 0;
+  break-inside: avoid;
+}
+
+figcaption {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  align-items: baseline;
+}
+
+h4 {
+  font-size: 15px;
+}
+
+.keys {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 12px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  font-size: 12.5px;
+  color: var(--quiet);
+}
+
+.keys li {
+  display: inline-flex;
+  gap: 5px;
+  align-items: center;
+}
+
+.bar,
+.hollow {
+  fill: var(--raised);
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+
+.full {
+  fill: var(--ink);
+  stroke: var(--ink);
+}
+
+.hatch,
+.line {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+
+.dashed {
+  stroke-dasharray: 6 4;
+}
+
+.canvas {
+  position: relative;
+  min-width: 0;
+}
+
+summary {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+  cursor: pointer;
+  font-size: 13.5px;
+  color: var(--primary);
+}
+
+.scroll {
+  overflow-x: auto;
+}
+
+table {
+  border-collapse: collapse;
+  font-size: 13px;
+  font-variant-numeric: tabular-nums;
+}
+
+th,
+td {
+  padding: 3px 10px 3px 0;
+  text-align: left;
+  white-space: nowrap;
+  border-bottom: 1px solid var(--hair);
+}
+
+@media print {
+  details {
+    display: none;
+  }
+}
+</style>
