@@ -11,6 +11,7 @@ import type { PanPicture } from './draw-pans.js'
 import { decidingEvening } from './deciding-story.js'
 import { knowingEvening } from './knowing-story.js'
 import { MeasuringStory } from './measuring-story.js'
+import { lookingEvening } from './looking-story.js'
 import { planningEvening } from './planning-story.js'
 import { plotOf, type Plot } from './plot.js'
 import { Random } from './random.js'
@@ -111,6 +112,7 @@ class DemoBuilder {
       knowingEvening(demo, ago, this.#forecasts)
       decidingEvening(demo, ago, this.#today)
       planningEvening(demo, ago)
+      lookingEvening(demo, ago)
     }
     demo.turnTo('morning')
     tellTheRest(demo, this.#today)
