@@ -230,5 +230,9 @@ blockquote {
   .columns {
     columns: 2;
   }
+
+  .project > :deep(.shelves) {
+    break-inside: avoid;
+  }
 }
 </style>

@@ -27,8 +27,16 @@ function escaped(words: string): string {
   return words.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('"', '&quot;')
 }
 
+/** The letters that sheets are set in, carried within their styles. */
+export async function lettersOf(): Promise<string> {
+  const fonts: Promise<string>[] = []
+  for (const sheet of document.styleSheets)
+    for (const rule of sheet.cssRules) if (rule instanceof CSSFontFaceRule) fonts.push(fontOf(rule, sheet.href))
+  return (await Promise.all(fonts)).filter(Boolean).join('\n')
+}
+
 /** The rules that bear on what is there, with what they load carried within. */
-async function stylesFor(root: HTMLElement): Promise<string> {
+export async function stylesFor(root: HTMLElement): Promise<string> {
   const kept: string[] = []
   for (const sheet of document.styleSheets)
     for (const rule of sheet.cssRules) kept.push(await ruleFor(rule, root, sheet.href))

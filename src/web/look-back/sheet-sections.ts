@@ -178,7 +178,7 @@ export function sumSentences(sheet: SpanSheet, { prices, unit }: SheetOptions): 
       ? 'Nothing was ticked.'
       : `${counted(totals.uses, 'use')} of ${counted(totals.things, 'thing')}, in ${counted(days.faces, 'different face')}.`,
     totals.grams
-      ? `${massWords(totals.grams.grams, totals.grams.giveOrTake, unit)} found gone from ${counted(totals.grams.things, 'thing')} weighed at both ends.`
+      ? `${massWords(totals.grams.grams, totals.grams.giveOrTake, unit)} found gone by weighing, from ${counted(totals.grams.things, 'thing')}.`
       : '',
     prices ? spentWords(sheet) : '',
   ].filter(Boolean)
