@@ -224,3 +224,29 @@ export async function browsePlan(url: string): Promise<PlanPageFigures> {
   await browser.close()
   return { planDraftedMs, planLongestTaskMs }
 }
+
+export interface LookBackFigures {
+  /** From asking for the year to its first chart, and from asking for a picture of the month to the file. */
+  readonly firstChartMs: number
+  readonly pictureMs: number
+}
+
+/** The year's first chart, and the month as a large picture. */
+export async function browseLookBack(url: string): Promise<LookBackFigures> {
+  const browser = await chromium.launch(config.use?.launchOptions)
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.goto(`${url}/look-back`)
+  await page.getByRole('heading', { name: 'Reached for' }).waitFor()
+  await page.waitForLoadState('networkidle')
+  const start = performance.now()
+  await page.getByRole('link', { name: 'The year', exact: true }).click()
+  await page.locator('canvas').first().waitFor()
+  const firstChartMs = round(performance.now() - start)
+  await page.getByRole('link', { name: 'The month', exact: true }).click()
+  await page.getByRole('button', { name: 'Share or print' }).click()
+  const asked = performance.now()
+  await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Large picture' }).click()])
+  const pictureMs = round(performance.now() - asked)
+  await browser.close()
+  return { firstChartMs, pictureMs }
+}

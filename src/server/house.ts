@@ -139,6 +139,7 @@ export class House {
       this.supplying.forget(touched)
       this.evidence.forget(touched)
       this.planning.forget(touched)
+      this.spanSheets.forget(touched)
     })
     this.drawer = new Drawer(this)
     this.projects = new Projects(this)

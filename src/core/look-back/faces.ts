@@ -1,34 +1,34 @@
-/** What was on a face on one day. */
+/** What was on a face on one day, each thing once. */
 export interface FaceOfDay {
   readonly day: string
   readonly itemIds: readonly string[]
 }
 
-/** How many different faces there were; the order of putting on makes no difference. */
-export function differentFaces(faces: readonly FaceOfDay[]): number {
-  return new Set(faces.map(keyOf)).size
-}
-
-/** The face that was put on most often, the later first where two were; null where none came twice. */
-export function mostWornFace(
-  faces: readonly FaceOfDay[],
-): { readonly itemIds: string[]; readonly days: number } | null {
-  const counts = new Map<string, { itemIds: string[]; days: number; last: string }>()
+/**
+ * How many different faces there were, whatever the order of putting on, and the one that was put on most often: of two the later one,
+ * null where none came twice.
+ */
+export function facesIn(faces: readonly FaceOfDay[]): {
+  readonly different: number
+  readonly most: { readonly itemIds: readonly string[]; readonly days: number } | null
+} {
+  const counts = new Map<string, { itemIds: readonly string[]; days: number; last: string }>()
   for (const face of faces) {
-    if (face.itemIds.length === 0) continue
     const key = keyOf(face)
     const known = counts.get(key)
     if (known) {
       known.days += 1
       if (face.day > known.last) known.last = face.day
-    } else counts.set(key, { itemIds: [...face.itemIds], days: 1, last: face.day })
+    } else counts.set(key, { itemIds: face.itemIds, days: 1, last: face.day })
   }
-  const [most] = [...counts.values()].sort((a, b) => b.days - a.days || (a.last < b.last ? 1 : -1))
-  return most && most.days > 1 ? { itemIds: most.itemIds, days: most.days } : null
+  let best: { itemIds: readonly string[]; days: number; last: string } | null = null
+  for (const each of counts.values())
+    if (best === null || each.days > best.days || (each.days === best.days && each.last > best.last)) best = each
+  return { different: counts.size, most: best && best.days > 1 ? { itemIds: best.itemIds, days: best.days } : null }
 }
 
 function keyOf(face: FaceOfDay): string {
-  return [...new Set(face.itemIds)].sort().join(' ')
+  return [...face.itemIds].sort().join(' ')
 }
 
 export interface Together {
@@ -38,54 +38,80 @@ export interface Together {
   readonly each: readonly [number, number]
 }
 
+/** Things by number, on how many days each and each two of them were worn. */
+interface Met {
+  readonly ids: readonly string[]
+  readonly days: readonly number[]
+  /** Square: by the number of one times how many there are, plus the number of the other; the lower number first. */
+  readonly both: Uint16Array
+}
+
+function metOn(faces: readonly FaceOfDay[]): Met {
+  const ids = [...new Set(faces.flatMap(({ itemIds }) => itemIds))].sort()
+  const numberOf = new Map(ids.map((id, n) => [id, n]))
+  const days = ids.map(() => 0)
+  // Ten years of faces meet a million times: a square of counters is filled in hundredths of a second, a map in tenths.
+  const both = new Uint16Array(ids.length ** 2)
+  for (const { itemIds } of faces) {
+    const own = Uint32Array.from(itemIds, (id) => numberOf.get(id) ?? 0).sort()
+    for (let at = 0; at < own.length; at += 1) {
+      const one = own[at] ?? 0
+      days[one] = (days[one] ?? 0) + 1
+      for (let next = at + 1; next < own.length; next += 1) {
+        const key = one * ids.length + (own[next] ?? 0)
+        both[key] = (both[key] ?? 0) + 1
+      }
+    }
+  }
+  return { ids, days, both }
+}
+
+function together({ ids, days }: Met, one: number, other: number, count: number): Together {
+  return {
+    itemIds: [ids[one] ?? '', ids[other] ?? ''],
+    days: count,
+    each: [days[one] ?? 0, days[other] ?? 0],
+  }
+}
+
+type CouldMeet = (one: string, other: string) => boolean
+
+/** Pairs of things by how often they were on one face, most first; `couldMeet` tells which are asked about, rivals of a kind are not. */
+export function wornTogether(faces: readonly FaceOfDay[], couldMeet: CouldMeet, most: number): Together[] {
+  const met = metOn(faces)
+  const { ids, days, both } = met
+  const n = ids.length
+  const either = (key: number): number => (days[Math.floor(key / n)] ?? 0) + (days[key % n] ?? 0)
+  const before = (a: number, b: number): number => (both[b] ?? 0) - (both[a] ?? 0) || either(a) - either(b) || a - b
+  let best: number[] = []
+  let least = 2
+  for (let key = 0; key < both.length; key += 1) {
+    if ((both[key] ?? 0) < least || !couldMeet(ids[Math.floor(key / n)] ?? '', ids[key % n] ?? '')) continue
+    best = [...best, key].sort(before).slice(0, most)
+    if (best.length === most) least = both[best[most - 1] ?? 0] ?? 2
+  }
+  return best.map((key) => together(met, Math.floor(key / n), key % n, both[key] ?? 0))
+}
+
 /** Worn on so many days each, two things could well have met. Assumption. */
 const OFTEN = 5
 
-/**
- * Pairs of things by how often they were on one face, most first; and pairs that never were, though each was worn often enough and
- * `couldMeet` says they belong on one face. Things of one kind are rivals and never said to miss each other.
- */
-export function wornTogether(
-  faces: readonly FaceOfDay[],
-  couldMeet: (one: string, other: string) => boolean,
-  most: number,
-): { readonly often: Together[]; readonly never: Together[] } {
-  const days = new Map<string, number>()
-  const both = new Map<string, number>()
-  for (const { itemIds } of faces) {
-    const own = [...new Set(itemIds)].sort()
-    own.forEach((one, at) => {
-      days.set(one, (days.get(one) ?? 0) + 1)
-      for (const other of own.slice(at + 1)) {
-        const key = `${one} ${other}`
-        both.set(key, (both.get(key) ?? 0) + 1)
-      }
-    })
-  }
-  const of = (one: string, other: string, count: number): Together => ({
-    itemIds: [one, other],
-    days: count,
-    each: [days.get(one) ?? 0, days.get(other) ?? 0],
-  })
-  const often = [...both]
-    .filter(([, count]) => count > 1)
-    .map(([key, count]) => {
-      const [one = '', other = ''] = key.split(' ')
-      return of(one, other, count)
-    })
-    .filter(({ itemIds: [one, other] }) => couldMeet(one, other))
-    .sort((a, b) => b.days - a.days || a.each[0] + a.each[1] - b.each[0] - b.each[1] || byIds(a, b))
-    .slice(0, most)
-  const worn = [...days].filter(([, count]) => count >= OFTEN).sort(([a], [b]) => (a < b ? -1 : 1))
-  const never: Together[] = []
-  worn.forEach(([one], at) => {
-    for (const [other] of worn.slice(at + 1))
-      if (!both.has(`${one} ${other}`) && couldMeet(one, other)) never.push(of(one, other, 0))
-  })
-  never.sort((a, b) => Math.min(...b.each) - Math.min(...a.each) || byIds(a, b))
-  return { often, never: never.slice(0, most) }
-}
-
-function byIds(a: Together, b: Together): number {
-  return a.itemIds.join() < b.itemIds.join() ? -1 : 1
+/** Pairs that were never on one face, though each was worn often enough; first those of which the rarer was worn most. */
+export function neverTogether(faces: readonly FaceOfDay[], couldMeet: CouldMeet, most: number): Together[] {
+  const met = metOn(faces)
+  const { ids, days, both } = met
+  const worn = ids
+    .map((_, n) => n)
+    .filter((n) => (days[n] ?? 0) >= OFTEN)
+    .sort((a, b) => (days[b] ?? 0) - (days[a] ?? 0) || a - b)
+  const found: Together[] = []
+  // In this order the later of two is the rarer: the first ones found are the first to be told.
+  for (const [at, later] of worn.entries())
+    for (const earlier of worn.slice(0, at)) {
+      const [one, other] = earlier < later ? [earlier, later] : [later, earlier]
+      if ((both[one * ids.length + other] ?? 0) > 0 || !couldMeet(ids[one] ?? '', ids[other] ?? '')) continue
+      found.push(together(met, one, other, 0))
+      if (found.length === most) return found
+    }
+  return found
 }

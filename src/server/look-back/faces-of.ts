@@ -1,5 +1,5 @@
 import { addDays, type Day } from '#core/calendar/day'
-import { wornTogether } from '#core/look-back/faces'
+import { neverTogether, wornTogether } from '#core/look-back/faces'
 import { itemMark } from '#core/words/told'
 import type { FacesAnswer, TogetherView } from '#contract/look-back'
 import type { House } from '../house.js'
@@ -16,7 +16,7 @@ const MOST_PAIRS = 8
 export function facesOf(house: House, until: Day): FacesAnswer {
   const queries = lookBackQueries(house.db)
   const today = house.today()
-  const things = new Map(queries.things.all().map((row) => [row.id, row]))
+  const things = house.spanSheets.things()
   const kinds = new Map(queries.kinds.all().map((row) => [row.id, row]))
   const from = addDays(until, 1 - SHOWN_DAYS)
   const worn = wornSpan(queries, { from: addDays(until, 1 - COUNTED_DAYS), to: until }, things, kinds)
@@ -30,14 +30,12 @@ export function facesOf(house: House, until: Day): FacesAnswer {
       return { id, name, occasion, itemIds, days: whole.length, last: (whole.at(-1)?.day ?? null) as Day | null }
     })
   // Of rivals of one kind, and of what has gone, nobody asks why they never met.
-  const { often, never } = wornTogether(
-    worn.faces,
-    (one, other) =>
-      things.get(one)?.worn_as !== things.get(other)?.worn_as &&
-      things.get(one)?.ended_on === null &&
-      things.get(other)?.ended_on === null,
-    MOST_PAIRS,
-  )
+  const couldMeet = (one: string, other: string): boolean =>
+    things.get(one)?.worn_as !== things.get(other)?.worn_as &&
+    things.get(one)?.ended_on === null &&
+    things.get(other)?.ended_on === null
+  const often = wornTogether(worn.faces, couldMeet, MOST_PAIRS)
+  const never = neverTogether(worn.faces, couldMeet, MOST_PAIRS)
   const named = (id: string): TogetherView['one'] => {
     const thing = things.get(id)
     return { itemId: id, mark: thing ? itemMark(thing) : '' }

@@ -71,9 +71,10 @@ export function lookBackQueries(db: Db) {
   const ask = 'id, version, question, asked_on, answered_on, answer, chosen_item_id FROM ask'
   return {
     logSince: sql<[], { day: Day | null }>('SELECT min(day) AS day FROM wear'),
-    wears: sql<[Between], { day: Day; item_id: string; used_as: string | null }>(
-      'SELECT day, item_id, used_as FROM wear WHERE day BETWEEN @from AND @to ORDER BY day',
-    ),
+    /** What was worn, a row a day: ids apart by spaces, with what each was used as behind a colon. Ids hold neither. */
+    wears: sql<[Between], { day: Day; worn: string }>(`
+      SELECT day, group_concat(iif(used_as IS NULL, item_id, item_id || ':' || used_as), ' ') AS worn
+        FROM wear WHERE day BETWEEN @from AND @to GROUP BY day ORDER BY day`),
     things: sql<[], ThingRow>(`
       SELECT i.id, p.name, p.shade, i.category_id, coalesce(i.used_as, i.category_id) AS worn_as, i.price_minor, i.price_said,
              i.source, i.acquired_earliest, i.acquired_latest, i.ended_as, i.ended_on, i.ended_roughly,

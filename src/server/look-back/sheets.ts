@@ -1,5 +1,5 @@
 import { addDays, daysBetween, earlier, later, type Day } from '#core/calendar/day'
-import { differentFaces, mostWornFace, wornTogether } from '#core/look-back/faces'
+import { facesIn, wornTogether } from '#core/look-back/faces'
 import { kindOf, type LookSpan } from '#core/look-back/span'
 import { gramsFound } from '#core/look-back/used-up'
 import type { TimedReading } from '#core/measure/content-facts'
@@ -7,6 +7,7 @@ import type { DatedEvent } from '#core/measure/package-events'
 import { itemMark } from '#core/words/told'
 import type { MoneyView, SpanSheet, TogetherView } from '#contract/look-back'
 import { fail, ok, type Outcome } from '../failing.js'
+import type { TouchedRow } from '../db/journal.js'
 import type { House } from '../house.js'
 import { listedOf, type ItemFacts } from '../stock/item-facts.js'
 import { cameInOf, finishesOf, firstAndLast, letGoOf, spoiledOf } from './endings-of.js'
@@ -20,6 +21,8 @@ import { wornSpan, type WornSpan } from './worn-span.js'
 
 const MOST_PAIRS = 6
 const MOST_DRAWN_FINISHES = 36
+/** What things are read from. */
+const THINGS_READ: ReadonlySet<string> = new Set(['item', 'product', 'set_aside', 'blend_parent'])
 /** No sheet looks back further at once: nobody's log is longer. Assumption. */
 const MOST_DAYS = 366 * 30
 
@@ -27,10 +30,22 @@ const MOST_DAYS = 366 * 30
 export class SpanSheets {
   readonly #house: House
   readonly #queries
+  #things: ReadonlyMap<string, ThingRow> | null = null
 
   constructor(house: House) {
     this.#house = house
     this.#queries = lookBackQueries(house.db)
+  }
+
+  /** Everything that is or ever was there, by id; kept until a change touches what it is read from. */
+  things(): ReadonlyMap<string, ThingRow> {
+    const found = this.#things ?? new Map(this.#queries.things.all().map((row) => [row.id, row]))
+    if (!this.#house.db.inTransaction) this.#things = found
+    return found
+  }
+
+  forget(touched: readonly TouchedRow[]): void {
+    if (touched.some(({ tbl }) => THINGS_READ.has(tbl))) this.#things = null
   }
 
   /** `projectId` null = of every project. A span that lies ahead or runs backwards is refused. */
@@ -48,7 +63,7 @@ export class SpanSheets {
   #sheet(asked: LookSpan, today: Day, projectId: string | null): Omit<SpanSheet, 'project'> {
     const house = this.#house
     const span = { from: asked.from, to: earlier(asked.to, today) }
-    const things = new Map(this.#queries.things.all().map((row) => [row.id, row]))
+    const things = this.things()
     const kinds = new Map(this.#queries.kinds.all().map((row) => [row.id, row]))
     const worn = wornSpan(this.#queries, span, things, kinds)
     const money = new MoneyOf(house)
@@ -67,8 +82,8 @@ export class SpanSheets {
     for (const { itemId } of reach.neglected) drawn.add(itemId)
     const pushes = pushesOf(house, this.#queries, span, today, things)
     for (const { itemId } of pushes) drawn.add(itemId)
-    const { often } = wornTogether(worn.faces, this.#couldMeet(things), MOST_PAIRS)
-    const face = mostWornFace(worn.faces)
+    const often = wornTogether(worn.faces, this.#couldMeet(things), MOST_PAIRS)
+    const { different, most: face } = facesIn(worn.faces)
     for (const id of face?.itemIds ?? []) drawn.add(id)
     const cameIn = cameInOf(span, things.values())
     const logSince = this.#queries.logSince.get()?.day ?? null
@@ -84,7 +99,7 @@ export class SpanSheets {
       logSince,
       currency: house.settings().currency,
       words: this.#queries.words.get(asked) ?? null,
-      days: this.#days(span, worn, logSince, today),
+      days: { ...this.#days(span, worn, logSince, today), faces: different },
       totals: {
         uses: sum(worn.uses.values()),
         things: worn.uses.size,
@@ -154,22 +169,20 @@ export class SpanSheets {
     return { spent: { minor, of, unknown: worn.uses.size - of }, perUse: uses === 0 ? null : minor / uses }
   }
 
-  #days(span: LookSpan, worn: WornSpan, logSince: Day | null, today: Day): SpanSheet['days'] {
+  #days(span: LookSpan, worn: WornSpan, logSince: Day | null, today: Day): Omit<SpanSheet['days'], 'faces'> {
     const said = this.#queries.days.all(span)
     const makeup = new Set(worn.wearDays)
     const recorded = new Set([...worn.ticked, ...said.map(({ id }) => id)])
     // Before the log nobody wrote anything down, and today is not over.
     const first = logSince === null ? null : later(span.from, logSince)
     const last = earlier(span.to, addDays(today, -1))
-    let notRecorded = 0
-    if (first !== null)
-      for (let day = first; day <= last; day = addDays(day, 1)) if (!recorded.has(day)) notRecorded += 1
+    const written = first === null ? 0 : [...recorded].filter((day) => day >= first && day <= last).length
+    const notRecorded = first === null || first > last ? 0 : daysBetween(first, last) + 1 - written
     return {
       all: daysBetween(span.from, span.to) + 1,
       wear: makeup.size,
       noMakeup: said.filter(({ id, no_makeup: none }) => none === 1 && !makeup.has(id)).length,
       notRecorded,
-      faces: differentFaces(worn.faces),
     }
   }
 

@@ -23,28 +23,38 @@ export function wornSpan(
   things: ReadonlyMap<string, ThingRow>,
   kinds: ReadonlyMap<string, KindRow>,
 ): WornSpan {
-  const uses = new Map<string, number>()
-  const ofKind = new Map<string, number>()
   const ticked = new Set<Day>()
   const faces = new Map<Day, string[]>()
   const months = monthsWithin(span).map((month) => ({ ...month, uses: new Map<string, number>(), wearDays: 0 }))
+  const usedAs = new Map<string, number>()
   let at = 0
-  for (const { day, item_id: id, used_as: usedAs } of queries.wears.all(span)) {
+  for (const { day, worn } of queries.wears.all(span)) {
     let month = months[at]
     while (month !== undefined && day > month.to) month = months[(at += 1)]
-    const kind = usedAs ?? things.get(id)?.worn_as ?? ''
-    add(uses, id)
-    add(ofKind, kind)
-    if (month) add(month.uses, id)
+    if (month === undefined) break
     ticked.add(day)
-    if (kinds.get(kind)?.makeup !== 1) continue
-    const face = faces.get(day)
-    if (face) face.push(id)
-    else {
-      faces.set(day, [id])
-      if (month) month.wearDays += 1
+    const face: string[] = []
+    for (const each of worn.split(' ')) {
+      const colon = each.indexOf(':')
+      const id = colon < 0 ? each : each.slice(0, colon)
+      const usual = things.get(id)?.worn_as ?? ''
+      const kind = colon < 0 ? usual : each.slice(colon + 1)
+      add(month.uses, id, 1)
+      if (kind !== usual) {
+        add(usedAs, usual, -1)
+        add(usedAs, kind, 1)
+      }
+      if (kinds.get(kind)?.makeup === 1) face.push(id)
     }
+    if (face.length === 0) continue
+    faces.set(day, face)
+    month.wearDays += 1
   }
+  // The sums of its months are the span: counted once, added up by thing and by kind.
+  const uses = new Map<string, number>()
+  for (const month of months) for (const [id, count] of month.uses) add(uses, id, count)
+  const ofKind = new Map(usedAs)
+  for (const [id, count] of uses) add(ofKind, things.get(id)?.worn_as ?? '', count)
   return {
     uses,
     ofKind,
@@ -55,6 +65,6 @@ export function wornSpan(
   }
 }
 
-function add(counts: Map<string, number>, key: string): void {
-  counts.set(key, (counts.get(key) ?? 0) + 1)
+function add(counts: Map<string, number>, key: string, by: number): void {
+  counts.set(key, (counts.get(key) ?? 0) + by)
 }
