@@ -143,6 +143,7 @@ test.describe('on a phone', () => {
       '/shelf-life',
       '/supply',
       '/look-back',
+      ...LOOKING,
       '/decide',
       ...DECIDING,
       '/empties',
@@ -176,6 +177,9 @@ const DECIDING = [
   '/buying/till',
 ]
 
+/** The other rooms of Look back. */
+const LOOKING = ['/look-back/year', '/look-back/span', '/look-back/faces', '/look-back/guesses', '/look-back/asks']
+
 /** What axe checks: WCAG 2.2 up to AA; by night only the colours differ. */
 const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']
 /** Stands for the page of a thing, whose address is not known beforehand. */
@@ -193,6 +197,7 @@ const SIGHTS: readonly (readonly string[])[] = [
   ['/collection/import', ITEM, '/projects', '/settings'],
   ['/shelf-life', '/decide', '/empties', '/journal'],
   ['/supply', '/look-back', '/plan', '/plan/month'],
+  LOOKING,
   DECIDING,
   ['/drawer/laying', '/collection/openings', '/tally-sheet', '/empties/containers'],
   ['/check-in', CHECK_IN, SHEET],

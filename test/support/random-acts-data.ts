@@ -1,5 +1,6 @@
 import { addDays } from '#core/calendar/day'
 import { DECISIONS } from './random-decisions'
+import { LOOKING } from './random-looking'
 import { PLANS } from './random-plans'
 import type { RandomOwner } from './random-owner'
 import { TODAY, type Answer } from './test-house'
@@ -42,6 +43,7 @@ const SETTINGS = {
 export const ACTS: Readonly<Record<string, Act>> = {
   ...DECISIONS,
   ...PLANS,
+  ...LOOKING,
   swatches: async (o) => {
     const itemId = o.item()
     const [part] = (await o.shown(itemId))?.parts ?? []

@@ -68,6 +68,8 @@ export class RandomOwner {
       | 'measurement'
       | 'item_event'
       | 'check_in'
+      | 'look_span'
+      | 'ask'
       | 'kept_container'
       | 'package_weight'
       | 'guess'

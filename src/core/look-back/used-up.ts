@@ -9,6 +9,8 @@ export interface WornThing {
   readonly price: number | null
   /** Uses within the span. */
   readonly uses: number
+  /** Uses that were ever ticked: the same whatever the span, so that spans add up. */
+  readonly logged: number
   /** All its uses; null where it was used before the log and nobody said how often. */
   readonly allUses: number | null
   /** Uses still left in the middle of what is likely; 0 of a finished one, null where nothing tells. */
@@ -21,17 +23,22 @@ export interface WornThing {
  * How many uses a whole one gives: those it had and those it likely still has. Where its first uses were not counted, those left and
  * the share left tell. Null where neither does.
  */
-export function usesOfAWhole({ allUses, usesLeft, shareLeft, uses }: Omit<WornThing, 'price'>): number | null {
-  if (allUses !== null && usesLeft !== null) return Math.max(allUses + usesLeft, uses, 1)
+export function usesOfAWhole({
+  allUses,
+  usesLeft,
+  shareLeft,
+  logged,
+}: Omit<WornThing, 'price' | 'uses'>): number | null {
+  if (allUses !== null && usesLeft !== null) return Math.max(allUses + usesLeft, 1)
   if (usesLeft === null || shareLeft === null || shareLeft <= 0) return null
-  return Math.max(usesLeft / shareLeft, uses + usesLeft, 1)
+  return Math.max(usesLeft / shareLeft, logged + usesLeft, 1)
 }
 
 /**
  * Money used up within a span: the price by the share of all its uses that lie in the span. Spans that follow each other add up.
  * Null where price or uses are not known.
  *
- * @example moneyUsed({ price: 1200, uses: 5, allUses: 20, usesLeft: 0, shareLeft: 0 }) === 300
+ * @example moneyUsed({ price: 1200, uses: 5, logged: 20, allUses: 20, usesLeft: 0, shareLeft: 0 }) === 300
  */
 export function moneyUsed(thing: WornThing): number | null {
   const whole = usesOfAWhole(thing)
@@ -42,7 +49,7 @@ export function moneyUsed(thing: WornThing): number | null {
 export function shareUnused(thing: Omit<WornThing, 'price' | 'uses'>): number | null {
   if (thing.allUses === 0) return 1
   if (thing.shareLeft !== null) return thing.shareLeft
-  const whole = usesOfAWhole({ ...thing, uses: 0 })
+  const whole = usesOfAWhole(thing)
   return whole === null || thing.usesLeft === null ? null : Math.min(1, thing.usesLeft / whole)
 }
 

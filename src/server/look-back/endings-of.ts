@@ -1,4 +1,4 @@
-import { daysBetween, earlier, type Day } from '#core/calendar/day'
+import { addDays, daysBetween, earlier, type Day } from '#core/calendar/day'
 import type { LookSpan } from '#core/look-back/span'
 import { itemMark } from '#core/words/told'
 import type { FinishView, SpanSheet } from '#contract/look-back'
@@ -141,12 +141,17 @@ export function cameInOf(span: LookSpan, things: Iterable<ThingRow>): SpanSheet[
   return found.sort((a, b) => (a.latest === b.latest ? (a.itemId < b.itemId ? -1 : 1) : a.latest < b.latest ? -1 : 1))
 }
 
+/** Opened so many days before its first tick at most, a thing was new then. Assumption. */
+const ABOUT_THEN_DAYS = 30
+
 /** What was worn for the first time ever within a span, and what was worn for the last time since it ended then. */
 export function firstAndLast(span: LookSpan, items: readonly ItemFacts[]): Pick<SpanSheet, 'firstTimes' | 'lastTimes'> {
   const firstTimes = items.flatMap((item) => {
     const { within } = item.opening
-    // Used before the log, or open long before, it was no first time.
-    const isFirst = knownUses(item) === item.wears || (within !== null && within.latest >= span.from)
+    // Nobody counted what came before the log: opened about then, it is taken for the first time all the same.
+    const isFirst =
+      knownUses(item) === item.wears ||
+      (within !== null && item.firstWorn !== null && within.latest >= addDays(item.firstWorn, -ABOUT_THEN_DAYS))
     return isFirst && inside(item.firstWorn, span) ? [{ ...named(item), on: item.firstWorn }] : []
   })
   const lastTimes = items.flatMap((item) => {

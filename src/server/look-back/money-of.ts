@@ -1,15 +1,15 @@
-import type { usesOfAWhole } from '#core/look-back/used-up'
+import type { WornThing } from '#core/look-back/used-up'
 import { moneyUsed, shareUnused } from '#core/look-back/used-up'
 import type { House } from '../house.js'
 import { knownUses } from '../stock/known-uses.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 
-type Uses = Parameters<typeof usesOfAWhole>[0]
+type Uses = Omit<WornThing, 'price' | 'uses'>
 
 /** Of things, how many uses each had and likely still has, and what that comes to in money. */
 export class MoneyOf {
   readonly #house: House
-  readonly #known = new Map<string, Omit<Uses, 'uses'>>()
+  readonly #known = new Map<string, Uses>()
 
   constructor(house: House) {
     this.#house = house
@@ -24,7 +24,7 @@ export class MoneyOf {
     return shareUnused(this.#of(item))
   }
 
-  #of(item: ItemFacts): Omit<Uses, 'uses'> {
+  #of(item: ItemFacts): Uses {
     const known = this.#known.get(item.id)
     if (known) return known
     const found = this.#reckon(item)
@@ -32,16 +32,17 @@ export class MoneyOf {
     return found
   }
 
-  #reckon(item: ItemFacts): Omit<Uses, 'uses'> {
+  #reckon(item: ItemFacts): Uses {
     const allUses = knownUses(item)
-    if (item.lifecycle === 'finished') return { allUses, usesLeft: 0, shareLeft: 0 }
+    const logged = item.wears
+    if (item.lifecycle === 'finished') return { logged, allUses, usesLeft: 0, shareLeft: 0 }
     if (item.lifecycle === 'left' || item.lifecycle === 'blended') {
       // What is gone is forecast no more: its last reading tells, or nothing does.
       const left = item.contents.left
       const usesLeft = left === null || allUses === null || left >= 1 ? null : (allUses * left) / (1 - left)
-      return { allUses, usesLeft, shareLeft: left }
+      return { logged, allUses, usesLeft, shareLeft: left }
     }
     const { usesLeft, share } = this.#house.forecasts.of(item).forecast.content
-    return { allUses, usesLeft: usesLeft[Math.floor(usesLeft.length / 2)] ?? null, shareLeft: share.middle }
+    return { logged, allUses, usesLeft: usesLeft[Math.floor(usesLeft.length / 2)] ?? null, shareLeft: share.middle }
   }
 }
