@@ -174,6 +174,7 @@ test('before she commits she is told whether it adds up; her guess is kept, and 
   await expect(dialog).toHaveCount(0)
   await expect(page.getByRole('region', { name: 'How it is reckoned' })).toContainText('was 2 months')
   await goTo(page, 'Look back')
+  await page.getByRole('link', { name: 'Guesses and forecasts', exact: true }).click()
   const guesses = page.getByRole('region', { name: 'Your guesses' })
   await guesses.getByRole('button', { name: /^Show all/ }).click()
   await expect(guesses).toContainText('guessed 2 months, 0 days so far')

@@ -46,22 +46,6 @@ const photograph = async (page: Page): Promise<void> => {
 const doubts = async (page: Page): Promise<void> => {
   await page.getByRole('region', { name: 'In doubt' }).evaluate((element) => element.scrollIntoView())
 }
-/** Two near twins and one apart. */
-const compare = async (page: Page): Promise<void> => {
-  for (const [n, shade] of ['Brake Light', 'Bell Cord', 'Plum Works'].entries()) {
-    await page
-      .getByRole('button', { name: n < 2 ? /^Choose the (?:first|second)/ : 'Add one' })
-      .first()
-      .click()
-    const picker = page.getByRole('dialog', { name: 'Lay beside' })
-    await picker.getByRole('textbox').fill(shade)
-    await picker
-      .getByRole('button', { name: new RegExp(`Choose .*${shade}`) })
-      .first()
-      .click()
-  }
-  await page.getByRole('region', { name: 'Swatches' }).waitFor()
-}
 /** A drawn tester, tapped. */
 const atTheTill = async (page: Page): Promise<void> => {
   await page.getByRole('combobox', { name: 'What kind' }).fill('blush')
@@ -110,7 +94,6 @@ const PICTURES: readonly Picture[] = [
   { name: 'today-phone', path: '/', size: PHONE },
   { name: 'collection', path: '/collection' },
   { name: 'item', path: '/items/Lamplight' },
-  { name: 'item-phone', path: '/items/Rust Bloom', size: PHONE },
   { name: 'check-in-weigh', path: '/check-in', before: weigh },
   { name: 'check-in-pan', path: '/check-in', before: photograph },
   { name: 'projects', path: '/projects' },
@@ -119,8 +102,9 @@ const PICTURES: readonly Picture[] = [
   { name: 'shelf-life', path: '/shelf-life' },
   { name: 'supply', path: '/supply' },
   { name: 'look-back', path: '/look-back' },
+  { name: 'look-back-year', path: '/look-back/year' },
+  { name: 'which-next', path: '/look-back/asks' },
   { name: 'doubts', path: '/decide', before: doubts },
-  { name: 'compare', path: '/decide/compare', before: compare },
   { name: 'till-phone', path: '/buying/till', size: PHONE, before: atTheTill },
   { name: 'empties', path: '/empties' },
   { name: 'specimen-large', path: '/specimen', of: '[data-specimen=large-day]' },

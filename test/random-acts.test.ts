@@ -125,7 +125,7 @@ describe('whatever is done, taken back and done again, in whatever order', () =>
     const owner = new RandomOwner(house, 99, worked)
     house.listen = (method, path) => asked.add(`${method} ${path}`)
     await owner.begin()
-    for (let n = 0; n < 3000 && never().length > 0; n += 1) {
+    for (let n = 0; n < 1500 && never().length > 0; n += 1) {
       const { name, answer } = await owner.act()
       expect(answer.status, name).not.toBe(500)
       if (answer.status === 200) note(name)

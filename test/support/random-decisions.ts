@@ -35,9 +35,9 @@ export const DECISIONS: Readonly<Record<string, Act>> = {
       again: verdict === 'once more, otherwise' ? again : null,
     })
   },
-  'hand over': (o) =>
-    o.house.post(`/verdicts/${letGo(o)}/handed`, { day: o.random.pick([TODAY, null]), toWhom: 'Ines' }),
-  regret: (o) => o.house.post(`/verdicts/${letGo(o)}/regret`, { day: TODAY, words: 'that red' }),
+  'hand over': async (o) =>
+    o.house.post(`/verdicts/${await letGo(o)}/handed`, { day: o.random.pick([TODAY, null]), toWhom: 'Ines' }),
+  regret: async (o) => o.house.post(`/verdicts/${await letGo(o)}/regret`, { day: TODAY, words: 'that red' }),
   feel: (o) => {
     const wear = o.house.db
       .prepare<[], { item_id: string; day: string }>('SELECT item_id, day FROM wear ORDER BY rowid')
@@ -133,10 +133,26 @@ export const DECISIONS: Readonly<Record<string, Act>> = {
   },
 }
 
-function letGo(o: RandomOwner): string {
-  const rows = o.house.db
-    .prepare<[], { id: string }>('SELECT id FROM verdict WHERE destination IS NOT NULL ORDER BY rowid')
-    .all()
+/** Something let go; where nothing was, it is tried first. */
+async function letGo(o: RandomOwner): Promise<string> {
+  const gone = o.house.db.prepare<[], { id: string }>(
+    'SELECT id FROM verdict WHERE destination IS NOT NULL ORDER BY rowid',
+  )
+  if (gone.all().length === 0)
+    await o.house.post('/verdicts', {
+      verdictId: o.id(),
+      itemId: o.item(),
+      trialId: null,
+      verdict: 'let go',
+      reason: '',
+      destination: 'return scheme',
+      until: null,
+      usedAs: null,
+      why: 'too many',
+      into: null,
+      again: null,
+    })
+  const rows = gone.all()
   return rows.length === 0 ? 'none' : o.random.pick(rows).id
 }
 
