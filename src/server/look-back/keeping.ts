@@ -1,4 +1,5 @@
 import type { z } from 'zod'
+import { dayMark } from '#core/words/told'
 import type { PutSpan, PutSpanWords, SpansAnswer } from '#contract/look-back'
 import type { Done } from '../db/journal.js'
 import { fail, ok, type Outcome } from '../failing.js'
@@ -54,14 +55,16 @@ export class KeptSpans {
   putWords({ id, version, from, to, words }: z.output<typeof PutSpanWords>): Answer {
     const there = this.#queries.words.get({ from, to })
     if ((there?.version ?? null) !== version) return fail('stale', { current: JSON.stringify(there ?? null) })
+    const span = `${dayMark(from)} to ${dayMark(to)}`
     if (there === undefined) {
-      if (words === '') return ok({ words: 'Said nothing of a span', answer: { id } })
+      if (words === '') return ok({ words: `Said nothing of ${span}`, answer: { id } })
       if (this.#queries.wordsOf.get(id)) return fail('id-taken', { value: id })
       this.#queries.addWords.run({ id, from, to, words })
-      return ok({ words: 'Said how a span felt', answer: { id } })
+      return ok({ words: `Said how it felt, ${span}`, answer: { id } })
     }
     if (words === '') this.#queries.dropWords.run(there.id)
     else this.#queries.setWords.run({ id: there.id, words })
-    return ok({ words: words === '' ? 'Took back how a span felt' : 'Said how a span felt', answer: { id: there.id } })
+    const said = words === '' ? 'Took back how it felt' : 'Said how it felt'
+    return ok({ words: `${said}, ${span}`, answer: { id: there.id } })
   }
 }

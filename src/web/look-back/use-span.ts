@@ -20,7 +20,8 @@ export function useSpan(mode: () => Mode) {
   /** Null until her day is known. */
   const span = computed<LookSpan | null>(() => {
     if (today.value === null) return null
-    if (mode() === 'month') return monthOf(parseDay(`${text('month')}-01`) ?? lastMonth(today.value))
+    if (mode() === 'month')
+      return monthOf(parseDay(`${text('month')}-01`) ?? firstShown(today.value, answer.value?.logSince ?? null))
     if (mode() === 'year') return yearOf(parseDay(`${text('year')}-01-01`) ?? today.value)
     return { from: parseDay(text('from')) ?? addDays(today.value, -89), to: parseDay(text('to')) ?? today.value }
   })
@@ -62,7 +63,8 @@ export function useSpan(mode: () => Mode) {
   return { beside, compareWith, span, other, project, name, kept: answer, goTo, ask }
 }
 
-/** The month that is over: the update is written when it is; in its first days, too, nothing of the new one is there to tell. */
-function lastMonth(today: Day): Day {
-  return addDays(monthOf(today).from, -1)
+/** The month that is over, since an update is written of what is whole; while the log is younger than that, the one that runs. */
+function firstShown(today: Day, logSince: Day | null): Day {
+  const last = addDays(monthOf(today).from, -1)
+  return logSince !== null && logSince > last ? today : last
 }
