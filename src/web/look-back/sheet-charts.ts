@@ -18,7 +18,13 @@ function monthLabels(days: readonly Day[]): string[] {
   return days.map((day) => (years.size > 1 ? monthAndYear : monthShort)(day))
 }
 
-export function monthsOf({ months }: SpanSheet): SheetChartData {
+/** Months from the log's first on: what came before is not nothing, it was never written down. */
+function logged({ months, logSince }: SpanSheet): SpanSheet['months'] {
+  return months.filter(({ to }) => logSince !== null && to >= logSince)
+}
+
+export function monthsOf(sheet: SpanSheet): SheetChartData {
+  const months = logged(sheet)
   return {
     labels: monthLabels(months.map(({ from }) => from)),
     series: [
@@ -35,8 +41,9 @@ export function monthsOf({ months }: SpanSheet): SheetChartData {
   }
 }
 
-export function finishesAlong({ months }: SpanSheet): SheetChartData {
-  let sum = 0
+export function finishesAlong(sheet: SpanSheet): SheetChartData {
+  const months = logged(sheet)
+  let sum = sheet.finishes.filter(({ on }) => months[0] === undefined || on < months[0].from).length
   return {
     labels: monthLabels(months.map(({ from }) => from)),
     series: [

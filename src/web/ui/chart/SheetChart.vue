@@ -49,6 +49,8 @@ Chart.register(
 const changes = useChanges()
 const inks = useInks()
 const copied = ref(false)
+/** With more months than this, full signs would lie over each other. */
+const CROWDED = 36
 const FONT = { family: 'Instrument Sans Variable', size: 12 }
 
 const data = computed<ChartData<'bar' | 'line'>>(() => ({
@@ -82,8 +84,8 @@ const data = computed<ChartData<'bar' | 'line'>>(() => ({
       borderDash: series.dashed ? [6, 4] : [],
       stepped: series.as === 'steps',
       pointStyle: series.shape,
-      pointRadius: series.as === 'points' ? 6 : series.dashed ? 0 : 3.5,
-      pointBorderWidth: 2,
+      pointRadius: series.dashed ? 0 : props.labels.length > CROWDED ? 2 : series.as === 'points' ? 6 : 3.5,
+      pointBorderWidth: props.labels.length > CROWDED ? 1 : 2,
       pointBorderColor: ink,
       spanGaps: true,
       order,
