@@ -2,6 +2,7 @@ import type { Day } from '#core/calendar/day'
 import type { LetGoWhy, Destination, Verdict } from '#core/decide/verdict'
 import type { PackageEvent } from '#core/measure/package-events'
 import type { Source } from '#core/item/traits'
+import { itemMark } from '#core/words/told'
 import type { Db } from '../db/open-database.js'
 import { preparing } from '../db/query.js'
 
@@ -28,6 +29,11 @@ export interface ThingRow {
   /** Made here of something else: blended, decanted or taken out of a palette. */
   made_here: 0 | 1
   keepsake: 0 | 1
+}
+
+/** What a thing is called within words; nothing where it is not there. */
+export function markOf(thing: ThingRow | undefined): string {
+  return thing ? itemMark(thing) : ''
 }
 
 export interface KindRow {

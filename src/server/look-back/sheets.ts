@@ -4,7 +4,6 @@ import { kindOf, type LookSpan } from '#core/look-back/span'
 import { gramsFound } from '#core/look-back/used-up'
 import type { TimedReading } from '#core/measure/content-facts'
 import type { DatedEvent } from '#core/measure/package-events'
-import { itemMark } from '#core/words/told'
 import type { MoneyView, SpanSheet, TogetherView } from '#contract/look-back'
 import { fail, ok, type Outcome } from '../failing.js'
 import type { TouchedRow } from '../db/journal.js'
@@ -14,7 +13,7 @@ import { cameInOf, finishesOf, firstAndLast, letGoOf, spoiledOf } from './ending
 import { kindsOf, stockAlong, stockSpans } from './kinds-of.js'
 import { MoneyOf } from './money-of.js'
 import { pushesOf } from './pushes-of.js'
-import { lookBackQueries, type ThingRow } from './queries.js'
+import { lookBackQueries, markOf, type ThingRow } from './queries.js'
 import { stayLines } from './stay-lines.js'
 import { leastWorn, mostWorn, reachOf } from './worn-lists.js'
 import { wornSpan, type WornSpan } from './worn-span.js'
@@ -295,10 +294,6 @@ function boughtOf(cameIn: SpanSheet['cameIn']): SpanSheet['bought'] {
 
 function inFaceOrder(ids: readonly string[], byId: ReadonlyMap<string, ItemFacts>): string[] {
   return [...ids].sort((a, b) => (byId.get(a)?.faceOrder ?? 0) - (byId.get(b)?.faceOrder ?? 0))
-}
-
-function markOf(thing: ThingRow | undefined): string {
-  return thing ? itemMark(thing) : ''
 }
 
 function sum(numbers: Iterable<number>): number {

@@ -4,7 +4,7 @@ import { fewestForHalf, giniOf } from '#core/look-back/spread'
 import { itemMark } from '#core/words/told'
 import type { SpanSheet } from '#contract/look-back'
 import type { ItemFacts } from '../stock/item-facts.js'
-import type { KindRow, LookBackQueries, ThingRow } from './queries.js'
+import { markOf, type KindRow, type LookBackQueries, type ThingRow } from './queries.js'
 import type { WornSpan } from './worn-span.js'
 
 const MOST_LISTED = 10
@@ -89,10 +89,6 @@ export function reachOf(
         ? null
         : { gini, pielou, things: uses.length, uses: sum(uses), fewest: fewestForHalf(uses) },
   }
-}
-
-function markOf(thing: ThingRow | undefined): string {
-  return thing ? itemMark(thing) : ''
 }
 
 function sum(numbers: readonly number[]): number {

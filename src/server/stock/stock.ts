@@ -222,7 +222,7 @@ export class Stock {
         readings: part ? all.filter((each) => each.partId === part.id) : all,
         partIds: part ? [part.id] : own.map((each) => each.id),
         weighed:
-          item && weighed.has(item.id) && all.length === 0 && !part && asOf === null
+          item && weighed.has(item.id) && all.length === 0 && !part
             ? this.measured.shareOn(measurableOf(item, days.get(item.id) ?? []))
             : null,
         finishedOn: part?.finished_on ?? finishedOn,

@@ -71,7 +71,6 @@ const NO_CORRECTIONS = new Map<string, string>()
     <div class="lead">
       <p v-if="sums">{{ sums.sentences.join(' ') }}</p>
       <blockquote v-if="words">{{ words.sentences[0] }}</blockquote>
-      <slot name="words" />
     </div>
     <SheetCharts v-if="sheet.kind !== 'month'" :sheet="sheet" />
     <section v-if="project" class="project" :aria-label="project.title">
