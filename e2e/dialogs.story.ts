@@ -1,6 +1,6 @@
-import AxeBuilder from '@axe-core/playwright'
 import type { Locator, Page } from '@playwright/test'
 import { expect, fillDay, pathOf, test, tile } from './support/house'
+import { findings } from './support/sight'
 
 /** A dialog that can hold typed work: where it opens, by which button, and something to type in it. */
 interface Typed {
@@ -171,13 +171,7 @@ for (const [where, dialogs] of DIALOGS)
       await expect(dialog.getByRole('heading').first()).toBeVisible()
       // The focus went in.
       await expect.poll(() => dialog.evaluate((element) => element.contains(document.activeElement))).toBe(true)
-      const axe = new AxeBuilder({ page })
-        .include('.v-overlay--active')
-        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-      const found = (await axe.analyze()).violations.filter(
-        ({ impact }) => impact === 'serious' || impact === 'critical',
-      )
-      expect(found.map(({ id, nodes }) => `${String(of)}: ${id} ${nodes[0]?.html ?? ''}`)).toEqual([])
+      expect(await findings(page, { within: '.v-overlay--active' }), String(of)).toEqual([])
       await type(dialog)
       const asked = page.getByRole('dialog', { name: 'Leave what is typed?' })
       await page.mouse.click(4, 4)

@@ -1,6 +1,6 @@
-import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { checkInPath, expect, goTo, pathOf, test, tile, type RunningHouse } from './support/house'
+import { findings, laidOut } from './support/sight'
 
 test('by keyboard alone: tally three, take one back, find an item', async ({ page }) => {
   const line = page.getByRole('region', { name: "The day's face" })
@@ -157,7 +157,7 @@ test.describe('on a phone', () => {
       await pathOf(page, house, 'Rust Bloom'),
     ]) {
       await page.goto(house.url + path)
-      await expect(page.getByRole('heading').first()).toBeVisible()
+      await laidOut(page)
       const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
       expect(over, path).toBeLessThanOrEqual(0)
       expect(await smallTargets(page), path).toEqual([])
@@ -180,8 +180,6 @@ const DECIDING = [
 /** The other rooms of Look back. */
 const LOOKING = ['/look-back/year', '/look-back/span', '/look-back/faces', '/look-back/guesses', '/look-back/asks']
 
-/** What axe checks: WCAG 2.2 up to AA; by night only the colours differ. */
-const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']
 /** Stands for the page of a thing, whose address is not known beforehand. */
 const ITEM = '/items/…'
 const CHECK_IN = '/check-in/…'
@@ -204,26 +202,17 @@ const SIGHTS: readonly (readonly string[])[] = [
 ]
 
 for (const paths of SIGHTS)
-  test(`no serious finding of axe by day and by night: ${paths.join(' ')}`, async ({ page, house }) => {
+  test(`nothing is found by axe by day and by night: ${paths.join(' ')}`, async ({ page, house }) => {
     const found: string[] = []
-    const look = async (where: string, axe: AxeBuilder): Promise<void> => {
-      for (const { id, impact, nodes } of (await axe.analyze()).violations)
-        if (impact === 'serious' || impact === 'critical')
-          found.push(
-            `${where}: ${id} ${nodes
-              .slice(0, 3)
-              .map((node) => node.html)
-              .join(' | ')}`,
-          )
-    }
     for (const path of paths) {
       await page.emulateMedia({ colorScheme: 'light' })
       await page.goto(house.url + (await addressOf(page, house, path)))
-      await expect(page.getByRole('heading', { level: 2 }).or(page.getByRole('heading')).first()).toBeVisible()
-      await look(`${path} by day`, new AxeBuilder({ page }).withTags(WCAG))
+      await laidOut(page)
+      found.push(...(await findings(page)).map((words) => `${path} by day: ${words}`))
       await page.emulateMedia({ colorScheme: 'dark' })
       await expect(page.locator('.v-theme--night').first()).toBeVisible()
-      await look(`${path} by night`, new AxeBuilder({ page }).withRules(['color-contrast']))
+      // By night only the colours differ.
+      found.push(...(await findings(page, { rule: 'color-contrast' })).map((words) => `${path} by night: ${words}`))
     }
     expect(found).toEqual([])
   })
@@ -235,17 +224,15 @@ test('a dialog by night is as readable as its place', async ({ page, house }) =>
   const sheet = page.getByRole('dialog', { name: /^Shades of .*Hedgerow/ })
   await expect(sheet.getByRole('button', { name: /^Moss/ })).toBeVisible()
   await expect(sheet.getByRole('heading')).toHaveCSS('color', 'rgb(232, 235, 238)')
-  const axe = new AxeBuilder({ page }).include('.v-overlay--active').withRules(['color-contrast'])
-  expect((await axe.analyze()).violations.flatMap((each) => each.nodes.map((node) => node.html))).toEqual([])
+  expect(await findings(page, { within: '.v-overlay--active', rule: 'color-contrast' })).toEqual([])
 })
 
-test('what the jump box finds is told to a screen reader without a serious finding', async ({ page }) => {
+test('what the jump box finds is told to a screen reader, and axe finds nothing', async ({ page }) => {
   await expect(page.locator('button.tile').first()).toBeVisible()
   await page.keyboard.press('/')
   await page.getByRole('combobox', { name: 'Find an item', exact: true }).fill('rust')
   await expect(page.getByRole('row', { name: /^Rust Bloom/ }).first()).toBeVisible()
-  const axe = new AxeBuilder({ page }).include('.v-overlay--active').withTags(WCAG)
-  expect((await axe.analyze()).violations.map((each) => each.id)).toEqual([])
+  expect(await findings(page, { within: '.v-overlay--active' })).toEqual([])
 })
 
 test('two windows edit one item: the second sees both values, nothing is lost', async ({ page, context, house }) => {

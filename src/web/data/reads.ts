@@ -1,5 +1,5 @@
 import { useQuery, useQueryCache, type EntryKey } from '@pinia/colada'
-import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { computed, ref, toValue, type MaybeRefOrGetter } from 'vue'
 import type { CheckInAnswer, CheckInsAnswer } from '#contract/check-in'
 import type { BuyingAnswer, BuyingCheckAnswer, LessonsAnswer } from '#contract/buying'
 import type {
@@ -36,6 +36,9 @@ export const KEYS = {
   item: (id: string): EntryKey => ['item', id],
 } as const
 
+/** How many answers are waited for where nothing stands yet: until they have come, the place is being laid out. */
+export const firstReads = ref(0)
+
 /**
  * An answer of the server as a page shows it: the last asked is the one that comes, what nobody waits for is given up, and it
  * is fresh again after a change, on waking and when her day turns. `path` null = nothing to ask yet.
@@ -49,6 +52,8 @@ export function useRead<A, Sent = A>(
     key,
     query: async ({ signal, entry }) => {
       const ask = (by?: AbortSignal): Promise<Sent> => get<Sent>(toValue(path) ?? '', by)
+      const first = entry.state.value.data === undefined ? 1 : 0
+      firstReads.value += first
       try {
         return opened(await ask(signal))
       } catch (error) {
@@ -56,6 +61,8 @@ export function useRead<A, Sent = A>(
         if (signal.aborted && entry.active && entry.pending?.abortController.signal === signal)
           return opened(await ask())
         throw error
+      } finally {
+        firstReads.value -= first
       }
     },
     enabled: () => toValue(path) !== null,

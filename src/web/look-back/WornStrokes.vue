@@ -20,12 +20,10 @@ const most = computed(() => Math.max(1, ...props.lines.map(({ uses }) => uses)))
       <span class="gauge-place">
         <ItemGauge v-if="items.get(line.itemId)" :item="items.get(line.itemId)!" size="small" :rail="false" />
       </span>
-      <span class="name">
-        <RouterLink :to="`/items/${line.itemId}`">{{
-          items.get(line.itemId) ? shortName(items.get(line.itemId)!) : line.mark
-        }}</RouterLink>
+      <RouterLink class="name" :to="`/items/${line.itemId}`">
+        <span>{{ items.get(line.itemId) ? shortName(items.get(line.itemId)!) : line.mark }}</span>
         <small v-if="items.get(line.itemId)" class="quiet">{{ kindAndMaker(items.get(line.itemId)!) }}</small>
-      </span>
+      </RouterLink>
       <span v-if="most <= MOST_STROKES" class="strokes"><TallyStrokes :count="line.uses" /></span>
       <span v-else class="bar" aria-hidden="true"><i :style="{ width: `${(line.uses / most) * 100}%` }" /></span>
       <span class="figures count">{{ line.uses }}</span>
@@ -60,17 +58,19 @@ li:last-child {
 
 .name {
   display: grid;
+  align-content: center;
   min-width: 0;
-}
-
-.name a {
-  font-weight: 620;
+  min-height: 44px;
   color: var(--ink);
-  font-size: 14px;
   text-decoration: none;
 }
 
-.name a:hover {
+.name span {
+  font-weight: 620;
+  font-size: 14px;
+}
+
+.name:hover span {
   text-decoration: underline;
 }
 
@@ -93,12 +93,6 @@ small {
 
 .phone li {
   grid-template-columns: 40px minmax(0, 1fr) 34px;
-}
-
-.phone .name a {
-  display: flex;
-  align-items: center;
-  min-height: 30px;
 }
 
 .phone .strokes,

@@ -105,6 +105,9 @@ async function adoptIt(): Promise<void> {
   if (plan.value && answer.value) await adopt(plan.value, answer.value.inForce?.id ?? null)
 }
 const isInForce = computed(() => plan.value?.kept === true && !answer.value?.inForce?.askFresh)
+const fresh = computed(() => (plan.value?.lines.length ?? 0) > 0 && nothing.value === null && !isInForce.value)
+/** The drawer is laid from the plan in force, also while a fresh one stands beside it. */
+const layIt = { words: 'Lay the drawer from it', act: () => void router.push('/drawer/laying') }
 </script>
 
 <template>
@@ -112,13 +115,14 @@ const isInForce = computed(() => plan.value?.kept === true && !answer.value?.inF
     title="The plan"
     question="What goes into the drawer when, so that it adds up?"
     :primary="
-      plan && plan.lines.length > 0 && nothing === null && !isInForce
+      fresh
         ? { words: answer?.inForce ? 'Adopt the fresh one' : 'Adopt it', act: () => void adoptIt(), busy: adopting }
         : answer?.inForce
-          ? { words: 'Lay the drawer from it', act: () => void router.push('/drawer/laying') }
+          ? layIt
           : null
     "
     :acts="[
+      ...(fresh && answer?.inForce ? [layIt] : []),
       { words: 'How it is laid', act: () => (dialog = 'setup') },
       { words: 'How often each kind', act: () => (dialog = 'kinds') },
     ]"

@@ -8,7 +8,7 @@ import { useChanges } from '#web/data/changes'
 import { useDevice } from '#web/data/device'
 import { useHerDay } from '#web/data/her-day'
 import { usePendingActs } from '#web/data/pending-acts'
-import { useStaleness } from '#web/data/reads'
+import { firstReads, useStaleness } from '#web/data/reads'
 import { useItemActs } from '#web/ui/acts/item-acts'
 import { followFocus } from '#web/ui/form/last-focus'
 import { useOpenDrafts } from '#web/ui/form/open-drafts'
@@ -84,7 +84,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       <div id="notices">
         <NoticeStrip v-if="wanted.notices && changes.lines === 0" />
       </div>
-      <main id="place" class="place" tabindex="-1">
+      <main id="place" class="place" tabindex="-1" :aria-busy="firstReads > 0">
         <RouterView :key="route.name === 'day' ? 'today' : String(route.name)" />
       </main>
     </div>
