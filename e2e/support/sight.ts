@@ -23,8 +23,8 @@ export async function findings(
   })
 }
 
-/** Waits until a place has its head and every answer that it is laid out from. */
+/** Waits until a place has its head and is laid out whole. */
 export async function laidOut(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { level: 2 }).or(page.getByRole('heading')).first()).toBeVisible()
-  await expect(page.getByRole('main')).toHaveAttribute('aria-busy', 'false')
+  await expect(page.locator('main[aria-busy="true"], .sheet[aria-busy="true"]')).toHaveCount(0)
 }

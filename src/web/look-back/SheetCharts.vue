@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import type { SpanSheet } from '#contract/look-back'
 import SheetChart from '#web/ui/chart/SheetChart.vue'
+import { useStages } from '#web/ui/use-stages'
 import { finishesAlong, intervalsOf, monthsOf, stockOf } from './sheet-charts'
 
 /** What is easier looked at than read: uses and wear days, finishes, a kind's stock with its target, what was said against what came. */
@@ -18,11 +19,13 @@ const kinds = computed(() =>
 )
 const chosen = ref<string | null>(null)
 const kindId = computed(() => chosen.value ?? kinds.value[0]?.categoryId ?? null)
+/** The first chart stands before the others are drawn, each in a step of its own. */
+const stage = useStages(3)
 const stock = computed(() => (kindId.value === null ? null : stockOf(props.sheet, kindId.value)))
 </script>
 
 <template>
-  <section class="charts" aria-label="Charts">
+  <section class="charts" aria-label="Charts" :aria-busy="stage < 3">
     <SheetChart
       v-if="months.labels.length > 1"
       title="Uses and wear days by month"
@@ -30,8 +33,13 @@ const stock = computed(() => (kindId.value === null ? null : stockOf(props.sheet
       right="wear days"
       v-bind="months"
     />
-    <SheetChart v-if="finishes.labels.length > 1" title="Finished so far" unit="things" v-bind="finishes" />
-    <div v-if="stock && stock.labels.length > 1" class="stock">
+    <SheetChart
+      v-if="stage > 0 && finishes.labels.length > 1"
+      title="Finished so far"
+      unit="things"
+      v-bind="finishes"
+    />
+    <div v-if="stage > 1 && stock && stock.labels.length > 1" class="stock">
       <SheetChart :title="`How many: ${stock.name}`" unit="things" :labels="stock.labels" :series="stock.series" />
       <v-select
         :model-value="kindId"
@@ -42,7 +50,7 @@ const stock = computed(() => (kindId.value === null ? null : stockOf(props.sheet
       />
     </div>
     <SheetChart
-      v-if="forecasts.labels.length > 0"
+      v-if="stage > 2 && forecasts.labels.length > 0"
       title="Forecasts against what came"
       unit="months from the forecast"
       lying
@@ -50,7 +58,7 @@ const stock = computed(() => (kindId.value === null ? null : stockOf(props.sheet
       v-bind="forecasts"
     />
     <SheetChart
-      v-if="guesses.labels.length > 0"
+      v-if="stage > 2 && guesses.labels.length > 0"
       title="Your guesses against what came"
       unit="months from the guess"
       lying

@@ -5,6 +5,7 @@ import { moneyWords, dateWords } from '#web/data/locale'
 import SheetShelves from '#web/ui/SheetShelves.vue'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { massWords } from '#web/ui/words/measure-words'
+import { useStages } from '#web/ui/use-stages'
 import FaceStrip from './FaceStrip.vue'
 import FinishedRow from './FinishedRow.vue'
 import SectionBlock from './SectionBlock.vue'
@@ -50,11 +51,14 @@ const shelves = computed(() => {
 const pushed = computed(() =>
   [...new Set(props.sheet.pushes.map(({ itemId }) => itemId))].flatMap((id) => items.value.get(id) ?? []),
 )
+/** The charts stand first; the rest, many gauges, is laid out when they have been shown. */
+const stage = useStages(4)
+const whole = computed(() => props.sheet.kind === 'month' || stage.value > 3)
 const NO_CORRECTIONS = new Map<string, string>()
 </script>
 
 <template>
-  <article class="paper sheet" :aria-label="titleOf(sheet, name)">
+  <article class="paper sheet" :aria-label="titleOf(sheet, name)" :aria-busy="!whole">
     <header class="top">
       <div>
         <h2>{{ titleOf(sheet, name) }}</h2>
@@ -73,40 +77,42 @@ const NO_CORRECTIONS = new Map<string, string>()
       <blockquote v-if="words">{{ words.sentences[0] }}</blockquote>
     </div>
     <SheetCharts v-if="sheet.kind !== 'month'" :sheet="sheet" />
-    <section v-if="project" class="project" :aria-label="project.title">
-      <h3>{{ project.title }}</h3>
-      <p v-for="sentence in project.sentences" :key="sentence">{{ sentence }}</p>
-      <SheetShelves
-        v-for="lines in shelves"
-        :key="lines[0]?.itemId ?? ''"
-        :sheet="{ from: sheet.from, to: sheet.to < sheet.today ? sheet.to : sheet.today, items: sheet.lines }"
-        :lines="lines"
-        :items="sheet.items"
-        :unit="options.unit"
-        :corrected="NO_CORRECTIONS"
-      />
-    </section>
-    <SheetPhotos v-if="options.photos && sheet.photos.length > 0" :photos="sheet.photos" />
-    <div class="columns">
-      <SectionBlock v-if="push" :section="push" drawn>
-        <div class="pushed">
-          <ItemGauge v-for="item in pushed" :key="item.id" :item="item" size="middle" />
-        </div>
-      </SectionBlock>
-      <SectionBlock v-if="finishes" :section="finishes" drawn>
-        <FinishedRow :finishes="sheet.finishes" :items="items" :until="sheet.to" />
-      </SectionBlock>
-      <SectionBlock v-if="most" :section="most" drawn>
-        <WornStrokes :lines="sheet.most" :items="items" />
-      </SectionBlock>
-      <section v-if="sheet.face" class="face" aria-label="The face most often on">
-        <h3>The face most often on</h3>
-        <p>On {{ sheet.face.days }} days, just so.</p>
-        <FaceStrip :item-ids="sheet.face.itemIds" :items="items" />
+    <template v-if="whole">
+      <section v-if="project" class="project" :aria-label="project.title">
+        <h3>{{ project.title }}</h3>
+        <p v-for="sentence in project.sentences" :key="sentence">{{ sentence }}</p>
+        <SheetShelves
+          v-for="lines in shelves"
+          :key="lines[0]?.itemId ?? ''"
+          :sheet="{ from: sheet.from, to: sheet.to < sheet.today ? sheet.to : sheet.today, items: sheet.lines }"
+          :lines="lines"
+          :items="sheet.items"
+          :unit="options.unit"
+          :corrected="NO_CORRECTIONS"
+        />
       </section>
-      <SectionBlock v-for="section in plain" :key="section.id" :section="section" />
-    </div>
-    <div v-if="kinds" class="kinds"><SectionBlock :section="kinds" /></div>
+      <SheetPhotos v-if="options.photos && sheet.photos.length > 0" :photos="sheet.photos" />
+      <div class="columns">
+        <SectionBlock v-if="push" :section="push" drawn>
+          <div class="pushed">
+            <ItemGauge v-for="item in pushed" :key="item.id" :item="item" size="middle" />
+          </div>
+        </SectionBlock>
+        <SectionBlock v-if="finishes" :section="finishes" drawn>
+          <FinishedRow :finishes="sheet.finishes" :items="items" :until="sheet.to" />
+        </SectionBlock>
+        <SectionBlock v-if="most" :section="most" drawn>
+          <WornStrokes :lines="sheet.most" :items="items" />
+        </SectionBlock>
+        <section v-if="sheet.face" class="face" aria-label="The face most often on">
+          <h3>The face most often on</h3>
+          <p>On {{ sheet.face.days }} days, just so.</p>
+          <FaceStrip :item-ids="sheet.face.itemIds" :items="items" />
+        </section>
+        <SectionBlock v-for="section in plain" :key="section.id" :section="section" />
+      </div>
+      <div v-if="kinds" class="kinds"><SectionBlock :section="kinds" /></div>
+    </template>
   </article>
 </template>
 
