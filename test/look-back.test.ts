@@ -175,6 +175,34 @@ describe('over HTTP', () => {
     expect(recountSheet(house.db, after)).toEqual([])
   })
 
+  test('six hundred twins imported in an evening: counted, no list without end, and one of them finished is named apart', async () => {
+    const kinds = ['blush', 'lipstick', 'mascara', 'eyeshadow single']
+    const lines = Array.from(
+      { length: 600 },
+      (_, n) => `Pellwick,Low Tide,${kinds[n % 4]},${n % 7 === 0 ? '' : 12},2025-03-01`,
+    )
+    const base64 = Buffer.from(['Maker,Shade,Category,Price,Opened', ...lines].join('\n')).toString('base64')
+    const sent = { importId: 'many', fileName: 'many.csv', base64, choices: {} }
+    expect((await house.post('/import/run', sent)).status).toBe(200)
+    const ids = (await house.listed()).map(({ id }) => id)
+    expect(ids).toHaveLength(600)
+    for (const [n, itemId] of ids.slice(0, 40).entries())
+      await house.post('/wear', { itemId, day: addDays(d('2026-10-20'), n % 20), worn: true, despite: true })
+    for (const [from, to] of [
+      ['2026-10-01', '2026-10-31'],
+      ['2026-01-01', '2026-12-31'],
+    ] as const) {
+      const { status, body } = await sheet(from, to)
+      expect(status).toBe(200)
+      expect(recountSheet(house.db, body)).toEqual([])
+      const lists = [body.most, body.least, body.neglected, body.lines] as unknown[][]
+      expect(Math.max(...lists.map((list) => list.length))).toBeLessThanOrEqual(48)
+      // Whatever a list names comes with what tells it apart.
+      const told = new Set((body as SpanSheet).items.map(({ id }) => id))
+      expect((body as SpanSheet).most.filter(({ itemId }) => !told.has(itemId))).toEqual([])
+    }
+  })
+
   test('words of a span: said, changed, a stale change refused with what stands, taken back', async () => {
     const span = { from: '2026-10-01', to: '2026-10-31' }
     const say = (words: string, version: number | null) =>

@@ -71,7 +71,7 @@ const stock = computed(() => (kindId.value === null ? null : stockOf(props.sheet
 <style scoped>
 .charts {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(380px, 100%), 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(440px, 100%), 1fr));
   gap: 20px 34px;
   padding: 12px 18px;
   border-top: 1px solid var(--hair);

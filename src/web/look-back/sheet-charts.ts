@@ -1,6 +1,7 @@
 import type { SpanSheet } from '#contract/look-back'
 import { fieldsOf, type Day } from '#core/calendar/day'
 import { dayFormat } from '#web/data/locale'
+import { shortName } from '#web/ui/words/item-words'
 import type { SheetSeries } from '#web/ui/chart/sheet-series'
 
 export interface SheetChartData {
@@ -81,9 +82,13 @@ export function stockOf(
 }
 
 /** What was said of each finished thing, as a range or a stroke, and what came, in months from when it was said. */
-export function intervalsOf({ finishes }: SpanSheet, of: 'forecast' | 'guess'): SheetChartData {
+export function intervalsOf({ finishes, items }: SpanSheet, of: 'forecast' | 'guess'): SheetChartData {
   const months = (days: number): number => Math.round((days / MONTH) * 10) / 10
-  const told = finishes.flatMap(({ mark, forecast, guess }) => {
+  const byId = new Map(items.map((item) => [item.id, item]))
+  const told = finishes.flatMap(({ itemId, mark: whole, forecast, guess }) => {
+    // Told apart by what it is called first: a long maker would fill the place.
+    const item = byId.get(itemId)
+    const mark = item === undefined ? whole : `${shortName(item)}, ${item.maker}`
     if (of === 'guess') return guess ? [{ mark, said: [0, guess.months] as const, came: months(guess.days) }] : []
     return forecast
       ? [{ mark, said: [months(forecast.low), months(forecast.high)] as const, came: months(forecast.came) }]

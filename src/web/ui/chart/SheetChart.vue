@@ -51,6 +51,10 @@ const inks = useInks()
 const copied = ref(false)
 /** With more months than this, full signs would lie over each other. */
 const CROWDED = 36
+/** As many signs of a name as stand beside a bar in half the width of a chart. */
+const LONGEST = 24
+const shortened = (label: string): string =>
+  label.length > LONGEST ? `${label.slice(0, LONGEST - 1).trimEnd()}…` : label
 const FONT = { family: 'Instrument Sans Variable', size: 12 }
 
 const data = computed<ChartData<'bar' | 'line'>>(() => ({
@@ -103,7 +107,15 @@ const options = computed<ChartOptions<'bar' | 'line'>>(() => {
   }
   const naming = {
     grid: { display: false },
-    ticks: { color: quiet, font: FONT, maxRotation: 0, autoSkip: !props.lying, autoSkipPadding: 12 },
+    ticks: {
+      color: quiet,
+      font: FONT,
+      maxRotation: 0,
+      autoSkip: !props.lying,
+      autoSkipPadding: 12,
+      // A long name would be cut off where it begins; the table has it in full.
+      callback: (_value: number | string, n: number) => shortened(props.labels[n] ?? ''),
+    },
   }
   return {
     responsive: true,
