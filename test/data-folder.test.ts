@@ -1,9 +1,19 @@
-import { existsSync, mkdtempSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
+import {
+  existsSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
-import { Copies } from '#server/db/copies'
+import { addDays, type Day } from '#core/calendar/day'
+import { Copies } from '#server/copies/copies'
 import { collectionFile, dataFolder } from '#server/db/data-folder'
 import { lockFolder } from '#server/db/lock-folder'
 import { readMigrations } from '#server/db/migrate'
@@ -23,9 +33,13 @@ afterEach(() => {
 })
 const NOW = { appliedAt: '2026-11-24T12:00:00Z' }
 const copiesIn = (of: string): string[] =>
-  existsSync(join(of, 'copies')) ? readdirSync(join(of, 'copies')).sort() : []
+  existsSync(join(of, 'copies'))
+    ? readdirSync(join(of, 'copies'))
+        .filter((name) => name.endsWith('.db'))
+        .sort()
+    : []
 const copies = (): string[] => copiesIn(folder)
-const day = (n: number): string => `2026-10-${String(n).padStart(2, '0')}`
+const day = (text: string): Day => text as Day
 
 test('the data folder is where she says, and is made when it is not there', () => {
   const wanted = join(folder, 'deep', 'within')
@@ -38,29 +52,39 @@ describe('copies', () => {
 
   test('one a day, another before an import that stored something, and each is a whole database', async () => {
     const made = at('2026-11-24T19:30:00Z')
-    await made.forTheDay('2026-11-24')
-    await made.forTheDay('2026-11-24')
+    await made.forTheDay(day('2026-11-24'))
+    await made.forTheDay(day('2026-11-24'))
     made.before('import').drop()
-    expect(copies()).toEqual(['2026-11-24-day.db'])
-    made.before('import').keep()
-    expect(copies()).toEqual(['2026-11-24-day.db', '2026-11-24T19.30.00.000Z-before-import.db'])
+    // The first of a week and of a month stands for it, and takes no room of its own.
+    const spans = ['2026-11-01-month.db', '2026-11-23-week.db', '2026-11-24-day.db']
+    expect(copies()).toEqual(spans)
+    expect(new Set(spans.map((name) => statSync(join(folder, 'copies', name)).ino)).size).toBe(1)
+    ;(await made.meanwhileBefore('import')).keep()
+    expect(copies()).toEqual([...spans, '2026-11-24T19.30.00.000Z-before-import.db'])
+    expect(readdirSync(join(folder, 'copies')).filter((name) => !name.endsWith('.db'))).toEqual(['known.json'])
     const copy = new Database(join(folder, 'copies', '2026-11-24-day.db'), { readonly: true })
     expect(copy.pragma('integrity_check', { simple: true })).toBe('ok')
     copy.close()
   })
 
   test('each kind has its own number, so that none pushes another out', async () => {
-    for (let n = 1; n <= 20; n += 1) await at('2026-11-24T12:00:00Z').forTheDay(day(n))
-    for (let n = 10; n < 30; n += 1) at(`2026-11-24T12:00:${n}Z`).before('import').keep()
-    const days = copies().filter((name) => name.endsWith('-day.db'))
-    expect([days.length, days[0]]).toEqual([14, '2026-10-07-day.db'])
-    expect(copies().filter((name) => name.endsWith('-before-import.db'))).toHaveLength(10)
+    for (let n = 0; n < 800; n += 20) {
+      await at('2026-11-24T12:00:00Z').forTheDay(addDays(day('2024-09-16'), n))
+      if (n < 200)
+        at(`2026-11-24T12:00:${n / 10 + 10}Z`)
+          .before('import')
+          .keep()
+    }
+    const of = (kind: string): string[] => copies().filter((name) => name.endsWith(`-${kind}.db`))
+    expect([of('day').length, of('day')[0]]).toEqual([14, '2026-02-18-day.db'])
+    expect([of('week').length, of('month').length, of('before-import').length]).toEqual([12, 24, 5])
   })
 
   test('a clock set back deletes none', async () => {
-    for (let n = 1; n <= 14; n += 1) await at('2026-11-24T12:00:00Z').forTheDay(day(n))
-    await at('2026-11-24T12:00:00Z').forTheDay('2020-01-01')
-    expect(copies()).toHaveLength(15)
+    for (let n = 1; n <= 14; n += 1) await at('2026-11-24T12:00:00Z').forTheDay(addDays(day('2026-10-01'), n))
+    const before = copies()
+    await at('2026-11-24T12:00:00Z').forTheDay(day('2020-01-01'))
+    expect(copies().filter((name) => before.includes(name))).toEqual(before)
   })
 
   test('an import that is refused leaves no copy, and one that is answered again neither', async () => {
@@ -88,7 +112,7 @@ describe('copies', () => {
     const lost = mkdtempSync(join(tmpdir(), 'seligo-lost-'))
     try {
       await house.item({ shade: 'Kept' })
-      await house.house.copies.forTheDay('2026-11-24')
+      await house.house.copies.forTheDay(day('2026-11-24'))
       await house.item({ shade: 'Later' })
       // docs/going-back.md, step by step: stopped, moved elsewhere, put in its place, started.
       await house.whileStopped(() => {

@@ -1,6 +1,13 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
-import express, { type Express, type NextFunction, type Request, type Response } from 'express'
+import express, {
+  type Express,
+  type NextFunction,
+  type Request,
+  type RequestHandler,
+  type Response,
+  type Router,
+} from 'express'
 import helmet from 'helmet'
 import { itemsIn, tellMarks } from '#core/words/told'
 import { buyingRoutes } from './buying/routes.js'
@@ -74,34 +81,55 @@ const OF_A_FEW = ['/api/items/:id', '/api/projects', '/api/look-back', '/api/set
 const IMPORT_LIMIT = '28mb'
 const BODY_LIMIT = '1mb'
 
+/** What stands before the places: who is let in, and what is asked about the machine rather than the collection. */
+export interface Outside {
+  readonly admitting: readonly RequestHandler[]
+  /** Routes of the pages themselves. */
+  readonly pages: Router
+  /** Routes under /api. */
+  readonly api: Router
+}
+
+/** The headers that every answer carries: nothing but our own scripts runs, no other page frames ours, no type is guessed. */
+export function securityHeaders(): RequestHandler {
+  return helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'self'"],
+        // The plan's solver is WebAssembly; nothing else may be made of text.
+        scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+        // Vuetify writes its theme into a style element at run time.
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        imgSrc: ["'self'", 'data:'],
+        fontSrc: ["'self'"],
+        objectSrc: ["'none'"],
+        frameAncestors: ["'none'"],
+        baseUri: ["'none'"],
+        formAction: ["'self'"],
+      },
+    },
+    strictTransportSecurity: false,
+  })
+}
+
 /** The whole server over a furnished house: guard, places under /api, the pages themselves. */
-export function createApp(house: House): Express {
+export function createApp(house: House, outside: Outside | null = null): Express {
   const app = express()
   app.disable('x-powered-by')
   // Answers change with every act, and hashing a whole collection costs more than sending it.
   app.disable('etag')
-  app.use(ownPagesOnly)
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        useDefaults: false,
-        directives: {
-          defaultSrc: ["'self'"],
-          // The plan's solver is WebAssembly; nothing else may be made of text.
-          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
-          // Vuetify writes its theme into a style element at run time.
-          styleSrc: ["'self'", "'unsafe-inline'"],
-          imgSrc: ["'self'", 'data:'],
-          fontSrc: ["'self'"],
-          objectSrc: ["'none'"],
-          frameAncestors: ["'none'"],
-          baseUri: ["'none'"],
-          formAction: ["'self'"],
-        },
-      },
-      strictTransportSecurity: false,
-    }),
-  )
+  app.use(securityHeaders())
+  for (const step of outside?.admitting ?? [ownPagesOnly]) app.use(step)
+  // What is answered is hers: no cache between keeps it. Pictures say otherwise, for her own browser.
+  app.use('/api', (_request, response, next) => {
+    response.setHeader('Cache-Control', 'no-store')
+    next()
+  })
+  if (outside) {
+    app.use(outside.pages)
+    app.use('/api', outside.api)
+  }
   app.use('/api/import', express.json({ limit: IMPORT_LIMIT }))
   // Whoever asks for what is still being reckoned waits for it; nobody else does.
   for (const few of [false, true])

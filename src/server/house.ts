@@ -12,7 +12,9 @@ import { Care } from './collection/care.js'
 import { CollectionCommands } from './collection/commands.js'
 import { Merging } from './collection/merging.js'
 import { Photos } from './collection/photos.js'
-import { Copies } from './db/copies.js'
+import { Copies } from './copies/copies.js'
+import { factsOf } from './copies/copy-facts.js'
+import type { Check } from './copies/copy-shelf.js'
 import { Journal } from './db/journal.js'
 import type { Db } from './db/open-database.js'
 import { watchFiles } from './db/still-there.js'
@@ -120,7 +122,7 @@ export class House {
   readonly keptSpans: KeptSpans
   readonly asking: Asking
 
-  constructor(db: Db, now: () => Date, newId: () => string = randomUUID) {
+  constructor(db: Db, now: () => Date, newId: () => string = randomUUID, check: Check = factsOf) {
     this.db = db
     this.now = now
     this.newId = newId
@@ -130,7 +132,7 @@ export class House {
     this.undo = new Undo(db, this.journal, (content) => existsSync(join(this.folder, 'photos', `${content}.jpg`)))
     this.settingsStore = new SettingsStore(db)
     this.stock = new Stock(db, () => this.settings())
-    this.copies = new Copies(db, this.folder, now)
+    this.copies = new Copies(db, this.folder, now, check)
     this.forecasts = new Forecasts(db, this.stock, () => this.today())
     this.journal.listen((touched) => {
       this.settingsStore.forget(touched)

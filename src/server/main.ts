@@ -1,35 +1,47 @@
+import { createServer, type Server } from 'node:http'
 import { join } from 'node:path'
-import type { Server } from 'node:http'
-import { createApp } from './create-app.js'
-import { Copies } from './db/copies.js'
-import { collectionFile, CollectionMissing, dataFolder } from './db/data-folder.js'
+import { checkElsewhere, lookElsewhere } from './copies/check-elsewhere.js'
+import { Copies } from './copies/copies.js'
+import { collectionFile, dataFolder, holdsCopies } from './db/data-folder.js'
 import { lockFolder, type FolderLock } from './db/lock-folder.js'
 import { openDatabase, type Db } from './db/open-database.js'
 import { forecastAhead } from './forecast/elsewhere.js'
-import { House } from './house.js'
+import { outsideOf } from './premises/outside.js'
+import { bound } from './premises/network-door.js'
+import { Premises } from './premises/premises.js'
+import { rescueApp } from './premises/rescue-app.js'
+import { readSetup, type Setup } from './premises/setup.js'
 
-/** Where to listen: this machine only. The next free port is taken when this one is busy. */
+/** Where to listen: this machine only, unless she opens a door. The next free port is taken when this one is busy. */
 const HOST = '127.0.0.1'
-const FIRST_PORT = 4680
 const PORTS_TRIED = 50
 /** The first page is answered before the day's copy is made, which takes a moment in a large collection. */
 const SEEN_FIRST_MS = 5000
+/** A server that runs for weeks looks this often whether it is another day, and whether the network has come back. */
+const LOOK_MS = 10 * 60_000
+const DOOR_MS = 30_000
 
-const clock = clockFrom(process.env['SELIGO_NOW'])
+// Whatever is made from here on is for her alone: files 600, folders 700.
+process.umask(0o077)
+const { port: firstPort, secure, alsoThere, startAt } = setupOrSayWhy()
+const clock = clockFrom(startAt)
 const folder = dataFolder(process.env)
 const lock = lockOrSayWhy()
-const db = openOrSayWhy()
-const house = new House(db, clock)
-listen(createApp(house), Number(process.env['SELIGO_PORT'] ?? FIRST_PORT), PORTS_TRIED)
+const premises = new Premises({
+  folder,
+  now: clock,
+  secure,
+  alsoThere,
+  check: checkElsewhere,
+  outside: (those) => outsideOf(those, lookElsewhere),
+  opened: forecastAhead,
+})
+openOrOffer()
+listen(createServer(premises.handler('here')), firstPort, PORTS_TRIED)
 
-/** What can wait until she sees her drawer. Without room for a copy the collection can still be looked at; it is said. */
-function tidyUp(): void {
-  if (!db.open) return
-  house.photos.tidy(clock())
-  house.copies.forTheDay(clock().toISOString().slice(0, 10)).catch((error: unknown) => {
-    const why = error instanceof Error ? error.message : String(error)
-    if (db.open) console.error(`No copy of the collection could be made today: ${why}`)
-  })
+function setupOrSayWhy(): Setup {
+  const setup = readSetup(process.env)
+  return setup.ok ? setup.value : sayAndEnd(setup.words)
 }
 
 /** One server to a folder: a second one says so and ends. */
@@ -41,21 +53,26 @@ function lockOrSayWhy(): FolderLock {
   }
 }
 
-/** A collection that cannot be opened is said in words, and left as it is. */
-function openOrSayWhy(): Db {
+/** A collection that cannot be opened is left as it is; where there are copies, the newest healthy one is offered on a small page. */
+function openOrOffer(): void {
+  let db: Db
   try {
-    return openDatabase(collectionFile(folder), {
+    db = openDatabase(collectionFile(folder), {
       appliedAt: clock().toISOString(),
       backUp: (before) => new Copies(before, folder, clock).before('migration').keep(),
     })
   } catch (error) {
     const why = error instanceof Error ? error.message : String(error)
-    if (error instanceof CollectionMissing) return sayAndEnd(why)
-    return sayAndEnd(
-      `The collection ${join(folder, 'collection.db')} cannot be opened: ${why}\nNothing in it was changed. ` +
-        `Copies of it are in ${join(folder, 'copies')}; docs/going-back.md says how to go back to one.`,
+    const words = `The collection ${join(folder, 'collection.db')} cannot be opened: ${why}`
+    const copies = join(folder, 'copies')
+    if (!holdsCopies(folder)) return sayAndEnd(`${words}\nNothing in it was changed, and there are no copies of it.`)
+    console.error(
+      `${words}\nNothing in it was changed. Open the address below to go back to one of the copies in ${copies}.`,
     )
+    premises.answerWith(rescueApp(premises, copies, checkElsewhere, why))
+    return
   }
+  premises.begin(db)
 }
 
 function sayAndEnd(words: string): never {
@@ -63,31 +80,54 @@ function sayAndEnd(words: string): never {
   process.exit(1)
 }
 
-function listen(app: ReturnType<typeof createApp>, port: number, triesLeft: number): void {
-  const server = app.listen(port, HOST)
-  server.on('listening', () => {
+function listen(server: Server, port: number, triesLeft: number): void {
+  bound(server)
+  server.once('listening', () => {
     const address = server.address()
-    const at = address !== null && typeof address === 'object' ? address.port : port
-    console.log(`Seligo is at http://${HOST}:${at}/  (collection in ${folder}; stop with Ctrl+C)`)
-    lock.tell(`http://${HOST}:${at}/`)
+    premises.port = address !== null && typeof address === 'object' ? address.port : port
+    const url = `http://${HOST}:${premises.port}/`
+    console.log(`Seligo is at ${url}  (collection in ${folder}; stop with Ctrl+C)`)
+    lock.tell(url)
     closeOnSignal(server)
-    forecastAhead(house)
-    setTimeout(tidyUp, SEEN_FIRST_MS).unref()
+    void openDoor()
+    setInterval(() => void openDoor(), DOOR_MS).unref()
+    setTimeout(() => {
+      tidyUp()
+      setInterval(tidyUp, LOOK_MS).unref()
+    }, SEEN_FIRST_MS).unref()
   })
-  server.on('error', (error: NodeJS.ErrnoException) => {
-    if (error.code === 'EADDRINUSE' && triesLeft > 0) return listen(app, port + 1, triesLeft - 1)
+  server.once('error', (error: NodeJS.ErrnoException) => {
+    if (error.code === 'EADDRINUSE' && triesLeft > 0)
+      return listen(createServer(premises.handler('here')), port + 1, triesLeft - 1)
     console.error(`Seligo cannot listen on ${HOST}:${port}: ${error.message}`)
-    db.close()
+    premises.close()
     process.exitCode = 1
   })
+  server.listen(port, HOST)
+}
+
+/** The door to the home network, as she left it: said in the terminal when it opens, and when it cannot. */
+async function openDoor(): Promise<void> {
+  const [was, before] = [premises.network.url, premises.doorTrouble]
+  await premises.openAsLeft()
+  const { url } = premises.network
+  if (url !== null && url !== was) console.log(`Devices that you let in find it at ${url}/  (Settings, Devices)`)
+  if (premises.doorTrouble !== '' && premises.doorTrouble !== before) console.error(premises.doorTrouble)
+}
+
+/** What can wait until she sees her drawer. Without room for a copy the collection can still be looked at; it is said. */
+function tidyUp(): void {
+  if (!premises.isOpen || !premises.house.db.open) return
+  premises.house.photos.tidy(clock())
+  void premises.copyOfTheDay()
 }
 
 function closeOnSignal(server: Server): void {
   for (const signal of ['SIGINT', 'SIGTERM'] as const)
     process.once(signal, () => {
+      premises.close()
       server.close(() => undefined)
       server.closeAllConnections()
-      db.close()
       lock.release()
       process.exit(0)
     })

@@ -16,7 +16,7 @@ import { FIELDS } from './fields'
 export { FIELDS }
 
 /** One pixel as PNG. */
-const SMALL_PICTURE = Buffer.from(
+export const SMALL_PICTURE = Buffer.from(
   'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mP8z8BQDwAEhQGAhKmMIQAAAABJRU5ErkJggg==',
   'base64',
 )

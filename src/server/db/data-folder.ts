@@ -1,12 +1,22 @@
-import { existsSync, mkdirSync, readdirSync } from 'node:fs'
+import { chmodSync, existsSync, mkdirSync, readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import envPaths from 'env-paths'
 
 /** Where a collection lives: outside the clone, so that cleaning a checkout cannot delete it. */
 export function dataFolder(environment: Readonly<Record<string, string | undefined>>): string {
   const folder = environment['SELIGO_DATA'] ?? envPaths('seligo', { suffix: '' }).data
-  mkdirSync(folder, { recursive: true })
+  // Hers alone: on a machine with several people nobody else looks in.
+  mkdirSync(folder, { recursive: true, mode: 0o700 })
+  closeToOthers(folder)
   return folder
+}
+
+function closeToOthers(folder: string): void {
+  try {
+    chmodSync(folder, 0o700)
+  } catch {
+    // A folder that is not hers, or a disk that knows no rights: it is as it was given.
+  }
 }
 
 /** The collection is gone from a folder that holds copies of it: not the time to begin a new one. */
@@ -22,8 +32,12 @@ export class CollectionMissing extends Error {
 /** The collection's file; throws `CollectionMissing` where one was and is no more. */
 export function collectionFile(folder: string): string {
   const file = join(folder, 'collection.db')
-  const copies = join(folder, 'copies')
-  if (!existsSync(file) && existsSync(copies) && readdirSync(copies).some((name) => name.endsWith('.db')))
-    throw new CollectionMissing(folder)
+  if (!existsSync(file) && holdsCopies(folder)) throw new CollectionMissing(folder)
   return file
+}
+
+/** Whether a data folder holds copies of a collection. */
+export function holdsCopies(folder: string): boolean {
+  const copies = join(folder, 'copies')
+  return existsSync(copies) && readdirSync(copies).some((name) => name.endsWith('.db'))
 }

@@ -60,7 +60,7 @@ export class Journal {
   readonly #db: Db
   readonly #now: () => Date
   readonly #stillThere: () => boolean
-  readonly #listeners: ((touched: readonly TouchedRow[]) => void)[] = []
+  readonly #listeners: ((touched: readonly TouchedRow[], changeId: string) => void)[] = []
   readonly #statements
 
   constructor(db: Db, now: () => Date, stillThere: () => boolean = () => true) {
@@ -89,7 +89,7 @@ export class Journal {
   }
 
   /** Tells of the rows of every change once it is on the disk: for what is kept in memory. */
-  listen(listener: (touched: readonly TouchedRow[]) => void): void {
+  listen(listener: (touched: readonly TouchedRow[], changeId: string) => void): void {
     this.#listeners.push(listener)
   }
 
@@ -159,6 +159,6 @@ export class Journal {
   #tell(changeId: string): void {
     if (this.#listeners.length === 0) return
     const touched = this.#statements.rows.all(changeId)
-    for (const listener of this.#listeners) listener(touched)
+    for (const listener of this.#listeners) listener(touched, changeId)
   }
 }

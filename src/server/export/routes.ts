@@ -25,7 +25,7 @@ export function exportRoutes(house: House): Router {
   return routes
 
   /** What a file holds is checked whole before anything is touched. */
-  function takeIn(request: Request, response: Response): void {
+  async function takeIn(request: Request, response: Response): Promise<void> {
     const parsed = PutCollection.safeParse(request.body)
     if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.body))
     const { changeId, replace, collection } = parsed.data
@@ -38,7 +38,7 @@ export function exportRoutes(house: House): Router {
         problemOf({ code: 'not-a-collection', data: { value: where, where, why: first?.message ?? '' } }),
       )
     }
-    const copy = house.copies.before('import')
+    const copy = await house.copies.meanwhileBefore('import')
     const { exportedAt } = file.data
     const outcome = house.journal.run(
       { changeId, command: 'put-collection', body: { replace, exportedAt } },

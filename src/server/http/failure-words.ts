@@ -2,32 +2,11 @@ import { parseDay, type Day } from '#core/calendar/day'
 import type { Failure } from '#core/failure'
 import { counted, plural } from '#core/words/counted'
 import { dayMark as markOf } from '#core/words/told'
+import { MACHINE_WORDS } from './machine-words.js'
+import { conflict, missing, refused, type Words, type Writer } from './words.js'
 
-interface Words {
-  readonly status: number
-  readonly title: string
-  /** Says what happened and the remedy. */
-  readonly detail: string
-  /** The field it is about, when it is about one. */
-  readonly field?: string
-}
-
-type Writer = (data: Failure['data']) => Words
-
-const refused = (detail: string, field?: string): Words => ({
-  status: 422,
-  title: 'That cannot be stored as it stands.',
-  detail,
-  ...(field === undefined ? {} : { field }),
-})
-const missing = (what: string): Words => ({
-  status: 404,
-  title: `There is no such ${what}.`,
-  detail: `This ${what} is not in the collection. It may have been taken back in another window; load the page again.`,
-})
 /** Days of failures travel as text; their words are those of whoever reads them. */
 const dayMark = (day: string | number | undefined): string => markOf(String(day ?? '') as Day)
-const conflict = (title: string, detail: string): Words => ({ status: 409, title, detail })
 
 /** The words of every expected failure; a code without words does not compile. Data table. */
 const WORDS = {
@@ -389,8 +368,9 @@ const WORDS = {
   'foreign-host': () => ({
     status: 403,
     title: 'Not from here.',
-    detail: 'Seligo answers only its own pages on this machine.',
+    detail: 'Seligo answers only its own pages, under the address it was opened at.',
   }),
+  ...MACHINE_WORDS,
 } satisfies Readonly<Record<string, Writer>>
 
 export type FailureCode = keyof typeof WORDS

@@ -10,13 +10,14 @@ const OWN_NAMES = ['127.0.0.1', 'localhost', '[::1]']
 export function ownPagesOnly(request: Request, response: Response, next: NextFunction): void {
   const host = request.headers.host ?? ''
   const origin = request.headers.origin
-  if (!isOwn(host) || (origin !== undefined && origin !== `http://${host}`)) {
+  if (!isOwnHost(host) || (origin !== undefined && origin !== `http://${host}`)) {
     sendProblem(response, problemOf({ code: 'foreign-host', data: {} }))
     return
   }
   next()
 }
 
-function isOwn(host: string): boolean {
+/** Whether a Host header names this machine to itself, at whatever port. */
+export function isOwnHost(host: string): boolean {
   return OWN_NAMES.includes(host.replace(/:\d+$/, ''))
 }

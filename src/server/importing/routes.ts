@@ -25,7 +25,7 @@ export function importingRoutes(house: House): Router {
     const body = parsed.data
     const prepared = await importing.prepare(body)
     if (!prepared.ok) return sendProblem(response, problemOf(prepared.failure))
-    const copy = house.copies.before('import')
+    const copy = await house.copies.meanwhileBefore('import')
     const { base64, ...named } = body
     // The journal keeps what the act was, not the file: its length tells one from another.
     const said = { ...named, bytes: base64.length }

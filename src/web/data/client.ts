@@ -32,6 +32,9 @@ const READ_PATIENCE = 20_000
 const WRITE_PATIENCE = 30_000
 /** A whole collection or a picture takes longer to travel and to be taken in. */
 const LONG_PATIENCE = 180_000
+const BAD_REQUEST = 400
+/** This device is let in no more, or never was. */
+const NOT_LET_IN = 401
 /** Pauses before a write is tried again, in milliseconds. Repeating is safe: a change id is applied once. */
 const RETRY_PAUSES = [300, 900]
 
@@ -53,6 +56,7 @@ export async function sendOnce<A extends { change: ChangeNote }>(
   path: string,
   body: CommandBody,
 ): Promise<A> {
+  rememberOwn(body.changeId)
   return once<A>(path, jsonRequest(method, body), path === '/collection-file' ? LONG_PATIENCE : WRITE_PATIENCE)
 }
 
@@ -80,6 +84,7 @@ export async function ask<A>(path: string, body: object): Promise<A> {
 
 /** Sends a picture as it is; the server turns, shrinks and strips it. The change id stands in the address. */
 export async function sendPicture(path: string, picture: Blob): Promise<{ change: ChangeNote }> {
+  rememberOwn(new URLSearchParams(path.slice(path.indexOf('?'))).get('changeId') ?? '')
   const request = {
     method: 'POST',
     headers: { 'Content-Type': picture.type || 'application/octet-stream' },
@@ -88,9 +93,46 @@ export async function sendPicture(path: string, picture: Blob): Promise<{ change
   return once(path, request, LONG_PATIENCE)
 }
 
-/** A new id for a record or a change. */
-export function newId(): string {
-  return crypto.randomUUID()
+/**
+ * Sends a file as it is, however large, and says how much of it has gone, 0 to 1. Asked of `XMLHttpRequest`, since `fetch` does not
+ * tell how far it is.
+ */
+export function sendLarge<A>(path: string, file: Blob, progress: (share: number) => void): Promise<A> {
+  return new Promise((resolve, reject) => {
+    const request = new XMLHttpRequest()
+    request.open('POST', `/api${path}`)
+    request.setRequestHeader('Content-Type', 'application/zip')
+    request.upload.addEventListener('progress', ({ loaded, total }) => progress(total > 0 ? loaded / total : 0))
+    request.addEventListener('error', () => reject(new OutOfReach()))
+    request.addEventListener('load', () => {
+      let body: unknown
+      try {
+        body = JSON.parse(tellDays(request.responseText))
+      } catch {
+        return reject(new OutOfReach())
+      }
+      if (request.status < BAD_REQUEST) return resolve(body as A)
+      reject(isProblem(body) ? new Refused(body) : new OutOfReach())
+    })
+    request.send(file)
+  })
+}
+
+export { newId } from './new-id'
+
+/** The last changes that this page asked for, so that it does not take its own for another's. */
+const ownChanges = new Set<string>()
+const OWN_KEPT = 300
+
+/** Whether this page itself asked for a change. */
+export function isOwnChange(changeId: string): boolean {
+  return ownChanges.has(changeId)
+}
+
+function rememberOwn(changeId: string): void {
+  ownChanges.add(changeId)
+  const [oldest] = ownChanges
+  if (ownChanges.size > OWN_KEPT && oldest !== undefined) ownChanges.delete(oldest)
 }
 
 function jsonRequest(method: string, body: object): RequestInit {
@@ -115,6 +157,7 @@ async function once<A>(path: string, request: RequestInit, patience: number, sig
   }
   hearTheDay(response.headers)
   if (response.ok) return body as A
+  if (response.status === NOT_LET_IN) leave()
   if (isProblem(body)) throw new Refused(body)
   throw new OutOfReach()
 }
@@ -130,4 +173,9 @@ function hearTheDay(headers: Headers): void {
   const now = Date.parse(headers.get('Seligo-Now') ?? '')
   if (today === null || Number.isNaN(endsAt) || Number.isNaN(now) || getActivePinia() === undefined) return
   useHerDay().told({ today, endsAt, now })
+}
+
+/** The page on which a device is let in stands in the place of everything; what waits to be sent waits on this device. */
+export function leave(): void {
+  location.assign('/')
 }

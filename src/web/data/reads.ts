@@ -20,6 +20,7 @@ import type { AsksAnswer, FacesAnswer, SpanSheet, SpansAnswer } from '#contract/
 import type { LayingAnswer } from '#contract/laying'
 import type { ContainersAnswer } from '#contract/package'
 import type { PlanAnswer } from '#contract/planning'
+import type { CopiesAnswer, DevicesAnswer } from '#contract/premises'
 import type { ProjectsAnswer } from '#contract/projects'
 import type { Settings, StretchesAnswer } from '#contract/settings'
 import type { DrawerAnswer, Fronts, ProposalAnswer, TodayAnswer } from '#contract/today'
@@ -105,6 +106,9 @@ export const useSpanSheet = (
 export const useSpans = () => useRead<SpansAnswer>(['spans'], '/look-back/spans')
 export const useFaces = () => useRead<FacesAnswer>(['faces'], '/look-back/faces')
 export const useAsks = () => useRead<AsksAnswer>(['asks'], '/look-back/asks')
+export const useDevices = (when: MaybeRefOrGetter<boolean> = true) =>
+  useRead<DevicesAnswer>(['devices'], () => (toValue(when) ? '/devices' : null))
+export const useCopies = () => useRead<CopiesAnswer>(['copies'], '/copies')
 export const useSetUp = (path: MaybeRefOrGetter<string | null>) =>
   useRead<SetUpAnswer>(() => ['set-up', toValue(path) ?? ''], path)
 export const useDoubts = (leaning: MaybeRefOrGetter<Leaning | null>) =>

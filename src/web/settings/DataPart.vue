@@ -64,10 +64,8 @@ async function take(replace: boolean): Promise<void> {
     <FormTrouble :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />
     <p v-if="stored" role="status">{{ stored }} One “take back” brings the former collection again.</p>
     <p class="quiet">
-      A dated copy of the database is made each day Seligo starts and before every import, in the folder “copies” beside
-      it: the newest fourteen of the days are kept, ten from before an import. To go back to one: stop Seligo, move
-      collection.db, collection.db-wal and collection.db-shm elsewhere, put the copy in their place under the name
-      collection.db, and start Seligo.
+      <RouterLink to="/settings/copies">Copies</RouterLink> of the whole database are made every day and before every
+      import: there you look into them, go back to one, or put everything into one archive with all pictures.
     </p>
   </section>
 </template>

@@ -12,11 +12,13 @@ import FormTrouble from '#web/ui/form/FormTrouble.vue'
 import StaleEdit from '#web/ui/form/StaleEdit.vue'
 import { useDraft } from '#web/ui/form/use-draft'
 import PlaceHead from '#web/ui/PlaceHead.vue'
+import PlaceWays from '#web/ui/PlaceWays.vue'
 import CalendarPart from './CalendarPart.vue'
 import CategoriesPart from './CategoriesPart.vue'
 import ChangeList from './ChangeList.vue'
 import DataPart from './DataPart.vue'
 import StretchesPart from './StretchesPart.vue'
+import { SETTINGS_WAYS } from './settings-ways'
 
 const device = useDevice()
 const { answer } = useSettings()
@@ -48,6 +50,7 @@ async function store(version = answer.value?.version): Promise<void> {
 
 <template>
   <PlaceHead title="Settings" question="My rules, my units, my data." />
+  <PlaceWays label="Rooms of Settings" :ways="SETTINGS_WAYS" />
   <div class="columns">
     <form v-if="answer" class="sheet part" aria-label="Rules" @submit.prevent="store()">
       <h2>Rules</h2>

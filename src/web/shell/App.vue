@@ -8,6 +8,7 @@ import { useChanges } from '#web/data/changes'
 import { useDevice } from '#web/data/device'
 import { useHerDay } from '#web/data/her-day'
 import { usePendingActs } from '#web/data/pending-acts'
+import { useListening } from '#web/data/listen'
 import { firstReads, useStaleness } from '#web/data/reads'
 import { useItemActs } from '#web/ui/acts/item-acts'
 import { followFocus } from '#web/ui/form/last-focus'
@@ -47,6 +48,7 @@ watch(
 watchEffect(() => document.documentElement.classList.toggle('phone', mobile.value))
 
 followFocus()
+useListening()
 useAfterTicks()
 void usePendingActs().resume()
 // Another day: nothing that was reckoned for the last one holds.

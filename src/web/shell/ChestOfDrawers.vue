@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { useRoute } from 'vue-router'
-import { useFronts } from '#web/data/reads'
+import { useDevices, useFronts } from '#web/data/reads'
+import { useWhenIdle } from '#web/ui/when-idle'
 import { FRONTS } from './fronts'
 
 defineEmits<{ jump: [] }>()
 const { answer: fronts } = useFronts()
+const idle = useWhenIdle()
+const { answer: door } = useDevices(() => idle.value)
 const route = useRoute()
 
 function isOpen(to: string): boolean {
@@ -37,6 +40,9 @@ function isOpen(to: string): boolean {
       <span class="pull" aria-hidden="true"></span>
     </RouterLink>
     <button type="button" class="jump" @click="$emit('jump')">Find an item <kbd>/</kbd></button>
+    <RouterLink v-if="door?.picked" to="/settings/devices" class="door">{{
+      door.url ? 'Open to phones' : 'Door to phones is stuck'
+    }}</RouterLink>
   </nav>
 </template>
 
@@ -120,5 +126,14 @@ kbd {
   border-radius: 4px;
   padding: 0 5px;
   margin-left: 4px;
+}
+
+.door:not(.v-btn) {
+  display: flex;
+  align-items: center;
+  min-height: 32px;
+  padding: 0 6px;
+  font-size: 13px;
+  color: var(--quiet);
 }
 </style>

@@ -230,6 +230,18 @@ export const router = createRouter({
       meta: { title: 'Settings' },
     },
     {
+      path: '/settings/devices',
+      name: 'devices',
+      component: () => import('#web/settings/DevicesPage.vue'),
+      meta: { title: 'Devices' },
+    },
+    {
+      path: '/settings/copies',
+      name: 'copies',
+      component: () => import('#web/settings/CopiesPage.vue'),
+      meta: { title: 'Copies' },
+    },
+    {
       path: '/journal',
       name: 'journal',
       component: () => import('#web/journal/JournalPage.vue'),

@@ -1,0 +1,124 @@
+import { createHash } from 'node:crypto'
+import { createReadStream, createWriteStream, existsSync } from 'node:fs'
+import { mkdtemp, rm, stat, writeFile } from 'node:fs/promises'
+import { join } from 'node:path'
+import { Readable } from 'node:stream'
+import { pipeline } from 'node:stream/promises'
+import Database from 'better-sqlite3'
+import { ZipFile } from 'yazl'
+import { COLLECTION_FILE_VERSION, collectionFileSchema } from '#contract/collection-file'
+import type { Db } from '../db/open-database.js'
+import { columnsOf } from '../db/table-columns.js'
+import { exportedTables } from '../db/tables.js'
+import { CONTENTS, DATABASE, type Contents } from './contents.js'
+
+/** Rows that are written at a time: enough to be quick, few enough to keep no memory. */
+const ROWS_AT_ONCE = 500
+
+const README = `This is everything of a Seligo collection, in one file.
+
+collection.db            the database, as Seligo works with it (SQLite 3)
+collection.json          the same records as plain text, for any other program
+collection.schema.json   what collection.json holds, as JSON Schema 2020-12
+pictures/                the pictures (JPEG), named by what is in them; "photo" in collection.json says whose they are
+contents.json            every file with its length and SHA-256
+
+To go back to it: start Seligo, open Settings, Copies, and take this file in as it is. Nothing in it needs to be unpacked.
+`
+
+/** An archive on its way: its bytes, how many there will be, and what has to be called when it has gone or was given up. */
+export interface MadeArchive {
+  readonly stream: NodeJS.ReadableStream
+  readonly bytes: number
+  done(): Promise<void>
+}
+
+/**
+ * One zip of a collection: a snapshot of the database, its records as JSON, its pictures. The snapshot is made page by page beside
+ * whatever else is asked of the house; everything is read from it and sent on as it is read, so that its size takes no memory.
+ */
+export async function makeArchive(db: Db, folder: string, now: Date): Promise<MadeArchive> {
+  const work = await mkdtemp(join(folder, 'outgoing-'))
+  const done = (): Promise<void> => rm(work, { recursive: true, force: true })
+  try {
+    const snapshot = join(work, DATABASE)
+    await db.backup(snapshot)
+    const json = join(work, 'collection.json')
+    const contents = await writeRecords(snapshot, json, now)
+    const files: { name: string; path: string; sha256: string; bytes: number }[] = []
+    const add = async (name: string, path: string, sha256?: string): Promise<void> => {
+      files.push({ name, path, sha256: sha256 ?? (await hashOf(path)), bytes: (await stat(path)).size })
+    }
+    await writeFile(join(work, 'readme.txt'), README)
+    await writeFile(join(work, 'collection.schema.json'), JSON.stringify(collectionFileSchema()))
+    await add('readme.txt', join(work, 'readme.txt'))
+    await add(DATABASE, snapshot)
+    await add('collection.json', json)
+    await add('collection.schema.json', join(work, 'collection.schema.json'))
+    for (const content of contents) {
+      const path = join(folder, 'photos', `${content}.jpg`)
+      // One that is nowhere is not in it; the records say so by naming it still.
+      if (existsSync(path)) await add(`pictures/${content}.jpg`, path)
+    }
+    const listed: Contents = {
+      format: 'seligo archive',
+      version: 1,
+      madeAt: now.toISOString(),
+      files: files.map(({ name, bytes, sha256 }) => ({ name, bytes, sha256 })),
+    }
+    const zip = new ZipFile()
+    zip.addBuffer(Buffer.from(JSON.stringify(listed)), CONTENTS, { compress: false, mtime: now })
+    // Pictures are packed already, and with nothing packed the length is known beforehand.
+    for (const { name, path } of files) zip.addFile(path, name, { compress: false, mtime: now })
+    // The length is handed to the callback, which its types leave out.
+    const bytes = await new Promise<number>((resolve) =>
+      zip.end(undefined, ((size: number) => resolve(size)) as () => void),
+    )
+    return { stream: zip.outputStream, bytes, done }
+  } catch (error) {
+    await done()
+    throw error
+  }
+}
+
+/** Writes the records as one JSON file, some rows at a time, and answers with the names of the pictures they name. */
+async function writeRecords(snapshot: string, file: string, now: Date): Promise<string[]> {
+  const db = new Database(snapshot, { readonly: true, fileMustExist: true })
+  try {
+    await pipeline(Readable.from(recordsOf(db, now)), createWriteStream(file, { mode: 0o600 }))
+    return db
+      .prepare<[], { content: string }>('SELECT DISTINCT content FROM photo ORDER BY content')
+      .all()
+      .map((row) => row.content)
+  } finally {
+    db.close()
+  }
+}
+
+function* recordsOf(db: Db, now: Date): Generator<string> {
+  const head = { format: 'seligo collection', version: COLLECTION_FILE_VERSION, exportedAt: now.toISOString() }
+  yield `${JSON.stringify(head).slice(0, -1)},"tables":{`
+  for (const [n, name] of exportedTables().entries()) {
+    yield `${n === 0 ? '' : ','}${JSON.stringify(name)}:[`
+    const columns = columnsOf(db, name).map((column) => `"${column}"`)
+    let rows: string[] = []
+    let first = true
+    for (const row of db.prepare(`SELECT ${columns.join(', ')} FROM "${name}" ORDER BY rowid`).iterate()) {
+      rows.push(JSON.stringify(row))
+      if (rows.length < ROWS_AT_ONCE) continue
+      yield `${first ? '' : ','}${rows.join(',')}`
+      first = false
+      rows = []
+    }
+    if (rows.length > 0) yield `${first ? '' : ','}${rows.join(',')}`
+    yield ']'
+  }
+  const photos = db.prepare<[], { id: string }>('SELECT id FROM photo ORDER BY id').all()
+  yield `},"pictures":{},"picturesLeftOut":${JSON.stringify(photos.map(({ id }) => id))}}`
+}
+
+async function hashOf(path: string): Promise<string> {
+  const hash = createHash('sha256')
+  for await (const chunk of createReadStream(path)) hash.update(chunk as Buffer)
+  return hash.digest('hex')
+}

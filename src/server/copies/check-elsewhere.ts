@@ -1,0 +1,26 @@
+import { Worker } from 'node:worker_threads'
+import type { CopyInside } from '#contract/premises'
+import type { CopyFacts } from './copy-facts.js'
+
+export type Asked =
+  | { readonly what: 'facts'; readonly file: string }
+  | { readonly what: 'inside'; readonly file: string; readonly now: string; readonly name: string }
+
+/** Reads a copy through in a thread of its own: a large one takes a second, and nobody waits for it. */
+export function checkElsewhere(file: string): Promise<CopyFacts> {
+  return answerOf<CopyFacts>({ what: 'facts', file })
+}
+
+/** What a copy holds beside what is there now, in a thread of its own. */
+export function lookElsewhere(file: string, now: string, name: string): Promise<CopyInside> {
+  return answerOf<CopyInside>({ what: 'inside', file, now, name })
+}
+
+function answerOf<A>(asked: Asked): Promise<A> {
+  return new Promise((resolve, reject) => {
+    const worker = new Worker(new URL('./check-worker.js', import.meta.url), { workerData: asked })
+    worker.once('message', resolve)
+    worker.once('error', reject)
+    worker.once('exit', () => reject(new Error('the thread that reads copies ended without an answer')))
+  })
+}

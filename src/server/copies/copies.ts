@@ -1,0 +1,132 @@
+import { existsSync, lstatSync, mkdirSync, readdirSync, rmSync } from 'node:fs'
+import { join } from 'node:path'
+import Database from 'better-sqlite3'
+import { addDays, weekdayOf, type Day } from '#core/calendar/day'
+import type { Db } from '../db/open-database.js'
+import { factsOf, type CopyFacts } from './copy-facts.js'
+import { CopyShelf, linkOrCopy, syncFile, type Check, type CopyKind } from './copy-shelf.js'
+
+/** A copy made before something large; it stays only when that something was stored. */
+export interface PendingCopy {
+  readonly name: string
+  keep(): void
+  drop(): void
+}
+
+/** Makes dated copies of the database in a folder beside it, each read through before it counts. */
+export class Copies {
+  readonly shelf: CopyShelf
+  readonly #db: Db
+  readonly #now: () => Date
+  readonly #pictures: string
+
+  constructor(db: Db, folder: string, now: () => Date, check: Check = factsOf) {
+    this.shelf = new CopyShelf(join(folder, 'copies'), now, check)
+    this.#db = db
+    this.#pictures = join(folder, 'photos')
+    this.#now = now
+  }
+
+  /**
+   * The copy of the day, made page by page beside whatever else is asked of the house; none when there is one already. The first
+   * of a week and of a month stands for it as well, under a second name for the same bytes. Answers with the file it made, or
+   * null. Throws when the disk takes no more, and where what was copied is not sound: the older copies stay then.
+   */
+  async forTheDay(day: Day): Promise<string | null> {
+    const name = `${day}-day.db`
+    const file = join(this.shelf.folder, name)
+    if (existsSync(file)) return null
+    const part = this.#part(name)
+    await this.#copyTo(part)
+    const facts = await this.shelf.check(part)
+    if (facts.wrong !== null) {
+      rmSync(part, { force: true })
+      throw new Error(`the copy of the day was not kept, since ${facts.wrong}`)
+    }
+    this.shelf.keep(part, name, 'day', facts)
+    const spans = [
+      ['week', `${addDays(day, -weekdayOf(day))}-week.db`],
+      ['month', `${day.slice(0, 7)}-01-month.db`],
+    ] as const
+    for (const [kind, also] of spans)
+      if (!existsSync(join(this.shelf.folder, also))) {
+        const second = this.#part(also)
+        linkOrCopy(file, second)
+        this.shelf.keep(second, also, kind, facts)
+      }
+    this.#linkPictures()
+    return file
+  }
+
+  /** A copy of what is there now, before something large, in one go: before the house is open. Throws when the disk takes no more. */
+  before(what: 'import' | 'migration' | 'going-back'): PendingCopy {
+    const [name, part, kind] = this.#begin(what)
+    // VACUUM INTO reads one consistent state, the write-ahead log included.
+    this.#db.prepare('VACUUM INTO ?').run(part)
+    return this.#pending(name, part, kind, factsOf(part))
+  }
+
+  /** The same page by page, while the house answers. */
+  async meanwhileBefore(what: 'import' | 'going-back'): Promise<PendingCopy> {
+    const [name, part, kind] = this.#begin(what)
+    await this.#copyTo(part)
+    return this.#pending(name, part, kind, await this.shelf.check(part))
+  }
+
+  /**
+   * The pictures of the copies: the same files under a second name in `copies/photos`, so that they take no room twice. What is
+   * gone from the house stays there for as long as the oldest copy may still name it.
+   */
+  #linkPictures(): void {
+    if (!existsSync(this.#pictures)) return
+    const { folder } = this.shelf
+    const pool = join(folder, 'photos')
+    mkdirSync(pool, { recursive: true, mode: 0o700 })
+    const there = new Set(readdirSync(pool))
+    const wanted = new Set(readdirSync(this.#pictures).filter((name) => /^[A-Za-z0-9_-]{1,120}\.jpg$/.test(name)))
+    for (const name of wanted) if (!there.has(name)) linkOrCopy(join(this.#pictures, name), join(pool, name))
+    const before = Math.min(...this.shelf.names().map(({ name }) => lstatSync(join(folder, name)).mtimeMs))
+    for (const name of there)
+      // The name in the house went after this time; a copy made before it may need the picture.
+      if (!wanted.has(name) && lstatSync(join(pool, name)).ctimeMs < before) rmSync(join(pool, name), { force: true })
+  }
+
+  /** Page by page, and one file in the end: a copy brings no log of its own. */
+  async #copyTo(part: string): Promise<void> {
+    await this.#db.backup(part)
+    const copy = new Database(part)
+    copy.pragma('journal_mode = DELETE')
+    copy.close()
+    syncFile(part)
+  }
+
+  #begin(what: 'import' | 'migration' | 'going-back'): [string, string, CopyKind] {
+    const kind: CopyKind = `before-${what}`
+    const name = `${this.#now().toISOString().replaceAll(':', '.')}-${kind}.db`
+    return [name, this.#part(name), kind]
+  }
+
+  #pending(name: string, part: string, kind: CopyKind, facts: CopyFacts): PendingCopy {
+    if (facts.wrong !== null) {
+      rmSync(part, { force: true })
+      throw new Error(`a copy could not be made first, since ${facts.wrong}`)
+    }
+    return {
+      name,
+      keep: () => {
+        syncFile(part)
+        this.shelf.keep(part, name, kind, facts)
+        this.#linkPictures()
+      },
+      drop: () => rmSync(part, { force: true }),
+    }
+  }
+
+  #part(name: string): string {
+    const { folder } = this.shelf
+    mkdirSync(folder, { recursive: true, mode: 0o700 })
+    const part = join(folder, `${name}.part`)
+    rmSync(part, { force: true })
+    return part
+  }
+}

@@ -1,0 +1,75 @@
+import { existsSync, rmSync, statSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import Database from 'better-sqlite3'
+
+/** What is known of a copy once it has been read through. */
+export interface CopyFacts {
+  readonly items: number
+  readonly wears: number
+  readonly pictures: number
+  /** Pictures it names that lie in no folder any more. */
+  readonly picturesGone: number
+  readonly bytes: number
+  /** Null when it is sound; else what is wrong with it, in words. */
+  readonly wrong: string | null
+}
+
+/**
+ * Reads a copy through: it opens, is whole page by page (`integrity_check`), every reference leads somewhere, and its rows are
+ * counted. Never throws; what cannot be read says why.
+ */
+export function factsOf(file: string): CopyFacts {
+  const nothing = {
+    items: 0,
+    wears: 0,
+    pictures: 0,
+    picturesGone: 0,
+    bytes: statSync(file, { throwIfNoEntry: false })?.size ?? 0,
+  }
+  let db: Database.Database
+  try {
+    db = new Database(file, { readonly: true, fileMustExist: true })
+  } catch (error) {
+    return { ...nothing, wrong: `it cannot be opened: ${wordsOf(error)}` }
+  }
+  try {
+    const whole = db.pragma('integrity_check(1)', { simple: true })
+    if (whole !== 'ok') return { ...nothing, wrong: `its pages are damaged: ${String(whole).slice(0, 120)}` }
+    const count = (table: string): number =>
+      db.prepare<[], { n: number }>(`SELECT count(*) AS n FROM "${table}"`).get()?.n ?? 0
+    const contents = db.prepare<[], { content: string }>('SELECT DISTINCT content FROM photo').all()
+    const facts = {
+      ...nothing,
+      items: count('item'),
+      wears: count('wear'),
+      pictures: count('photo'),
+      picturesGone: contents.filter(({ content }) => !liesSomewhere(file, content)).length,
+    }
+    const loose = db.pragma('foreign_key_check') as { table: string; parent: string }[]
+    return {
+      ...facts,
+      wrong: loose[0] ? `a row of ${loose[0].table} leads to one of ${loose[0].parent} that is not there` : null,
+    }
+  } catch (error) {
+    return { ...nothing, wrong: `it cannot be read: ${wordsOf(error)}` }
+  } finally {
+    db.close()
+    leaveNothingBeside(file)
+  }
+}
+
+/** A copy that was made with a log of its own leaves an empty one behind when it is only read. */
+export function leaveNothingBeside(file: string): void {
+  if ((statSync(`${file}-wal`, { throwIfNoEntry: false })?.size ?? 0) > 0) return
+  for (const beside of ['-wal', '-shm']) rmSync(`${file}${beside}`, { force: true })
+}
+
+/** Beside the copy, or in the house that the folder of copies belongs to. */
+function liesSomewhere(file: string, content: string): boolean {
+  const folder = dirname(file)
+  return [join(folder, 'photos'), join(folder, '..', 'photos')].some((each) => existsSync(join(each, `${content}.jpg`)))
+}
+
+function wordsOf(error: unknown): string {
+  return error instanceof Error ? error.message : String(error)
+}

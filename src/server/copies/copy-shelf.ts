@@ -1,0 +1,161 @@
+import {
+  closeSync,
+  copyFileSync,
+  existsSync,
+  fsyncSync,
+  linkSync,
+  openSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs'
+import { join } from 'node:path'
+import { factsOf, type CopyFacts } from './copy-facts.js'
+
+/** How many copies of each kind are kept, so that no kind pushes another out. */
+export const KEPT = {
+  day: 14,
+  week: 12,
+  month: 24,
+  'before-import': 5,
+  'before-migration': 5,
+  'before-going-back': 5,
+} as const
+export type CopyKind = keyof typeof KEPT
+const NAME = /^([0-9T.Z-]+?)-(day|week|month|before-import|before-migration|before-going-back)\.db$/
+
+/** A copy as a list shows it. */
+export interface KnownCopy {
+  readonly name: string
+  readonly kind: CopyKind
+  /** When it was made, as an instant. */
+  readonly madeAt: string
+  readonly facts: CopyFacts
+  /** When it was last read through, as an instant. */
+  readonly checkedAt: string
+}
+
+interface Remembered {
+  readonly facts: CopyFacts
+  readonly madeAt: string
+  readonly checkedAt: string
+  /** The file that this was read off: a file that was changed since is read again. */
+  readonly bytes: number
+  readonly mtimeMs: number
+}
+
+/** Reads a copy through; a running server does it in a thread of its own. */
+export type Check = (file: string) => CopyFacts | Promise<CopyFacts>
+
+/** The folder in which copies stand: their names, what is known of each, and how many of a kind stay. */
+export class CopyShelf {
+  readonly folder: string
+  readonly check: Check
+  readonly #now: () => Date
+
+  constructor(folder: string, now: () => Date, check: Check = factsOf) {
+    this.folder = folder
+    this.check = check
+    this.#now = now
+  }
+
+  /** Every copy there is, the newest first; what was never read through, or was changed since, is read through now. */
+  async known(): Promise<KnownCopy[]> {
+    const found: KnownCopy[] = []
+    for (const { name, kind } of this.names()) found.push(await this.#one(name, kind, false))
+    return found.sort((a, b) => (a.madeAt < b.madeAt ? 1 : a.madeAt > b.madeAt ? -1 : a.name < b.name ? 1 : -1))
+  }
+
+  /** Reads one through again, whatever is remembered of it; null where there is none of that name. */
+  async checkAgain(name: string): Promise<KnownCopy | null> {
+    const found = this.names().find((each) => each.name === name)
+    return found === undefined ? null : this.#one(name, found.kind, true)
+  }
+
+  /** The file of a copy by its name as the list gives it; null for whatever is no copy of ours. */
+  fileOf(name: string): string | null {
+    return this.names().some((each) => each.name === name) ? join(this.folder, name) : null
+  }
+
+  names(): { name: string; kind: CopyKind }[] {
+    if (!existsSync(this.folder)) return []
+    return readdirSync(this.folder).flatMap((name) => {
+      const kind = NAME.exec(name)?.[2]
+      return kind === undefined ? [] : [{ name, kind: kind as CopyKind }]
+    })
+  }
+
+  /**
+   * Gives a copy its name and drops what is more than enough of its kind; never when it is not the newest by its name, which
+   * means that the clock was set back.
+   */
+  keep(part: string, name: string, kind: CopyKind, facts: CopyFacts): void {
+    renameSync(part, join(this.folder, name))
+    syncFile(this.folder)
+    const names = this.names()
+      .filter((each) => each.kind === kind)
+      .map((each) => each.name)
+      .sort()
+    if (names.at(-1) === name)
+      for (const each of names.slice(0, -KEPT[kind])) rmSync(join(this.folder, each), { force: true })
+    this.#remember(name, facts, this.#now().toISOString())
+  }
+
+  async #one(name: string, kind: CopyKind, anew: boolean): Promise<KnownCopy> {
+    const file = join(this.folder, name)
+    const { size, mtime, mtimeMs } = statSync(file)
+    let known = this.#remembered()[name]
+    if (anew || known === undefined || known.bytes !== size || known.mtimeMs !== mtimeMs)
+      known = this.#remember(name, await this.check(file), known?.madeAt ?? mtime.toISOString())
+    return { name, kind, madeAt: known.madeAt, facts: known.facts, checkedAt: known.checkedAt }
+  }
+
+  #remembered(): Readonly<Record<string, Remembered>> {
+    try {
+      return JSON.parse(readFileSync(join(this.folder, 'known.json'), 'utf8')) as Record<string, Remembered>
+    } catch {
+      // Not there yet, or cut short: everything is read through again.
+      return {}
+    }
+  }
+
+  #remember(name: string, facts: CopyFacts, madeAt: string): Remembered {
+    const { size, mtimeMs } = statSync(join(this.folder, name))
+    const fresh = { facts, madeAt, checkedAt: this.#now().toISOString(), bytes: size, mtimeMs }
+    const there = new Set(this.names().map((each) => each.name))
+    const kept = Object.entries(this.#remembered()).filter(([each]) => there.has(each))
+    const file = join(this.folder, 'known.json')
+    try {
+      writeFileSync(`${file}.part`, JSON.stringify({ ...Object.fromEntries(kept), [name]: fresh }), { mode: 0o600 })
+      renameSync(`${file}.part`, file)
+    } catch (error) {
+      // What is remembered saves a second reading, no more.
+      console.error(`What is known of the copies could not be written down: ${String(error)}`)
+    }
+    return fresh
+  }
+}
+
+/** Another name for the same bytes; a second copy of them where the disk knows no such thing. */
+export function linkOrCopy(from: string, to: string): void {
+  try {
+    linkSync(from, to)
+  } catch (error) {
+    const code = (error as NodeJS.ErrnoException).code
+    if (code === 'EEXIST' || code === 'ENOENT') return
+    copyFileSync(from, to)
+  }
+}
+
+/** Makes sure that a file, or the names in a folder, are on the disk. */
+export function syncFile(path: string): void {
+  const handle = openSync(path, 'r')
+  try {
+    fsyncSync(handle)
+  } finally {
+    closeSync(handle)
+  }
+}

@@ -1,0 +1,80 @@
+import { constants } from 'node:fs'
+import { access, copyFile, mkdir, readdir, rename, rm, stat } from 'node:fs/promises'
+import { isAbsolute, join, relative, resolve } from 'node:path'
+import { fail, ok, type Outcome } from '../failing.js'
+import { KEPT, syncFile, type Check } from './copy-shelf.js'
+
+/**
+ * A second folder of her choice, on a stick or one that is synced elsewhere: every copy of the day goes there too, with its
+ * pictures, whole and read through once it has arrived. A folder that is not there today is said, and tried again with the next.
+ */
+export class SecondFolder {
+  readonly #from: string
+  readonly #check: Check
+  #trouble = ''
+  #lastAt: string | null = null
+
+  constructor(dataFolder: string, check: Check) {
+    this.#from = dataFolder
+    this.#check = check
+  }
+
+  get state(): { lastAt: string | null; trouble: string } {
+    return { lastAt: this.#lastAt, trouble: this.#trouble }
+  }
+
+  /** Whether copies can go there: a folder that is there, can be written, and is not within what it copies. */
+  async usable(folder: string): Promise<Outcome<null>> {
+    const no = (why: string) => fail('folder-unusable', { value: folder, why })
+    if (!isAbsolute(folder)) return no('give the whole path, from the root on')
+    const within = relative(resolve(this.#from), resolve(folder))
+    if (within === '' || (!within.startsWith('..') && !isAbsolute(within)))
+      return no('it lies within the data folder, and would be lost with it')
+    try {
+      if (!(await stat(folder)).isDirectory()) return no('it is not a folder')
+      await access(folder, constants.W_OK)
+    } catch (error) {
+      const code = (error as NodeJS.ErrnoException).code
+      return no(code === 'ENOENT' ? 'there is no such folder' : 'it cannot be written')
+    }
+    return ok(null)
+  }
+
+  /** Puts a copy there, with its pictures. Never throws: what stands against it is kept in words. */
+  async put(file: string, name: string, folder: string, now: string): Promise<void> {
+    const usable = await this.usable(folder)
+    if (!usable.ok) {
+      this.#trouble = String(usable.failure.data['why'])
+      return
+    }
+    try {
+      const part = join(folder, `seligo-${name}.part`)
+      await copyFile(file, part)
+      syncFile(part)
+      const facts = await this.#check(part)
+      if (facts.wrong !== null) throw new Error(`what arrived is not sound: ${facts.wrong}`)
+      await rename(part, join(folder, `seligo-${name}`))
+      await this.#putPictures(folder)
+      const over = (await readdir(folder)).filter((each) => /^seligo-\d{4}-\d\d-\d\d-day\.db$/.test(each)).sort()
+      for (const each of over.slice(0, -KEPT.day)) await rm(join(folder, each), { force: true })
+      this.#lastAt = now
+      this.#trouble = ''
+    } catch (error) {
+      this.#trouble = error instanceof Error ? error.message : String(error)
+    }
+  }
+
+  /** Pictures are named by what is in them: one that is there is not written again. */
+  async #putPictures(folder: string): Promise<void> {
+    const from = join(this.#from, 'photos')
+    const to = join(folder, 'photos')
+    const names = (await readdir(from).catch(() => [])).filter((name) => /^[A-Za-z0-9_-]{1,120}\.jpg$/.test(name))
+    await mkdir(to, { recursive: true })
+    const there = new Set(await readdir(to))
+    for (const name of names) {
+      if (there.has(name)) continue
+      await copyFile(join(from, name), join(to, `${name}.part`))
+      await rename(join(to, `${name}.part`), join(to, name))
+    }
+  }
+}

@@ -1,0 +1,26 @@
+import type { Failure } from '#core/failure'
+
+/** A failure in words. */
+export interface Words {
+  readonly status: number
+  readonly title: string
+  /** Says what happened and the remedy. */
+  readonly detail: string
+  /** The field it is about, when it is about one. */
+  readonly field?: string
+}
+
+export type Writer = (data: Failure['data']) => Words
+
+export const refused = (detail: string, field?: string): Words => ({
+  status: 422,
+  title: 'That cannot be stored as it stands.',
+  detail,
+  ...(field === undefined ? {} : { field }),
+})
+export const missing = (what: string): Words => ({
+  status: 404,
+  title: `There is no such ${what}.`,
+  detail: `This ${what} is not in the collection. It may have been taken back in another window; load the page again.`,
+})
+export const conflict = (title: string, detail: string): Words => ({ status: 409, title, detail })

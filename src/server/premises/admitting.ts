@@ -1,0 +1,85 @@
+import type { IncomingMessage } from 'node:http'
+import type { NextFunction, Request, RequestHandler, Response } from 'express'
+import { rateLimit } from 'express-rate-limit'
+import { isOwnHost } from '../http/guard.js'
+import { problemOf, sendProblem } from '../http/problem.js'
+import type { DeviceRecord } from './machine-file.js'
+import type { NetworkDoor } from './network-door.js'
+import { pairPage } from './pair-page.js'
+import type { Pairing } from './pairing.js'
+
+/** Which door a request came through: this machine's own, or the one to the home network. */
+export type Door = 'here' | 'network'
+
+export const COOKIE = 'seligo-device'
+/** More writes in a minute than a person can tap: a catching-up phone sends a few hundred. Assumption. */
+const MOST_WRITES = 1200
+const MINUTE_MS = 60_000
+const PAIR_PATH = '/pair'
+
+const doors = new WeakMap<IncomingMessage, Door>()
+const askers = new WeakMap<IncomingMessage, DeviceRecord>()
+
+/** Notes through which door a request came, before anything looks at it. */
+export function cameThrough(request: IncomingMessage, door: Door): void {
+  doors.set(request, door)
+}
+
+export function doorOf(request: IncomingMessage): Door {
+  return doors.get(request) ?? 'here'
+}
+
+/** The device that asks; null on the machine where Seligo runs. */
+export function askerOf(request: IncomingMessage): DeviceRecord | null {
+  return askers.get(request) ?? null
+}
+
+/**
+ * Lets in what may come in. On this machine: its own pages, by Host and Origin. From the network: the same under the address that
+ * was picked, and of that only devices that were paired; a stranger sees the pairing page and nothing else.
+ */
+export function admitting(network: NetworkDoor, pairing: Pairing): RequestHandler[] {
+  const often = rateLimit({
+    windowMs: MINUTE_MS,
+    limit: MOST_WRITES,
+    standardHeaders: false,
+    legacyHeaders: false,
+    // A device of its own, wherever it stands in the network.
+    keyGenerator: (request) => askerOf(request)?.id ?? 'here',
+    skip: (request) => doorOf(request) === 'here' || request.method === 'GET',
+    handler: (_request, response) => sendProblem(response, problemOf({ code: 'too-often', data: {} })),
+  })
+  return [admit, often]
+
+  function admit(request: Request, response: Response, next: NextFunction): void {
+    const host = request.headers.host ?? ''
+    const here = doorOf(request) === 'here'
+    const known = here ? isOwnHost(host) : network.hosts.includes(host)
+    const own = `${!here && network.secure ? 'https' : 'http'}://${host}`
+    const { origin } = request.headers
+    if (!known || (origin !== undefined && origin !== own))
+      return sendProblem(response, problemOf({ code: 'foreign-host', data: {} }))
+    if (here || request.path === PAIR_PATH) return next()
+    const device = pairing.who(tokenIn(request.headers.cookie ?? ''))
+    if (device !== null) {
+      askers.set(request, device)
+      return next()
+    }
+    if (request.method === 'GET' && !request.path.startsWith('/api') && request.accepts(['json', 'html']) === 'html')
+      response
+        .status(401)
+        .type('html')
+        .send(pairPage({ code: '', name: '', trouble: '' }))
+    else sendProblem(response, problemOf({ code: 'not-let-in', data: {} }))
+  }
+}
+
+/** Refuses what is changed on the machine where Seligo runs alone. */
+export function hereOnly(request: Request, response: Response, next: NextFunction): void {
+  if (doorOf(request) === 'here') next()
+  else sendProblem(response, problemOf({ code: 'this-machine-only', data: {} }))
+}
+
+function tokenIn(cookies: string): string {
+  return new RegExp(`(?:^|;\\s*)${COOKIE}=([A-Za-z0-9_-]{43})(?:;|$)`).exec(cookies)?.[1] ?? ''
+}

@@ -1,0 +1,56 @@
+import { Router, type Request, type Response } from 'express'
+import { dirname } from 'node:path'
+import { pipeline } from 'node:stream/promises'
+import type { WentBack } from '#contract/premises'
+import { makeArchive } from '../archive/make-archive.js'
+import { readThrough, receive } from '../archive/take-archive.js'
+import { problemOf, sendProblem } from '../http/problem.js'
+import { hereOnly } from './admitting.js'
+import type { Premises } from './premises.js'
+
+/** Everything as one file, out of the house and into it again. */
+export function archiveRoutes(premises: Premises): Router {
+  const routes = Router()
+  routes.get('/archive', hereOnly, out)
+  routes.post('/archive', hereOnly, takeIn)
+  return routes
+
+  async function out(_request: Request, response: Response): Promise<void> {
+    const { house, folder } = premises
+    const made = await makeArchive(house.db, folder, premises.now())
+    // From here on it is read from files of its own.
+    premises.isNoWork(response)
+    try {
+      response.setHeader('Content-Type', 'application/zip')
+      response.setHeader('Content-Length', String(made.bytes))
+      response.setHeader('Content-Disposition', `attachment; filename="seligo-${house.today()}.zip"`)
+      await pipeline(made.stream, response)
+    } catch {
+      // Whoever asked has gone, or a file was taken away under it: a file cut short says so by its length.
+      response.destroy()
+    } finally {
+      await made.done()
+    }
+  }
+
+  async function takeIn(request: Request, response: Response): Promise<void> {
+    premises.isNoWork(response)
+    const announced = Number(request.headers['content-length'] ?? 0)
+    const received = await receive(request, premises.folder, announced)
+    if (!received.ok) {
+      // Read to its end all the same: whoever sends hears the answer only then.
+      request.resume()
+      return sendProblem(response, problemOf(received.failure))
+    }
+    const work = dirname(received.value.file)
+    const taken = await readThrough(received.value.file, work, premises.check)
+    if (!taken.ok) return sendProblem(response, problemOf(taken.failure))
+    taken.value.placePictures()
+    const outcome = await premises.goBackTo(taken.value.database)
+    await taken.value.drop()
+    if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
+    const items = premises.house.db.prepare<[], { n: number }>('SELECT count(*) AS n FROM item').get()?.n ?? 0
+    const went: WentBack = { before: outcome.value.before, items }
+    response.json(went)
+  }
+}

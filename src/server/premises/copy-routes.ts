@@ -1,0 +1,88 @@
+import express, { Router, type Request, type Response } from 'express'
+import { join } from 'node:path'
+import {
+  AlsoCopyTo,
+  Nothing,
+  type CopiesAnswer,
+  type CopyInside,
+  type CopyView,
+  type WentBack,
+} from '#contract/premises'
+import { problemOf, problemOfInput, sendProblem } from '../http/problem.js'
+import { doorOf, hereOnly } from './admitting.js'
+import type { Premises } from './premises.js'
+import { KEPT, type KnownCopy } from '../copies/copy-shelf.js'
+
+const BODY_LIMIT = '4kb'
+export type LookInto = (file: string, now: string, name: string) => CopyInside | Promise<CopyInside>
+
+/** The copies of the collection: looked through, looked into, gone back to. */
+export function copyRoutes(premises: Premises, lookInto: LookInto): Router {
+  const routes = Router()
+  const json = express.json({ limit: BODY_LIMIT })
+  routes.get('/copies', async (request, response) => response.json(await answer(request)))
+  routes.get('/copies/:name/inside', async (request, response) => {
+    const name = String(request.params['name'])
+    const file = shelf().fileOf(name)
+    if (file === null) return sendProblem(response, problemOf({ code: 'unknown-copy', data: {} }))
+    response.json(await lookInto(file, premises.house.db.name, name))
+  })
+  routes.post('/copies/:name/check', hereOnly, async (request, response) => {
+    const found = await shelf().checkAgain(String(request.params['name']))
+    if (found === null) return sendProblem(response, problemOf({ code: 'unknown-copy', data: {} }))
+    response.json(viewOf(found))
+  })
+  routes.post('/copies/:name/go-back', hereOnly, json, goBack)
+  routes.post('/copies/also-to', hereOnly, json, alsoTo)
+  return routes
+
+  function shelf() {
+    return premises.house.copies.shelf
+  }
+
+  async function answer(request: Request): Promise<CopiesAnswer> {
+    const { alsoCopyTo } = premises.machine.now
+    return {
+      here: doorOf(request) === 'here',
+      folder: shelf().folder,
+      copies: (await shelf().known()).map(viewOf),
+      alsoTo: alsoCopyTo === null ? null : { folder: alsoCopyTo, ...premises.second.state },
+      trouble: premises.copyTrouble,
+      kept: KEPT,
+    }
+  }
+
+  async function goBack(request: Request, response: Response): Promise<void> {
+    const parsed = Nothing.safeParse(request.body)
+    if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.body))
+    const file = shelf().fileOf(String(request.params['name']))
+    if (file === null) return sendProblem(response, problemOf({ code: 'unknown-copy', data: {} }))
+    // This request waits for the house itself.
+    premises.isNoWork(response)
+    const outcome = await premises.goBackTo(file)
+    if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
+    const items = premises.house.db.prepare<[], { n: number }>('SELECT count(*) AS n FROM item').get()?.n ?? 0
+    const went: WentBack = { before: outcome.value.before, items }
+    response.json(went)
+  }
+
+  async function alsoTo(request: Request, response: Response): Promise<void> {
+    const parsed = AlsoCopyTo.safeParse(request.body)
+    if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.body))
+    const { folder } = parsed.data
+    if (folder !== null) {
+      const usable = await premises.second.usable(folder)
+      if (!usable.ok) return sendProblem(response, problemOf(usable.failure))
+    }
+    premises.machine.change({ alsoCopyTo: folder })
+    // The newest copy goes there at once: whether it works is seen now, not tomorrow.
+    const [newest] = (await shelf().known()).filter(({ kind, facts }) => kind === 'day' && facts.wrong === null)
+    if (folder !== null && newest)
+      await premises.second.put(join(shelf().folder, newest.name), newest.name, folder, premises.now().toISOString())
+    response.json(await answer(request))
+  }
+}
+
+function viewOf({ name, kind, madeAt, checkedAt, facts }: KnownCopy): CopyView {
+  return { name, kind, madeAt, checkedAt, ...facts }
+}

@@ -1,0 +1,73 @@
+import { closeSync, existsSync, fsyncSync, openSync, readFileSync, renameSync, writeSync } from 'node:fs'
+import { join } from 'node:path'
+import { z } from 'zod'
+
+/** A device that was let in. Its token is known to it alone; here is what the token hashes to. */
+const DeviceRecord = z.strictObject({
+  id: z.string(),
+  name: z.string(),
+  /** SHA-256 of the token, in hexadecimal. */
+  tokenHash: z.string(),
+  pairedAt: z.string(),
+  lastSeenAt: z.string(),
+})
+export type DeviceRecord = z.infer<typeof DeviceRecord>
+
+const Machine = z.strictObject({
+  version: z.literal(1),
+  /** Where devices are let in; null = this machine only. */
+  letIn: z.strictObject({ address: z.string(), port: z.int() }).nullable(),
+  devices: z.array(DeviceRecord),
+  /** A second folder that copies are put into; null = none. */
+  alsoCopyTo: z.string().nullable(),
+})
+export type Machine = z.infer<typeof Machine>
+
+const NOTHING: Machine = { version: 1, letIn: null, devices: [], alsoCopyTo: null }
+
+/**
+ * What belongs to this machine and not to the collection: who is let in, where, and where copies also go. It lies beside the
+ * database, so that going back to an older copy lets nobody in again. A file that cannot be read lets nobody in; it is moved
+ * aside and said.
+ */
+export class MachineFile {
+  readonly #file: string
+  #machine: Machine
+
+  constructor(folder: string, say: (words: string) => void = console.error) {
+    this.#file = join(folder, 'this-machine.json')
+    this.#machine = this.#read(say)
+  }
+
+  get now(): Machine {
+    return this.#machine
+  }
+
+  /** Stored on the disk when this returns. Throws where the disk takes no more; nothing is changed then. */
+  change(part: Partial<Omit<Machine, 'version'>>): void {
+    const next = { ...this.#machine, ...part }
+    const making = `${this.#file}.making`
+    const handle = openSync(making, 'w', 0o600)
+    try {
+      writeSync(handle, JSON.stringify(next, null, 2))
+      fsyncSync(handle)
+    } finally {
+      closeSync(handle)
+    }
+    renameSync(making, this.#file)
+    this.#machine = next
+  }
+
+  #read(say: (words: string) => void): Machine {
+    if (!existsSync(this.#file)) return NOTHING
+    try {
+      return Machine.parse(JSON.parse(readFileSync(this.#file, 'utf8')))
+    } catch {
+      renameSync(this.#file, `${this.#file}.unreadable`)
+      say(
+        `${this.#file} could not be read and was moved aside: no device is let in. Pair your phone again in Settings.`,
+      )
+      return NOTHING
+    }
+  }
+}

@@ -1,0 +1,259 @@
+import type { IncomingMessage, RequestListener, ServerResponse } from 'node:http'
+import type { RequestHandler } from 'express'
+import { fail, ok, type Outcome } from '../failing.js'
+import { Copies } from '../copies/copies.js'
+import { factsOf } from '../copies/copy-facts.js'
+import type { Check } from '../copies/copy-shelf.js'
+import { SecondFolder } from '../copies/second-folder.js'
+import { createApp, type Outside } from '../create-app.js'
+import { collectionFile } from '../db/data-folder.js'
+import { openDatabase, type Db } from '../db/open-database.js'
+import { House } from '../house.js'
+import { failureWords } from '../http/failure-words.js'
+import { admitting, cameThrough, type Door } from './admitting.js'
+import { dropWhole, makeReady, moveAside, putInPlace, sweepUp } from './going-back.js'
+import { MachineFile } from './machine-file.js'
+import { NetworkDoor, type Secure } from './network-door.js'
+import { Pairing } from './pairing.js'
+import { Stream } from './stream.js'
+
+/** As long as whatever is under way is waited for before the collection is put back, in milliseconds. */
+const DRAIN_MS = 15_000
+const TURN_MS = 25
+
+export interface PremisesOptions {
+  /** Makes the routes that ask about the machine. */
+  readonly outside: (premises: Premises) => Pick<Outside, 'pages' | 'api'>
+  readonly folder: string
+  readonly now: () => Date
+  readonly secure?: Secure | null
+  readonly alsoThere?: readonly string[]
+  /** Reads a copy through; a running server does it in a thread of its own. */
+  readonly check?: Check
+  /** What a house does of itself once it is open, such as making forecasts ahead. */
+  readonly opened?: (house: House) => void
+}
+
+/**
+ * A data folder with a house in it: who is let in, its copies, and the house itself, which is another after the collection was put
+ * back to a copy. Requests wait while that is done; none is lost, and none meets a house that is half one thing, half another.
+ */
+export class Premises {
+  readonly folder: string
+  readonly now: () => Date
+  readonly machine: MachineFile
+  readonly pairing: Pairing
+  readonly stream = new Stream()
+  readonly network: NetworkDoor
+  readonly second: SecondFolder
+  readonly admitting: readonly RequestHandler[]
+  /** Why the copy of the day could not be made, in words; empty else. */
+  copyTrouble = ''
+  /** Why the door to the network is shut though she opened it; empty else. */
+  doorTrouble = ''
+  /** Where this machine finds the house itself. */
+  port = 0
+  readonly check: Check
+  readonly #opened: (house: House) => void
+  /** What is asked about the machine rather than the collection. */
+  readonly #outside: Pick<Outside, 'pages' | 'api'>
+  #house: House | null = null
+  #app: RequestListener | null = null
+  #shut: Promise<void> | null = null
+  #goingBack = false
+  /** Requests that are being answered, but for lines that stay open. */
+  readonly #working = new Set<ServerResponse>()
+
+  constructor(options: PremisesOptions) {
+    this.folder = options.folder
+    this.now = options.now
+    sweepUp(options.folder)
+    this.machine = new MachineFile(options.folder)
+    this.pairing = new Pairing(this.machine, options.now)
+    this.network = new NetworkDoor(this.handler('network'), options.secure ?? null, options.alsoThere ?? [])
+    this.check = options.check ?? factsOf
+    this.second = new SecondFolder(options.folder, this.check)
+    this.#opened = options.opened ?? (() => undefined)
+    this.#outside = options.outside(this)
+    this.admitting = admitting(this.network, this.pairing)
+  }
+
+  /** The house that stands now. Throws where none does. */
+  get house(): House {
+    if (this.#house === null) throw new Error('No collection is open.')
+    return this.#house
+  }
+
+  get isOpen(): boolean {
+    return this.#house !== null
+  }
+
+  /** Furnishes the house over an open database. */
+  begin(db: Db): void {
+    const house = new House(db, this.now, undefined, this.check)
+    house.journal.listen((_touched, changeId) => this.stream.changed(changeId))
+    this.#house = house
+    this.#app = createApp(house, { admitting: this.admitting, ...this.#outside })
+    this.#opened(house)
+  }
+
+  /** Answers with an app of its own as long as there is no house: the small page that offers the newest healthy copy. */
+  answerWith(app: RequestListener): void {
+    this.#app = app
+  }
+
+  /** Answers requests that come through a door. */
+  handler(door: Door): RequestListener {
+    return (request: IncomingMessage, response: ServerResponse) => {
+      cameThrough(request, door)
+      void this.#answer(request, response)
+    }
+  }
+
+  async #answer(request: IncomingMessage, response: ServerResponse): Promise<void> {
+    while (this.#shut !== null) await this.#shut
+    if (response.destroyed || this.#app === null) return
+    this.#working.add(response)
+    response.once('close', () => this.#working.delete(response))
+    this.#app(request, response)
+  }
+
+  /** A line that stays open, or the answer that waits for the house itself: nobody need wait for its end. */
+  isNoWork(response: ServerResponse): void {
+    this.#working.delete(response)
+  }
+
+  /**
+   * Puts the collection back to a copy, which is read through first and brought up to date beside the house; what is there now is
+   * copied before, and the name of that copy is answered. Nothing is touched until all of it stands ready, and the one rename that
+   * changes everything is the last step: a house that is killed at any moment opens as it was or as the copy is.
+   */
+  async goBackTo(file: string): Promise<Outcome<{ before: string }>> {
+    if (this.#goingBack) return fail('house-busy')
+    this.#goingBack = true
+    let open: () => void = () => undefined
+    try {
+      const facts = await this.check(file)
+      if (facts.wrong !== null) return fail('copy-unsound', { why: facts.wrong })
+      const ready = await makeReady(this.folder, file, this.now().toISOString())
+      if (!ready.ok) return ready
+      this.#shut = new Promise((resolve) => (open = resolve))
+      const outcome = (await this.#isStill()) ? await this.#exchange(ready.value.coming) : fail('house-busy')
+      if (!outcome.ok) dropWhole(ready.value.coming)
+      return outcome
+    } finally {
+      this.#goingBack = false
+      this.#shut = null
+      open()
+    }
+  }
+
+  /** As `goBackTo` where no house stands: what cannot be opened is moved aside, not deleted, and its new name answered. */
+  async rescueWith(file: string): Promise<Outcome<{ aside: string }>> {
+    const facts = await this.check(file)
+    if (facts.wrong !== null) return fail('copy-unsound', { why: facts.wrong })
+    const ready = await makeReady(this.folder, file, this.now().toISOString())
+    if (!ready.ok) return ready
+    const aside = moveAside(this.folder, this.now().toISOString())
+    putInPlace(this.folder, ready.value.coming)
+    this.#open()
+    return ok({ aside })
+  }
+
+  /** Waits until nothing is being answered any more; false where that takes too long. */
+  async #isStill(): Promise<boolean> {
+    for (let waited = 0; this.#working.size > 0; waited += TURN_MS) {
+      if (waited > DRAIN_MS) return false
+      await new Promise((resolve) => setTimeout(resolve, TURN_MS))
+    }
+    return true
+  }
+
+  async #exchange(coming: string): Promise<Outcome<{ before: string }>> {
+    const { house } = this
+    const before = await house.copies.meanwhileBefore('going-back')
+    before.keep()
+    // The log goes into its database whole: only then may it be deleted. A forecast in the making reads along for a moment.
+    for (let tries = 0; !emptied(house.db); tries += 1) {
+      if (tries > DRAIN_MS / TURN_MS) return fail('house-busy')
+      await new Promise((resolve) => setTimeout(resolve, TURN_MS))
+    }
+    house.db.close()
+    try {
+      putInPlace(this.folder, coming)
+    } finally {
+      // Whichever of the two stands there now.
+      this.#open()
+    }
+    this.stream.another()
+    return ok({ before: before.name })
+  }
+
+  #open(): void {
+    this.begin(
+      openDatabase(collectionFile(this.folder), {
+        appliedAt: this.now().toISOString(),
+        backUp: (db) => new Copies(db, this.folder, this.now).before('migration').keep(),
+      }),
+    )
+  }
+
+  /** Opens the door to the network at an address, or shuts it with null; kept for the next start. */
+  async letInAt(address: string | null): Promise<Outcome<null>> {
+    if (address === null) {
+      this.stream.dismiss('all')
+      this.network.shut()
+      this.pairing.closeCode()
+      this.machine.change({ letIn: null })
+      this.doorTrouble = ''
+      return ok(null)
+    }
+    const before = this.machine.now.letIn
+    const outcome = await this.network.open(address, before?.address === address ? before.port : this.port)
+    if (!outcome.ok) {
+      // As it was before.
+      await this.openAsLeft()
+      return outcome
+    }
+    this.machine.change({ letIn: outcome.value })
+    this.doorTrouble = ''
+    return ok(null)
+  }
+
+  /** Opens the door as she left it. An address that this machine does not have now is said, and asked for again. */
+  async openAsLeft(): Promise<void> {
+    const left = this.machine.now.letIn
+    if (left === null || this.network.url !== null) return
+    const outcome = await this.network.open(left.address, left.port)
+    this.doorTrouble = outcome.ok ? '' : failureWords(outcome.failure).detail
+  }
+
+  close(): void {
+    this.stream.close()
+    this.network.shut()
+    this.#house?.db.close()
+    this.#house = null
+  }
+
+  /** A copy of the day, for the house that stands; and into the second folder, where she has one. */
+  async copyOfTheDay(): Promise<void> {
+    if (!this.isOpen) return
+    const { house } = this
+    try {
+      const made = await house.copies.forTheDay(house.today())
+      this.copyTrouble = ''
+      const also = this.machine.now.alsoCopyTo
+      if (made !== null && also !== null)
+        await this.second.put(made, made.slice(made.lastIndexOf('/') + 1), also, this.now().toISOString())
+    } catch (error) {
+      this.copyTrouble = error instanceof Error ? error.message : String(error)
+      if (house.db.open) console.error(`No copy of the collection could be made today: ${this.copyTrouble}`)
+    }
+  }
+}
+
+/** Whether all of the log went into its database. */
+function emptied(db: Db): boolean {
+  const [found] = db.pragma('wal_checkpoint(TRUNCATE)') as { busy: number }[]
+  return found?.busy === 0
+}

@@ -1,0 +1,63 @@
+import { useDocumentVisibility } from '@vueuse/core'
+import { onScopeDispose, ref, watch } from 'vue'
+import { isOwnChange, leave } from './client'
+import { useStaleness } from './reads'
+
+/** Changes that come in quick turn are asked for once, this long after the first, in milliseconds. */
+const GATHER_MS = 250
+
+/** How often who is let in has changed since the page was opened: for the page that shows it. */
+export const devicesChanged = ref(0)
+
+/**
+ * Hears what is changed elsewhere, on another device or in another window, and asks anew for what stands. Quiet while the page is
+ * hidden; what was missed is asked for when it is looked at again.
+ */
+export function useListening(): void {
+  const stale = useStaleness()
+  const visibility = useDocumentVisibility()
+  let line: EventSource | null = null
+  let wasHidden = false
+  let soon: ReturnType<typeof setTimeout> | undefined
+
+  watch(visibility, (now) => (now === 'visible' ? open() : shut()), { immediate: true })
+  onScopeDispose(shut)
+
+  function open(): void {
+    if (line !== null) return
+    line = new EventSource('/api/stream')
+    let lost = wasHidden
+    line.addEventListener('open', () => {
+      // What happened while nobody listened.
+      if (lost) refresh()
+      lost = false
+    })
+    line.addEventListener('error', () => {
+      lost = true
+    })
+    line.addEventListener('changed', (event: MessageEvent<string>) => {
+      const { changeId } = JSON.parse(event.data) as { changeId: string }
+      if (!isOwnChange(changeId)) refresh()
+    })
+    line.addEventListener('another', refresh)
+    line.addEventListener('devices', () => {
+      devicesChanged.value += 1
+    })
+    line.addEventListener('dismissed', leave)
+  }
+
+  function shut(): void {
+    line?.close()
+    line = null
+    wasHidden = true
+    clearTimeout(soon)
+    soon = undefined
+  }
+
+  function refresh(): void {
+    soon ??= setTimeout(() => {
+      soon = undefined
+      void stale.all()
+    }, GATHER_MS)
+  }
+}

@@ -1,0 +1,174 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { CopiesAnswer, CopyView, WentBack } from '#contract/premises'
+import { counted } from '#core/words/counted'
+import { ask } from '#web/data/client'
+import { useChanges } from '#web/data/changes'
+import { instantFormat } from '#web/data/locale'
+import { useCopies, useStaleness } from '#web/data/reads'
+import FormDialog from '#web/ui/form/FormDialog.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
+import PlaceWays from '#web/ui/PlaceWays.vue'
+import ArchivePart from './ArchivePart.vue'
+import CopyRow from './CopyRow.vue'
+import SecondFolderPart from './SecondFolderPart.vue'
+import { SETTINGS_WAYS } from './settings-ways'
+
+/** The copies of the collection: what each holds, what differs from now, and the way back to one. */
+const { answer, again } = useCopies()
+const changes = useChanges()
+const stale = useStaleness()
+const when = instantFormat({
+  weekday: 'short',
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  hour: '2-digit',
+  minute: '2-digit',
+})
+const going = ref<CopyView | null>(null)
+const busy = ref(false)
+/** Went back just now: to which copy, and the one that was made before. */
+const went = ref<{ to: CopyView; before: string } | null>(null)
+const before = computed(() => answer.value?.copies.find(({ name }) => name === went.value?.before) ?? null)
+const sound = computed(() => (answer.value?.copies ?? []).filter(({ wrong }) => wrong === null).length)
+
+async function goBack(): Promise<void> {
+  const copy = going.value
+  if (copy === null) return
+  busy.value = true
+  try {
+    const { before: made, items } = await ask<WentBack>(`/copies/${copy.name}/go-back`, {})
+    went.value = { to: copy, before: made }
+    await again()
+    await stale.all()
+    changes.say(`The collection is as it was on ${when(copy.madeAt)}, with ${counted(items, 'item')}.`)
+  } catch (error) {
+    changes.show(error)
+  } finally {
+    busy.value = false
+    going.value = null
+  }
+}
+
+async function check(copy: CopyView): Promise<void> {
+  try {
+    await ask<CopyView>(`/copies/${copy.name}/check`, {})
+    await again()
+    changes.say('Read through again.')
+  } catch (error) {
+    changes.show(error)
+  }
+}
+
+function took(fresh: CopiesAnswer): void {
+  void fresh
+  void again()
+}
+</script>
+
+<template>
+  <PlaceHead title="Settings" question="What is kept, and what can I go back to?" />
+  <PlaceWays label="Rooms of Settings" :ways="SETTINGS_WAYS" />
+  <template v-if="answer">
+    <div v-if="went && before" class="sheet part went" role="status">
+      <p>The collection is as it was on {{ when(went.to.madeAt) }}. What was there before is a copy of its own.</p>
+      <v-btn v-if="answer.here" color="primary" @click="going = before">Back to how it was before</v-btn>
+    </div>
+    <p v-if="answer.trouble" class="caution" role="alert">Today’s copy could not be made: {{ answer.trouble }}</p>
+    <section class="sheet part" aria-label="Copies">
+      <h2>Copies</h2>
+      <p class="quiet">
+        A copy is made every day Seligo runs, and before every import, every update and every going back; each is read
+        through before it counts. The newest {{ answer.kept.day }} days, {{ answer.kept.week }} weeks and
+        {{ answer.kept.month }} months stay, and {{ answer.kept['before-import'] }} of each other kind. Pictures are
+        kept with them, once. They lie in <code>{{ answer.folder }}</code>
+      </p>
+      <p v-if="answer.copies.length === 0" class="quiet">
+        None yet: the first is made a few seconds after Seligo starts.
+      </p>
+      <p v-else-if="sound < answer.copies.length" class="caution">
+        {{ counted(answer.copies.length - sound, 'copy') }} cannot be gone back to; the others are sound.
+      </p>
+      <ul v-if="answer.copies.length > 0" class="copies">
+        <CopyRow
+          v-for="copy in answer.copies"
+          :key="copy.name"
+          :copy="copy"
+          :when="when(copy.madeAt)"
+          :here="answer.here"
+          @go-back="going = copy"
+          @check="check(copy)"
+        />
+      </ul>
+      <p v-if="!answer.here" class="quiet">The way back to one is open on the machine where Seligo runs.</p>
+    </section>
+    <div class="columns">
+      <SecondFolderPart v-if="answer.here" :also-to="answer.alsoTo" @stored="took" />
+      <ArchivePart :here="answer.here" @taken="again" />
+    </div>
+  </template>
+  <FormDialog
+    v-if="going"
+    :title="`Go back to ${when(going.madeAt)}?`"
+    :draft="null"
+    :act="busy ? 'Going back …' : 'Go back'"
+    :ready="!busy"
+    @close="going = null"
+    @store="goBack"
+  >
+    <p>
+      Everything is then as it was: {{ counted(going.items, 'item') }}, {{ counted(going.wears, 'tick') }},
+      {{ counted(going.pictures, 'picture') }}. What is there now becomes a copy first, so that one act leads back here.
+    </p>
+    <p v-if="going.picturesGone > 0" class="caution">
+      {{ counted(going.picturesGone, 'picture') }} it names {{ going.picturesGone === 1 ? 'is' : 'are' }} nowhere any
+      more.
+    </p>
+  </FormDialog>
+</template>
+
+<style scoped>
+.part {
+  padding: 16px 18px;
+  display: grid;
+  gap: 12px;
+  margin-bottom: 14px;
+}
+
+.went {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  border-left: 4px solid var(--primary);
+}
+
+p {
+  margin: 0;
+  max-width: 90ch;
+}
+
+code {
+  overflow-wrap: anywhere;
+}
+
+.caution {
+  padding: 8px 12px;
+  border-left: 4px solid var(--attention);
+  background: var(--inset);
+}
+
+.copies {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+.columns {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(340px, 100%), 1fr));
+  gap: 14px;
+  align-items: start;
+}
+</style>

@@ -1,0 +1,174 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { CopyInside, CopyView } from '#contract/premises'
+import { counted } from '#core/words/counted'
+import { get } from '#web/data/client'
+import { useChanges } from '#web/data/changes'
+import { instantFormat } from '#web/data/locale'
+import { bytesWords, WHAT, WHY } from './copy-words'
+
+/** One copy: when, why, what it holds, whether it is sound; opened, what differs from now. */
+const props = defineProps<{ copy: CopyView; when: string; here: boolean }>()
+const emit = defineEmits<{ goBack: []; check: [] }>()
+const changes = useChanges()
+const inside = ref<CopyInside | null>(null)
+const looking = ref(false)
+const minute = instantFormat({ day: 'numeric', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit' })
+
+async function look(): Promise<void> {
+  if (inside.value !== null) {
+    inside.value = null
+    return
+  }
+  looking.value = true
+  try {
+    inside.value = await get<CopyInside>(`/copies/${props.copy.name}/inside`)
+  } catch (error) {
+    changes.show(error)
+  } finally {
+    looking.value = false
+  }
+}
+</script>
+
+<template>
+  <li>
+    <div class="line">
+      <span class="what">
+        <strong>{{ when }}</strong>
+        <small class="quiet">{{ WHY[copy.kind] }}</small>
+      </span>
+      <span class="holds">
+        <template v-if="copy.wrong === null">
+          {{ counted(copy.items, 'item') }}, {{ counted(copy.wears, 'tick') }}, {{ counted(copy.pictures, 'picture') }}
+          <small class="quiet">
+            {{ bytesWords(copy.bytes) }}, sound when read through on {{ minute(copy.checkedAt) }}
+          </small>
+        </template>
+        <span v-else class="wrong">Cannot be gone back to: {{ copy.wrong }}.</span>
+      </span>
+      <span class="acts">
+        <v-btn
+          v-if="copy.wrong === null"
+          variant="text"
+          :loading="looking"
+          :aria-expanded="inside !== null"
+          :aria-label="`${inside ? 'Close' : 'Look into'} the copy of ${when}, ${WHY[copy.kind]}`"
+          @click="look"
+          >{{ inside ? 'Close' : 'Look into' }}</v-btn
+        >
+        <v-btn v-else-if="here" variant="text" @click="emit('check')">Read through again</v-btn>
+        <v-btn
+          v-if="here && copy.wrong === null"
+          variant="outlined"
+          color="primary"
+          :aria-label="`Go back to the copy of ${when}, ${WHY[copy.kind]}`"
+          @click="emit('goBack')"
+          >Go back</v-btn
+        >
+      </span>
+    </div>
+    <div v-if="inside" class="inside">
+      <table>
+        <thead>
+          <tr>
+            <th scope="col"><span class="visually-hidden">What</span></th>
+            <th scope="col">then</th>
+            <th scope="col">now</th>
+            <th scope="col">only then</th>
+            <th scope="col">only now</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="each in inside.differences" :key="each.what">
+            <th scope="row">{{ WHAT[each.what] }}</th>
+            <td>{{ each.then }}</td>
+            <td>{{ each.now }}</td>
+            <td>{{ each.onlyThen }}</td>
+            <td>{{ each.onlyNow }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <div>
+        <p v-if="inside.itemsOnlyThen.length > 0">In it and not here: {{ inside.itemsOnlyThen.join(', ') }}.</p>
+        <p v-if="inside.itemsOnlyNow.length > 0">Here and not in it: {{ inside.itemsOnlyNow.join(', ') }}.</p>
+        <p v-if="inside.lastChangeAt" class="quiet">
+          Its last change, {{ minute(inside.lastChangeAt) }}: {{ inside.lastChange }}.
+        </p>
+        <p class="quiet">Rows that are in both may still differ in what they say.</p>
+      </div>
+    </div>
+  </li>
+</template>
+
+<style scoped>
+li {
+  border-top: 1px solid var(--hair);
+  padding: 6px 0;
+}
+
+.line {
+  display: grid;
+  grid-template-columns: minmax(190px, 1fr) minmax(0, 2fr) auto;
+  gap: 4px 16px;
+  align-items: center;
+  min-height: 52px;
+}
+
+.what,
+.holds {
+  display: grid;
+}
+
+.acts {
+  display: flex;
+  gap: 6px;
+  justify-content: end;
+}
+
+.wrong {
+  color: var(--alarm);
+}
+
+.inside {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 34px;
+  padding: 6px 0 12px;
+}
+
+.inside p {
+  margin: 0 0 6px;
+  max-width: 60ch;
+}
+
+table {
+  border-collapse: collapse;
+  font-size: 14px;
+}
+
+th {
+  text-align: left;
+  font-weight: 600;
+}
+
+td,
+thead th {
+  padding: 2px 0 2px 18px;
+  text-align: right;
+  font-variant-numeric: tabular-nums;
+}
+
+.phone .line {
+  grid-template-columns: 1fr;
+}
+
+.phone .acts {
+  justify-content: start;
+}
+
+.phone td,
+.phone thead th {
+  padding-left: 10px;
+}
+</style>
