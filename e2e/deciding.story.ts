@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs'
 import sharp from 'sharp'
 import type { Page } from '@playwright/test'
+import { button } from './support/buttons'
 import { expect, goTo, listed, test } from './support/house'
 
 const row = (page: Page, name: string | RegExp) => page.getByRole('article', { name })
-const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name })
 const dialog = (page: Page, name: string | RegExp) => page.getByRole('dialog', { name })
 
 test('from doubt to a trial of three in one face, to verdicts, to the list for handing over', async ({

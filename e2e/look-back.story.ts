@@ -1,8 +1,7 @@
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
+import { button } from './support/buttons'
 import { expect, goTo, test } from './support/house'
-
-const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name })
 
 /** A file that the page hands out. */
 async function saved(page: Page, name: string): Promise<{ readonly name: string; readonly path: string }> {

@@ -1,9 +1,9 @@
 import type { Page } from '@playwright/test'
 import type { PlanAnswer } from '#contract/planning'
 import { addDays, type Day } from '#core/calendar/day'
+import { button } from './support/buttons'
 import { expect, goTo, test, type RunningHouse } from './support/house'
 
-const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name })
 const dialog = (page: Page, name: string | RegExp) => page.getByRole('dialog', { name })
 const planOf = async (page: Page, house: RunningHouse): Promise<PlanAnswer> =>
   (await page.request.get(`${house.url}/api/plan`)).json()

@@ -7,9 +7,14 @@ import type { ListedItem } from '#contract/item'
 import { unpackItems, type PackedItems } from '#contract/packed-items'
 import { PLAY_TIME } from './play-day'
 
+/** Stands for the home network: another loopback address of this machine. */
+export const NETWORK = '127.0.0.2'
+
 /** A running Seligo of a story's own: the compiled server on a database file of its own. */
 export interface RunningHouse {
   readonly url: string
+  /** Where its data lie. */
+  readonly folder: string
   /** Stops it as a person does, and starts it again on the same collection; with its clock at an instant, where one is given. */
   restart(at?: string): Promise<void>
   stop(): Promise<void>
@@ -17,23 +22,28 @@ export interface RunningHouse {
 
 class StoryHouse implements RunningHouse {
   url = ''
-  readonly #folder: string
+  readonly folder: string
   readonly #port: number
   #child: ChildProcess | null = null
 
   constructor(port: number, filled: boolean) {
     this.#port = port
-    this.#folder = mkdtempSync(join(tmpdir(), 'seligo-story-'))
+    this.folder = mkdtempSync(join(tmpdir(), 'seligo-story-'))
     const demo = process.env['SELIGO_STORY_DEMO']
     if (!filled || demo === undefined) return
-    copyFileSync(join(demo, 'collection.db'), join(this.#folder, 'collection.db'))
-    if (existsSync(join(demo, 'photos')))
-      cpSync(join(demo, 'photos'), join(this.#folder, 'photos'), { recursive: true })
+    copyFileSync(join(demo, 'collection.db'), join(this.folder, 'collection.db'))
+    if (existsSync(join(demo, 'photos'))) cpSync(join(demo, 'photos'), join(this.folder, 'photos'), { recursive: true })
   }
 
   async start(at = PLAY_TIME): Promise<void> {
     const child = spawn(process.execPath, ['dist/server/main.js'], {
-      env: { ...process.env, SELIGO_DATA: this.#folder, SELIGO_PORT: String(this.#port), SELIGO_NOW: at },
+      env: {
+        ...process.env,
+        SELIGO_DATA: this.folder,
+        SELIGO_PORT: String(this.#port),
+        SELIGO_NOW: at,
+        SELIGO_ADDRESSES: NETWORK,
+      },
     })
     this.#child = child
     this.url = await new Promise<string>((resolve, reject) => {
@@ -52,7 +62,7 @@ class StoryHouse implements RunningHouse {
 
   async close(): Promise<void> {
     await this.stop()
-    rmSync(this.#folder, { recursive: true, force: true })
+    rmSync(this.folder, { recursive: true, force: true })
   }
 
   async stop(): Promise<void> {

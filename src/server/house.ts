@@ -43,6 +43,7 @@ import { Supplying } from './forecast/supplying.js'
 import { FrontFigures } from './fronts/figures.js'
 import type { CommandRoute } from './http/routes.js'
 import { Importing } from './importing/importing.js'
+import { readSheetBytes, type ReadSheet } from './importing/read-sheet-bytes.js'
 import { Laying } from './laying/laying.js'
 import { Asking } from './look-back/asking.js'
 import { KeptSpans } from './look-back/keeping.js'
@@ -56,6 +57,14 @@ import { Stretches } from './settings/stretches.js'
 import { Stock } from './stock/stock.js'
 import { DayFacts } from './today/day-facts.js'
 import { Wearing } from './today/wearing.js'
+
+/** What takes long or much: a running server has it done in threads of their own. */
+export interface LargeWork {
+  /** Reads a copy through. */
+  readonly check: Check
+  readonly readSheet: ReadSheet
+}
+export const HERE: LargeWork = { check: factsOf, readSheet: readSheetBytes }
 
 /**
  * What every place works with: the database behind the one way to write, the clock, what is in stock, and the commands of the
@@ -122,7 +131,7 @@ export class House {
   readonly keptSpans: KeptSpans
   readonly asking: Asking
 
-  constructor(db: Db, now: () => Date, newId: () => string = randomUUID, check: Check = factsOf) {
+  constructor(db: Db, now: () => Date, newId: () => string = randomUUID, large: LargeWork = HERE) {
     this.db = db
     this.now = now
     this.newId = newId
@@ -132,7 +141,7 @@ export class House {
     this.undo = new Undo(db, this.journal, (content) => existsSync(join(this.folder, 'photos', `${content}.jpg`)))
     this.settingsStore = new SettingsStore(db)
     this.stock = new Stock(db, () => this.settings())
-    this.copies = new Copies(db, this.folder, now, check)
+    this.copies = new Copies(db, this.folder, now, large.check)
     this.forecasts = new Forecasts(db, this.stock, () => this.today())
     this.journal.listen((touched) => {
       this.settingsStore.forget(touched)
@@ -158,7 +167,7 @@ export class House {
     this.packages = new Packages(this)
     this.checkIns = new CheckIns(this)
     this.stretches = new Stretches(this)
-    this.importing = new Importing(this)
+    this.importing = new Importing(this, large.readSheet)
     this.files = new CollectionFiles(this)
     this.fronts = new FrontFigures(this)
     this.finder = new Finder(this)

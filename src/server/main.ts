@@ -6,6 +6,7 @@ import { collectionFile, dataFolder, holdsCopies } from './db/data-folder.js'
 import { lockFolder, type FolderLock } from './db/lock-folder.js'
 import { openDatabase, type Db } from './db/open-database.js'
 import { forecastAhead } from './forecast/elsewhere.js'
+import { readElsewhere } from './importing/read-elsewhere.js'
 import { outsideOf } from './premises/outside.js'
 import { bound } from './premises/network-door.js'
 import { Premises } from './premises/premises.js'
@@ -32,7 +33,7 @@ const premises = new Premises({
   now: clock,
   secure,
   alsoThere,
-  check: checkElsewhere,
+  large: { check: checkElsewhere, readSheet: readElsewhere },
   outside: (those) => outsideOf(those, lookElsewhere),
   opened: forecastAhead,
 })

@@ -95,7 +95,13 @@ export class Photos {
     mkdirSync(this.#folder, { recursive: true })
     const file = this.#file(content)
     if (existsSync(file)) return content
-    syncTo(`${file}.part`, jpeg)
+    try {
+      syncTo(`${file}.part`, jpeg)
+    } catch (error) {
+      // What did not fit leaves nothing behind that would take room from what is smaller.
+      rmSync(`${file}.part`, { force: true })
+      throw error
+    }
     renameSync(`${file}.part`, file)
     syncFolder(this.#folder)
     return content

@@ -20,6 +20,7 @@ import { packItems } from '#contract/packed-items'
 import { ChangeId, DayText, NewId } from '#contract/basic'
 import { z } from 'zod'
 import { problemOf, problemOfInput, sendProblem } from '../http/problem.js'
+import { hasRoom } from '../room.js'
 import { shrink } from './shrink.js'
 import type { House } from '../house.js'
 import { command, read } from '../http/routes.js'
@@ -27,6 +28,9 @@ import { listedOf, summaryOf } from '../stock/item-facts.js'
 import { collectionQueries } from './queries.js'
 
 const PhotoAddress = z.strictObject({ changeId: ChangeId, photoId: NewId, day: DayText })
+
+/** A kept picture is smaller than this, bytes: 1600 px on its longest side, as JPEG. */
+const MOST_PICTURE = 3_000_000
 
 export function collectionRoutes(house: House): Router {
   const queries = collectionQueries(house.db)
@@ -87,6 +91,9 @@ export function collectionRoutes(house: House): Router {
     const parsed = PhotoAddress.safeParse(request.query)
     if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.query))
     const { changeId, photoId, day } = parsed.data
+    // A picture is the largest thing she adds; on a disk that is nearly full the tallies come first.
+    if (!(await hasRoom(house.folder, MOST_PICTURE)))
+      return sendProblem(response, problemOf({ code: 'disk-full', data: {} }))
     const shrunk = await shrink(Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0))
     if (!shrunk.ok) return sendProblem(response, problemOf(shrunk.failure))
     const itemId = String(request.params['id'])

@@ -15,6 +15,9 @@ export interface ShrunkPhoto {
   readonly height: number
 }
 
+/** What cameras and browsers make, by sharp's names. A drawing (SVG) is a program of a kind, and is not run. */
+const KINDS: readonly (string | undefined)[] = ['jpeg', 'png', 'webp', 'heif', 'gif']
+
 /** One picture at a time: decoding takes memory by the pixel. */
 let before: Promise<unknown> = Promise.resolve()
 function inTurn<T>(act: () => Promise<T>): Promise<T> {
@@ -33,7 +36,10 @@ export function shrink(bytes: Buffer): Promise<Outcome<ShrunkPhoto>> {
       // Loaded when the first picture comes: the server starts sooner without it.
       const { default: sharp } = await import('sharp')
       // sharp leaves metadata out unless it is asked to keep it.
-      const { data, info } = await sharp(bytes, { limitInputPixels: MOST_PIXELS, sequentialRead: true })
+      const read = sharp(bytes, { limitInputPixels: MOST_PIXELS, sequentialRead: true })
+      const { format } = await read.metadata()
+      if (!KINDS.includes(format)) return fail('not-a-picture')
+      const { data, info } = await read
         .autoOrient()
         .resize({ width: LONGEST_SIDE, height: LONGEST_SIDE, fit: 'inside', withoutEnlargement: true })
         .flatten({ background: '#dfe2e5' })

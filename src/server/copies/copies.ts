@@ -1,9 +1,10 @@
-import { existsSync, lstatSync, mkdirSync, readdirSync, rmSync } from 'node:fs'
+import { existsSync, lstatSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { addDays, weekdayOf, type Day } from '#core/calendar/day'
 import type { Db } from '../db/open-database.js'
 import { factsOf, type CopyFacts } from './copy-facts.js'
+import { hasRoom } from '../room.js'
 import { CopyShelf, linkOrCopy, syncFile, type Check, type CopyKind } from './copy-shelf.js'
 
 /** A copy made before something large; it stays only when that something was stored. */
@@ -93,6 +94,9 @@ export class Copies {
 
   /** Page by page, and one file in the end: a copy brings no log of its own. */
   async #copyTo(part: string): Promise<void> {
+    // A copy that takes the last room would leave none for what it is a copy of.
+    if (!(await hasRoom(this.shelf.folder, statSync(this.#db.name).size)))
+      throw Object.assign(new Error('the disk has too little room left'), { code: 'ENOSPC' })
     await this.#db.backup(part)
     const copy = new Database(part)
     copy.pragma('journal_mode = DELETE')

@@ -229,7 +229,7 @@ const WORDS = {
       'photo',
     ),
   'not-a-picture': () =>
-    refused('That file is no picture that can be read. Choose a JPEG, PNG, WebP or HEIC.', 'photo'),
+    refused('That file is no picture that can be read. Choose a JPEG, PNG, WebP, AVIF or GIF.', 'photo'),
   'unknown-photo': () => missing('picture'),
   'category-in-use': () => conflict('It is in use.', 'Items belong to this category.'),
   'makeup-worn': ({ count }) =>
@@ -324,6 +324,26 @@ const WORDS = {
   }),
   'too-many-rows': ({ count, most }) =>
     refused(`${counted(Number(count), 'row')}; up to ${most} are read at once. Split the sheet.`, 'file'),
+  'too-many-columns': ({ line, count, most }) =>
+    refused(
+      `Line ${line} has ${count} columns; up to ${most} are read. Delete those beyond your table. Nothing was stored.`,
+      'file',
+    ),
+  'cell-too-long': ({ line, count, most }) =>
+    refused(
+      `A cell of line ${line} has ${count} signs; up to ${most} are read. Is a quotation mark missing? Nothing was stored.`,
+      'file',
+    ),
+  'cell-far-out': ({ name, cell }) =>
+    refused(
+      `In ${name} something stands far out, at ${cell}. Delete what lies beyond your table, or save it as CSV. Nothing was stored.`,
+      'file',
+    ),
+  'sheet-too-large': ({ name }) =>
+    refused(
+      `${name} takes more room or time to read than any sheet of items. Save only your table as CSV and choose that. Nothing was stored.`,
+      'file',
+    ),
   'no-rows': () => refused('The file has no rows under its headers. Nothing was stored.', 'file'),
   'no-name-column': ({ headers }) =>
     refused(

@@ -1,6 +1,5 @@
 import type { z } from 'zod'
 import { fail, ok, type Outcome } from '../failing.js'
-import { readSheet } from '#core/formats/sheet/read-sheet'
 import type { SheetItem, SheetReading } from '#core/formats/sheet/sheet-item'
 import type { Form } from '#core/item/form'
 import { counted } from '#core/words/counted'
@@ -11,8 +10,7 @@ import { fieldsOf, identityOf, type PreparedRow } from './imported-item.js'
 import { knownCategories } from './known-categories.js'
 import { groupProblems, remarksOn } from './problem-groups.js'
 import { importingQueries } from './queries.js'
-import { readTable } from './read-table.js'
-import type { SheetTab } from '#core/formats/sheet/locate-table'
+import type { ReadSheet } from './read-sheet-bytes.js'
 
 type PreviewBody = z.output<typeof PreviewImport>
 type RunBody = z.output<typeof RunImport>
@@ -26,10 +24,12 @@ export interface Prepared {
 /** From a sheet to items: first a preview that stores nothing, then all of it as one change. */
 export class Importing {
   readonly #house: House
+  readonly #readSheet: ReadSheet
   readonly #queries
 
-  constructor(house: House) {
+  constructor(house: House, readSheet: ReadSheet) {
     this.#house = house
+    this.#readSheet = readSheet
     this.#queries = importingQueries(house.db)
   }
 
@@ -53,8 +53,18 @@ export class Importing {
 
   /** Reads the bytes; no part of it is stored. Apart from `store`, since a transaction must not wait. */
   async prepare(body: Omit<PreviewBody, 'choices'> & { choices: ImportChoices }): Promise<Outcome<Prepared>> {
-    const table = await readTable(Buffer.from(body.base64, 'base64'), body.fileName)
-    return table.ok ? this.#look(table.value, body.choices) : table
+    const { choices } = body
+    const reading = await this.#readSheet(Buffer.from(body.base64, 'base64'), body.fileName, {
+      today: this.#house.today(),
+      categories: knownCategories(this.#queries.categories.all()),
+      // Before she has chosen a currency the first sheet brings one; later another one is listed.
+      currency: this.#currencyIsChosen() ? this.#house.settings().currency : null,
+      fallbackOrder: 'month-first',
+      mended: choices.mended,
+      ...(choices.meanings === null ? {} : { meanings: choices.meanings }),
+      ...(choices.tabs === null ? {} : { tabs: choices.tabs }),
+    })
+    return reading.ok ? this.#look(reading.value, choices) : reading
   }
 
   /**
@@ -136,24 +146,13 @@ export class Importing {
     return this.#house.settingsStore.read().version > 0
   }
 
-  #look(tabs: readonly SheetTab[], choices: ImportChoices): Outcome<Prepared> {
+  #look(reading: SheetReading, choices: ImportChoices): Outcome<Prepared> {
     const categories = this.#queries.categories.all()
-    const reading = readSheet(tabs, {
-      today: this.#house.today(),
-      categories: knownCategories(categories),
-      // Before she has chosen a currency the first sheet brings one; later another one is listed.
-      currency: this.#currencyIsChosen() ? this.#house.settings().currency : null,
-      fallbackOrder: 'month-first',
-      mended: choices.mended,
-      ...(choices.meanings === null ? {} : { meanings: choices.meanings }),
-      ...(choices.tabs === null ? {} : { tabs: choices.tabs }),
-    })
-    if (!reading.ok) return reading
     const there = new Set(this.#queries.identities.all().map((row) => row.identity))
     const usualForm = new Map(categories.map((row) => [row.id, row.usual_form]))
     const chosen = choicesByRow(choices)
     const skipped = new Set(choices.skip)
-    const rows = reading.value.items.map((item) => {
+    const rows = reading.items.map((item) => {
       const choice = chosen.get(item.row)
       const categoryId = choice?.categoryId ?? item.categoryId
       const form = choice?.form ?? (categoryId === null ? null : (usualForm.get(categoryId) ?? null))
@@ -167,7 +166,7 @@ export class Importing {
         }),
       }
     })
-    return ok({ reading: reading.value, rows })
+    return ok({ reading, rows })
   }
 }
 

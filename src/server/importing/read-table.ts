@@ -1,11 +1,9 @@
 import iconv from 'iconv-lite'
 import Papa from 'papaparse'
 import { fail, ok, type Outcome } from '../failing.js'
+import { MOST_BYTES, MOST_COLUMNS, MOST_ROWS, MOST_SIGNS } from './sheet-bounds.js'
+import { withinBounds } from './workbook-bounds.js'
 import { headerScore, type SheetTab } from '#core/formats/sheet/locate-table'
-
-/** Beyond these the file is refused with words. */
-export const MOST_BYTES = 20 * 1024 * 1024
-export const MOST_ROWS = 20_000
 
 /** First bytes of what people choose by mistake. From the formats' own specifications, from memory. */
 const SIGNATURES: readonly [string, string][] = [
@@ -36,12 +34,27 @@ export async function readTable(bytes: Uint8Array, name: string): Promise<Outcom
   const count = read.value.reduce((sum, tab) => sum + tab.records.length, 0)
   // Every tab may have a line of headers above its rows.
   if (count > MOST_ROWS + read.value.length) return fail('too-many-rows', { value: name, count, most: MOST_ROWS })
-  return read
+  return withinWidth(read.value, name) ?? read
+}
+
+/** A row that is wider, or a cell that is longer, than any sheet of items; null where none is. */
+function withinWidth(tabs: readonly SheetTab[], name: string): Outcome<SheetTab[]> | null {
+  for (const tab of tabs)
+    for (const [n, record] of tab.records.entries()) {
+      if (record.length > MOST_COLUMNS)
+        return fail('too-many-columns', { value: name, line: n + 1, count: record.length, most: MOST_COLUMNS })
+      const long = record.find((cell) => cell.length > MOST_SIGNS)
+      if (long !== undefined)
+        return fail('cell-too-long', { value: long.slice(0, 40), line: n + 1, count: long.length, most: MOST_SIGNS })
+    }
+  return null
 }
 
 /** The tabs of a workbook; null when the archive is no workbook. */
 async function readWorkbook(bytes: Uint8Array, name: string): Promise<Outcome<SheetTab[]> | null> {
   try {
+    const bounds = await withinBounds(Buffer.from(bytes), name)
+    if (!bounds.ok) return bounds
     // Loaded when the first workbook comes: the server starts sooner without it.
     const { default: readXlsxFile } = await import('read-excel-file/node')
     const sheets = await readXlsxFile(Buffer.from(bytes))

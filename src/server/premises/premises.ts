@@ -2,13 +2,12 @@ import type { IncomingMessage, RequestListener, ServerResponse } from 'node:http
 import type { RequestHandler } from 'express'
 import { fail, ok, type Outcome } from '../failing.js'
 import { Copies } from '../copies/copies.js'
-import { factsOf } from '../copies/copy-facts.js'
 import type { Check } from '../copies/copy-shelf.js'
 import { SecondFolder } from '../copies/second-folder.js'
 import { createApp, type Outside } from '../create-app.js'
 import { collectionFile } from '../db/data-folder.js'
 import { openDatabase, type Db } from '../db/open-database.js'
-import { House } from '../house.js'
+import { HERE, House, type LargeWork } from '../house.js'
 import { failureWords } from '../http/failure-words.js'
 import { admitting, cameThrough, type Door } from './admitting.js'
 import { dropWhole, makeReady, moveAside, putInPlace, sweepUp } from './going-back.js'
@@ -28,8 +27,8 @@ export interface PremisesOptions {
   readonly now: () => Date
   readonly secure?: Secure | null
   readonly alsoThere?: readonly string[]
-  /** Reads a copy through; a running server does it in a thread of its own. */
-  readonly check?: Check
+  /** What takes long or much; a running server has it done in threads of their own. */
+  readonly large?: LargeWork
   /** What a house does of itself once it is open, such as making forecasts ahead. */
   readonly opened?: (house: House) => void
 }
@@ -54,6 +53,7 @@ export class Premises {
   /** Where this machine finds the house itself. */
   port = 0
   readonly check: Check
+  readonly #large: LargeWork
   readonly #opened: (house: House) => void
   /** What is asked about the machine rather than the collection. */
   readonly #outside: Pick<Outside, 'pages' | 'api'>
@@ -71,7 +71,8 @@ export class Premises {
     this.machine = new MachineFile(options.folder)
     this.pairing = new Pairing(this.machine, options.now)
     this.network = new NetworkDoor(this.handler('network'), options.secure ?? null, options.alsoThere ?? [])
-    this.check = options.check ?? factsOf
+    this.#large = options.large ?? HERE
+    this.check = this.#large.check
     this.second = new SecondFolder(options.folder, this.check)
     this.#opened = options.opened ?? (() => undefined)
     this.#outside = options.outside(this)
@@ -90,7 +91,7 @@ export class Premises {
 
   /** Furnishes the house over an open database. */
   begin(db: Db): void {
-    const house = new House(db, this.now, undefined, this.check)
+    const house = new House(db, this.now, undefined, this.#large)
     house.journal.listen((_touched, changeId) => this.stream.changed(changeId))
     this.#house = house
     this.#app = createApp(house, { admitting: this.admitting, ...this.#outside })

@@ -157,6 +157,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 }
 
 .phone .place {
-  padding: 10px 12px 84px;
+  /* Beside a notch when the phone lies, and above the bar with the line of the phone itself. */
+  padding: calc(10px + env(safe-area-inset-top)) calc(12px + env(safe-area-inset-right))
+    calc(84px + env(safe-area-inset-bottom)) calc(12px + env(safe-area-inset-left));
 }
 </style>

@@ -1,0 +1,114 @@
+import { devices, type BrowserContext, type Page } from '@playwright/test'
+import { button } from './support/buttons'
+import { expect, goTo, NETWORK, test, tile, type RunningHouse } from './support/house'
+import { PLAY_TIME } from './support/play-day'
+import { findings } from './support/sight'
+
+/** A phone of its own, with its own storage, in the network. */
+async function phoneOf(page: Page): Promise<{ context: BrowserContext; phone: Page }> {
+  const browser = page.context().browser()
+  if (!browser) throw new Error('no browser')
+  const { viewport, hasTouch } = devices['Pixel 7']
+  const context = await browser.newContext({ viewport, hasTouch, locale: 'en-GB', reducedMotion: 'reduce' })
+  const phone = await context.newPage()
+  await phone.clock.install({ time: PLAY_TIME })
+  return { context, phone }
+}
+
+/** Opens the door and shows a code, on the laptop; answers with the code. */
+async function showCode(page: Page): Promise<string> {
+  await goTo(page, 'Settings')
+  await page.getByRole('link', { name: 'Devices', exact: true }).click()
+  await button(page, new RegExp(`^at ${NETWORK}`)).click()
+  await expect(page.getByText('A phone finds it at')).toContainText(`http://${NETWORK}:`)
+  await button(page, 'Show a code').click()
+  return newCode(page)
+}
+
+async function newCode(page: Page): Promise<string> {
+  const shown = page.getByRole('region', { name: 'A code for one device' })
+  await expect(shown.getByRole('img')).toBeVisible()
+  return (await shown.locator('.letters').innerText()).replace(/\s/g, '')
+}
+
+const atNetwork = (house: RunningHouse): string => house.url.replace('127.0.0.1', NETWORK)
+
+test('a phone is let in, ticks, loses the network, ticks on, and is sent away', async ({ page, house }) => {
+  const code = await showCode(page)
+  const { context, phone } = await phoneOf(page)
+  // A stranger sees one page, wherever it goes.
+  const stranger = await phone.goto(`${atNetwork(house)}/collection`)
+  expect(stranger?.status()).toBe(401)
+  await phone.goto(`${atNetwork(house)}/pair`)
+  await expect(phone.getByRole('heading', { name: 'Let this phone in' })).toBeVisible()
+  expect(await findings(phone)).toEqual([])
+  await phone.getByLabel('Code').fill(`${code.slice(0, 4)} ${code.slice(4)}`.toLowerCase())
+  await phone.getByLabel('What this device is called').fill('Maren’s phone')
+  await phone.getByRole('button', { name: 'Let it in' }).click()
+  await expect(phone.locator('button.tile').first()).toBeVisible()
+  const letIn = page.getByRole('region', { name: 'Devices that were let in' })
+  await expect(letIn).toContainText('Maren’s phone')
+  await expect(page.getByRole('region', { name: 'A code for one device' })).toHaveCount(0)
+  await expect(page.getByRole('navigation', { name: 'Places' })).toContainText('Open to phones')
+
+  // A tick on one shows on the other, both ways.
+  await goTo(page, 'Today')
+  await tile(phone, 'Rust Bloom').tap()
+  await expect(tile(page, 'Rust Bloom')).toHaveAttribute('aria-pressed', 'true', { timeout: 2000 })
+  await tile(page, 'Sloe').click()
+  await expect(tile(phone, 'Sloe')).toHaveAttribute('aria-pressed', 'true', { timeout: 2000 })
+
+  // In a dead spot a tick waits on the phone, and arrives once.
+  await context.setOffline(true)
+  await tile(phone, 'Rust Bloom').tap()
+  await tile(phone, 'Rust Bloom').tap()
+  await tile(phone, 'Oat Dust').tap()
+  await expect(tile(phone, 'Oat Dust')).toHaveAttribute('aria-pressed', 'true')
+  await expect(tile(page, 'Oat Dust')).toHaveAttribute('aria-pressed', 'false')
+  await context.setOffline(false)
+  await expect(tile(page, 'Oat Dust')).toHaveAttribute('aria-pressed', 'true', { timeout: 30_000 })
+  const { worn } = (await (await page.request.get(`${house.url}/api/today`)).json()) as { worn: unknown[] }
+  expect(worn).toHaveLength(3)
+
+  // What is changed on the machine alone is not offered.
+  await phone.goto(`${atNetwork(house)}/settings/devices`)
+  await expect(phone.getByText('This device was let in.')).toBeVisible()
+  await expect(button(phone, /^Send/)).toHaveCount(0)
+  await phone.goto(`${atNetwork(house)}/settings/copies`)
+  await expect(phone.getByRole('heading', { name: 'Copies' })).toBeVisible()
+  await expect(button(phone, /^Go back/)).toHaveCount(0)
+
+  // Sent away, its open page ends at once.
+  await page.goto(`${house.url}/settings/devices`)
+  await button(page, 'Send Maren’s phone away').click()
+  await button(page, 'Send it away').click()
+  await expect(letIn).toContainText('None yet')
+  await expect(phone.getByRole('heading', { name: 'Let this phone in' })).toBeVisible()
+  await context.close()
+})
+
+test('the code on the laptop is locked after five wrong ones, and a new one lets it in', async ({ page, house }) => {
+  const code = await showCode(page)
+  const { context, phone } = await phoneOf(page)
+  await phone.goto(`${atNetwork(house)}/pair`)
+  const type = async (typed: string): Promise<void> => {
+    await phone.getByLabel('Code').fill(typed)
+    await phone.getByRole('button', { name: 'Let it in' }).click()
+  }
+  const wrong = code === '22222222' ? '33333333' : '22222222'
+  for (const words of ['4 more tries', '3 more tries', '2 more tries', '1 more try', 'is locked']) {
+    await type(wrong)
+    await expect(phone.getByRole('alert')).toContainText(words)
+  }
+  await type(code)
+  await expect(phone.getByRole('alert')).toContainText('is locked')
+  await button(page, 'Hide it').click()
+  await button(page, 'Show a code').click()
+  await type(await newCode(page))
+  await expect(phone.locator('button.tile').first()).toBeVisible()
+  // Shut again: nobody comes in, and the phone that was in is out.
+  await button(page, 'nobody but this machine').click()
+  await expect(page.getByText('Open the door first.').or(page.getByText('last seen'))).toBeVisible()
+  await expect(phone.goto(`${atNetwork(house)}/`)).rejects.toThrow(/ERR_CONNECTION/)
+  await context.close()
+})
