@@ -1,5 +1,5 @@
 // The small step before every command: plain Node, no packages. Installs what is missing, builds,
-// then runs what was asked for. Usage: node scripts/run.mjs demo|start|test|screenshots|evaluate|bench
+// then runs what was asked for. Usage: node scripts/run.mjs demo|start|test|screenshots|evaluate|bench|faults
 import { spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { once } from 'node:events'
@@ -51,6 +51,10 @@ switch (command) {
     needChromium()
     build()
     run('npx', ['tsx', 'bench/bench.ts', ...rest])
+    break
+  case 'faults':
+    build()
+    run('npx', ['tsx', '--conditions=source', 'scripts/faults/faults.ts', ...rest])
     break
   case 'evaluate':
     // From the sources, without a build; only the JSON goes to standard output.

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { addDays, type Day } from '#core/calendar/day'
-import { send, serve } from './run-server.js'
+import { inDrawer, send, serve } from './run-server.js'
 
 const CLIENTS = 50
 const CROWD_MS = 60_000
@@ -17,10 +17,7 @@ export async function crowd(demo: string): Promise<Record<string, number>> {
   const folder = mkdtempSync(join(tmpdir(), 'seligo-crowd-'))
   cpSync(demo, folder, { recursive: true })
   const server = await serve(folder)
-  const { tables } = (await (await fetch(`${server.url}/api/export`)).json()) as {
-    tables: { item: { id: string; lifecycle: string }[] }
-  }
-  const items = tables.item.filter(({ lifecycle }) => lifecycle === 'open').map(({ id }) => id)
+  const items = await inDrawer(server.url)
   const end = performance.now() + CROWD_MS
   const times: number[] = []
   const kept = new Set<string>()

@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { addDays, type Day } from '#core/calendar/day'
 import { Random } from '#demo/random'
-import { send, serve } from './run-server.js'
+import { inDrawer, send, serve } from './run-server.js'
 
 const ROUNDS = 12
 const LONGEST_MS = 900
@@ -38,7 +38,7 @@ const AMID: Readonly<Record<string, Amid>> = {
     await send(url, `/changes/i-${n}/take-back`, { changeId: `u-${n}`, withLater: true })
   },
   picture: async (url, n) => {
-    const { items } = (await (await fetch(`${url}/api/export`)).json()).tables ? await itemsOf(url) : { items: [] }
+    const items = await inDrawer(url)
     for (let k = 0; k < 6; k += 1)
       await fetch(`${url}/api/items/${items[k]}/photos?changeId=p-${n}-${k}&photoId=p-${n}-${k}&day=2026-11-24`, {
         method: 'POST',
@@ -72,13 +72,6 @@ const AMID: Readonly<Record<string, Amid>> = {
   },
 }
 
-async function itemsOf(url: string): Promise<{ items: string[] }> {
-  const { tables } = (await (await fetch(`${url}/api/export`)).json()) as {
-    tables: { item: { id: string; lifecycle: string }[] }
-  }
-  return { items: tables.item.filter(({ lifecycle }) => lifecycle === 'open').map(({ id }) => id) }
-}
-
 export interface Killed {
   readonly amid: string
   readonly rounds: number
@@ -106,7 +99,7 @@ export async function killed(demo: string, only?: string): Promise<Killed[]> {
     // The first start makes the day's copy, so that there is one to go back to.
     const first = await serve(folder)
     await until(() => existsSync(join(folder, 'copies', '2026-11-24-day.db')))
-    const { items } = await itemsOf(first.url)
+    const items = await inDrawer(first.url)
     await first.stop()
     for (let round = 0; round < ROUNDS; round += 1) {
       const server = await serve(folder)
@@ -117,8 +110,8 @@ export async function killed(demo: string, only?: string): Promise<Killed[]> {
           ticked += 1
           const one = {
             changeId: `${amid.replaceAll(' ', '-')}-${ticked}`,
-            itemId: items[ticked % 20] ?? '',
-            day: addDays(FIRST, Math.floor(ticked / 20)),
+            itemId: items[ticked % items.length] ?? '',
+            day: addDays(FIRST, Math.floor(ticked / items.length)),
           }
           const reply = await send(server.url, '/wear', { ...one, worn: true, despite: true })
           if (reply?.status === 200) acknowledged.push(one)

@@ -65,3 +65,11 @@ export async function send(url: string, path: string, body: object): Promise<{ s
     return null
   }
 }
+
+/** The ids of what lies in the drawer: things that can be ticked on any day. */
+export async function inDrawer(url: string): Promise<string[]> {
+  const { zones } = (await (await fetch(`${url}/api/drawer`)).json()) as { zones: { itemIds: string[] }[] }
+  const ids = zones.flatMap(({ itemIds }) => itemIds)
+  if (ids.length === 0) throw new Error('Nothing lies in the drawer of the demo.')
+  return ids
+}

@@ -110,6 +110,8 @@ export function securityHeaders(): RequestHandler {
       },
     },
     strictTransportSecurity: false,
+    // With none at all a browser names no origin when a form is sent, and a form without an origin of ours is refused.
+    referrerPolicy: { policy: 'same-origin' },
   })
 }
 

@@ -64,8 +64,8 @@ async function take(replace: boolean): Promise<void> {
     <FormTrouble :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />
     <p v-if="stored" role="status">{{ stored }} One “take back” brings the former collection again.</p>
     <p class="quiet">
-      <RouterLink to="/settings/copies">Copies</RouterLink> of the whole database are made every day and before every
-      import: there you look into them, go back to one, or put everything into one archive with all pictures.
+      Copies of the whole database are made every day and before every import.
+      <RouterLink to="/settings/copies">Look into them, go back to one, or put everything into one archive.</RouterLink>
     </p>
   </section>
 </template>
