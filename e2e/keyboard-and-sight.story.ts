@@ -152,6 +152,8 @@ test.describe('on a phone', () => {
       await checkInPath(page, house, 'under way'),
       await checkInPath(page, house, 'sheet'),
       '/settings',
+      '/settings/devices',
+      '/settings/copies',
       '/journal',
       '/tally-sheet',
       await pathOf(page, house, 'Rust Bloom'),
@@ -198,7 +200,7 @@ const SIGHTS: readonly (readonly string[])[] = [
   LOOKING,
   DECIDING,
   ['/drawer/laying', '/collection/openings', '/tally-sheet', '/empties/containers'],
-  ['/check-in', CHECK_IN, SHEET],
+  ['/check-in', CHECK_IN, SHEET, '/settings/devices', '/settings/copies'],
 ]
 
 for (const paths of SIGHTS)

@@ -10,6 +10,8 @@ import config from '../playwright.config.js'
 const DAY = '2026-11-25'
 const PORT = 4870
 const LAPTOP = { width: 1280, height: 800 }
+/** Stands for the home network. */
+const NETWORK = '127.0.0.2'
 const PHONE = { width: 390, height: 844 }
 
 interface Picture {
@@ -19,14 +21,10 @@ interface Picture {
   readonly theme?: 'day' | 'night'
   readonly before?: (page: Page) => Promise<void>
   readonly of?: string
+  /** Another address of this machine, which stands for the home network. */
+  readonly at?: string
 }
 
-/** On the simulated scale, standing still. */
-const weigh = async (page: Page): Promise<void> => {
-  await page.getByRole('link', { name: 'Go on' }).click()
-  await page.getByRole('textbox', { name: 'Weight with its package' }).fill('12.0')
-  await page.getByRole('heading', { level: 2 }).first().waitFor()
-}
 /** The pan of the demo, off the last of its drawn photos. */
 const photograph = async (page: Page): Promise<void> => {
   await page.getByRole('link', { name: 'Go on' }).click()
@@ -46,33 +44,27 @@ const photograph = async (page: Page): Promise<void> => {
 const doubts = async (page: Page): Promise<void> => {
   await page.getByRole('region', { name: 'In doubt' }).evaluate((element) => element.scrollIntoView())
 }
-/** A drawn tester, tapped. */
-const atTheTill = async (page: Page): Promise<void> => {
-  await page.getByRole('combobox', { name: 'What kind' }).fill('blush')
-  await page.getByRole('option', { name: 'blush', exact: true }).click()
-  await page.getByLabel('Price, EUR').fill('19')
-  const [tester] = await drawPans(1)
-  await page
-    .locator('input[type=file]')
-    .setInputFiles({ name: 'tester.jpg', mimeType: 'image/jpeg', buffer: tester?.jpeg ?? Buffer.alloc(0) })
-  const picture = await page.getByRole('button', { name: /^Tap the colour/ }).boundingBox()
-  if (picture) await page.mouse.click(picture.x + picture.width * 0.42, picture.y + picture.height * 0.45)
-  await page
-    .getByText(/near twin/)
-    .first()
-    .waitFor()
-}
 /** The plan, once it is laid. */
 const laid = async (page: Page): Promise<void> => {
   await page.getByText('a better one is being looked for').waitFor({ state: 'hidden', timeout: 30_000 })
 }
-/** All that is asked of it, answered. */
-const whatIf = async (page: Page): Promise<void> => {
-  await laid(page)
-  const strip = page.getByRole('region', { name: 'What if' })
-  await strip.getByText('Being laid …').first().waitFor({ state: 'hidden', timeout: 30_000 })
-  await strip.locator('[aria-busy=true]').first().waitFor({ state: 'hidden', timeout: 30_000 })
-  await strip.evaluate((element) => element.scrollIntoView({ block: 'end' }))
+/** The door open, and a code shown. */
+const showCode = async (page: Page): Promise<void> => {
+  await page.getByRole('button', { name: new RegExp(`^at ${NETWORK}`) }).click()
+  await page.getByRole('button', { name: 'Show a code' }).click()
+  await page.getByRole('region', { name: 'A code for one device' }).getByRole('img').waitFor()
+}
+/** The day's copy, looked into after a tick. The folder is another on every machine. */
+const lookInto = async (page: Page): Promise<void> => {
+  const copy = page.getByRole('button', { name: /^Look into/ }).first()
+  while (!(await copy.isVisible())) {
+    await page.reload()
+    await page.getByRole('heading', { name: 'Copies' }).waitFor()
+    await page.waitForLoadState('networkidle')
+  }
+  await copy.click()
+  await page.getByRole('row', { name: /^ticks/ }).waitFor()
+  await page.locator('code').evaluate((element) => (element.textContent = '…/seligo/copies'))
 }
 const tick = async (page: Page): Promise<void> => {
   for (const name of ['Ember', 'Rust Bloom', 'Alibi', 'Sloe'])
@@ -94,18 +86,18 @@ const PICTURES: readonly Picture[] = [
   { name: 'today-phone', path: '/', size: PHONE },
   { name: 'collection', path: '/collection' },
   { name: 'item', path: '/items/Lamplight' },
-  { name: 'check-in-weigh', path: '/check-in', before: weigh },
   { name: 'check-in-pan', path: '/check-in', before: photograph },
   { name: 'projects', path: '/projects' },
   { name: 'plan', path: '/plan', before: laid },
-  { name: 'plan-what-if', path: '/plan', before: whatIf },
   { name: 'shelf-life', path: '/shelf-life' },
   { name: 'supply', path: '/supply' },
   { name: 'look-back', path: '/look-back' },
   { name: 'look-back-year', path: '/look-back/year' },
   { name: 'which-next', path: '/look-back/asks' },
   { name: 'doubts', path: '/decide', before: doubts },
-  { name: 'till-phone', path: '/buying/till', size: PHONE, before: atTheTill },
+  { name: 'devices', path: '/settings/devices', before: showCode },
+  { name: 'pairing-phone', path: '/pair?code=4XG7KM29', size: PHONE, at: NETWORK },
+  { name: 'copies', path: '/settings/copies', before: lookInto },
   { name: 'empties', path: '/empties' },
   { name: 'specimen-large', path: '/specimen', of: '[data-specimen=large-day]' },
 ]
@@ -114,7 +106,13 @@ const only = process.argv.slice(2)
 const folder = mkdtempSync(join(tmpdir(), 'seligo-pictures-'))
 execFileSync(process.execPath, ['dist/demo/main.js', folder, DAY], { stdio: 'inherit' })
 const server = spawn(process.execPath, ['dist/server/main.js'], {
-  env: { ...process.env, SELIGO_DATA: folder, SELIGO_PORT: String(PORT), SELIGO_NOW: `${DAY}T08:00:00` },
+  env: {
+    ...process.env,
+    SELIGO_DATA: folder,
+    SELIGO_PORT: String(PORT),
+    SELIGO_NOW: `${DAY}T08:00:00`,
+    SELIGO_ADDRESSES: NETWORK,
+  },
 })
 const address = await new Promise<string>((resolve) => {
   server.stdout.on('data', (text: Buffer) => {
@@ -143,7 +141,8 @@ for (const picture of PICTURES) {
   const page = await context.newPage()
   await page.addInitScript((theme) => localStorage.setItem('seligo-theme', theme), picture.theme ?? 'day')
   await page.clock.install({ time: `${DAY}T08:00:00` })
-  await page.goto(address + (await pathOf(picture.path)), { waitUntil: 'networkidle' })
+  const at = picture.at === undefined ? address : address.replace('127.0.0.1', picture.at)
+  await page.goto(at + (await pathOf(picture.path)), { waitUntil: 'networkidle' })
   await page.evaluate(() => document.fonts.ready.then(() => undefined))
   await picture.before?.(page)
   await page.waitForLoadState('networkidle')

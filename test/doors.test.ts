@@ -5,6 +5,8 @@ import { failureWords } from '#server/http/failure-words'
 import { readTable } from '#server/importing/read-table'
 import { MOST_COLUMNS, MOST_SIGNS } from '#server/importing/sheet-bounds'
 import yazl from 'yazl'
+import { z } from 'zod'
+import { TestHouse } from './support/test-house'
 
 const XML = '<?xml version="1.0" encoding="UTF-8"?>'
 const MAIN = 'xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main"'
@@ -118,4 +120,25 @@ describe('a picture', () => {
     expect((await sharp(shrunk.value.jpeg).metadata()).exif).toBeUndefined()
     expect(shrunk.value.jpeg.includes('script')).toBe(false)
   })
+})
+
+test('every text and every list that a command takes has a bound', async () => {
+  const house = await TestHouse.open()
+  const unbounded: string[] = []
+  interface Node {
+    readonly [key: string]: unknown
+  }
+  const look = (node: unknown, where: string): void => {
+    if (node === null || typeof node !== 'object') return
+    const { type, maxItems, maxLength, pattern, enum: few, const: one } = node as Node
+    if (type === 'array' && maxItems === undefined) unbounded.push(`${where}[]`)
+    if (type === 'string' && maxLength === undefined && pattern === undefined && few === undefined && one === undefined)
+      unbounded.push(where)
+    for (const [key, each] of Object.entries(node))
+      look(each, key === 'properties' || key === 'items' ? where : `${where}.${key}`)
+  }
+  for (const { path, schema } of house.house.commandRoutes) look(z.toJSONSchema(schema, { io: 'input' }), path)
+  house.close()
+  // A file in base64 is bounded by the size of its request.
+  expect(unbounded.filter((where) => !/^\/import\/run\.base64$/.test(where))).toEqual([])
 })

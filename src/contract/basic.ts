@@ -7,9 +7,11 @@ export const Id = z.string().regex(/^[A-Za-z0-9._-]{1,120}$/, 'An id is letters,
 /** An id for something new: opaque text made by the caller, that survives export. */
 export const NewId = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, 'A new id is 1 to 40 letters, digits, - or _.')
 
+const NO_DAY = 'Not a day of the calendar between 1970 and 2199; write it as 2026-11-24.'
 export const DayText = z
   .string()
-  .refine((text) => parseDay(text) !== null, 'Not a day of the calendar between 1970 and 2199; write it as 2026-11-24.')
+  .max(10, { error: NO_DAY, abort: true })
+  .refine((text) => parseDay(text) !== null, NO_DAY)
   .transform((text) => text as Day)
 
 /** Signs that no keyboard writes and no file should hold: control characters but for line breaks and tabs, halves of signs. */

@@ -37,7 +37,7 @@ export const EditMany = z.strictObject({
       usedAs: Id.nullable().optional(),
       form: z.enum(FORMS).optional(),
       format: z.enum(FORMATS).nullable().optional(),
-      seasons: z.array(z.enum(SEASONS)).optional(),
+      seasons: z.array(z.enum(SEASONS)).max(SEASONS.length).optional(),
       availability: z.enum(AVAILABILITIES).nullable().optional(),
       liking: z.int().min(1).max(5).nullable().optional(),
       paoMonths: z.int().min(1).max(120).nullable().optional(),

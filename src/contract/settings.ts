@@ -30,6 +30,7 @@ export const AddAway = z
   })
 const MonthDay = z
   .string()
+  .max(5, 'Write it as month and day, for instance 05-15.')
   .refine((text) => parseDay(`2024-${text}`) !== null, 'Write it as month and day, for instance 05-15.')
 /** A stretch of every year with less makeup, at a share of the usual wear days. */
 export const AddLowSeason = z.strictObject({

@@ -8,7 +8,7 @@ import { openDatabase, type Db } from './db/open-database.js'
 import { forecastAhead } from './forecast/elsewhere.js'
 import { readElsewhere } from './importing/read-elsewhere.js'
 import { outsideOf } from './premises/outside.js'
-import { bound } from './premises/network-door.js'
+import { bound, LOOKED_AFTER } from './premises/network-door.js'
 import { Premises } from './premises/premises.js'
 import { rescueApp } from './premises/rescue-app.js'
 import { readSetup, type Setup } from './premises/setup.js'
@@ -38,7 +38,7 @@ const premises = new Premises({
   opened: forecastAhead,
 })
 openOrOffer()
-listen(createServer(premises.handler('here')), firstPort, PORTS_TRIED)
+listen(createServer(LOOKED_AFTER, premises.handler('here')), firstPort, PORTS_TRIED)
 
 function setupOrSayWhy(): Setup {
   const setup = readSetup(process.env)
@@ -99,7 +99,7 @@ function listen(server: Server, port: number, triesLeft: number): void {
   })
   server.once('error', (error: NodeJS.ErrnoException) => {
     if (error.code === 'EADDRINUSE' && triesLeft > 0)
-      return listen(createServer(premises.handler('here')), port + 1, triesLeft - 1)
+      return listen(createServer(LOOKED_AFTER, premises.handler('here')), port + 1, triesLeft - 1)
     console.error(`Seligo cannot listen on ${HOST}:${port}: ${error.message}`)
     premises.close()
     process.exitCode = 1

@@ -70,9 +70,10 @@ export async function makeArchive(db: Db, folder: string, now: Date): Promise<Ma
     zip.addBuffer(Buffer.from(JSON.stringify(listed)), CONTENTS, { compress: false, mtime: now })
     // Pictures are packed already, and with nothing packed the length is known beforehand.
     for (const { name, path } of files) zip.addFile(path, name, { compress: false, mtime: now })
-    // The length is handed to the callback, which its types leave out.
+    // The length is handed to the callback, which its types leave out. Of more than some thousand files it is told for the long
+    // form of the list at the end (Zip64) though the short one is written; so that is always the long one.
     const bytes = await new Promise<number>((resolve) =>
-      zip.end(undefined, ((size: number) => resolve(size)) as () => void),
+      zip.end({ forceZip64Format: true, comment: '' }, ((size: number) => resolve(size)) as () => void),
     )
     return { stream: zip.outputStream, bytes, done }
   } catch (error) {

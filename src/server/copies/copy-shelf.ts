@@ -13,6 +13,7 @@ import {
   writeFileSync,
 } from 'node:fs'
 import { join } from 'node:path'
+import { z } from 'zod'
 import { factsOf, type CopyFacts } from './copy-facts.js'
 
 /** How many copies of each kind are kept, so that no kind pushes another out. */
@@ -38,14 +39,22 @@ export interface KnownCopy {
   readonly checkedAt: string
 }
 
-interface Remembered {
-  readonly facts: CopyFacts
-  readonly madeAt: string
-  readonly checkedAt: string
+const Remembered = z.object({
+  facts: z.object({
+    items: z.number(),
+    wears: z.number(),
+    pictures: z.number(),
+    picturesGone: z.number(),
+    bytes: z.number(),
+    wrong: z.string().nullable(),
+  }),
+  madeAt: z.string(),
+  checkedAt: z.string(),
   /** The file that this was read off: a file that was changed since is read again. */
-  readonly bytes: number
-  readonly mtimeMs: number
-}
+  bytes: z.number(),
+  mtimeMs: z.number(),
+})
+type Remembered = z.infer<typeof Remembered>
 
 /** Reads a copy through; a running server does it in a thread of its own. */
 export type Check = (file: string) => CopyFacts | Promise<CopyFacts>
@@ -115,9 +124,9 @@ export class CopyShelf {
 
   #remembered(): Readonly<Record<string, Remembered>> {
     try {
-      return JSON.parse(readFileSync(join(this.folder, 'known.json'), 'utf8')) as Record<string, Remembered>
+      return z.record(z.string(), Remembered).parse(JSON.parse(readFileSync(join(this.folder, 'known.json'), 'utf8')))
     } catch {
-      // Not there yet, or cut short: everything is read through again.
+      // Not there yet, cut short, or of another version: everything is read through again.
       return {}
     }
   }

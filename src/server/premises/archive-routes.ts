@@ -1,10 +1,12 @@
 import { Router, type Request, type Response } from 'express'
+import { statSync } from 'node:fs'
 import { dirname } from 'node:path'
 import { pipeline } from 'node:stream/promises'
 import type { WentBack } from '#contract/premises'
 import { makeArchive } from '../archive/make-archive.js'
 import { readThrough, receive } from '../archive/take-archive.js'
 import { problemOf, sendProblem } from '../http/problem.js'
+import { hasRoom } from '../room.js'
 import { hereOnly } from './admitting.js'
 import type { Premises } from './premises.js'
 
@@ -17,6 +19,9 @@ export function archiveRoutes(premises: Premises): Router {
 
   async function out(_request: Request, response: Response): Promise<void> {
     const { house, folder } = premises
+    // A snapshot and the records as text, each about as large as the database.
+    if (!(await hasRoom(folder, statSync(house.db.name).size * 2)))
+      return sendProblem(response, problemOf({ code: 'disk-full', data: {} }))
     const made = await makeArchive(house.db, folder, premises.now())
     // From here on it is read from files of its own.
     premises.isNoWork(response)
@@ -25,7 +30,8 @@ export function archiveRoutes(premises: Premises): Router {
       response.setHeader('Content-Length', String(made.bytes))
       response.setHeader('Content-Disposition', `attachment; filename="seligo-${house.today()}.zip"`)
       await pipeline(made.stream, response)
-    } catch {
+    } catch (error) {
+      console.error(`An archive broke off on its way: ${String(error)}`)
       // Whoever asked has gone, or a file was taken away under it: a file cut short says so by its length.
       response.destroy()
     } finally {

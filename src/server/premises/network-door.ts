@@ -8,6 +8,8 @@ import { fail, ok, type Outcome } from '../failing.js'
 /** A request's headers must have come within this, and all of it within that, in milliseconds: nobody holds the house by being slow. */
 const HEADERS_MS = 10_000
 const REQUEST_MS = 120_000
+/** Looked after this often; of itself Node looks every half minute. For whoever makes a server. */
+export const LOOKED_AFTER = { connectionsCheckingInterval: 2000 }
 /** A connection over which nothing moves is closed after this; what listens for changes is sent a sign of life more often. */
 const SILENT_MS = 90_000
 const MOST_CONNECTIONS = 120
@@ -15,8 +17,11 @@ const MOST_CONNECTIONS = 120
 const MOST_FROM_ONE = 32
 const PORTS_TRIED = 20
 
-/** Holds a server to bounds that a slow or a greedy client cannot stretch. */
-export function bound(server: Server): void {
+/**
+ * Holds a server to bounds that a slow or a greedy client cannot stretch; in the network also one address to a share of the
+ * connections, so that it cannot take them all.
+ */
+export function bound(server: Server, mostFromOne = MOST_CONNECTIONS): void {
   server.headersTimeout = HEADERS_MS
   server.requestTimeout = REQUEST_MS
   server.maxConnections = MOST_CONNECTIONS
@@ -25,7 +30,7 @@ export function bound(server: Server): void {
   server.on('connection', (socket: Socket) => {
     const from = socket.remoteAddress ?? ''
     const count = (open.get(from) ?? 0) + 1
-    if (count > MOST_FROM_ONE) {
+    if (count > mostFromOne) {
       socket.destroy()
       return
     }
@@ -116,12 +121,12 @@ export class NetworkDoor {
   #make(): Server {
     const server =
       this.#secure === null
-        ? createServer(this.#handler)
+        ? createServer(LOOKED_AFTER, this.#handler)
         : createSecureServer(
-            { key: readFileSync(this.#secure.key), cert: readFileSync(this.#secure.certificate) },
+            { ...LOOKED_AFTER, key: readFileSync(this.#secure.key), cert: readFileSync(this.#secure.certificate) },
             this.#handler,
           )
-    bound(server)
+    bound(server, MOST_FROM_ONE)
     return server
   }
 }

@@ -34,6 +34,7 @@ export function plainPage(title: string, body: string): string {
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width, initial-scale=1, viewport-fit=cover">
 <meta name="robots" content="noindex">
+<link rel="icon" href="data:,">
 <title>${escaped(title)} - Seligo</title>
 <style>
 :root { color-scheme: light dark; --tray: #eceef0; --raised: #f8f9fa; --ink: #22262b; --quiet: #4a525b; --line: #7c868f; --primary: #0e5a64; --on: #fff; --alarm: #9c2438 }

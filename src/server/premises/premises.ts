@@ -139,9 +139,12 @@ export class Premises {
       const ready = await makeReady(this.folder, file, this.now().toISOString())
       if (!ready.ok) return ready
       this.#shut = new Promise((resolve) => (open = resolve))
-      const outcome = (await this.#isStill()) ? await this.#exchange(ready.value.coming) : fail('house-busy')
-      if (!outcome.ok) dropWhole(ready.value.coming)
-      return outcome
+      try {
+        return (await this.#isStill()) ? await this.#exchange(ready.value.coming) : fail('house-busy')
+      } finally {
+        // Where it took the collection's place it is no more under this name.
+        dropWhole(ready.value.coming)
+      }
     } finally {
       this.#goingBack = false
       this.#shut = null

@@ -165,6 +165,10 @@ code {
   list-style: none;
 }
 
+.columns .part {
+  margin-bottom: 0;
+}
+
 .columns {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(340px, 100%), 1fr));

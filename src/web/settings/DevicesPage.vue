@@ -163,6 +163,10 @@ async function sendAway(): Promise<void> {
 </template>
 
 <style scoped>
+.columns .part {
+  margin-bottom: 0;
+}
+
 .columns {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(340px, 100%), 1fr));
