@@ -242,10 +242,11 @@ test('two windows edit one item: the second sees both values, nothing is lost', 
   await page.goto(edit)
   const other = await context.newPage()
   await other.goto(edit)
+  // Typed before the other stores: what is typed stays, and is not taken for an answer to what came.
+  await page.getByLabel('Notes').fill('from this window')
   await other.getByLabel('Notes').fill('from the other window')
   await other.getByRole('button', { name: 'Store', exact: true }).click()
   await expect(other.getByRole('group', { name: 'Will it make it' })).toBeVisible()
-  await page.getByLabel('Notes').fill('from this window')
   await page.getByRole('button', { name: 'Store', exact: true }).click()
   const both = page.getByRole('alert')
   await expect(both).toContainText('yours: “from this window”, stored now: “from the other window”')

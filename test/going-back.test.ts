@@ -52,7 +52,7 @@ const copyNow = async (): Promise<string> => {
   await house.premises.copyOfTheDay()
   return '2026-11-24-day.db'
 }
-const copies = async (): Promise<{ name: string; kind: string; wrong: string | null; wears: number }[]> =>
+const copies = async (): Promise<{ name: string; kinds: string[]; wrong: string | null; wears: number }[]> =>
   (await house.ask(house.here, '/api/copies')).body.copies
 const goBack = (name: string): Promise<Reply> => house.post(`/api/copies/${name}/go-back`, {})
 const daysIn = (file: string): string[] => {

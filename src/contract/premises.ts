@@ -42,7 +42,8 @@ export type CopyKind = 'day' | 'week' | 'month' | 'before-import' | 'before-migr
 
 export interface CopyView {
   readonly name: string
-  readonly kind: CopyKind
+  /** What it stands for: the first copy of a week is its day's as well. */
+  readonly kinds: readonly CopyKind[]
   readonly madeAt: string
   readonly items: number
   readonly wears: number

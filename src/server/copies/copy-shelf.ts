@@ -32,6 +32,8 @@ const NAME = /^([0-9T.Z-]+?)-(day|week|month|before-import|before-migration|befo
 export interface KnownCopy {
   readonly name: string
   readonly kind: CopyKind
+  /** The same for names that stand for the same bytes. */
+  readonly file: number
   /** When it was made, as an instant. */
   readonly madeAt: string
   readonly facts: CopyFacts
@@ -115,11 +117,11 @@ export class CopyShelf {
 
   async #one(name: string, kind: CopyKind, anew: boolean): Promise<KnownCopy> {
     const file = join(this.folder, name)
-    const { size, mtime, mtimeMs } = statSync(file)
+    const { size, mtime, mtimeMs, ino } = statSync(file)
     let known = this.#remembered()[name]
     if (anew || known === undefined || known.bytes !== size || known.mtimeMs !== mtimeMs)
       known = this.#remember(name, await this.check(file), known?.madeAt ?? mtime.toISOString())
-    return { name, kind, madeAt: known.madeAt, facts: known.facts, checkedAt: known.checkedAt }
+    return { name, kind, file: ino, madeAt: known.madeAt, facts: known.facts, checkedAt: known.checkedAt }
   }
 
   #remembered(): Readonly<Record<string, Remembered>> {

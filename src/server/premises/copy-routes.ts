@@ -30,7 +30,7 @@ export function copyRoutes(premises: Premises, lookInto: LookInto): Router {
   routes.post('/copies/:name/check', hereOnly, async (request, response) => {
     const found = await shelf().checkAgain(String(request.params['name']))
     if (found === null) return sendProblem(response, problemOf({ code: 'unknown-copy', data: {} }))
-    response.json(viewOf(found))
+    response.json(viewsOf([found])[0])
   })
   routes.post('/copies/:name/go-back', hereOnly, json, goBack)
   routes.post('/copies/also-to', hereOnly, json, alsoTo)
@@ -45,7 +45,7 @@ export function copyRoutes(premises: Premises, lookInto: LookInto): Router {
     return {
       here: doorOf(request) === 'here',
       folder: shelf().folder,
-      copies: (await shelf().known()).map(viewOf),
+      copies: viewsOf(await shelf().known()),
       alsoTo: alsoCopyTo === null ? null : { folder: alsoCopyTo, ...premises.second.state },
       trouble: premises.copyTrouble,
       kept: KEPT,
@@ -83,6 +83,15 @@ export function copyRoutes(premises: Premises, lookInto: LookInto): Router {
   }
 }
 
-function viewOf({ name, kind, madeAt, checkedAt, facts }: KnownCopy): CopyView {
-  return { name, kind, madeAt, checkedAt, ...facts }
+/** One line for each copy, however many names it goes by. */
+function viewsOf(known: readonly KnownCopy[]): CopyView[] {
+  const order = Object.keys(KEPT)
+  const files = new Map<number, KnownCopy[]>()
+  for (const each of known) files.set(each.file, [...(files.get(each.file) ?? []), each])
+  return [...files.values()].flatMap((names) => {
+    const [first, ...others] = names.sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind))
+    if (!first) return []
+    const { name, kind, madeAt, checkedAt, facts } = first
+    return [{ name, kinds: [kind, ...others.map((each) => each.kind)], madeAt, checkedAt, ...facts }]
+  })
 }

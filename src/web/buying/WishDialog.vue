@@ -23,6 +23,8 @@ const WAITS = ['no wait', '3 days', '2 weeks', 'a month', 'until a day'] as cons
 type Wait = (typeof WAITS)[number]
 const WAIT_DAYS: Readonly<Partial<Record<Wait, number>>> = { '3 days': 3, '2 weeks': 14, 'a month': 30 }
 const minor = props.wish?.priceMinor ?? props.begin?.priceMinor ?? null
+/** As it was when the form was opened: what another window stores meanwhile is not written over unseen. */
+const version = props.wish?.version ?? 0
 const draft = useDraft(() => ({
   categoryId: props.wish?.categoryId ?? props.begin?.categoryId ?? null,
   maker: props.wish?.maker ?? '',
@@ -61,7 +63,7 @@ async function store(): Promise<void> {
   const done =
     props.wish === null
       ? await draft.store('POST', '/wishes', { id: draft.id('wish'), ...fields })
-      : await draft.store('PUT', `/wishes/${props.wish.id}`, { version: props.wish.version, ...fields })
+      : await draft.store('PUT', `/wishes/${props.wish.id}`, { version, ...fields })
   if (done) emit('close')
 }
 </script>

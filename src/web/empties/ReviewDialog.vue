@@ -9,10 +9,12 @@ import { callIt, shortName } from '#web/ui/words/item-words'
 /** What she thinks of an empty, later or anew. */
 const props = defineProps<{ empty: EmptyView }>()
 const emit = defineEmits<{ close: [] }>()
+/** As it was when the form was opened: what another window stores meanwhile is not written over unseen. */
+const { version } = props.empty
 const draft = useDraft(() => reviewOf(props.empty))
 
 async function store(): Promise<void> {
-  const { item, version } = props.empty
+  const { item } = props.empty
   const body = { reviewId: draft.id('review'), version, ...reviewBody(draft.typed.value) }
   if (await draft.store('PUT', `/items/${item.id}/review`, body)) emit('close')
 }

@@ -17,6 +17,8 @@ import { massFigure, unitOf } from '#web/ui/words/measure-words'
 const props = defineProps<{ item: ListedItem; reading: ReadingView; today: Day }>()
 const emit = defineEmits<{ close: [] }>()
 const units = useUnits()
+/** As it was when the form was opened: what another window stores meanwhile is not written over unseen. */
+const { version } = props.reading
 const draft = useDraft(() => {
   const { reading } = props
   const unit = unitOf(units.value)
@@ -65,7 +67,7 @@ const read = computed(() => {
 async function store(): Promise<void> {
   if (!read.value.ok) return
   const answer = await draft.store('PUT', `/readings/${props.reading.id}`, {
-    version: props.reading.version,
+    version,
     reading: read.value.body,
   })
   if (answer) emit('close')

@@ -13,6 +13,8 @@ const emit = defineEmits<{ close: [] }>()
 const MOST = 6
 const stock = useStock()
 const units = useUnits()
+/** As it was when the form was opened: what another window stores meanwhile is not written over unseen. */
+const version = props.ask?.version ?? null
 const draft = useDraft(() => ({
   question: props.ask?.question ?? 'Which next?',
   itemIds: props.ask?.candidates.map(({ item }) => item.id) ?? ([] as string[]),
@@ -29,7 +31,7 @@ const things = computed(() => {
 const count = computed(() => typed.value.itemIds.length)
 
 async function store(): Promise<void> {
-  const body = { id: props.ask?.id ?? draft.id('ask'), version: props.ask?.version ?? null, ...typed.value }
+  const body = { id: props.ask?.id ?? draft.id('ask'), version, ...typed.value }
   if (await draft.store('POST', '/look-back/asks', body)) emit('close')
 }
 </script>

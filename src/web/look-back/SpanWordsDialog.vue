@@ -9,6 +9,8 @@ import { spanTitle } from '#web/ui/words/span-words'
 /** What no number tells: how it felt; and, if it taught her something, the lesson. */
 const props = defineProps<{ sheet: SpanSheet }>()
 const emit = defineEmits<{ close: [] }>()
+/** As it was when the form was opened: what another window stores meanwhile is not written over unseen. */
+let version = props.sheet.words?.version ?? null
 const words = useDraft(() => ({ words: props.sheet.words?.words ?? '', lesson: '' }))
 const { typed, on } = words
 /** The words are stored already, and only the lesson was refused. */
@@ -21,13 +23,14 @@ async function store(): Promise<void> {
   if (typed.value.words.trim() !== said.value.trim()) {
     const body = {
       id: words.id('words'),
-      version: props.sheet.words?.version ?? null,
+      version,
       from,
       to,
       words: typed.value.words,
     }
     if (!(await words.store('POST', '/look-back/words', body))) return
     said.value = typed.value.words
+    version = (version ?? 0) + 1
   }
   if (typed.value.lesson.trim() !== '') {
     const none = { rule: null, about: null, itemId: null, categoryId: null }

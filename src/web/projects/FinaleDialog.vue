@@ -10,13 +10,15 @@ import { reachedWords } from '#web/ui/words/project-words'
 /** The end of a project: what was reached, what was not, what was learned. */
 const props = defineProps<{ project: ProjectView }>()
 const emit = defineEmits<{ close: []; done: [] }>()
+/** As it was when the form was opened: what another window stores meanwhile is not written over unseen. */
+const { version } = props.project
 const draft = useDraft(() => ({ lessons: '' }))
 const { typed, on } = draft
 const open = computed(() => props.project.stays.filter((stay) => stay.rolledOut === null && !stay.goal.beside))
 const unmet = computed(() => open.value.filter((stay) => !stay.goal.met).length)
 
 async function store(): Promise<void> {
-  const body = { version: props.project.version, lessons: typed.value.lessons }
+  const body = { version, lessons: typed.value.lessons }
   if (await draft.store('POST', `/projects/${props.project.id}/close`, body)) emit('done')
 }
 </script>

@@ -5,7 +5,7 @@ import { counted } from '#core/words/counted'
 import { get } from '#web/data/client'
 import { useChanges } from '#web/data/changes'
 import { instantFormat } from '#web/data/locale'
-import { bytesWords, WHAT, WHY } from './copy-words'
+import { bytesWords, WHAT, whyWords } from './copy-words'
 
 /** One copy: when, why, what it holds, whether it is sound; opened, what differs from now. */
 const props = defineProps<{ copy: CopyView; when: string; here: boolean }>()
@@ -36,7 +36,7 @@ async function look(): Promise<void> {
     <div class="line">
       <span class="what">
         <strong>{{ when }}</strong>
-        <small class="quiet">{{ WHY[copy.kind] }}</small>
+        <small class="quiet">{{ whyWords(copy) }}</small>
       </span>
       <span class="holds">
         <template v-if="copy.wrong === null">
@@ -53,7 +53,7 @@ async function look(): Promise<void> {
           variant="text"
           :loading="looking"
           :aria-expanded="inside !== null"
-          :aria-label="`${inside ? 'Close' : 'Look into'} the copy of ${when}, ${WHY[copy.kind]}`"
+          :aria-label="`${inside ? 'Close' : 'Look into'} the copy of ${when}, ${whyWords(copy)}`"
           @click="look"
           >{{ inside ? 'Close' : 'Look into' }}</v-btn
         >
@@ -62,7 +62,7 @@ async function look(): Promise<void> {
           v-if="here && copy.wrong === null"
           variant="outlined"
           color="primary"
-          :aria-label="`Go back to the copy of ${when}, ${WHY[copy.kind]}`"
+          :aria-label="`Go back to the copy of ${when}, ${whyWords(copy)}`"
           @click="emit('goBack')"
           >Go back</v-btn
         >

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LEANINGS } from '#core/decide/doubts'
-import { computed, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { HEAVIEST, SCALE_STEPS } from '#core/measure/weighing'
 import { DEFAULT_SETTINGS } from '#core/settings'
 import type { Settings } from '#contract/settings'
@@ -34,16 +34,26 @@ const FIELDS: Readonly<Record<keyof Settings, string>> = {
   scaleCapacity: 'The scale carries up to',
   leaning: 'What counts most in a doubt',
 }
+/** Of what is edited: what another window stores meanwhile is not written over unseen. */
+const version = ref<number>()
 const stale = computed(() => (draft.refused.value?.problem.code === 'stale' ? draft.refused.value.problem : null))
 const theirs = computed(() => stale.value && (stale.value.current as { settings: Settings; version: number }))
 
 // What another part of the page stored leaves alone what is typed here.
-watch(answer, () => draft.isTyped.value || draft.begin(), { immediate: true })
+watch(
+  answer,
+  (now) => {
+    if (draft.isTyped.value) return
+    version.value = now?.version
+    draft.begin()
+  },
+  { immediate: true },
+)
 
-async function store(version = answer.value?.version): Promise<void> {
+async function store(over = version.value): Promise<void> {
   await draft.store('PUT', '/settings', {
     settings: { ...typed.value, rollOverHour: Number(typed.value.rollOverHour) },
-    version,
+    version: over,
   })
 }
 </script>

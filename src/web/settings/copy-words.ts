@@ -1,8 +1,12 @@
 import { numberWords } from '#web/data/locale'
-import type { CopyDifference, CopyKind } from '#contract/premises'
+import type { CopyDifference, CopyKind, CopyView } from '#contract/premises'
 
-/** Why a copy was made. */
-export const WHY: Readonly<Record<CopyKind, string>> = {
+/** Why a copy was made: all that it stands for. */
+export function whyWords({ kinds }: Pick<CopyView, 'kinds'>): string {
+  return kinds.map((kind) => WHY[kind]).join(', ')
+}
+
+const WHY: Readonly<Record<CopyKind, string>> = {
   day: 'the day’s',
   week: 'first of its week',
   month: 'first of its month',
