@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import { checkElsewhere, lookElsewhere } from './copies/check-elsewhere.js'
 import { Copies } from './copies/copies.js'
 import { collectionFile, dataFolder, holdsCopies } from './db/data-folder.js'
-import { lockFolder, type FolderLock } from './db/lock-folder.js'
+import { FolderInUse, lockFolder, type FolderLock } from './db/lock-folder.js'
 import { openDatabase, type Db } from './db/open-database.js'
 import { forecastAhead } from './forecast/elsewhere.js'
 import { readElsewhere } from './importing/read-elsewhere.js'
@@ -26,7 +26,7 @@ const DOOR_MS = 30_000
 process.umask(0o077)
 const { port: firstPort, secure, alsoThere, startAt } = setupOrSayWhy()
 const clock = clockFrom(startAt)
-const folder = dataFolder(process.env)
+const folder = folderOrSayWhy()
 const lock = lockOrSayWhy()
 const premises = new Premises({
   folder,
@@ -36,6 +36,7 @@ const premises = new Premises({
   large: { check: checkElsewhere, readSheet: readElsewhere },
   outside: (those) => outsideOf(those, lookElsewhere),
   opened: forecastAhead,
+  say: console.log,
 })
 openOrOffer()
 listen(createServer(LOOKED_AFTER, premises.handler('here')), firstPort, PORTS_TRIED)
@@ -45,12 +46,26 @@ function setupOrSayWhy(): Setup {
   return setup.ok ? setup.value : sayAndEnd(setup.words)
 }
 
+/** A folder that cannot be made or written is said with its name and what to do, not as a stack of calls. */
+function folderOrSayWhy(): string {
+  try {
+    return dataFolder(process.env)
+  } catch (error) {
+    return sayAndEnd(cannotWrite(process.env['SELIGO_DATA'] ?? 'the data folder', error))
+  }
+}
+
+function cannotWrite(which: string, error: unknown): string {
+  const why = error instanceof Error ? error.message : String(error)
+  return `${which} cannot be written: ${why}\nGive it back its rights or its disk, or name another folder with SELIGO_DATA. Nothing was changed.`
+}
+
 /** One server to a folder: a second one says so and ends. */
 function lockOrSayWhy(): FolderLock {
   try {
     return lockFolder(folder)
   } catch (error) {
-    return sayAndEnd(error instanceof Error ? error.message : String(error))
+    return sayAndEnd(error instanceof FolderInUse ? error.message : cannotWrite(folder, error))
   }
 }
 
@@ -90,8 +105,8 @@ function listen(server: Server, port: number, triesLeft: number): void {
     console.log(`Seligo is at ${url}  (collection in ${folder}; stop with Ctrl+C)`)
     lock.tell(url)
     closeOnSignal(server)
-    void openDoor()
-    setInterval(() => void openDoor(), DOOR_MS).unref()
+    void premises.openAsLeft()
+    setInterval(() => void premises.openAsLeft(), DOOR_MS).unref()
     setTimeout(() => {
       tidyUp()
       setInterval(tidyUp, LOOK_MS).unref()
@@ -105,15 +120,6 @@ function listen(server: Server, port: number, triesLeft: number): void {
     process.exitCode = 1
   })
   server.listen(port, HOST)
-}
-
-/** The door to the home network, as she left it: said in the terminal when it opens, and when it cannot. */
-async function openDoor(): Promise<void> {
-  const [was, before] = [premises.network.url, premises.doorTrouble]
-  await premises.openAsLeft()
-  const { url } = premises.network
-  if (url !== null && url !== was) console.log(`Devices that you let in find it at ${url}/  (Settings, Devices)`)
-  if (premises.doorTrouble !== '' && premises.doorTrouble !== before) console.error(premises.doorTrouble)
 }
 
 /** What can wait until she sees her drawer. Without room for a copy the collection can still be looked at; it is said. */

@@ -29,6 +29,8 @@ export interface PremisesOptions {
   readonly alsoThere?: readonly string[]
   /** What takes long or much; a running server has it done in threads of their own. */
   readonly large?: LargeWork
+  /** Tells the terminal when the door to the network opens, shuts, or cannot be opened. */
+  readonly say?: (words: string) => void
   /** What a house does of itself once it is open, such as making forecasts ahead. */
   readonly opened?: (house: House) => void
 }
@@ -55,6 +57,7 @@ export class Premises {
   readonly check: Check
   readonly #large: LargeWork
   readonly #opened: (house: House) => void
+  readonly #say: (words: string) => void
   /** What is asked about the machine rather than the collection. */
   readonly #outside: Pick<Outside, 'pages' | 'api'>
   #house: House | null = null
@@ -74,6 +77,7 @@ export class Premises {
     this.#large = options.large ?? HERE
     this.check = this.#large.check
     this.second = new SecondFolder(options.folder, this.check)
+    this.#say = options.say ?? (() => undefined)
     this.#opened = options.opened ?? (() => undefined)
     this.#outside = options.outside(this)
     this.admitting = admitting(this.network, this.pairing)
@@ -210,6 +214,7 @@ export class Premises {
       this.pairing.closeCode()
       this.machine.change({ letIn: null })
       this.doorTrouble = ''
+      this.#say('The door to the network is shut.')
       return ok(null)
     }
     const before = this.machine.now.letIn
@@ -221,6 +226,7 @@ export class Premises {
     }
     this.machine.change({ letIn: outcome.value })
     this.doorTrouble = ''
+    this.#sayWhere()
     return ok(null)
   }
 
@@ -229,7 +235,14 @@ export class Premises {
     const left = this.machine.now.letIn
     if (left === null || this.network.url !== null) return
     const outcome = await this.network.open(left.address, left.port)
+    const before = this.doorTrouble
     this.doorTrouble = outcome.ok ? '' : failureWords(outcome.failure).detail
+    if (outcome.ok) this.#sayWhere()
+    else if (this.doorTrouble !== before) this.#say(this.doorTrouble)
+  }
+
+  #sayWhere(): void {
+    this.#say(`Devices that you let in find it at ${this.network.url}/  (Settings, Devices)`)
   }
 
   close(): void {

@@ -5,6 +5,8 @@ import { useStaleness } from './reads'
 
 /** Changes that come in quick turn are asked for once, this long after the first, in milliseconds. */
 const GATHER_MS = 250
+/** Where the line was refused it is asked for again after this, in milliseconds. */
+const AGAIN_MS = 10_000
 
 /** How often who is let in has changed since the page was opened: for the page that shows it. */
 export const devicesChanged = ref(0)
@@ -19,6 +21,7 @@ export function useListening(): void {
   let line: EventSource | null = null
   let wasHidden = false
   let soon: ReturnType<typeof setTimeout> | undefined
+  let again: ReturnType<typeof setTimeout> | undefined
 
   watch(visibility, (now) => (now === 'visible' ? open() : shut()), { immediate: true })
   onScopeDispose(shut)
@@ -34,6 +37,12 @@ export function useListening(): void {
     })
     line.addEventListener('error', () => {
       lost = true
+      // Refused for good, unlike a gap, after which the browser asks again by itself: whoever is let in no more hears it from
+      // the next answer.
+      if (line?.readyState !== EventSource.CLOSED) return
+      shut()
+      refresh()
+      again = setTimeout(() => visibility.value === 'visible' && open(), AGAIN_MS)
     })
     line.addEventListener('changed', (event: MessageEvent<string>) => {
       const { changeId } = JSON.parse(event.data) as { changeId: string }
@@ -47,6 +56,7 @@ export function useListening(): void {
   }
 
   function shut(): void {
+    clearTimeout(again)
     line?.close()
     line = null
     wasHidden = true
