@@ -6,8 +6,9 @@ import { archive } from './archive.js'
 import { crowd, slowClients } from './crowd.js'
 import { fullDisk } from './full-disk.js'
 import { killed } from './killed.js'
+import { meanwhile } from './meanwhile.js'
 
-/** Measures what docs/faults.md promises. Usage: npm run faults [killed|killed:going back|crowd|slow|archive|disk] */
+/** Measures what docs/faults.md promises. Usage: npm run faults [killed|killed:going back|crowd|slow|archive|disk|meanwhile] */
 const [what = 'all'] = process.argv.slice(2)
 const demo = mkdtempSync(join(tmpdir(), 'seligo-faults-demo-'))
 const wanted = (name: string): boolean => what === 'all' || what === name || what.startsWith(`${name}:`)
@@ -36,6 +37,7 @@ try {
     console.table(found)
     bad += (found['wearsMissing'] ?? 0) + (found['picturesDifferent'] ?? 0)
   }
+  if (wanted('meanwhile')) console.table(await meanwhile(demo))
   if (wanted('disk')) {
     const found = await fullDisk(demo)
     if (found === null) console.log('A full disk was not tried: this account may not mount one.')
