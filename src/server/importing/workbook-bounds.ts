@@ -1,4 +1,4 @@
-import { fromBufferPromise, type ZipFile } from 'yauzl'
+import type { ZipFile } from 'yauzl'
 import { fail, ok, type Outcome } from '../failing.js'
 import { MOST_COLUMNS, MOST_ROWS } from './sheet-bounds.js'
 
@@ -19,6 +19,7 @@ const SEAM = 32
 export async function withinBounds(bytes: Buffer, name: string): Promise<Outcome<null>> {
   let zip: ZipFile
   try {
+    const { fromBufferPromise } = await import('yauzl')
     zip = await fromBufferPromise(bytes, { autoClose: false, validateEntrySizes: true })
   } catch {
     return fail('not-a-table', { value: name, name, looksLike: 'a zip archive that breaks off' })

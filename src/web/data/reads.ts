@@ -106,8 +106,10 @@ export const useSpanSheet = (
 export const useSpans = () => useRead<SpansAnswer>(['spans'], '/look-back/spans')
 export const useFaces = () => useRead<FacesAnswer>(['faces'], '/look-back/faces')
 export const useAsks = () => useRead<AsksAnswer>(['asks'], '/look-back/asks')
+/** Who is let in: no change of the collection makes it stale. */
+const OF_THE_MACHINE = 'devices'
 export const useDevices = (when: MaybeRefOrGetter<boolean> = true) =>
-  useRead<DevicesAnswer>(['devices'], () => (toValue(when) ? '/devices' : null))
+  useRead<DevicesAnswer>([OF_THE_MACHINE], () => (toValue(when) ? '/devices' : null))
 export const useCopies = () => useRead<CopiesAnswer>(['copies'], '/copies')
 export const useSetUp = (path: MaybeRefOrGetter<string | null>) =>
   useRead<SetUpAnswer>(() => ['set-up', toValue(path) ?? ''], path)
@@ -183,7 +185,7 @@ export function useStaleness() {
       const spared = new Set(except.map((key) => JSON.stringify(key)))
       // One that fails says so itself.
       await cache
-        .invalidateQueries({ predicate: (entry) => !spared.has(JSON.stringify(entry.key)) })
+        .invalidateQueries({ predicate: ({ key }) => key[0] !== OF_THE_MACHINE && !spared.has(JSON.stringify(key)) })
         .catch(() => undefined)
     },
     known: <A>(key: EntryKey): A | null => cache.getQueryData<A>(key) ?? null,
