@@ -13,10 +13,11 @@ import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { addDays, type Day } from '#core/calendar/day'
+import { factsOf } from '#server/copies/copy-facts'
 import { Copies } from '#server/copies/copies'
 import { collectionFile, dataFolder } from '#server/db/data-folder'
 import { lockFolder } from '#server/db/lock-folder'
-import { readMigrations } from '#server/db/migrate'
+import { migrate, readMigrations } from '#server/db/migrate'
 import { openDatabase, type Db } from '#server/db/open-database'
 import { packageRoot } from '#server/db/package-root'
 import { FIELDS, TestHouse } from './support/test-house'
@@ -66,6 +67,21 @@ describe('copies', () => {
     expect(copy.pragma('integrity_check', { simple: true })).toBe('ok')
     copy.close()
   })
+
+  test.each(readMigrations().map(({ number }) => number))(
+    'before an update from schema %i: the collection is brought up to date, and the copy can be gone back to',
+    (number) => {
+      const file = join(folder, `old-${number}.db`)
+      const old = new Database(file)
+      migrate(old, { ...NOW, known: readMigrations().slice(0, number) })
+      old.close()
+      const backUp = (before: Db): void =>
+        new Copies(before, folder, () => new Date(NOW.appliedAt)).before('migration').keep()
+      openDatabase(file, { ...NOW, backUp }).close()
+      const isLatest = number === readMigrations().length
+      expect(copies().map((name) => factsOf(join(folder, 'copies', name)).wrong)).toEqual(isLatest ? [] : [null])
+    },
+  )
 
   test('each kind has its own number, so that none pushes another out', async () => {
     for (let n = 0; n < 800; n += 20) {

@@ -3,12 +3,13 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { archive } from './archive.js'
+import { amidMigration, clocks } from './clocks.js'
 import { crowd, slowClients } from './crowd.js'
 import { fullDisk } from './full-disk.js'
 import { killed } from './killed.js'
 import { meanwhile } from './meanwhile.js'
 
-/** Measures what docs/faults.md promises. Usage: npm run faults [killed|killed:going back|crowd|slow|archive|disk|meanwhile] */
+/** Measures what docs/faults.md promises. Usage: npm run faults [killed|killed:going back|crowd|slow|archive|disk|meanwhile|clocks|migration] */
 const [what = 'all'] = process.argv.slice(2)
 const demo = mkdtempSync(join(tmpdir(), 'seligo-faults-demo-'))
 const wanted = (name: string): boolean => what === 'all' || what === name || what.startsWith(`${name}:`)
@@ -36,6 +37,16 @@ try {
     const found = await archive(demo)
     console.table(found)
     bad += (found['wearsMissing'] ?? 0) + (found['picturesDifferent'] ?? 0)
+  }
+  if (wanted('clocks')) {
+    const found = await clocks(demo)
+    console.table(found)
+    bad += (found['lost'] ?? 0) + (found['mistakes'] ?? 0) + (found['unsound'] ?? 0)
+  }
+  if (wanted('migration')) {
+    const found = await amidMigration()
+    console.table(found)
+    bad += (found['unsound'] ?? 0) + (found['behind'] ?? 0)
   }
   if (wanted('meanwhile')) console.table(await meanwhile(demo))
   if (wanted('disk')) {

@@ -1,6 +1,7 @@
 import { existsSync, rmSync, statSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import Database from 'better-sqlite3'
+import { columnsOf } from '../db/table-columns.js'
 
 /** What is known of a copy once it has been read through. */
 export interface CopyFacts {
@@ -35,9 +36,14 @@ export function factsOf(file: string): CopyFacts {
   try {
     const whole = db.pragma('integrity_check(1)', { simple: true })
     if (whole !== 'ok') return { ...nothing, wrong: `its pages are damaged: ${String(whole).slice(0, 120)}` }
+    // A copy of an earlier schema is as sound as one of this: what it does not know yet is none.
     const count = (table: string): number =>
-      db.prepare<[], { n: number }>(`SELECT count(*) AS n FROM "${table}"`).get()?.n ?? 0
-    const contents = db.prepare<[], { content: string }>('SELECT DISTINCT content FROM photo').all()
+      columnsOf(db, table).length === 0
+        ? 0
+        : (db.prepare<[], { n: number }>(`SELECT count(*) AS n FROM "${table}"`).get()?.n ?? 0)
+    const contents = columnsOf(db, 'photo').includes('content')
+      ? db.prepare<[], { content: string }>('SELECT DISTINCT content FROM photo').all()
+      : []
     const facts = {
       ...nothing,
       items: count('item'),
