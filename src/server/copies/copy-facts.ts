@@ -36,6 +36,7 @@ export function factsOf(file: string): CopyFacts {
   try {
     const whole = db.pragma('integrity_check(1)', { simple: true })
     if (whole !== 'ok') return { ...nothing, wrong: `its pages are damaged: ${String(whole).slice(0, 120)}` }
+    if (columnsOf(db, 'item').length === 0) return { ...nothing, wrong: 'it holds no collection' }
     // A copy of an earlier schema is as sound as one of this: what it does not know yet is none.
     const count = (table: string): number =>
       columnsOf(db, table).length === 0
