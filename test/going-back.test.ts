@@ -174,7 +174,7 @@ describe('a collection that does not open', () => {
     await house.spoilAndOffer(spoil, rescueApp)
     const page = await house.ask(house.here, '/', { headers: { Accept: 'text/html' } })
     expect(page.status).toBe(503)
-    expect(page.text).toContain('1 items, 0 wears')
+    expect(page.text.match(/1 item, 0 ticks, 0 pictures/g)).toHaveLength(1)
     expect((await house.ask(house.here, '/api/today')).body.code).toBe('not-open')
     const form = { 'Content-Type': 'application/x-www-form-urlencoded' }
     const rescue = (name: string, headers: Record<string, string> = {}) =>

@@ -53,8 +53,7 @@ export function archiveRoutes(premises: Premises): Router {
     const taken = await readThrough(received.value.file, work, premises.check)
     if (!taken.ok) return sendProblem(response, problemOf(taken.failure))
     taken.value.placePictures()
-    const outcome = await premises.goBackTo(taken.value.database)
-    await taken.value.drop()
+    const outcome = await premises.goBackTo(taken.value.database).finally(() => taken.value.drop())
     if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
     const items = premises.house.db.prepare<[], { n: number }>('SELECT count(*) AS n FROM item').get()?.n ?? 0
     const went: WentBack = { before: outcome.value.before, items }

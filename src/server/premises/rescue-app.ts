@@ -1,3 +1,4 @@
+import { counted } from '#core/words/counted'
 import express, { type Express, type Request, type Response } from 'express'
 import { CopyShelf, type Check, type KnownCopy } from '../copies/copy-shelf.js'
 import { securityHeaders } from '../create-app.js'
@@ -42,9 +43,12 @@ export function rescueApp(premises: Premises, folder: string, check: Check, why:
       })
       return
     }
-    const sound = (await shelf.known()).filter(({ facts }) => facts.wrong === null).slice(0, OFFERED)
+    // A copy that stands for a day, a week and a month is offered once.
+    const sound = (await shelf.known()).filter(
+      (each, n, all) => each.facts.wrong === null && all.findIndex(({ file }) => file === each.file) === n,
+    )
     response.status(status).type('html').setHeader('Cache-Control', 'no-store')
-    response.send(rescuePage(why, trouble, sound))
+    response.send(rescuePage(why, trouble, sound.slice(0, OFFERED)))
   }
 }
 
@@ -53,7 +57,7 @@ function rescuePage(why: string, trouble: string, copies: readonly KnownCopy[]):
     const when = madeAt.slice(0, 16).replace('T', ' ')
     return `<form method="post" action="/rescue">
 <input type="hidden" name="name" value="${escaped(name)}">
-<p><strong>${when} UTC</strong>: ${facts.items} items, ${facts.wears} wears, ${facts.pictures} pictures</p>
+<p><strong>${when} UTC</strong>: ${counted(facts.items, 'item')}, ${counted(facts.wears, 'tick')}, ${counted(facts.pictures, 'picture')}</p>
 <button type="submit"${n === 0 ? '' : ' class="other"'}>Go back to ${n === 0 ? 'this one' : when}</button>
 </form>`
   })

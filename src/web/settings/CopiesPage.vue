@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { CopiesAnswer, CopyView, WentBack } from '#contract/premises'
+import type { CopyView, WentBack } from '#contract/premises'
 import { counted } from '#core/words/counted'
 import { ask } from '#web/data/client'
 import { useChanges } from '#web/data/changes'
@@ -60,11 +60,6 @@ async function check(copy: CopyView): Promise<void> {
     changes.show(error)
   }
 }
-
-function took(fresh: CopiesAnswer): void {
-  void fresh
-  void again()
-}
 </script>
 
 <template>
@@ -104,7 +99,7 @@ function took(fresh: CopiesAnswer): void {
       <p v-if="!answer.here" class="quiet">The way back to one is open on the machine where Seligo runs.</p>
     </section>
     <div class="columns">
-      <SecondFolderPart v-if="answer.here" :also-to="answer.alsoTo" @stored="took" />
+      <SecondFolderPart v-if="answer.here" :also-to="answer.alsoTo" @stored="again" />
       <ArchivePart :here="answer.here" @taken="again" />
     </div>
   </template>

@@ -7,7 +7,7 @@ import { instantFormat } from '#web/data/locale'
 
 /** A second folder for the copies: a stick, or one that is synced elsewhere. */
 const props = defineProps<{ alsoTo: AlsoTo | null }>()
-const emit = defineEmits<{ stored: [CopiesAnswer] }>()
+const emit = defineEmits<{ stored: [] }>()
 const changes = useChanges()
 const folder = ref(props.alsoTo?.folder ?? '')
 const busy = ref(false)
@@ -18,7 +18,8 @@ async function store(path: string | null): Promise<void> {
   busy.value = true
   wrong.value = ''
   try {
-    emit('stored', await ask<CopiesAnswer>('/copies/also-to', { folder: path }))
+    await ask<CopiesAnswer>('/copies/also-to', { folder: path })
+    emit('stored')
     if (path === null) folder.value = ''
     changes.say(path === null ? 'Copies stay in one place now.' : 'Copies go there too from now on.')
   } catch (error) {
