@@ -302,6 +302,7 @@ describe('laying the drawer for a season', () => {
         scaleStep: 0.1,
         scaleCapacity: null,
         leaning: 'thrift',
+        hemisphere: 'north',
       },
     })
     for (const [n, id] of (await many(['A', 'B', 'C'])).entries())

@@ -45,12 +45,12 @@ describe('a tick that the record speaks against is asked about, and not lost', (
 })
 
 test('how the day is, in parts, with a note; what is not said stays unsaid', async () => {
-  await house.post('/day', { ...UNSAID, day: TODAY, skin: 'dry', occasion: 'gig', note: 'hoarse' })
+  await house.post('/day', { day: TODAY, set: { skin: 'dry', occasion: 'gig', note: 'hoarse' }, was: UNSAID })
   expect((await today()).conditions).toEqual({ ...UNSAID, skin: 'dry', occasion: 'gig', note: 'hoarse' })
   await house.post('/no-makeup', { day: TODAY, noMakeup: true })
   expect((await today()).conditions.skin).toBe('dry')
-  const wrong = await house.post('/day', { ...UNSAID, day: TODAY, skin: 'green', minutes: 0 })
-  expect(wrong.body.errors.map((each: { field: string }) => each.field)).toEqual(['skin', 'minutes'])
+  const wrong = await house.post('/day', { day: TODAY, set: { skin: 'green', minutes: 0 }, was: UNSAID })
+  expect(wrong.body.errors.map((each: { field: string }) => each.field)).toEqual(['set.skin', 'set.minutes'])
 })
 
 test('how it was worn: as what, how much, how it felt, and mixed with what', async () => {
@@ -100,8 +100,8 @@ test('the same as last time, as last such weekday, as last such occasion: each d
   await wear(a ?? '', addDays(TODAY, -1))
   await wear(b ?? '', addDays(TODAY, -7))
   await wear(c ?? '', addDays(TODAY, -10))
-  await house.post('/day', { ...UNSAID, day: addDays(TODAY, -10), occasion: 'gig' })
-  await house.post('/day', { ...UNSAID, day: TODAY, occasion: 'gig' })
+  await house.post('/day', { day: addDays(TODAY, -10), set: { occasion: 'gig' }, was: UNSAID })
+  await house.post('/day', { day: TODAY, set: { occasion: 'gig' }, was: UNSAID })
   expect((await today()).earlierFaces).toEqual([
     { like: 'last', day: addDays(TODAY, -1), itemIds: [a], gone: 0 },
     { like: 'weekday', day: addDays(TODAY, -7), itemIds: [b], gone: 0 },

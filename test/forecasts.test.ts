@@ -366,10 +366,11 @@ describe('what a change makes stale', () => {
   test('what is left for later begins with the first that asks, once', async () => {
     const { forecasts } = house.house
     let begun = 0
-    forecasts.defer(() => {
+    forecasts.makeWith(() => {
       begun += 1
       return Promise.resolve()
     })
+    forecasts.defer()
     expect(begun).toBe(0)
     await Promise.all([house.get('/shelf-life'), house.get('/supply')])
     await forecasts.begin()

@@ -170,6 +170,7 @@ test('the week is planned until four weeks are logged, then learned', async () =
     scaleStep: 0.1,
     scaleCapacity: null,
     leaning: 'thrift',
+    hemisphere: 'north',
   }
   expect((await house.put('/settings', { version: 0, settings })).status).toBe(200)
   expect((await house.get('/projects')).body).toMatchObject({ week: [0, 1, 0, 0, 0, 0, 0], weekLearnedFrom: 0 })

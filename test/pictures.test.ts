@@ -54,7 +54,7 @@ test('a collection file carries as many as it may and names the rest; what is on
   const id = await house.item()
   await house.photo(id, 'old', await noise(500, 300))
   await house.photo(id, 'new', await noise(501, 300))
-  const least = new CollectionFiles(house.house, 2000).everything()
+  const least = JSON.parse([...new CollectionFiles(house.house, 2000).text()].join(''))
   expect([Object.keys(least.pictures).length, least.picturesLeftOut.length]).toEqual([1, 1])
   expect((await house.post('/collection-file', { replace: true, collection: least })).status).toBe(200)
   expect((await item(id)).photos).toHaveLength(2)

@@ -122,6 +122,7 @@ export const TABLES = {
     kit: words,
     ended_roughly: flag,
     role: z.enum(ROLES).nullable(),
+    added_on: day.nullable(),
   }),
   import_mark: z.strictObject({ id, item_id: id, identity: words }),
   part: z.strictObject({
@@ -180,6 +181,7 @@ export const TABLES = {
     amount_unit: z.enum(['pumps', 'drops', 'sprays', 'sharpenings']).nullable(),
     felt: words.nullable(),
     mix_id: id.nullable(),
+    version,
   }),
   feeling: z.strictObject({ id, wear_id: id, aspect: z.enum(ASPECTS), felt: z.enum(FELT) }),
   wear_part: z.strictObject({ id, wear_id: id, part_id: id }),

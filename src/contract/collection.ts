@@ -64,7 +64,14 @@ export const MergeItems = z.strictObject({
   changeId: ChangeId,
   keepId: Id,
   dropIds: z.array(Id).min(1, 'Choose what is the same thing.').max(20),
+  /** Where they say different things: whose word holds, by the column it is about. */
+  chosen: z.record(z.string().max(40), Id).default({}),
 })
+/** Something that two items say differently, with what each says. */
+export interface MergeQuestion {
+  readonly field: string
+  readonly options: readonly { readonly itemId: string; readonly says: string }[]
+}
 export const PutSomewhere = z.strictObject({
   changeId: ChangeId,
   location: z.enum(PUT_LOCATIONS),
@@ -80,6 +87,6 @@ const CategoryFields = {
   lip: z.boolean(),
 }
 export const AddCategory = z.strictObject({ changeId: ChangeId, id: NewId, ...CategoryFields })
-export const EditCategory = z.strictObject({ changeId: ChangeId, ...CategoryFields })
+export const EditCategory = z.strictObject({ changeId: ChangeId, version: z.int(), ...CategoryFields })
 
 export const DropPhoto = z.strictObject({ changeId: ChangeId })

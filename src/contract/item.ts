@@ -81,7 +81,10 @@ export const ItemFields = z.strictObject({
     .nullable(),
   priceMinor: z.int().min(0, 'A price is not below 0.').max(1_000_000).nullable(),
   source: z.enum(SOURCES).nullable(),
-  acquired: z.strictObject({ earliest: DayText, latest: DayText }).nullable(),
+  acquired: z
+    .strictObject({ earliest: DayText, latest: DayText })
+    .refine((range) => range.earliest <= range.latest, 'The first day must not be after the last.')
+    .nullable(),
   opened: OpenedBody,
   paoMonths: z.int().min(1, 'A period after opening is at least 1 month.').max(120).nullable(),
   expiry: DayText.nullable(),
@@ -310,6 +313,7 @@ export type ListedItem = z.infer<typeof ListedItem>
 
 export const CategoryView = z.object({
   id: Id,
+  version: z.int(),
   name: z.string(),
   makeup: z.boolean(),
   zoneId: Id,

@@ -46,7 +46,7 @@ export const PutAsk = z.strictObject({
     .refine((ids) => new Set(ids).size === ids.length, 'One thing stands there twice.'),
 })
 export const AnswerAsk = z
-  .strictObject({ changeId: ChangeId, answer: Line(2000), chosenItemId: Id.nullable() })
+  .strictObject({ changeId: ChangeId, version: z.int(), answer: Line(2000), chosenItemId: Id.nullable() })
   .refine(({ answer, chosenItemId }) => answer !== '' || chosenItemId !== null, {
     path: ['answer'],
     message: 'Write what was said, or choose the one they chose.',

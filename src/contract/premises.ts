@@ -98,8 +98,9 @@ export const AlsoCopyTo = z.strictObject({ folder: z.string().trim().min(1).max(
 /** Nothing but a confirmation travels. */
 export const Nothing = z.strictObject({})
 
-/** What came of going back: the copy that was made first, to which one act leads again. */
+/** What came of going back: the copy that was made first, to which one act leads again; or, where it was damaged, what it lies under now. */
 export interface WentBack {
-  readonly before: string
+  readonly before: string | null
+  readonly aside: string | null
   readonly items: number
 }

@@ -80,7 +80,7 @@ export const RollInMany = z.strictObject({
     .min(1, 'Choose at least one item.')
     .max(300),
 })
-export const EditGoal = z.strictObject({ changeId: ChangeId, goal: GoalBody })
+export const EditGoal = z.strictObject({ changeId: ChangeId, version: z.int(), goal: GoalBody })
 export const RollOut = z.strictObject({
   changeId: ChangeId,
   day: DayText,
@@ -113,6 +113,7 @@ export type RollInReasonView = z.infer<typeof RollInReasonView>
 
 export const StayView = z.object({
   stayId: Id,
+  version: z.int(),
   item: ItemSummary,
   goal: GoalView,
   rolledOut: DayText.nullable(),

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { HEMISPHERES } from '#core/calendar/hemisphere'
 import { parseDay } from '#core/calendar/day'
 import { HEAVIEST, SCALE_STEPS } from '#core/measure/weighing'
 import { LEANINGS } from '#core/decide/doubts'
@@ -17,6 +18,8 @@ export const Settings = z.strictObject({
   scaleCapacity: z.number().positive('A scale carries more than 0 g.').max(HEAVIEST, `Up to ${HEAVIEST} g.`).nullable(),
   /** Which way she leans when something is in doubt. */
   leaning: z.enum(LEANINGS),
+  /** Where she lives, for the seasons. */
+  hemisphere: z.enum(HEMISPHERES),
 })
 export type Settings = z.infer<typeof Settings>
 

@@ -45,6 +45,8 @@ export const SetWearDetails = z
     amount: z.number().positive('An amount is above 0.').max(100).nullable(),
     amountUnit: z.enum(AMOUNT_UNITS).nullable(),
     felt: Line(300),
+    /** Of the wear as the page knew it. */
+    version: z.int(),
   })
   .refine((body) => (body.amount === null) === (body.amountUnit === null), {
     path: ['amount'],
@@ -60,9 +62,8 @@ export const SetMix = z.strictObject({
 })
 /** A recipe worn again: both of a pair, in its ratio. */
 export const WearMixed = z.strictObject({ changeId: ChangeId, mixId: NewId, day: DayText, pairId: Id })
-export const SetDay = z.strictObject({
-  changeId: ChangeId,
-  day: DayText,
+/** How a day is. */
+export const DayView = z.strictObject({
   skin: z.enum(SKINS).nullable(),
   clothes: z.enum(TONES).nullable(),
   minutes: z.int().min(1).max(600).nullable(),
@@ -71,6 +72,14 @@ export const SetDay = z.strictObject({
   weather: z.enum(WEATHERS).nullable(),
   note: Line(2000).nullable(),
 })
+export type DayView = z.infer<typeof DayView>
+/** What changed of it, and what stood there before: what another window wrote meanwhile is not written over unseen. */
+export const SetDay = z
+  .strictObject({ changeId: ChangeId, day: DayText, set: DayView.partial(), was: DayView.partial() })
+  .refine(({ set, was }) => Object.keys(set).every((field) => field in was), {
+    path: ['was'],
+    message: 'Say of each what stood there before.',
+  })
 export const SetPutBack = z.strictObject({ changeId: ChangeId, itemId: Id, day: DayText, putBack: z.boolean() })
 export const SetNotToday = z.strictObject({ changeId: ChangeId, itemId: Id, day: DayText, notToday: z.boolean() })
 export const SaveFace = z.strictObject({
@@ -114,6 +123,7 @@ export const Worn = z.object({
   amount: z.number().nullable(),
   amountUnit: z.enum(AMOUNT_UNITS).nullable(),
   felt: z.string().nullable(),
+  version: z.int(),
   mix: z.object({ id: Id, ratio: z.string(), itemIds: z.array(Id) }).nullable(),
 })
 export type Worn = z.infer<typeof Worn>
@@ -141,6 +151,7 @@ export const DrawerZone = z.object({
   name: z.string(),
   slots: z.int(),
   taken: z.int(),
+  version: z.int(),
   itemIds: z.array(Id),
 })
 export type DrawerZone = z.infer<typeof DrawerZone>
@@ -153,9 +164,6 @@ export const EarlierFace = z.object({
   gone: z.int(),
 })
 export type EarlierFace = z.infer<typeof EarlierFace>
-
-export const DayView = SetDay.omit({ changeId: true, day: true })
-export type DayView = z.infer<typeof DayView>
 
 export const SavedFace = z.object({ id: Id, name: z.string(), occasion: z.string(), itemIds: z.array(Id) })
 export type SavedFace = z.infer<typeof SavedFace>
@@ -231,6 +239,7 @@ export const TakeOut = z.strictObject({ changeId: ChangeId, itemId: Id })
 export const Reorder = z.strictObject({ changeId: ChangeId, zoneId: Id, itemIds: z.array(Id).max(200) })
 export const EditZone = z.strictObject({
   changeId: ChangeId,
+  version: z.int(),
   slots: z.int().min(0, 'A zone has 0 slots or more.').max(200),
   name: z.string().trim().min(1, 'A zone needs a name.').max(60),
 })

@@ -1,3 +1,4 @@
+import type { Hemisphere } from './calendar/hemisphere.js'
 import type { Leaning } from './decide/doubts.js'
 import type { ScaleStep } from './measure/weighing.js'
 
@@ -14,6 +15,7 @@ export const DEFAULT_SETTINGS: {
   scaleStep: ScaleStep
   scaleCapacity: number | null
   leaning: Leaning
+  hemisphere: Hemisphere
 } = {
   currency: 'EUR',
   rollOverHour: 4,
@@ -22,4 +24,5 @@ export const DEFAULT_SETTINGS: {
   scaleStep: 0.1,
   scaleCapacity: null,
   leaning: 'thrift',
+  hemisphere: 'north',
 }

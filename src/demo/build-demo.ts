@@ -147,6 +147,7 @@ class DemoBuilder {
         scaleStep: 0.1,
         scaleCapacity: 500,
         leaning: 'thrift',
+        hemisphere: 'north',
       })
       return { ok: true, value: { words: 'Changed the settings', answer: {} } }
     })

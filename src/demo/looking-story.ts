@@ -76,6 +76,7 @@ function answerLast(demo: DemoHouse): void {
   demo.act('answer-ask', (changeId) =>
     demo.house.asking.answer(last.id, {
       changeId,
+      version: last.version,
       answer: 'The first one. You sing louder in red, says the washboard.',
       chosenItemId: first.item.id,
     }),

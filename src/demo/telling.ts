@@ -38,12 +38,11 @@ export function tellTheDay(demo: DemoHouse, kind: FaceKind): void {
   if (date % 3 === 0) return
   const occasion = kind === 'bold' ? 'gig' : 'work'
   const said = {
-    ...UNSAID,
     occasion,
     minutes: kind === 'bold' ? 40 : 10,
     clothes: date % 2 === 0 ? ('warm' as const) : null,
   }
-  demo.act('set-day', (changeId) => demo.house.dayFacts.setDay({ ...said, changeId, day: demo.day }))
+  demo.act('set-day', (changeId) => demo.house.dayFacts.setDay({ set: said, was: UNSAID, changeId, day: demo.day }))
 }
 
 /** Six things for a spring, four of them enough. */
@@ -142,6 +141,11 @@ export function tellTheRest(demo: DemoHouse, today: Day): void {
       )
   }
   demo.act('set-day', (changeId) =>
-    dayFacts.setDay({ ...UNSAID, changeId, day: today, skin: 'dry', clothes: 'warm', minutes: 10, occasion: 'work' }),
+    dayFacts.setDay({
+      changeId,
+      day: today,
+      set: { skin: 'dry', clothes: 'warm', minutes: 10, occasion: 'work' },
+      was: dayFacts.conditions(today),
+    }),
   )
 }

@@ -1,9 +1,9 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import express, {
+  type ErrorRequestHandler,
   type Express,
   type NextFunction,
-  type Request,
   type RequestHandler,
   type Response,
   type Router,
@@ -18,6 +18,7 @@ import { packageRoot } from './db/package-root.js'
 import { decideRoutes } from './decide/routes.js'
 import { drawerRoutes } from './drawer/routes.js'
 import { emptiesRoutes } from './empties/routes.js'
+import { fileFaultOf } from './db/health.js'
 import { exportRoutes } from './export/routes.js'
 import { forecastRoutes } from './forecast/routes.js'
 import { findingRoutes } from './finding/routes.js'
@@ -25,7 +26,8 @@ import { frontRoutes } from './fronts/routes.js'
 import { nextRollOver, type House } from './house.js'
 import { layingRoutes } from './laying/routes.js'
 import { lookBackRoutes } from './look-back/routes.js'
-import { ownPagesOnly } from './http/guard.js'
+import { onlyWhileLetIn, ownPagesOnly } from './http/guard.js'
+import { withinPageBounds } from './http/json-shape.js'
 import { problemOf, sendProblem } from './http/problem.js'
 import { importingRoutes } from './importing/routes.js'
 import { measuringRoutes } from './measuring/routes.js'
@@ -132,24 +134,32 @@ export function createApp(house: House, outside: Outside | null = null): Express
     app.use(outside.pages)
     app.use('/api', outside.api)
   }
-  app.use('/api/import', express.json({ limit: IMPORT_LIMIT }))
+  app.use('/api/import', express.json({ limit: IMPORT_LIMIT, verify: withinPageBounds }))
   // Whoever asks for what is still being reckoned waits for it; nobody else does.
   for (const few of [false, true])
     app.get(few ? OF_A_FEW : OF_EVERYTHING, (_request, _response, next) => {
       house.forecasts.whenReady(few).then(() => next(), next)
     })
   // A collection file brings its own, larger limit at its route.
-  const json = express.json({ limit: BODY_LIMIT })
+  const json = express.json({ limit: BODY_LIMIT, verify: withinPageBounds })
   app.use('/api', (request, response, next) =>
     request.path === '/collection-file' ? next() : json(request, response, next),
   )
+  app.use('/api', onlyWhileLetIn)
+  // An act that was made for another collection, which was served at this address, is none of this one's.
+  app.use('/api', (request, response, next) => {
+    const meant = request.headers['seligo-collection']
+    if (request.method === 'GET' || meant === undefined || meant === house.collectionId) return next()
+    sendProblem(response, problemOf({ code: 'other-collection', data: {} }))
+  })
   // What is written into a file that was taken away is nowhere; what is read from it is nothing she still has.
   app.use('/api', (_request, response, next) =>
     house.stillThere() ? next() : sendProblem(response, problemOf({ code: 'collection-gone', data: {} })),
   )
-  app.use('/api', (_request, response, next) => {
+  app.use('/api', (request, response, next) => {
     tellTheDay(house, response)
-    nameWhatIsMarked(house, response)
+    // What leaves to be kept elsewhere leaves as it was typed.
+    if (!request.path.startsWith('/export')) nameWhatIsMarked(house, response)
     next()
   })
   for (const routes of PLACES) app.use('/api', routes(house))
@@ -157,7 +167,7 @@ export function createApp(house: House, outside: Outside | null = null): Express
     sendProblem(response, problemOf({ code: 'no-such-place', data: {} }))
   })
   servePages(app)
-  app.use(onError)
+  app.use(onErrorIn(house))
   return app
 }
 
@@ -168,6 +178,8 @@ function tellTheDay(house: House, response: Response): void {
     'Seligo-Day': house.today(),
     'Seligo-Day-Ends': nextRollOver(now, house.settings().rollOverHour).toISOString(),
     'Seligo-Now': now.toISOString(),
+    'Seligo-Collection': house.collectionId,
+    ...(house.health.trouble === null ? {} : { 'Seligo-Trouble': house.health.trouble }),
   })
 }
 
@@ -192,6 +204,8 @@ function servePages(app: Express): void {
   const folder = join(packageRoot(), 'dist', 'web')
   if (!existsSync(folder)) return
   app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y' }))
+  // A part of another version is nowhere: a page in its place would be taken for a broken script.
+  app.use('/assets', (_request, response) => void response.status(404).type('text').send('There is no such part.'))
   app.use(express.static(folder, { index: false }))
   app.get(/.*/, (request, response) => {
     // Today's answer is asked for while its scripts are still on their way.
@@ -200,24 +214,37 @@ function servePages(app: Express): void {
   })
 }
 
-function onError(error: unknown, _request: Request, response: Response, next: NextFunction): void {
+function onErrorIn(house: House): ErrorRequestHandler {
+  return (error: unknown, _request, response, next) => onError(house, error, response, next)
+}
+
+function onError(house: House, error: unknown, response: Response, next: NextFunction): void {
   if (response.headersSent) {
     next(error)
     return
   }
   const type = (error as { type?: unknown }).type
   if (type === 'entity.parse.failed') return sendProblem(response, problemOf({ code: 'malformed-json', data: {} }))
+  if (type === 'entity.beyond.bounds') return sendProblem(response, problemOf({ code: 'too-rich', data: {} }))
   if (type === 'entity.too.large')
     return sendProblem(response, problemOf({ code: 'too-large', data: { most: '1 MB' } }))
   if (isClientFault(error)) {
     const { status } = error
     return sendProblem(response, problemOf({ code: 'unreadable-request', data: { status } }))
   }
-  // SQLite's words for a disk that takes no more: the change was rolled back whole.
-  const code = String((error as { code?: unknown }).code ?? '')
-  if (/^SQLITE_(FULL|READONLY|IOERR|CANTOPEN)|^ENOSPC$|^EROFS$|^EACCES$/.test(code)) {
-    console.error(`The collection cannot be written: ${code}`)
-    return sendProblem(response, problemOf({ code: 'disk-full', data: {} }))
+  switch (fileFaultOf(error)) {
+    case 'damaged':
+      house.health.damaged(error instanceof Error ? error.message : String(error))
+      response.setHeader('Seligo-Trouble', 'damaged')
+      return sendProblem(response, problemOf({ code: 'collection-damaged', data: {} }))
+    case 'unwritable':
+      // The change was rolled back whole.
+      console.error(`The collection cannot be written: ${String(error)}`)
+      return sendProblem(response, problemOf({ code: 'disk-full', data: {} }))
+    case 'wrong-kind':
+      console.error(`A folder is not as it should be: ${String(error)}`)
+      return sendProblem(response, problemOf({ code: 'folder-wrong', data: { folder: house.folder } }))
+    case null:
   }
   console.error(error)
   sendProblem(response, {

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { existsSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { dayAt, type Day } from '#core/calendar/day'
+import type { Hemisphere } from '#core/calendar/hemisphere'
 import type { Settings } from '#contract/settings'
 import { Buying } from './buying/buying.js'
 import { BuyingCheck } from './buying/checking.js'
@@ -13,8 +14,9 @@ import { CollectionCommands } from './collection/commands.js'
 import { Merging } from './collection/merging.js'
 import { Photos } from './collection/photos.js'
 import { Copies } from './copies/copies.js'
-import { factsOf } from './copies/copy-facts.js'
+import { factsOf, wrongWith } from './copies/copy-facts.js'
 import type { Check } from './copies/copy-shelf.js'
+import { Health } from './db/health.js'
 import { Journal } from './db/journal.js'
 import type { Db } from './db/open-database.js'
 import { watchFiles } from './db/still-there.js'
@@ -32,6 +34,7 @@ import { Targets } from './decide/targets.js'
 import { Drawer } from './drawer/drawer.js'
 import { Empties } from './empties/empties.js'
 import { CollectionFiles } from './export/collection-file.js'
+import { readCollectionFile, type ReadCollectionFile } from './export/read-collection.js'
 import { Finder } from './finding/finder.js'
 import { ForecastKeeping } from './forecast/keeping.js'
 import { Forecasts } from './forecast/forecasts.js'
@@ -62,9 +65,17 @@ import { Wearing } from './today/wearing.js'
 export interface LargeWork {
   /** Reads a copy through. */
   readonly check: Check
+  /** Looks the open collection through; what is wrong with it, or null. */
+  readonly lookThrough: (file: string) => string | null | Promise<string | null>
   readonly readSheet: ReadSheet
+  readonly readCollection: ReadCollectionFile
 }
-export const HERE: LargeWork = { check: factsOf, readSheet: readSheetBytes }
+export const HERE: LargeWork = {
+  check: factsOf,
+  lookThrough: wrongWith,
+  readSheet: readSheetBytes,
+  readCollection: readCollectionFile,
+}
 
 /**
  * What every place works with: the database behind the one way to write, the clock, what is in stock, and the commands of the
@@ -78,9 +89,14 @@ export class House {
   readonly copies: Copies
   /** The data folder: where pictures lie beside the database. */
   readonly folder: string
+  /** What stands against the file itself. */
+  readonly health: Health
   /** Whether what is written still reaches the file she has. */
   readonly stillThere: () => boolean
+  /** Which collection it is, whatever address it is served at. */
+  readonly collectionId: string
   readonly now: () => Date
+  readonly large: LargeWork
   /** Ids for rows that no caller names; they tell nothing. */
   readonly newId: () => string
   /** Every route that writes, with what it takes: for tests that try all of them. */
@@ -131,15 +147,25 @@ export class House {
   readonly keptSpans: KeptSpans
   readonly asking: Asking
 
-  constructor(db: Db, now: () => Date, newId: () => string = randomUUID, large: LargeWork = HERE) {
+  constructor(
+    db: Db,
+    now: () => Date,
+    newId: () => string = randomUUID,
+    large: LargeWork = HERE,
+    guessed?: Hemisphere,
+    folder = dirname(db.name),
+  ) {
     this.db = db
     this.now = now
+    this.large = large
     this.newId = newId
-    this.folder = dirname(db.name)
+    this.folder = folder
+    this.health = new Health(db.readonly)
+    this.collectionId = db.prepare<[], { id: string }>('SELECT id FROM collection').get()?.id ?? ''
     this.stillThere = watchFiles(db.name)
     this.journal = new Journal(db, now, this.stillThere)
     this.undo = new Undo(db, this.journal, (content) => existsSync(join(this.folder, 'photos', `${content}.jpg`)))
-    this.settingsStore = new SettingsStore(db)
+    this.settingsStore = new SettingsStore(db, guessed)
     this.stock = new Stock(db, () => this.settings())
     this.copies = new Copies(db, this.folder, now, large.check)
     this.forecasts = new Forecasts(db, this.stock, () => this.today())

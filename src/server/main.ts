@@ -1,10 +1,12 @@
 import { createServer, type Server } from 'node:http'
 import { join } from 'node:path'
-import { checkElsewhere, lookElsewhere } from './copies/check-elsewhere.js'
+import { hemisphereOf } from '#core/calendar/hemisphere'
+import { checkElsewhere, lookElsewhere, lookThroughElsewhere } from './copies/check-elsewhere.js'
 import { Copies } from './copies/copies.js'
 import { collectionFile, dataFolder, holdsCopies } from './db/data-folder.js'
 import { FolderInUse, lockFolder, type FolderLock } from './db/lock-folder.js'
 import { openDatabase, type Db } from './db/open-database.js'
+import { readCollectionElsewhere } from './export/read-collection-elsewhere.js'
 import { forecastAhead } from './forecast/elsewhere.js'
 import { readElsewhere } from './importing/read-elsewhere.js'
 import { outsideOf } from './premises/outside.js'
@@ -33,9 +35,15 @@ const premises = new Premises({
   now: clock,
   secure,
   alsoThere,
-  large: { check: checkElsewhere, readSheet: readElsewhere },
+  large: {
+    check: checkElsewhere,
+    lookThrough: lookThroughElsewhere,
+    readSheet: readElsewhere,
+    readCollection: readCollectionElsewhere,
+  },
   outside: (those) => outsideOf(those, lookElsewhere),
   opened: forecastAhead,
+  hemisphere: hemisphereOf(Intl.DateTimeFormat().resolvedOptions().timeZone),
   say: console.log,
 })
 openOrOffer()
@@ -105,8 +113,8 @@ function listen(server: Server, port: number, triesLeft: number): void {
     console.log(`Seligo is at ${url}  (collection in ${folder}; stop with Ctrl+C)`)
     lock.tell(url)
     closeOnSignal(server)
-    void premises.openAsLeft()
-    setInterval(() => void premises.openAsLeft(), DOOR_MS).unref()
+    openDoor()
+    setInterval(openDoor, DOOR_MS).unref()
     setTimeout(() => {
       tidyUp()
       setInterval(tidyUp, LOOK_MS).unref()
@@ -122,11 +130,19 @@ function listen(server: Server, port: number, triesLeft: number): void {
   server.listen(port, HOST)
 }
 
-/** What can wait until she sees her drawer. Without room for a copy the collection can still be looked at; it is said. */
+/** What can wait until she sees her drawer. Whatever stands against it is said; the collection can be looked at all the same. */
 function tidyUp(): void {
   if (!premises.isOpen || !premises.house.db.open) return
-  premises.house.photos.tidy(clock())
-  void premises.copyOfTheDay()
+  try {
+    premises.house.photos.tidy(clock())
+  } catch (error) {
+    console.error(`Pictures could not be tidied up: ${String(error)}`)
+  }
+  premises.daily().catch((error: unknown) => console.error(`What is done each day broke off: ${String(error)}`))
+}
+
+function openDoor(): void {
+  premises.openAsLeft().catch((error: unknown) => console.error(`The door stays shut: ${String(error)}`))
 }
 
 function closeOnSignal(server: Server): void {

@@ -37,6 +37,7 @@ const SETTINGS = {
   scaleStep: 0.1,
   scaleCapacity: null,
   leaning: 'joy',
+  hemisphere: 'north',
 }
 
 /** Every command of the house by a name, as a page would send it. Data table. */
@@ -127,13 +128,8 @@ export const ACTS: Readonly<Record<string, Act>> = {
   conditions: (o) =>
     o.house.post('/day', {
       day: o.day(),
-      skin: 'dry',
-      clothes: null,
-      minutes: null,
-      occasion: null,
-      hands: null,
-      weather: null,
-      note: null,
+      set: o.random.chance(0.5) ? { skin: 'dry' } : { note: `n${o.random.whole(1, 9)}` },
+      was: { skin: null, note: null },
     }),
   'put back': (o) => o.house.post('/put-back', { itemId: o.item(), day: o.day(3), putBack: o.random.chance(0.7) }),
   'not today': (o) => o.house.post('/not-today', { itemId: o.item(), day: TODAY, notToday: o.random.chance(0.7) }),

@@ -1,5 +1,5 @@
-import { addDays, daysBetween, fieldsOf, type Day } from '#core/calendar/day'
-import { seasonOfMonth } from '#core/item/traits'
+import { addDays, daysBetween, type Day } from '#core/calendar/day'
+import { seasonOn } from '#core/item/traits'
 import type { DoubtsAnswer, DoubtView } from '#contract/deciding'
 import type { Db } from '#server/db/open-database'
 
@@ -32,7 +32,7 @@ export function recountDoubts(db: Db, today: Day, rows: DoubtsAnswer['inDoubt'])
         id,
       ).filter(({ seasons }) => {
         const only = JSON.parse(seasons) as string[]
-        return only.length === 0 || only.includes(seasonOfMonth(fieldsOf(day).month))
+        return only.length === 0 || only.includes(seasonOn(day, 'north'))
       })
       if (!there.some((each) => each.id === id)) continue
       const worn = there.filter((each) => wornDays(each.id).includes(day))

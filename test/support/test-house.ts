@@ -105,11 +105,30 @@ export class TestHouse {
   }
 
   async post(path: string, body: object): Promise<Answer> {
-    return this.request('POST', path, JSON.stringify({ changeId: this.id('c'), ...body }))
+    return this.request('POST', path, JSON.stringify({ changeId: this.id('c'), ...this.#current(path, body), ...body }))
   }
 
   async put(path: string, body: object): Promise<Answer> {
-    return this.request('PUT', path, JSON.stringify({ changeId: this.id('c'), ...body }))
+    return this.request('PUT', path, JSON.stringify({ changeId: this.id('c'), ...this.#current(path, body), ...body }))
+  }
+
+  /** The version that a page which was just loaded would send, for records that tests edit in passing. */
+  #current(path: string, body: object): { version?: number } {
+    const [, table, id] =
+      [
+        [/^\/zones\/([^/]+)$/, 'zone'],
+        [/^\/categories\/([^/]+)$/, 'category'],
+        [/^\/stays\/([^/]+)\/goal$/, 'stay'],
+        [/^\/look-back\/asks\/([^/]+)\/answer$/, 'ask'],
+      ]
+        .map(([pattern, name]) => [pattern, name, (pattern as RegExp).exec(path)?.[1]] as const)
+        .find(([, , found]) => found !== undefined) ?? []
+    const row = (sql: string, ...at: string[]): { version?: number } =>
+      this.db.prepare<string[], { version: number }>(sql).get(...at) ?? { version: 1 }
+    if (table !== undefined && id !== undefined) return row(`SELECT version FROM "${String(table)}" WHERE id = ?`, id)
+    if (path !== '/wear-details') return {}
+    const { itemId, day } = body as { itemId: string; day: string }
+    return row('SELECT version FROM wear WHERE item_id = ? AND day = ?', itemId, day)
   }
 
   async request(method: string, path: string, body?: string, headers: Record<string, string> = {}): Promise<Answer> {

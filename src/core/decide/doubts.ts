@@ -113,13 +113,22 @@ export const WEIGHTS: Readonly<Record<DoubtCode, Readonly<Record<Leaning, number
 
 /** What a person would be told to look at first, whatever she leans to. */
 const CANNOT_WAIT: ReadonlySet<DoubtCode> = new Set(['reaction', 'past at the eye'])
-/** Words in a sign that tell of skin rather than of the thing. Common practice, no source. */
+/** Words in a sign that tell of skin, whatever stands around them. Common practice, no source. */
 const REACTION =
-  /\b(?:sting|itch|swell|swoll|rash|burn(?:s|ed|ing)?\b|red(?:ness)?\b|spots|pimple|breakout|br(?:oke|oken|eaks?) out|hives|watering)/i
+  /\b(?:sting|stung|itch|swell|swoll|rash|redness|pimple|breakout|br(?:oke|oken|eaks?) (?:me )?out|hives|watering|burn(?:s|ed|ing)? (?:my|the skin|a bit|a little|when))/i
+/** Words that tell of skin or of what is in the package, as the others have it. */
+const EITHER = /\b(?:red|spots|bumps|burn(?:s|t|ed|ing)?)\b/i
+const ON_ME =
+  /\b(?:skin|face|eyes?|eyelids?|lids|cheeks?|chin|nose|forehead|lips|jaw|neck|me|my|brings? out|brought out)\b/i
+const ON_IT =
+  /\b(?:surface|pan|powder|cream|formula|product|smells?|smelled|smelt|scent|odou?r|colou?r(?:ed)?|turned|went|became|looks?|white|black|brown|mould|mold|oil|cap|lid|jar|bottle)\b/i
 
-/** Whether a sign tells of a reaction of skin or eye, which is never a matter of thrift. */
+/**
+ * Whether a sign tells of a reaction of skin or eye, which is never a matter of thrift. Where words could be of either, what they
+ * name decides; where they name nothing it is taken for one, to be safe.
+ */
 export function isReaction(words: string): boolean {
-  return REACTION.test(words)
+  return REACTION.test(words) || (EITHER.test(words) && (ON_ME.test(words) || !ON_IT.test(words)))
 }
 
 /** The facts that make it deserve a decision; none = it does not. */

@@ -1,6 +1,6 @@
 import type { Day } from '../calendar/day.js'
-import { fieldsOf } from '../calendar/day.js'
-import { seasonOfMonth, type Season } from '../item/traits.js'
+import type { Hemisphere } from '../calendar/hemisphere.js'
+import { seasonOn, type Season } from '../item/traits.js'
 
 /** A stay in the drawer, both days included; null = it lies there still. */
 export interface InReach {
@@ -29,6 +29,7 @@ export function reachOf(
   stays: readonly InReach[],
   wornOn: ReadonlyMap<string, ReadonlySet<Day>>,
   seasonsOf: (itemId: string) => readonly Season[],
+  hemisphere: Hemisphere = 'north',
 ): Map<string, Reach> {
   const found = new Map<string, { chances: number; reached: number; equalShare: number }>()
   const byKind = new Map<string, InReach[]>()
@@ -37,7 +38,7 @@ export function reachOf(
     if (own) own.push(stay)
     else byKind.set(stay.kind, [stay])
   }
-  const seasons = wearDays.map((day) => seasonOfMonth(fieldsOf(day).month))
+  const seasons = wearDays.map((day) => seasonOn(day, hemisphere))
   for (const own of byKind.values())
     wearDays.forEach((day, n) => {
       const season = seasons[n] as Season

@@ -1,3 +1,6 @@
+import { fieldsOf, type Day } from '../calendar/day.js'
+import type { Hemisphere } from '../calendar/hemisphere.js'
+
 /** How a colour lies on the skin. */
 export const FINISHES = ['matte', 'satin', 'shimmer', 'metallic', 'sheer'] as const
 export type Finish = (typeof FINISHES)[number]
@@ -48,10 +51,11 @@ export const LOCATIONS = ['zone', ...PUT_LOCATIONS] as const
 export type Location = (typeof LOCATIONS)[number]
 
 /**
- * The season of a month on the northern half of the earth, as the wear days of most owners go.
+ * The season of a day: spring begins with March in the north, with September in the south.
  *
- * @example seasonOfMonth(12) === 'winter'
+ * @example seasonOn('2026-12-01', 'north') === 'winter' and seasonOn('2026-12-01', 'south') === 'summer'
  */
-export function seasonOfMonth(month: number): Season {
-  return SEASONS[Math.floor(((month + 9) % 12) / 3)] ?? 'winter'
+export function seasonOn(day: Day, hemisphere: Hemisphere): Season {
+  const shift = hemisphere === 'north' ? 9 : 3
+  return SEASONS[Math.floor(((fieldsOf(day).month + shift) % 12) / 3)] ?? 'winter'
 }

@@ -66,5 +66,5 @@ test.each([
   [['summer'], '2026-11-20', null],
   [[], null, '2027-08-24'],
 ] as const)('put away, with seasons %o and good to %s, it comes back on %s', (seasons, lastGood, expected) => {
-  expect(putAwayUntil({ today: TODAY, seasons, lastGood: lastGood as Day | null })).toBe(expected)
+  expect(putAwayUntil({ today: TODAY, seasons, lastGood: lastGood as Day | null, hemisphere: 'north' })).toBe(expected)
 })

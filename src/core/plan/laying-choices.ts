@@ -1,5 +1,6 @@
-import { addMonths, fieldsOf, type Day } from '../calendar/day.js'
-import { seasonOfMonth, type Season } from '../item/traits.js'
+import { addMonths, type Day } from '../calendar/day.js'
+import type { Hemisphere } from '../calendar/hemisphere.js'
+import { seasonOn, type Season } from '../item/traits.js'
 
 /** What can be done with each thing when the drawer is laid anew. */
 export const LAYING_CHOICES = ['stays', 'comes in', 'put away', 'rests', 'doubtful', 'let go'] as const
@@ -16,12 +17,13 @@ export function putAwayUntil(item: {
   readonly today: Day
   readonly seasons: readonly Season[]
   readonly lastGood: Day | null
+  readonly hemisphere: Hemisphere
 }): Day | null {
-  const { today, seasons, lastGood } = item
+  const { today, seasons, lastGood, hemisphere } = item
   const month = `${today.slice(0, 7)}-01` as Day
   const starts = Array.from({ length: 12 }, (_, n) => addMonths(month, n + 1)).filter((day) => {
-    const season = seasonOfMonth(fieldsOf(day).month)
-    return seasons.includes(season) && season !== seasonOfMonth(fieldsOf(addMonths(day, -1)).month)
+    const season = seasonOn(day, hemisphere)
+    return seasons.includes(season) && season !== seasonOn(addMonths(day, -1), hemisphere)
   })
   const until = starts[0] ?? addMonths(today, USUAL_MONTHS)
   if (lastGood === null || lastGood >= until) return until

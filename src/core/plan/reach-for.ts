@@ -1,7 +1,8 @@
-import { daysBetween, fieldsOf, type Day } from '../calendar/day.js'
+import { daysBetween, type Day } from '../calendar/day.js'
 import type { Standing } from '../goal/pace.js'
 import type { Form } from '../item/form.js'
-import { seasonOfMonth, type Season, type Undertone } from '../item/traits.js'
+import type { Hemisphere } from '../calendar/hemisphere.js'
+import { seasonOn, type Season, type Undertone } from '../item/traits.js'
 import { isInDate, type ShelfLife } from '../shelf-life/last-good-day.js'
 import { FACE_STEPS, type FaceStep } from './face-step.js'
 
@@ -112,8 +113,9 @@ export function reachFor(
   today: Day,
   /** All that is worn today, also what serves no step of a face. */
   worn: ReadonlySet<string>,
+  hemisphere: Hemisphere = 'north',
 ): Suggestion[] {
-  const season = seasonOfMonth(fieldsOf(today).month)
+  const season = seasonOn(today, hemisphere)
   const doneSteps = new Set(drawer.filter((item) => item.wornToday).map((item) => item.step))
   const free = drawer.filter((item) => isOpen(item, conditions, season, worn) && !doneSteps.has(item.step))
   const scored = free.flatMap((item) => scoreOf(item, free, { conditions, season, today, worn }) ?? [])

@@ -57,6 +57,16 @@ export function minorDigits(currency: string): number {
   return maximumFractionDigits ?? 2
 }
 
+/**
+ * Money as plain text, to be read by people and by programs.
+ *
+ * @example moneyText(1800, 'EUR') === '18.00 EUR'
+ */
+export function moneyText(minor: number, currency: string): string {
+  const digits = minorDigits(currency)
+  return `${(minor / 10 ** digits).toFixed(digits)} ${currency}`
+}
+
 /** The currency a price is typed in, or null when it names none. */
 export function currencyNamed(text: string): string | null {
   const mark = text.toLowerCase().replace(/[\d.,\s+'–-]/g, '')

@@ -61,20 +61,21 @@ export function isInDate(life: Pick<ShelfLife, 'state' | 'sun'>): boolean {
 
 /**
  * The last good day: the earliest of opening + PAO, printed expiry and a recorded sign of
- * spoiling; unopened and undated, purchase + 36 months. An opening range gives a range.
+ * spoiling (of which the state and the reason are, whichever is earlier); unopened and undated, purchase + 36 months. An opening range gives a range.
  */
 export function shelfLifeOf(facts: ShelfLifeFacts): ShelfLife {
   const sun = sunFilterOf(facts)
   if (facts.signSeen !== null) {
     const { day, words } = facts.signSeen
-    return {
-      state: 'sign seen',
-      lastGood: { earliest: day, latest: day },
-      actOn: day,
-      daysLeft: daysBetween(facts.today, day),
-      reason: { code: 'sign', words },
-      sun,
+    const bound = boundByTime(facts)
+    // It was good for no longer than its date, however late the sign was seen.
+    const lastGood = {
+      earliest: bound === null ? day : earlier(bound.lastGood.earliest, day),
+      latest: bound === null ? day : earlier(bound.lastGood.latest, day),
     }
+    const actOn = facts.atEye || facts.sunProtection ? lastGood.earliest : middleOf(lastGood)
+    const daysLeft = daysBetween(facts.today, actOn)
+    return { state: 'sign seen', lastGood, actOn, daysLeft, reason: { code: 'sign', words }, sun }
   }
   const bound = boundByTime(facts)
   if (bound === null) {

@@ -6,14 +6,10 @@ import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import Database from 'better-sqlite3'
 import { ZipFile } from 'yazl'
-import { COLLECTION_FILE_VERSION, collectionFileSchema } from '#contract/collection-file'
+import { collectionFileSchema } from '#contract/collection-file'
 import type { Db } from '../db/open-database.js'
-import { columnsOf } from '../db/table-columns.js'
-import { exportedTables } from '../db/tables.js'
+import { collectionText } from '../export/collection-text.js'
 import { CONTENTS, DATABASE, type Contents } from './contents.js'
-
-/** Rows that are written at a time: enough to be quick, few enough to keep no memory. */
-const ROWS_AT_ONCE = 500
 
 const README = `This is everything of a Seligo collection, in one file.
 
@@ -86,7 +82,7 @@ export async function makeArchive(db: Db, folder: string, now: Date): Promise<Ma
 async function writeRecords(snapshot: string, file: string, now: Date): Promise<string[]> {
   const db = new Database(snapshot, { readonly: true, fileMustExist: true })
   try {
-    await pipeline(Readable.from(recordsOf(db, now)), createWriteStream(file, { mode: 0o600 }))
+    await pipeline(Readable.from(collectionText(snapshot, now, null)), createWriteStream(file, { mode: 0o600 }))
     return db
       .prepare<[], { content: string }>('SELECT DISTINCT content FROM photo ORDER BY content')
       .all()
@@ -94,28 +90,6 @@ async function writeRecords(snapshot: string, file: string, now: Date): Promise<
   } finally {
     db.close()
   }
-}
-
-function* recordsOf(db: Db, now: Date): Generator<string> {
-  const head = { format: 'seligo collection', version: COLLECTION_FILE_VERSION, exportedAt: now.toISOString() }
-  yield `${JSON.stringify(head).slice(0, -1)},"tables":{`
-  for (const [n, name] of exportedTables().entries()) {
-    yield `${n === 0 ? '' : ','}${JSON.stringify(name)}:[`
-    const columns = columnsOf(db, name).map((column) => `"${column}"`)
-    let rows: string[] = []
-    let first = true
-    for (const row of db.prepare(`SELECT ${columns.join(', ')} FROM "${name}" ORDER BY rowid`).iterate()) {
-      rows.push(JSON.stringify(row))
-      if (rows.length < ROWS_AT_ONCE) continue
-      yield `${first ? '' : ','}${rows.join(',')}`
-      first = false
-      rows = []
-    }
-    if (rows.length > 0) yield `${first ? '' : ','}${rows.join(',')}`
-    yield ']'
-  }
-  const photos = db.prepare<[], { id: string }>('SELECT id FROM photo ORDER BY id').all()
-  yield `},"pictures":{},"picturesLeftOut":${JSON.stringify(photos.map(({ id }) => id))}}`
 }
 
 async function hashOf(path: string): Promise<string> {

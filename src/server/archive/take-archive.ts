@@ -1,8 +1,8 @@
 import { createHash } from 'node:crypto'
 import { createWriteStream, existsSync, mkdirSync } from 'node:fs'
-import { mkdtemp, readFile, rename, rm } from 'node:fs/promises'
+import { readFile, rename, rm } from 'node:fs/promises'
 import { join } from 'node:path'
-import { Transform, type Readable } from 'node:stream'
+import { Transform } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { openPromise, type Entry, type ZipFile } from 'yauzl'
 import { linkOrCopy, syncFile, type Check } from '../copies/copy-shelf.js'
@@ -23,25 +23,6 @@ export interface TakenArchive {
   /** Puts its pictures where pictures lie; there they harm nothing, whatever comes of the rest. */
   placePictures(): void
   drop(): Promise<void>
-}
-
-/** Receives an archive into the data folder as it comes. Refuses more than the disk has room for; what was begun is deleted then. */
-export async function receive(
-  incoming: Readable,
-  folder: string,
-  announced: number,
-): Promise<Outcome<{ file: string }>> {
-  // Once as it comes, once unpacked.
-  if (!(await hasRoom(folder, announced * 2))) return fail('disk-full')
-  const work = await mkdtemp(join(folder, 'incoming-'))
-  const file = join(work, 'archive.zip')
-  try {
-    await pipeline(incoming, createWriteStream(file, { mode: 0o600 }))
-    return ok({ file })
-  } catch (error) {
-    await rm(work, { recursive: true, force: true })
-    throw error
-  }
 }
 
 /**

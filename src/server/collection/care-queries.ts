@@ -70,7 +70,9 @@ export function careQueries(db: Db) {
     panOnPhoto: sql<[string], { id: string }>('SELECT id FROM pan_reading WHERE photo_id = ? LIMIT 1'),
     dropPhoto: sql<[string]>('DELETE FROM photo WHERE id = ?'),
     categoryByName: sql<[string], { id: string }>('SELECT id FROM category WHERE name = ? COLLATE NOCASE'),
-    category: sql<[string], { id: string }>('SELECT id FROM category WHERE id = ?'),
+    category: sql<[string], Readonly<Record<string, string | number>> & { readonly version: number }>(
+      'SELECT id, version, name, zone_id, usual_form, model_type, makeup, eye, lip FROM category WHERE id = ?',
+    ),
     zone: sql<[string], { id: string }>('SELECT id FROM zone WHERE id = ?'),
     addCategory: sql(`
       INSERT INTO category (id, name, position, makeup, zone_id, usual_form, model_type, eye, lip)

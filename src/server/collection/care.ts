@@ -19,7 +19,7 @@ import { careQueries } from './care-queries.js'
 
 type Answer = Outcome<Done<{ id: string }>>
 type Refusal = { readonly ok: false; readonly failure: Failure }
-type CategoryBody = Omit<z.output<typeof EditCategory>, 'changeId'>
+type CategoryBody = Omit<z.output<typeof EditCategory>, 'changeId' | 'version'>
 
 /** What is set for many at once, by its column. */
 const COLUMNS: Readonly<Record<string, string>> = {
@@ -170,7 +170,15 @@ export class Care {
   }
 
   editCategory(id: string, body: z.output<typeof EditCategory>): Answer {
-    if (!this.#queries.category.get(id)) return fail('unknown-category', { value: id })
+    const there = this.#queries.category.get(id)
+    if (!there) return fail('unknown-category', { value: id })
+    if (there.version !== body.version) {
+      const { zone_id: zoneId, usual_form: usualForm, model_type: modelType, ...rest } = there
+      const current = { ...rest, zoneId, usualForm, modelType, makeup: rest['makeup'] === 1 }
+      return fail('stale', {
+        current: JSON.stringify({ ...current, eye: rest['eye'] === 1, lip: rest['lip'] === 1 }),
+      })
+    }
     const wrong = this.#wrongCategory(id, body)
     if (wrong) return wrong
     this.#queries.editCategory.run(bindings(id, body))

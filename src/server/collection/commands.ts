@@ -21,6 +21,8 @@ export interface Brought {
   readonly importIdentity: string | null
 }
 
+/** Several signs are told in one line. */
+const MOST_SIGN_WORDS = 400
 const NOTHING_BROUGHT: Brought = { priceSaid: null, openedBy: 'she', keptText: [], importIdentity: null }
 type Refusal = { readonly ok: false; readonly failure: Failure }
 
@@ -46,6 +48,7 @@ export class CollectionCommands {
       priceSaid: brought.priceSaid,
       openedBy: brought.openedBy,
       keptText: JSON.stringify(brought.keptText),
+      addedOn: this.#house.today(),
     })
     if (brought.importIdentity !== null)
       this.#queries.addMark.run({ id: this.#house.newId(), itemId: body.id, identity: brought.importIdentity })
@@ -93,7 +96,18 @@ export class CollectionCommands {
     const item = this.#house.stock.one(id, this.#house.today())
     if (!item) return fail('unknown-item', { value: id })
     if (day > this.#house.today()) return fail('day-in-future', { value: day })
-    this.#queries.recordSign.run({ id, day, words })
+    // What was seen first ended it; what is seen later is told beside it.
+    const there = this.#queries.sign.get(id)
+    const first = there?.sign_day != null && there.sign_day <= day
+    const told = [first ? there.sign_words : words, first ? words : (there?.sign_words ?? '')]
+    this.#queries.recordSign.run({
+      id,
+      day: first ? (there.sign_day ?? day) : day,
+      words: [...new Set(told)]
+        .filter((each) => each)
+        .join('; ')
+        .slice(0, MOST_SIGN_WORDS),
+    })
     return ok({ words: `Recorded a sign on ${itemMark(item)}`, answer: { id } })
   }
 

@@ -54,13 +54,22 @@ export function mergingQueries(db: Db) {
     reviewsToProduct: sql<[{ itemId: string; productId: string }]>(
       'UPDATE review SET product_id = @productId, version = version + 1 WHERE item_id = @itemId AND product_id <> @productId',
     ),
-    takeFacts: sql(`
-      UPDATE item SET uses_before = @uses, opened_kind = @kind, opened_earliest = @earliest, opened_latest = @latest,
-             opened_said = @said, acquired_earliest = @acquiredEarliest, acquired_latest = @acquiredLatest,
-             ended_on = @endedOn, notes = @notes, liking = @liking, pao_months = @paoMonths, expiry = @expiry,
-             price_minor = @priceMinor, price_said = @priceSaid, colour = @colour,
-             origin_item_id = CASE WHEN origin_item_id <> @id THEN origin_item_id END, version = version + 1
-       WHERE id = @id`),
+    row: sql<[{ id: string }], Readonly<Record<string, string | number | null>>>('SELECT * FROM item WHERE id = @id'),
+    categoryNames: sql<[], { id: string; name: string }>('SELECT id, name FROM category'),
+    notItsOwnOrigin: sql<[{ id: string }]>(
+      'UPDATE item SET origin_item_id = NULL WHERE id = @id AND origin_item_id = @id',
+    ),
+    /** Words beside what only one of them can have. */
+    asideWords: sql<[Both]>(`
+      UPDATE set_aside SET words = substr(trim(set_aside.words || '; ' || o.words, '; '), 1, 200), version = set_aside.version + 1
+        FROM set_aside o WHERE set_aside.item_id = @kept AND o.item_id = @other AND o.words NOT IN ('', set_aside.words)`),
+    shortListWords: sql<[Both]>(`
+      UPDATE short_list SET words = substr(trim(short_list.words || '; ' || o.words, '; '), 1, 200), version = short_list.version + 1
+        FROM short_list o WHERE short_list.item_id = @kept AND o.item_id = @other AND o.words NOT IN ('', short_list.words)`),
+    asksOfOne: sql<[], { id: string }>(`
+      SELECT a.id FROM ask a WHERE (SELECT count(*) FROM ask_item i WHERE i.ask_id = a.id) < 2`),
+    dropAskItems: sql<[string]>('DELETE FROM ask_item WHERE ask_id = ?'),
+    dropAsk: sql<[string]>('DELETE FROM ask WHERE id = ?'),
     dropUnusedProduct: sql<[{ id: string }]>(
       'DELETE FROM product WHERE id = @id AND NOT EXISTS (SELECT 1 FROM item WHERE product_id = @id)',
     ),

@@ -1,15 +1,18 @@
 import type { z } from 'zod'
 import { fail, ok, type Failure, type Outcome } from '../failing.js'
 import { itemMark } from '#core/words/told'
-import { earlier, later, type Day } from '#core/calendar/day'
+import { later, type Day } from '#core/calendar/day'
 import { counted } from '#core/words/counted'
-import type { MergeItems } from '#contract/collection'
+import type { MergeItems, MergeQuestion } from '#contract/collection'
+import { moneyText } from '#core/quantity/money'
 import type { Done } from '../db/journal.js'
 import { TABLES } from '../db/tables.js'
 import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
+import { conflictsOf, mergedRow, type ItemRow } from './merged-columns.js'
 import { mergingQueries } from './merging-queries.js'
 
+type Chosen = z.output<typeof MergeItems>['chosen']
 type Refusal = { readonly ok: false; readonly failure: Failure }
 
 /**
@@ -34,9 +37,9 @@ export class Merging {
       if (!kept) return fail('unknown-item', { value: body.keepId })
       if (!other) return fail('unknown-item', { value: id })
       if (id === body.keepId) return fail('merge-with-itself', { value: id })
-      const wrong = this.#cannotBeOne(kept, other)
+      const wrong = this.#cannotBeOne(kept, other) ?? this.#asks(kept, other, body.chosen)
       if (wrong) return wrong
-      this.#take(kept, other, today)
+      this.#take(kept, other, body.chosen, today)
     }
     this.#house.wearing.laterWordHolds()
     const name = this.#house.stock.one(body.keepId, today)
@@ -60,14 +63,49 @@ export class Merging {
     return null
   }
 
-  #take(kept: ItemFacts, other: ItemFacts, today: Day): void {
+  /** What both say differently and she has not chosen between. */
+  #asks(kept: ItemFacts, other: ItemFacts, chosen: Chosen): Refusal | null {
+    const open = conflictsOf(this.#row(kept.id), this.#row(other.id)).filter(
+      ({ column }) => chosen[column] === undefined,
+    )
+    if (open.length === 0) return null
+    const names = new Map(this.#queries.categoryNames.all().map((row) => [row.id, row.name]))
+    const { currency } = this.#house.settings()
+    const told = (column: string, row: ItemFacts, value: string | number): string => {
+      if (column === 'category_id' || column === 'used_as') return names.get(String(value)) ?? String(value)
+      if (column === 'content_amount') return `${row.content?.amount} ${row.content?.unit}`
+      if (column === 'price_minor') return moneyText(Number(value), currency)
+      return String(value)
+    }
+    const asked: MergeQuestion[] = open.map(({ column, ...both }) => ({
+      field: column,
+      options: [
+        { itemId: kept.id, says: told(column, kept, both.kept) },
+        { itemId: other.id, says: told(column, other, both.other) },
+      ],
+    }))
+    return fail('merge-asks', { name: itemMark(other), current: JSON.stringify(asked) })
+  }
+
+  #row(id: string): ItemRow {
+    return this.#queries.row.get({ id }) ?? {}
+  }
+
+  #take(kept: ItemFacts, other: ItemFacts, chosen: Chosen, today: Day): void {
     const { db } = this.#house
     const at = { kept: kept.id, other: other.id }
-    const facts = this.#factsOfBoth(kept, other)
+    const worn = [kept.firstWorn, other.firstWorn].flatMap((each) => each ?? []).sort()
+    const theirs = new Set(Object.keys(chosen).filter((column) => chosen[column] === other.id))
+    const row = mergedRow(this.#row(kept.id), this.#row(other.id), theirs, {
+      first: worn[0] ?? null,
+      sameSheetRow: this.#queries.sameMark.get(at) !== undefined,
+    })
     this.#takeWears(kept.id, other.id)
     if (other.placement !== null) this.#takePlacement(kept, other, today)
     this.#queries.dropPairsBetween.run(at)
     for (const pair of this.#queries.pairsOf.all({ id: other.id })) this.#takePair(kept.id, other.id, pair)
+    this.#queries.asideWords.run(at)
+    this.#queries.shortListWords.run(at)
     for (const [table, { items = {} }] of Object.entries(TABLES))
       for (const [column, policy] of Object.entries(items)) {
         if (policy !== 'move' && !(policy === 'by hand' && MOVED_WHOLE.includes(table))) continue
@@ -75,8 +113,27 @@ export class Merging {
         db.prepare(`UPDATE OR IGNORE "${table}" SET "${column}" = @kept WHERE "${column}" = @other`).run(at)
         db.prepare(`DELETE FROM "${table}" WHERE "${column}" = @other`).run({ other: other.id })
       }
+    // What was to be chosen between is one thing now.
+    for (const { id } of this.#queries.asksOfOne.all()) {
+      this.#queries.dropAskItems.run(id)
+      this.#queries.dropAsk.run(id)
+    }
     this.#queries.reviewsToProduct.run({ itemId: kept.id, productId: kept.productId })
-    this.#queries.takeFacts.run({ id: kept.id, ...facts })
+    const {
+      id: _,
+      version: __,
+      product_id: ___,
+      location: ____,
+      location_until: _____,
+      origin_item_id: ______,
+      ...facts
+    } = row
+    const columns = Object.keys(facts).map((column) => `"${column}" = @${column}`)
+    db.prepare(`UPDATE item SET ${columns.join(', ')}, version = version + 1 WHERE id = @id`).run({
+      ...facts,
+      id: kept.id,
+    })
+    this.#queries.notItsOwnOrigin.run({ id: kept.id })
     db.prepare('DELETE FROM item WHERE id = ?').run(other.id)
     this.#queries.dropUnusedProduct.run({ id: other.productId })
   }
@@ -104,42 +161,6 @@ export class Merging {
     const partner = pair.item_id === other ? pair.other_item_id : pair.item_id
     if (this.#queries.pairBetween.get({ a: kept, b: partner })) this.#queries.dropPair.run(pair.id)
     else this.#queries.movePair.run({ id: pair.id, kept, other })
-  }
-
-  /** What either says where the other says nothing; earlier uses of one row imported twice are the same uses. */
-  #factsOfBoth(kept: ItemFacts, other: ItemFacts): Record<string, string | number | null> {
-    const sameRow = this.#queries.sameMark.get({ kept: kept.id, other: other.id }) !== undefined
-    const [a, b] = [kept.usesBefore, other.usesBefore]
-    const uses = a === null || b === null ? (a ?? b) : sameRow ? Math.max(a, b) : a + b
-    const opened = kept.opened.kind === 'range' || other.opened.kind !== 'range' ? kept.opened : other.opened
-    const used = (uses ?? 0) > 0
-    const kind = opened.kind === 'unopened' && (used || other.opened.kind === 'unknown') ? 'unknown' : opened.kind
-    const acquired = [kept.acquired, other.acquired].flatMap((each) => each ?? [])
-    const worn = [kept.firstWorn, other.firstWorn].flatMap((each) => each ?? [])
-    return {
-      uses: uses === null ? null : Math.min(uses, 100_000),
-      kind,
-      earliest: opened.kind === 'range' ? opened.earliest : null,
-      latest: opened.kind === 'range' ? opened.latest : null,
-      said: opened.kind === 'range' ? opened.said : null,
-      acquiredEarliest:
-        acquired.length === 0 ? null : ([...acquired.map((each) => each.earliest), ...worn].sort()[0] ?? null),
-      acquiredLatest: acquired.length === 0 ? null : ((kept.acquired ?? other.acquired)?.latest ?? null),
-      endedOn: kept.endedOn === null || other.endedOn === null ? kept.endedOn : later(kept.endedOn, other.endedOn),
-      notes: [kept.notes, other.notes]
-        .filter((text, n, all) => text !== '' && all.indexOf(text) === n)
-        .join('\n')
-        .slice(0, 4000),
-      liking: kept.liking ?? other.liking,
-      paoMonths: kept.paoMonths ?? other.paoMonths,
-      expiry:
-        kept.expiry !== null && other.expiry !== null
-          ? earlier(kept.expiry, other.expiry)
-          : (kept.expiry ?? other.expiry),
-      priceMinor: kept.priceMinor ?? (kept.source === 'gift' ? null : other.priceMinor),
-      priceSaid: kept.priceSaid ?? other.priceSaid,
-      colour: kept.colour ?? other.colour,
-    }
   }
 }
 

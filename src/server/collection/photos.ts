@@ -10,6 +10,7 @@ import {
   readFileSync,
   renameSync,
   rmSync,
+  statSync,
   writeFileSync,
   writeSync,
 } from 'node:fs'
@@ -19,6 +20,7 @@ import { itemMark } from '#core/words/told'
 import type { Day } from '#core/calendar/day'
 import type { PhotoView } from '#contract/beside-item'
 import type { Done } from '../db/journal.js'
+import { fileFaultOf } from '../db/health.js'
 import type { House } from '../house.js'
 import { careQueries } from './care-queries.js'
 import { thumbOf, type ShrunkPhoto } from './shrink.js'
@@ -48,10 +50,20 @@ export class Photos {
   }
 
   /** The picture's bytes, or null when there is none under this id. */
-  read(id: string): Buffer | null {
+  one(id: string): Buffer | null {
     const row = this.#queries.photo.get(id)
-    const file = row === undefined ? null : this.#file(row.content)
-    return file !== null && existsSync(file) ? readFileSync(file) : null
+    return row === undefined ? null : this.read(row.content)
+  }
+
+  /** The bytes of a picture by its name in the data folder; null where it is nowhere. */
+  read(content: string): Buffer | null {
+    const file = this.#file(content)
+    return existsSync(file) ? readFileSync(file) : null
+  }
+
+  /** How many bytes it has there. */
+  bytes(content: string): number | null {
+    return statSync(this.#file(content), { throwIfNoEntry: false })?.size ?? null
   }
 
   /** Whether a picture of this name lies in the data folder. */
@@ -65,11 +77,16 @@ export class Photos {
     if (row === undefined) return null
     const small = join(this.#folder, `${row.content}.small.jpg`)
     if (existsSync(small)) return readFileSync(small)
-    const whole = this.read(id)
+    const whole = this.read(row.content)
     if (whole === null) return null
     const jpeg = await thumbOf(whole)
-    writeFileSync(`${small}.part`, jpeg)
-    renameSync(`${small}.part`, small)
+    try {
+      writeFileSync(`${small}.part`, jpeg)
+      renameSync(`${small}.part`, small)
+    } catch (error) {
+      // Where nothing can be written it is made anew each time.
+      if (fileFaultOf(error) === null) throw error
+    }
     return jpeg
   }
 
@@ -116,7 +133,7 @@ export class Photos {
 
   /** Deletes pictures that no row has named for thirty days, by the journal's dates; whatever else lies there is let be. */
   tidy(now: Date): void {
-    if (!existsSync(this.#folder)) return
+    if (!isFolder(this.#folder)) return
     const named = new Set(this.#queries.photoContents.all().map((row) => row.content))
     for (const name of readdirSync(this.#folder)) {
       const found = /^([A-Za-z0-9_-]{1,120})(?:\.small)?\.jpg(\.part)?$/.exec(name)
@@ -161,4 +178,8 @@ function syncFolder(folder: string): void {
   } finally {
     closeSync(handle)
   }
+}
+
+function isFolder(path: string): boolean {
+  return statSync(path, { throwIfNoEntry: false })?.isDirectory() ?? false
 }

@@ -13,13 +13,14 @@ export interface CategoryRow {
   eye: 0 | 1
   lip: 0 | 1
   model_type: ModelType
+  version: number
 }
 
 export function collectionQueries(db: Db) {
   const sql = preparing(db)
   return {
     categories: sql<[], CategoryRow>(
-      'SELECT id, name, makeup, zone_id, usual_form, eye, lip, model_type FROM category ORDER BY position, id',
+      'SELECT id, name, makeup, zone_id, usual_form, eye, lip, model_type, version FROM category ORDER BY position, id',
     ),
     zones: sql<[], { id: string; name: string; slots: number }>(
       'SELECT id, name, slots FROM zone ORDER BY position, id',
@@ -36,12 +37,12 @@ export function collectionQueries(db: Db) {
                         price_minor, price_said, source, acquired_earliest, acquired_latest, opened_kind, opened_earliest,
                         opened_latest, opened_said, opened_by, pao_months, expiry, sun_protection, uses_before, liking, notes,
                         kept_text, structure, used_as, format, undertone, depth, seasons, availability,
-                        spf, package_states, brushes, kit)
+                        spf, package_states, brushes, kit, added_on)
       VALUES (@id, @productId, @categoryId, @form, @colour, @finish, @opaque, @slots, @contentAmount, @contentUnit,
               @priceMinor, @priceSaid, @source, @acquiredEarliest, @acquiredLatest, @openedKind, @openedEarliest,
               @openedLatest, @openedSaid, @openedBy, @paoMonths, @expiry, @sunProtection, @usesBefore, @liking, @notes,
               @keptText, @structure, @usedAs, @format, @undertone, @depth, @seasons, @availability,
-              @spf, @packageStates, @brushes, @kit)`),
+              @spf, @packageStates, @brushes, @kit, @addedOn)`),
     editItem: sql(`
       UPDATE item SET product_id = @productId, category_id = @categoryId, form = @form, colour = @colour, finish = @finish,
              opaque = @opaque, slots = @slots, content_amount = @contentAmount, content_unit = @contentUnit,
@@ -77,6 +78,9 @@ export function collectionQueries(db: Db) {
       UPDATE item SET opened_kind = 'range', opened_earliest = @day, opened_latest = @day, opened_said = @day,
              opened_by = 'she', version = version + 1
        WHERE id = @id AND opened_kind = 'unopened'`),
+    sign: sql<[string], { sign_day: Day | null; sign_words: string | null }>(
+      'SELECT sign_day, sign_words FROM item WHERE id = ?',
+    ),
     recordSign: sql<[{ id: string; day: Day; words: string }]>(
       'UPDATE item SET sign_day = @day, sign_words = @words, version = version + 1 WHERE id = @id',
     ),

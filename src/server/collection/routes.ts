@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import express, { Router, type Request, type Response } from 'express'
 import { fail, ok } from '../failing.js'
 import { destinationsFor } from '#core/decide/verdict'
@@ -19,6 +20,7 @@ import {
 import { packItems } from '#contract/packed-items'
 import { ChangeId, DayText, NewId } from '#contract/basic'
 import { z } from 'zod'
+import { onlyWhileLetIn } from '../http/guard.js'
 import { problemOf, problemOfInput, sendProblem } from '../http/problem.js'
 import { hasRoom } from '../room.js'
 import { shrink } from './shrink.js'
@@ -67,7 +69,7 @@ export function collectionRoutes(house: House): Router {
   )
   command(house, routes, 'post', '/photos/:id/drop', DropPhoto, 'drop-photo', (_, { id = '' }) => photos.drop(id))
   routes.get('/photos/:id', (request, response) => {
-    const jpeg = photos.read(String(request.params['id']))
+    const jpeg = photos.one(String(request.params['id']))
     if (jpeg === null) return sendProblem(response, problemOf({ code: 'unknown-photo', data: {} }))
     response.setHeader('Cache-Control', 'private, max-age=31536000, immutable')
     response.type('image/jpeg').send(jpeg)
@@ -83,6 +85,7 @@ export function collectionRoutes(house: House): Router {
   routes.post(
     '/items/:id/photos',
     express.raw({ type: ['image/*', 'application/octet-stream'], limit: '40mb' }),
+    onlyWhileLetIn,
     addPhoto,
   )
   return routes
@@ -94,10 +97,12 @@ export function collectionRoutes(house: House): Router {
     // A picture is the largest thing she adds; on a disk that is nearly full the tallies come first.
     if (!(await hasRoom(house.folder, MOST_PICTURE)))
       return sendProblem(response, problemOf({ code: 'disk-full', data: {} }))
-    const shrunk = await shrink(Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0))
+    const bytes = Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0)
+    const shrunk = await shrink(bytes)
     if (!shrunk.ok) return sendProblem(response, problemOf(shrunk.failure))
     const itemId = String(request.params['id'])
-    const outcome = house.journal.run({ changeId, command: 'add-photo', body: { itemId, photoId, day } }, () =>
+    const hash = createHash('sha256').update(bytes).digest('hex')
+    const outcome = house.journal.run({ changeId, command: 'add-photo', body: { itemId, photoId, day, hash } }, () =>
       photos.add(photoId, itemId, day, shrunk.value),
     )
     if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
@@ -107,6 +112,7 @@ export function collectionRoutes(house: House): Router {
   function categories() {
     return queries.categories.all().map((row) => ({
       id: row.id,
+      version: row.version,
       name: row.name,
       makeup: row.makeup === 1,
       zoneId: row.zone_id,

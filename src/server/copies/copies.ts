@@ -1,7 +1,9 @@
-import { existsSync, lstatSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs'
+import { existsSync, lstatSync, mkdirSync, rmSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { addDays, weekdayOf, type Day } from '#core/calendar/day'
+import { filesIn } from '../db/folder-files.js'
+import { DamagedCollection } from '../db/health.js'
 import type { Db } from '../db/open-database.js'
 import { factsOf, type CopyFacts } from './copy-facts.js'
 import { hasRoom } from '../room.js'
@@ -67,6 +69,19 @@ export class Copies {
     return this.#pending(name, part, kind, factsOf(part))
   }
 
+  /**
+   * A copy of what is there now around an act that may store something large: kept where it did (`stored` was called), gone where
+   * it did not, whatever came of it, so that refused acts push out nothing.
+   */
+  async around<A>(what: 'import', act: (stored: () => void) => A): Promise<A> {
+    const copy = await this.meanwhileBefore(what)
+    try {
+      return act(() => copy.keep())
+    } finally {
+      copy.drop()
+    }
+  }
+
   /** The same page by page, while the house answers. */
   async meanwhileBefore(what: 'import' | 'going-back'): Promise<PendingCopy> {
     const [name, part, kind] = this.#begin(what)
@@ -79,12 +94,11 @@ export class Copies {
    * gone from the house stays there for as long as the oldest copy may still name it.
    */
   #linkPictures(): void {
-    if (!existsSync(this.#pictures)) return
     const { folder } = this.shelf
     const pool = join(folder, 'photos')
     mkdirSync(pool, { recursive: true, mode: 0o700 })
-    const there = new Set(readdirSync(pool))
-    const wanted = new Set(readdirSync(this.#pictures).filter((name) => /^[A-Za-z0-9_-]{1,120}\.jpg$/.test(name)))
+    const there = new Set(filesIn(pool))
+    const wanted = new Set(filesIn(this.#pictures).filter((name) => /^[A-Za-z0-9_-]{1,120}\.jpg$/.test(name)))
     for (const name of wanted) if (!there.has(name)) linkOrCopy(join(this.#pictures, name), join(pool, name))
     const before = Math.min(...this.shelf.names().map(({ name }) => lstatSync(join(folder, name)).mtimeMs))
     for (const name of there)
@@ -113,7 +127,7 @@ export class Copies {
   #pending(name: string, part: string, kind: CopyKind, facts: CopyFacts): PendingCopy {
     if (facts.wrong !== null) {
       rmSync(part, { force: true })
-      throw new Error(`a copy could not be made first, since ${facts.wrong}`)
+      throw new DamagedCollection(`a copy could not be made first, since ${facts.wrong}`)
     }
     return {
       name,

@@ -1,6 +1,8 @@
-import { existsSync, rmSync, statSync } from 'node:fs'
+import { createHash } from 'node:crypto'
+import { closeSync, existsSync, openSync, readSync, rmSync, statSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import Database from 'better-sqlite3'
+import { fileFaultOf } from '../db/health.js'
 import { columnsOf } from '../db/table-columns.js'
 
 /** What is known of a copy once it has been read through. */
@@ -11,6 +13,8 @@ export interface CopyFacts {
   /** Pictures it names that lie in no folder any more. */
   readonly picturesGone: number
   readonly bytes: number
+  /** SHA-256 of its bytes, in hexadecimal; empty where it cannot be read. */
+  readonly sha256: string
   /** Null when it is sound; else what is wrong with it, in words. */
   readonly wrong: string | null
 }
@@ -26,6 +30,7 @@ export function factsOf(file: string): CopyFacts {
     pictures: 0,
     picturesGone: 0,
     bytes: statSync(file, { throwIfNoEntry: false })?.size ?? 0,
+    sha256: hashOf(file),
   }
   let db: Database.Database
   try {
@@ -62,6 +67,45 @@ export function factsOf(file: string): CopyFacts {
   } finally {
     db.close()
     leaveNothingBeside(file)
+  }
+}
+
+/** Piece by piece: a copy may be larger than what memory is kept for it. */
+function hashOf(file: string): string {
+  const hash = createHash('sha256')
+  try {
+    const handle = openSync(file, 'r')
+    try {
+      const piece = Buffer.alloc(1 << 20)
+      for (let read = 1; read > 0;) {
+        read = readSync(handle, piece)
+        hash.update(piece.subarray(0, read))
+      }
+    } finally {
+      closeSync(handle)
+    }
+    return hash.digest('hex')
+  } catch {
+    return ''
+  }
+}
+
+/**
+ * Whether the collection that is open is whole, page by page; what is wrong with it in words, or null. Only reads, beside whoever
+ * writes.
+ */
+export function wrongWith(file: string): string | null {
+  try {
+    const db = new Database(file, { readonly: true, fileMustExist: true })
+    try {
+      const whole = db.pragma('integrity_check(1)', { simple: true })
+      return whole === 'ok' ? null : String(whole).slice(0, 120)
+    } finally {
+      db.close()
+    }
+  } catch (error) {
+    // A file that nobody can open just now is not for that damaged.
+    return fileFaultOf(error) === 'damaged' ? wordsOf(error) : null
   }
 }
 

@@ -5,7 +5,6 @@ import {
   fsyncSync,
   linkSync,
   openSync,
-  readdirSync,
   readFileSync,
   renameSync,
   rmSync,
@@ -14,6 +13,7 @@ import {
 } from 'node:fs'
 import { join } from 'node:path'
 import { z } from 'zod'
+import { filesIn } from '../db/folder-files.js'
 import { factsOf, type CopyFacts } from './copy-facts.js'
 
 /** How many copies of each kind are kept, so that no kind pushes another out. */
@@ -26,6 +26,8 @@ export const KEPT = {
   'before-going-back': 5,
 } as const
 export type CopyKind = keyof typeof KEPT
+/** What was read through is taken as it was found for so long, in milliseconds; before it is gone back to it is read again. */
+const TRUSTED_MS = 24 * 3_600_000
 const NAME = /^([0-9T.Z-]+?)-(day|week|month|before-import|before-migration|before-going-back)\.db$/
 
 /** A copy as a list shows it. */
@@ -48,6 +50,8 @@ const Remembered = z.object({
     pictures: z.number(),
     picturesGone: z.number(),
     bytes: z.number(),
+    // Of copies that an earlier version made nothing was kept.
+    sha256: z.string().default(''),
     wrong: z.string().nullable(),
   }),
   madeAt: z.string(),
@@ -76,7 +80,10 @@ export class CopyShelf {
   /** Every copy there is, the newest first; what was never read through, or was changed since, is read through now. */
   async known(): Promise<KnownCopy[]> {
     const found: KnownCopy[] = []
-    for (const { name, kind } of this.names()) found.push(await this.#one(name, kind, false))
+    const pass = new Map<number, CopyFacts>()
+    for (const { name, kind } of this.names())
+      // One that was dropped meanwhile is none.
+      if (existsSync(join(this.folder, name))) found.push(await this.#one(name, kind, false, pass))
     return found.sort((a, b) => (a.madeAt < b.madeAt ? 1 : a.madeAt > b.madeAt ? -1 : a.name < b.name ? 1 : -1))
   }
 
@@ -92,16 +99,15 @@ export class CopyShelf {
   }
 
   names(): { name: string; kind: CopyKind }[] {
-    if (!existsSync(this.folder)) return []
-    return readdirSync(this.folder).flatMap((name) => {
+    return filesIn(this.folder).flatMap((name) => {
       const kind = NAME.exec(name)?.[2]
       return kind === undefined ? [] : [{ name, kind: kind as CopyKind }]
     })
   }
 
   /**
-   * Gives a copy its name and drops what is more than enough of its kind; never when it is not the newest by its name, which
-   * means that the clock was set back.
+   * Gives a copy its name and drops what is more than enough of its kind: of those up to this one, and of those that are dated
+   * later, each by itself. One of the future, left by a clock that was set wrong, neither ends that nor pushes out what is real.
    */
   keep(part: string, name: string, kind: CopyKind, facts: CopyFacts): void {
     renameSync(part, join(this.folder, name))
@@ -110,17 +116,32 @@ export class CopyShelf {
       .filter((each) => each.kind === kind)
       .map((each) => each.name)
       .sort()
-    if (names.at(-1) === name)
-      for (const each of names.slice(0, -KEPT[kind])) rmSync(join(this.folder, each), { force: true })
+    for (const span of [names.filter((each) => each <= name), names.filter((each) => each > name)])
+      for (const each of span.slice(0, -KEPT[kind])) rmSync(join(this.folder, each), { force: true })
     this.#remember(name, facts, this.#now().toISOString())
   }
 
-  async #one(name: string, kind: CopyKind, anew: boolean): Promise<KnownCopy> {
+  /** `pass` holds what was read in this pass already: a copy may go by three names. */
+  async #one(name: string, kind: CopyKind, anew: boolean, pass = new Map<number, CopyFacts>()): Promise<KnownCopy> {
     const file = join(this.folder, name)
     const { size, mtime, mtimeMs, ino } = statSync(file)
     let known = this.#remembered()[name]
-    if (anew || known === undefined || known.bytes !== size || known.mtimeMs !== mtimeMs)
-      known = this.#remember(name, await this.check(file), known?.madeAt ?? mtime.toISOString())
+    const same = known !== undefined && known.bytes === size && known.mtimeMs === mtimeMs
+    const lately = known !== undefined && Math.abs(this.#now().getTime() - Date.parse(known.checkedAt)) < TRUSTED_MS
+    if (anew || !same || !lately || known === undefined) {
+      const facts = pass.get(ino) ?? (await this.check(file))
+      pass.set(ino, facts)
+      const written = known?.facts.sha256 ?? ''
+      // Whatever a database makes of flipped bits: it is not what was written.
+      const flipped = written !== '' && facts.sha256 !== written
+      const wrong = flipped ? (facts.wrong ?? 'its bytes are not those that were written') : facts.wrong
+      known = this.#remember(
+        name,
+        // What was written stays known, so that it is told apart again.
+        { ...facts, wrong, sha256: flipped ? written : facts.sha256 },
+        known?.madeAt ?? mtime.toISOString(),
+      )
+    }
     return { name, kind, file: ino, madeAt: known.madeAt, facts: known.facts, checkedAt: known.checkedAt }
   }
 

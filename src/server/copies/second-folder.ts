@@ -1,6 +1,6 @@
 import { constants } from 'node:fs'
-import { access, copyFile, mkdir, readdir, rename, rm, stat } from 'node:fs/promises'
-import { isAbsolute, join, relative, resolve } from 'node:path'
+import { access, copyFile, mkdir, readdir, realpath, rename, rm, stat } from 'node:fs/promises'
+import { isAbsolute, join, relative } from 'node:path'
 import { fail, ok, type Outcome } from '../failing.js'
 import { KEPT, syncFile, type Check } from './copy-shelf.js'
 
@@ -27,10 +27,11 @@ export class SecondFolder {
   async usable(folder: string): Promise<Outcome<null>> {
     const no = (why: string) => fail('folder-unusable', { value: folder, why })
     if (!isAbsolute(folder)) return no('give the whole path, from the root on')
-    const within = relative(resolve(this.#from), resolve(folder))
-    if (within === '' || (!within.startsWith('..') && !isAbsolute(within)))
-      return no('it lies within the data folder, and would be lost with it')
     try {
+      // By where they really are: a link may lead back.
+      const within = relative(await realpath(this.#from), await realpath(folder))
+      if (within === '' || (!within.startsWith('..') && !isAbsolute(within)))
+        return no('it lies within the data folder, and would be lost with it')
       if (!(await stat(folder)).isDirectory()) return no('it is not a folder')
       await access(folder, constants.W_OK)
     } catch (error) {
@@ -49,10 +50,15 @@ export class SecondFolder {
     }
     try {
       const part = join(folder, `seligo-${name}.part`)
-      await copyFile(file, part)
-      syncFile(part)
-      const facts = await this.#check(part)
-      if (facts.wrong !== null) throw new Error(`what arrived is not sound: ${facts.wrong}`)
+      try {
+        await copyFile(file, part)
+        syncFile(part)
+        const facts = await this.#check(part)
+        if (facts.wrong !== null) throw new Error(`what arrived is not sound: ${facts.wrong}`)
+      } catch (error) {
+        await rm(part, { force: true })
+        throw error
+      }
       await rename(part, join(folder, `seligo-${name}`))
       await this.#putPictures(folder)
       const over = (await readdir(folder)).filter((each) => /^seligo-\d{4}-\d\d-\d\d-day\.db$/.test(each)).sort()

@@ -1,6 +1,7 @@
-import { chmodSync, existsSync, mkdirSync, readdirSync } from 'node:fs'
+import { chmodSync, existsSync, mkdirSync } from 'node:fs'
 import { join } from 'node:path'
 import envPaths from 'env-paths'
+import { filesIn } from './folder-files.js'
 
 /** Where a collection lives: outside the clone, so that cleaning a checkout cannot delete it. */
 export function dataFolder(environment: Readonly<Record<string, string | undefined>>): string {
@@ -38,6 +39,5 @@ export function collectionFile(folder: string): string {
 
 /** Whether a data folder holds copies of a collection. */
 export function holdsCopies(folder: string): boolean {
-  const copies = join(folder, 'copies')
-  return existsSync(copies) && readdirSync(copies).some((name) => name.endsWith('.db'))
+  return filesIn(join(folder, 'copies')).some((name) => name.endsWith('.db'))
 }

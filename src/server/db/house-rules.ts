@@ -124,6 +124,10 @@ export const HOUSE_RULES: readonly { readonly says: string; readonly sql: string
              AND NOT EXISTS (SELECT 1 FROM ask_item i WHERE i.ask_id = a.id AND i.item_id = a.chosen_item_id)`,
   },
   {
+    says: 'a question with fewer than two to choose between',
+    sql: `SELECT 'ask' AS tbl, a.id AS row_id FROM ask a WHERE (SELECT count(*) FROM ask_item i WHERE i.ask_id = a.id) < 2`,
+  },
+  {
     says: 'something that has gone without a word on where, or the other way round',
     sql: `SELECT 'verdict' AS tbl, v.id AS row_id FROM verdict v JOIN item i ON i.id = v.item_id WHERE v.verdict = 'let go' AND i.ended_as IS NOT 'left'
           UNION ALL SELECT 'item', i.id FROM item i WHERE i.ended_as = 'left'

@@ -1,6 +1,7 @@
 import { readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
+import { fileFaultOf } from './health.js'
 
 /** Another Seligo works in the folder. `at` is its address, where it has told it. */
 export class FolderInUse extends Error {
@@ -27,21 +28,33 @@ export interface FolderLock {
  */
 export function lockFolder(folder: string): FolderLock {
   const word = join(folder, 'running-at.txt')
-  const lock = new Database(join(folder, 'in-use.lock'), { timeout: 0 })
+  let lock: Database.Database | null = null
   try {
+    lock = new Database(join(folder, 'in-use.lock'), { timeout: 0 })
     lock.exec('BEGIN EXCLUSIVE')
   } catch (error) {
-    lock.close()
-    if ((error as { code?: string }).code !== 'SQLITE_BUSY') throw error
-    throw new FolderInUse(folder, readWord(word))
+    lock?.close()
+    lock = null
+    if ((error as { code?: string }).code === 'SQLITE_BUSY') throw new FolderInUse(folder, readWord(word))
+    // Where nothing can be written two servers cannot get in each other's way.
+    if (fileFaultOf(error) !== 'unwritable') throw error
   }
-  rmSync(word, { force: true })
+  attempt(() => rmSync(word, { force: true }))
   return {
-    tell: (address) => writeFileSync(word, address),
+    tell: (address) => attempt(() => writeFileSync(word, address)),
     release: () => {
-      rmSync(word, { force: true })
-      lock.close()
+      attempt(() => rmSync(word, { force: true }))
+      lock?.close()
     },
+  }
+}
+
+/** The word is a help to a second server; without it that one says less. */
+function attempt(act: () => void): void {
+  try {
+    act()
+  } catch (error) {
+    console.error(`The word of where Seligo runs could not be left: ${String(error)}`)
   }
 }
 

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { bringImagesAlong } from './journal-images.js'
 import type { Db } from './open-database.js'
 import { packageRoot } from './package-root.js'
 
@@ -58,6 +59,7 @@ export function migrate(
         db.exec(migration.sql)
         record.run(migration.number, migration.name, migration.hash, options.appliedAt)
       }
+      if (pending.length > 0 && applied.length > 0) bringImagesAlong(db)
       options.complete?.(db)
       const broken = db.pragma('foreign_key_check') as { table: string; parent: string }[]
       const [first] = broken

@@ -165,6 +165,8 @@ export const TABLES: Readonly<Record<string, TableEntry>> = {
   review: recorded('nothing', { item_id: 'by hand', replaced_by_item_id: 'move' }),
   guess: recorded('nothing', { item_id: 'move' }, pairOf(AUTO('guess'), 'item_id', 'made_on')),
   forecast: { class: 'kept as shown', stale: 'nothing' },
+  // Its own name: it stays with the database, whatever is taken into it.
+  collection: { class: 'journal', stale: 'nothing' },
   migration: { class: 'journal', stale: 'nothing' },
   change: { class: 'journal', stale: 'nothing' },
   change_row: { class: 'journal', stale: 'nothing' },

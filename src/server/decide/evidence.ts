@@ -94,6 +94,7 @@ export class GatheringEvidence {
         .map((row) => ({ itemId: row.item_id, kind: row.kind, from: row.from_day, to: row.to_day })),
       wornOn,
       (id) => byId.get(id)?.seasons ?? [],
+      this.#house.settings().hemisphere,
     )
     const twins = this.#twinsOf(items)
     const counts = (rows: readonly { item_id: string; n: number }[]): Map<string, number> =>

@@ -1,8 +1,8 @@
 import type { z } from 'zod'
-import { addDays, daysBetween, fieldsOf, type Day } from '#core/calendar/day'
+import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import { countFelt, type Felt } from '#core/decide/feelings'
 import { MOST_PICKED, NEGLECTED_DAYS, proposePicks, type PickEnding, type PickReason } from '#core/decide/stash-pick'
-import { seasonOfMonth } from '#core/item/traits'
+import { seasonOn } from '#core/item/traits'
 import { isInDate, isSpoiled } from '#core/shelf-life/last-good-day'
 import { counted } from '#core/words/counted'
 import { itemMark } from '#core/words/told'
@@ -129,7 +129,7 @@ export class Stash {
 
   #proposed(today: Day): StashAnswer['proposed'] {
     const { items, byId, known } = this.#house.evidence.all()
-    const season = seasonOfMonth(fieldsOf(today).month)
+    const season = seasonOn(today, this.#house.settings().hemisphere)
     const pairs = this.#queries.pairs.all()
     const partners = (id: string, verdict: string): string[] =>
       pairs.flatMap((pair) =>

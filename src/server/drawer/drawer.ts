@@ -1,14 +1,13 @@
 import { fail, ok, type Outcome } from '../failing.js'
 import { itemMark } from '#core/words/told'
-import type { Day } from '#core/calendar/day'
+import { later, type Day } from '#core/calendar/day'
 import type { z } from 'zod'
-import { fieldsOf } from '#core/calendar/day'
-import { seasonOfMonth } from '#core/item/traits'
+import { seasonOn } from '#core/item/traits'
 import { proposeDrawer } from '#core/plan/first-drawer'
 import { isSpoiled } from '#core/shelf-life/last-good-day'
 import { counted } from '#core/words/counted'
 import { listedOf } from '../stock/item-facts.js'
-import type { DrawerZone, LayMany, ProposalAnswer } from '#contract/today'
+import type { DrawerZone, EditZone, LayMany, ProposalAnswer } from '#contract/today'
 import type { Done } from '../db/journal.js'
 import type { House } from '../house.js'
 import { drawerQueries } from './queries.js'
@@ -47,13 +46,13 @@ export class Drawer {
     if (item.setAside === 'keepsake') return fail('is-keepsake', { name: itemMark(item) })
     const zone = this.zones().find((each) => each.id === zoneId)
     if (!zone) return fail('unknown-zone', { value: zoneId })
-    if (item.placement?.zoneId === zoneId)
+    if (item.placement?.zoneId === zoneId && item.placement.beside === beside)
       return ok({ words: `${itemMark(item)} is in ${zone.name}`, answer: { id: placementId } })
     if (!beside && item.packageStates.includes(TOO_TALL)) return fail('too-tall', { name: itemMark(item) })
     if (!beside && zone.taken + item.slots > zone.slots)
       return fail('zone-full', { zone: zone.name, slots: zone.slots })
     if ((this.#queries.taken.get(placementId)?.n ?? 0) > 0) return fail('id-taken', { value: placementId })
-    this.#queries.takeOut.run({ itemId, day: today })
+    this.#queries.takeOut.run({ itemId, day: notBefore(today, item.placement?.since) })
     this.#queries.place.run({ id: placementId, itemId, zoneId, day: today, beside: beside ? 1 : 0 })
     this.#queries.setLocation.run({ itemId, location: 'zone', until: null })
     return ok({
@@ -97,7 +96,7 @@ export class Drawer {
         seasons: item.seasons,
       })),
       new Map(zones.map((zone) => [zone.id, zone.slots - zone.taken])),
-      { season: seasonOfMonth(fieldsOf(today).month), today, there },
+      { season: seasonOn(today, this.#house.settings().hemisphere), today, there },
     )
     const chosen = new Set(picks.map((pick) => pick.itemId))
     return { today, zones, picks, items: out.filter((item) => chosen.has(item.id)).map(listedOf) }
@@ -109,7 +108,7 @@ export class Drawer {
     if (!item) return fail('unknown-item', { value: itemId })
     if (item.placement === null) return fail('not-in-drawer')
     // A day before it was laid in can be meant when it ended earlier than it was recorded.
-    this.#queries.takeOut.run({ itemId, day: day < item.placement.since ? item.placement.since : day })
+    this.#queries.takeOut.run({ itemId, day: notBefore(day, item.placement.since) })
     this.#queries.setLocation.run({ itemId, location: 'resting', until })
     return ok({ words: `Took ${itemMark(item)} out of the drawer`, answer: { id: itemId } })
   }
@@ -125,11 +124,17 @@ export class Drawer {
     return ok({ words: `Rearranged ${zone.name}`, answer: { id: zoneId } })
   }
 
-  editZone(id: string, name: string, slots: number): Outcome<Done<{ id: string }>> {
+  editZone(id: string, { version, name, slots }: z.output<typeof EditZone>): Outcome<Done<{ id: string }>> {
     const zone = this.zones().find((each) => each.id === id)
     if (!zone) return fail('unknown-zone', { value: id })
+    if (zone.version !== version) return fail('stale', { current: JSON.stringify(zone) })
     if (slots < zone.taken) return fail('zone-holds-more', { value: slots, zone: zone.name, taken: zone.taken })
     this.#queries.editZone.run({ id, name, slots })
     return ok({ words: `Changed the zone ${name}`, answer: { id } })
   }
+}
+
+/** Her day can move back: the hour it begins is set later, or she flies west. */
+function notBefore(day: Day, since: Day | undefined): Day {
+  return since === undefined ? day : later(day, since)
 }

@@ -6,6 +6,7 @@ export interface ZoneRow {
   id: string
   name: string
   slots: number
+  version: number
 }
 
 export interface PlacedRow {
@@ -18,7 +19,7 @@ export interface PlacedRow {
 export function drawerQueries(db: Db) {
   const sql = preparing(db)
   return {
-    zones: sql<[], ZoneRow>('SELECT id, name, slots FROM zone ORDER BY position, id'),
+    zones: sql<[], ZoneRow>('SELECT id, name, slots, version FROM zone ORDER BY position, id'),
     placed: sql<[], PlacedRow>(`
       SELECT pl.item_id, pl.zone_id, i.slots, pl.beside
         FROM placement pl JOIN item i ON i.id = pl.item_id

@@ -25,8 +25,6 @@ export function drawerRoutes(house: House): Router {
   command(house, routes, 'post', '/drawer/reorder', Reorder, 'reorder', (body) =>
     drawer.reorder(body.zoneId, body.itemIds),
   )
-  command(house, routes, 'put', '/zones/:id', EditZone, 'edit-zone', (body, { id = '' }) =>
-    drawer.editZone(id, body.name, body.slots),
-  )
+  command(house, routes, 'put', '/zones/:id', EditZone, 'edit-zone', (body, { id = '' }) => drawer.editZone(id, body))
   return routes
 }

@@ -1,4 +1,5 @@
-import { COLLECTION_FILE_VERSION, type CollectionFile } from '#contract/collection-file'
+import { readFileSync } from 'node:fs'
+import type { CollectionFile } from '#contract/collection-file'
 import { counted } from '#core/words/counted'
 import { breachesOf } from '../db/house-rules.js'
 import type { Done } from '../db/journal.js'
@@ -6,6 +7,9 @@ import { columnsOf } from '../db/table-columns.js'
 import { exportedTables, tablesOf } from '../db/tables.js'
 import { fail, ok, type Outcome } from '../failing.js'
 import type { House } from '../house.js'
+
+import { collectionText } from './collection-text.js'
+import type { ReadCollection } from './read-collection.js'
 
 type TableName = keyof CollectionFile['tables']
 
@@ -28,28 +32,10 @@ export class CollectionFiles {
     this.#columns = new Map(this.#tables.map((name) => [name, columnsOf(house.db, name)]))
   }
 
-  /** Everything she has recorded, table by table, ids included, rows in the order in which they were made; pictures in base64. */
-  everything(): CollectionFile {
-    const tables = Object.fromEntries(
-      this.#tables.map((name) => [name, this.#rowsOf(name)]),
-    ) as CollectionFile['tables']
-    const pictures: Record<string, string> = {}
-    const picturesLeftOut: string[] = []
-    let bytes = 0
-    for (const { id } of [...tables.photo].sort((a, b) => (a.day < b.day ? 1 : -1))) {
-      const jpeg = this.#house.photos.read(id)
-      bytes += jpeg?.length ?? 0
-      if (jpeg !== null && bytes <= this.#mostPictures) pictures[id] = jpeg.toString('base64')
-      else picturesLeftOut.push(id)
-    }
-    return {
-      format: 'seligo collection',
-      version: COLLECTION_FILE_VERSION,
-      exportedAt: this.#house.now().toISOString(),
-      tables,
-      pictures,
-      picturesLeftOut,
-    }
+  /** Everything that was recorded, as the text of a file: tables with their ids, rows in the order in which they were made, pictures. */
+  text(): Generator<string> {
+    const { db, photos } = this.#house
+    return collectionText(db.name, this.#house.now(), photos, this.#mostPictures)
   }
 
   /** True as long as nothing but the defaults is in it. */
@@ -59,20 +45,17 @@ export class CollectionFiles {
 
   /**
    * Puts a file in place of what is there, as one change: what it does not hold goes, taking it back brings all of it again.
-   * Into a collection that holds something only with `replace`. Whatever in it would not hold together is refused with its
+   * Into a collection that holds something only where it says so. Whatever in it would not hold together is refused with its
    * place, before anything is kept.
    */
-  put(file: CollectionFile, replace: boolean): Outcome<Done<{ items: number }>> {
-    if (!replace && !this.isEmpty()) return fail('collection-not-empty')
+  put(file: ReadCollection): Outcome<Done<{ items: number }>> {
+    if (!file.replace && !this.isEmpty()) return fail('collection-not-empty')
     const wrong = this.#incomplete(file)
     if (wrong) return wrong
     const { db } = this.#house
     // The pictures first: a row never stands without its picture. Their names are made of what is in them.
     const content = new Map(
-      Object.entries(file.pictures).map(([id, base64]) => [
-        id,
-        this.#house.photos.write(Buffer.from(base64, 'base64')),
-      ]),
+      Object.entries(file.pictures).map(([id, place]) => [id, this.#house.photos.write(readFileSync(place))]),
     )
     // What the file only names is here still, or it is nowhere: a row never stands without its picture.
     const photo = file.tables.photo
@@ -118,7 +101,7 @@ export class CollectionFiles {
     return ok({ words: `Took in a collection of ${counted(items, 'item')}${without}`, answer: { items } })
   }
 
-  #incomplete(file: CollectionFile): ReturnType<typeof fail<'collection-inconsistent'>> | null {
+  #incomplete(file: ReadCollection): ReturnType<typeof fail<'collection-inconsistent'>> | null {
     for (const name of NEVER_EMPTY)
       if (file.tables[name].length === 0)
         return fail('collection-inconsistent', { where: `tables.${name}`, why: 'a collection has one at least' })
@@ -131,13 +114,6 @@ export class CollectionFiles {
     return missing < 0
       ? null
       : fail('collection-inconsistent', { where: `tables.photo.${missing}`, why: 'the file does not hold its picture' })
-  }
-
-  #rowsOf(name: string): unknown[] {
-    const columns = this.#columns.get(name) ?? []
-    return this.#house.db
-      .prepare(`SELECT ${columns.map((c) => `"${c}"`).join(', ')} FROM "${name}" ORDER BY rowid`)
-      .all()
   }
 }
 

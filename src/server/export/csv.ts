@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { minorDigits } from '#core/quantity/money'
+import { moneyText } from '#core/quantity/money'
 import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 
@@ -77,8 +77,7 @@ function rowOf(item: ItemFacts, currency: string, went: string | null): string[]
 /** In her currency, as a gift, or in another currency as it was written. */
 function priceOf(item: ItemFacts, currency: string): string {
   if (item.priceMinor === null) return item.source === 'gift' ? 'gift' : (item.priceSaid ?? '')
-  const digits = minorDigits(currency)
-  return `${(item.priceMinor / 10 ** digits).toFixed(digits)} ${currency}`
+  return moneyText(item.priceMinor, currency)
 }
 
 /** What became of a thing that is gone, in words that an import understands. */

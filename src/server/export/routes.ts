@@ -1,19 +1,20 @@
-import express, { Router, type Request, type Response } from 'express'
-import { CollectionFile, collectionFileSchema, PutCollection } from '#contract/collection-file'
+import { Router, type Request, type Response } from 'express'
+import { Readable } from 'node:stream'
+import { pipeline } from 'node:stream/promises'
+import { collectionFileSchema, PutCollection } from '#contract/collection-file'
 import type { House } from '../house.js'
-import { problemOf, problemOfInput, sendProblem } from '../http/problem.js'
+import { COLLECTION_BOUNDS, JsonShape } from '../http/json-shape.js'
+import { problemOf, sendProblem } from '../http/problem.js'
+import { receive } from '../http/receive.js'
 import { collectionCsv } from './csv.js'
-import { upgradeFile } from './upgrade-file.js'
 
 /** A collection of ten years with its pictures travels as one JSON file. */
-const COLLECTION_LIMIT = '300mb'
+const COLLECTION_LIMIT = 300_000_000
 
 export function exportRoutes(house: House): Router {
   const { files } = house
   const routes = Router()
-  routes.get('/export', (_request, response) => {
-    attach(response, `seligo-${house.today()}.json`).json(files.everything())
-  })
+  routes.get('/export', everything)
   routes.get('/export.csv', (_request, response) => {
     attach(response, `seligo-${house.today()}.csv`).type('text/csv; charset=utf-8').send(collectionCsv(house))
   })
@@ -21,33 +22,48 @@ export function exportRoutes(house: House): Router {
     response.type('application/schema+json').send(JSON.stringify(collectionFileSchema()))
   })
   house.commandRoutes.push({ method: 'post', path: '/collection-file', schema: PutCollection })
-  routes.post('/collection-file', express.json({ limit: COLLECTION_LIMIT }), takeIn)
+  routes.post('/collection-file', takeIn)
   return routes
 
-  /** What a file holds is checked whole before anything is touched. */
-  async function takeIn(request: Request, response: Response): Promise<void> {
-    const parsed = PutCollection.safeParse(request.body)
-    if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.body))
-    const { changeId, replace, collection } = parsed.data
-    const file = CollectionFile.safeParse(upgradeFile(collection))
-    if (!file.success) {
-      const [first] = file.error.issues
-      const where = first?.path.join('.') ?? ''
-      return sendProblem(
-        response,
-        problemOf({ code: 'not-a-collection', data: { value: where, where, why: first?.message ?? '' } }),
-      )
+  async function everything(_request: Request, response: Response): Promise<void> {
+    attach(response, `seligo-${house.today()}.json`).type('application/json')
+    try {
+      await pipeline(Readable.from(files.text()), response)
+    } catch (error) {
+      console.error(`An export broke off on its way: ${String(error)}`)
+      // A file cut short must not pass for a whole one.
+      response.destroy()
     }
-    const copy = await house.copies.meanwhileBefore('import')
-    const { exportedAt } = file.data
-    const outcome = house.journal.run(
-      { changeId, command: 'put-collection', body: { replace, exportedAt } },
-      () => files.put(file.data, replace),
-      { stored: () => copy.keep() },
-    )
-    copy.drop()
-    if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
-    response.json(outcome.value)
+  }
+
+  /** What a file holds is checked whole, away from whoever else asks, before anything is touched. */
+  async function takeIn(request: Request, response: Response): Promise<void> {
+    const shape = new JsonShape(COLLECTION_BOUNDS)
+    // Once as it comes, and its pictures once more.
+    const received = await receive(request, house.folder, {
+      times: 2,
+      most: COLLECTION_LIMIT,
+      look: (piece) => shape.take(piece),
+    })
+    if (!received.ok) return sendProblem(response, problemOf(received.failure))
+    const { file, work, hash, drop } = received.value
+    try {
+      const read = await house.large.readCollection(file, work)
+      if (!read.ok) return sendProblem(response, 'problem' in read ? read.problem : problemOf(read.failure))
+      const { changeId, replace } = read.value
+      const outcome = await house.copies.around('import', (stored) =>
+        house.journal.run(
+          // The journal keeps what the act was, not the file; what it hashes to tells one from another.
+          { changeId, command: 'put-collection', body: { replace, hash } },
+          () => files.put(read.value),
+          { stored },
+        ),
+      )
+      if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
+      response.json(outcome.value)
+    } finally {
+      await drop()
+    }
   }
 }
 

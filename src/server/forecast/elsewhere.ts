@@ -1,9 +1,8 @@
 import { Worker } from 'node:worker_threads'
-import { nextRollOver, type House } from '../house.js'
+import type { Day } from '#core/calendar/day'
+import type { House } from '../house.js'
 import type { Prepared } from './forecasts.js'
 
-/** A little after her day begins. */
-const AFTER_ROLL_OVER_MS = 2000
 /** It makes much that is gone at once: room for that would be kept for nothing. */
 const YOUNG_MB = 16
 /** By then the first page stands. */
@@ -26,40 +25,56 @@ function reckoned(house: House): Promise<Prepared> {
   })
 }
 
+/** How often the clock on the wall is looked at: a timer sleeps while the machine does. */
+const LOOK_MS = 60_000
+
 /**
  * From now on forecasts are made ahead: at the start, whenever her day begins, after an import and after whatever else moves all of a
- * large collection; and kept as they are shown: at a roll-in, at a reading, and every four weeks.
+ * large collection; and kept as they are shown: at a roll-in, at a reading, and every four weeks. Where they cannot be kept it is
+ * said, and they are shown all the same.
  */
 export function forecastAhead(house: House): void {
   const { forecasts, forecastKeeping, journal } = house
-  let newDay = true
-  let rollOver: NodeJS.Timeout | undefined
+  /** The day whose forecasts were kept last. */
+  let kept: Day | null = null
+  forecasts.makeWith(make)
   journal.listen((touched) => {
     if (forecasts.takeStale() && house.stock.presentIds().length > FEW) leave()
     // Not for a tick: that would begin what is left for later.
     if (!touched.some(({ tbl }) => KEPT_AFTER.has(tbl))) return
-    void forecasts.whenReady(true).then(() => house.db.open && forecastKeeping.after(touched))
+    forecasts
+      .whenReady(true)
+      .then(() => house.db.open && forecastKeeping.after(touched))
+      .catch(said)
   })
   leave()
+  const look = setInterval(() => {
+    if (!house.db.open) clearInterval(look)
+    else if (kept !== null && kept !== house.today()) leave()
+  }, LOOK_MS).unref()
 
   /** For whoever asks first; or for a little later, when what she sees now stands. */
   function leave(): void {
-    forecasts.defer(make)
-    setTimeout(() => void forecasts.begin(), SEEN_FIRST_MS).unref()
+    forecasts.defer()
+    setTimeout(() => {
+      forecasts.begin().catch(said)
+    }, SEEN_FIRST_MS).unref()
   }
 
   async function make(): Promise<void> {
     if (!house.db.open) return
     await forecasts.prepare(() => reckoned(house))
-    if (!newDay || !house.db.open) return
-    newDay = false
-    forecastKeeping.due()
-    const next = nextRollOver(house.now(), house.settings().rollOverHour).getTime() - house.now().getTime()
-    clearTimeout(rollOver)
-    rollOver = setTimeout(() => {
-      newDay = true
-      leave()
-    }, next + AFTER_ROLL_OVER_MS)
-    rollOver.unref()
+    const today = house.today()
+    if (kept === today || !house.db.open || house.db.readonly) return
+    kept = today
+    try {
+      forecastKeeping.due()
+    } catch (error) {
+      said(error)
+    }
   }
+}
+
+function said(error: unknown): void {
+  console.error(`Forecasts could not be kept: ${error instanceof Error ? error.message : String(error)}`)
 }

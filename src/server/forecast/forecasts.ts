@@ -73,7 +73,8 @@ export class Forecasts {
   readonly #passes = new Map<string, ReturnType<typeof firstPassOf>>()
   /** What is being reckoned elsewhere, and what was touched since. */
   #ready: Promise<void> | null = null
-  #deferred: (() => Promise<void>) | null = null
+  #deferred = false
+  #elsewhere: (() => Promise<void>) | null = null
   #meanwhile: { readonly ids: Set<string>; all: boolean } | null = null
   #habit: { readonly day: Day; readonly habit: Habit } | null = null
   #days: KnownDays | null = null
@@ -189,16 +190,21 @@ export class Forecasts {
     if (this.#meanwhile === touched) this.#meanwhile = null
   }
 
+  /** Who makes all of them elsewhere, when they are wanted. */
+  makeWith(make: () => Promise<void>): void {
+    this.#elsewhere = make
+  }
+
   /** Leaves it for the first that asks: until then what she sees first has the machine for itself. */
-  defer(begin: () => Promise<void>): void {
-    this.#deferred = begin
+  defer(): void {
+    this.#deferred = true
   }
 
   /** Begins what was left for later, if nobody asked yet. */
   begin(): Promise<void> {
-    const deferred = this.#deferred
-    this.#deferred = null
-    return deferred === null ? this.whenReady() : deferred()
+    if (!this.#deferred) return this.#ready ?? Promise.resolve()
+    this.#deferred = false
+    return this.#elsewhere?.() ?? Promise.resolve()
   }
 
   /**
@@ -206,9 +212,11 @@ export class Forecasts {
    * is known: they are reckoned here faster than all of them there.
    */
   whenReady(few = false): Promise<void> {
-    if (few && this.#habit?.day === this.#today()) return Promise.resolve()
-    if (this.#deferred !== null) return this.begin()
-    return this.#ready ?? Promise.resolve()
+    const current = this.#habit?.day === this.#today()
+    if (few && current) return Promise.resolve()
+    // Another day by the clock on the wall, whatever any timer slept through.
+    if (!current && this.#ready === null) this.#deferred = true
+    return this.begin()
   }
 
   of(item: ItemFacts): ItemForecast {
@@ -314,11 +322,11 @@ export class Forecasts {
  * The first day that tells how often it is used: open, in the log, and written down in the collection; a use before that is where
  * it begins. The day after the last known one where nothing is known.
  */
-function firstKnown(item: ItemFacts, uses: readonly Day[], log: Day, added: string | null, last: Day): Day {
+function firstKnown(item: ItemFacts, uses: readonly Day[], log: Day, added: Day | null, last: Day): Day {
   const none = addDays(last, 1)
   if (item.lifecycle === 'unopened') return none
   const opened = item.opening.within?.latest ?? log
-  const from = [log, opened, added?.slice(0, 10) ?? log].sort().at(-1) as Day
+  const from = [log, opened, added ?? log].sort().at(-1) as Day
   const [used] = uses
   const first = used !== undefined && used < from ? used : from
   return first > none ? none : first

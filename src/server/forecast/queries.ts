@@ -28,12 +28,11 @@ export function forecastQueries(db: Db) {
   const sql = preparing(db)
   return {
     /** The day it came into focus, and the day it was written down. */
-    standing: sql<[string], { focus: Day | null; added: string | null }>(`
+    standing: sql<[string], { focus: Day | null; added: Day | null }>(`
       SELECT (SELECT min(day) FROM (
                 SELECT p.from_day AS day FROM placement p WHERE p.item_id = i.id AND p.to_day IS NULL
                 UNION ALL SELECT s.rolled_in FROM stay s WHERE s.item_id = i.id AND s.rolled_out IS NULL)) AS focus,
-             (SELECT min(c.made_at) FROM change_row r JOIN change c ON c.id = r.change_id
-               WHERE r.tbl = 'item' AND r.row_id = i.id AND r.before IS NULL) AS added
+             i.added_on AS added
         FROM item i WHERE i.id = ?`),
     /** How many things of each category lie in the drawer, by what they are worn as. */
     inDrawer: sql<[], { id: string; category_id: string }>(`

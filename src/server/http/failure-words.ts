@@ -157,6 +157,8 @@ const WORDS = {
       'Their shades would get mixed up. Remove the one that is too many by deciding on it.',
     ),
   'merge-with-itself': () => refused('A thing is not made one with itself; choose another.', 'dropIds'),
+  'merge-asks': ({ name }) =>
+    conflict('They say different things.', `Choose which holds for each, and they are one. ${name} is asked about.`),
   'merge-one-ended': ({ name }) =>
     conflict('They cannot be one.', `${name} has ended and the other has not, or differently. Take that back first.`),
   'merge-with-parent': () =>
@@ -364,6 +366,29 @@ const WORDS = {
     ),
   'collection-inconsistent': ({ where, why }) =>
     refused(`That file does not hold together: ${where}: ${why}. Nothing was changed.`, 'file'),
+  'collection-too-large': () => ({
+    status: 413,
+    title: 'The file is too large.',
+    detail:
+      'That collection takes more memory than can be given to it. Nothing was changed; take in an archive instead.',
+    field: 'file',
+  }),
+  'collection-damaged': () => ({
+    status: 503,
+    title: 'The collection is damaged.',
+    detail:
+      'Parts of its file cannot be read, and nothing was stored. Open Settings, Copies, and go back to the newest sound copy; what is damaged is put aside, not deleted.',
+  }),
+  'other-collection': () =>
+    conflict(
+      'That was meant for another collection.',
+      'It was made while another collection was open at this address. It waits, and is stored in its own.',
+    ),
+  'folder-wrong': ({ folder }) => ({
+    status: 507,
+    title: 'It could not be stored.',
+    detail: `In ${folder} a file stands where a folder should be, or the other way round: look at "photos" and "copies". Nothing was stored.`,
+  }),
   'disk-full': () => ({
     status: 507,
     title: 'It could not be stored.',
@@ -379,6 +404,11 @@ const WORDS = {
     status: 400,
     title: 'The request is not JSON.',
     detail: 'The request could not be read; nothing was stored. Try again.',
+  }),
+  'too-rich': () => ({
+    status: 413,
+    title: 'The request is too large.',
+    detail: 'It holds more than any page or file of Seligo does, or is nested too deeply; nothing was stored.',
   }),
   'too-large': ({ most }) => ({
     status: 413,

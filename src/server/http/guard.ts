@@ -1,6 +1,16 @@
 import type { NextFunction, Request, Response } from 'express'
 import { problemOf, sendProblem } from './problem.js'
 
+/** Where an answer keeps the question whether who asks is let in still. */
+export const STILL = 'still let in'
+
+/** Looks again, once all of a request has come, whether who sent it was sent away meanwhile. */
+export function onlyWhileLetIn(_request: Request, response: Response, next: NextFunction): void {
+  const still = response.locals[STILL] as (() => boolean) | undefined
+  if (still === undefined || still()) next()
+  else sendProblem(response, problemOf({ code: 'not-let-in', data: {} }))
+}
+
 const OWN_NAMES = ['127.0.0.1', 'localhost', '[::1]']
 
 /**

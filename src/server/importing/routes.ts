@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import { Router, type Request, type Response } from 'express'
 import { PreviewImport, RunImport } from '#contract/importing'
 import type { House } from '../house.js'
@@ -25,17 +26,16 @@ export function importingRoutes(house: House): Router {
     const body = parsed.data
     const prepared = await importing.prepare(body)
     if (!prepared.ok) return sendProblem(response, problemOf(prepared.failure))
-    const copy = await house.copies.meanwhileBefore('import')
     const { base64, ...named } = body
-    // The journal keeps what the act was, not the file: its length tells one from another.
-    const said = { ...named, bytes: base64.length }
-    const outcome = house.journal.run(
-      { changeId: body.changeId, command: 'import', body: said },
-      () => importing.store(body, prepared.value),
-      // A copy is kept only where an import changed something: refused ones push out nothing.
-      { stored: () => copy.keep() },
+    // The journal keeps what the act was, not the file; what it hashes to tells one from another.
+    const said = { ...named, hash: createHash('sha256').update(base64).digest('hex') }
+    const outcome = await house.copies.around('import', (stored) =>
+      house.journal.run(
+        { changeId: body.changeId, command: 'import', body: said },
+        () => importing.store(body, prepared.value),
+        { stored },
+      ),
     )
-    copy.drop()
     if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
     response.json(outcome.value)
   }

@@ -7,10 +7,12 @@ const MOST_UNPACKED = 100_000_000
 const MOST_PARTS = 2000
 /** Title lines and sums around the rows, in every tab. */
 const SPARE_ROWS = 1000
-/** A cell's place as the format writes it, "AB12", and a row's (ECMA-376, part 1, 18.3.1.4 and 18.3.1.73). */
-const PLACE = /\br="([A-Z]{1,3})?(\d{1,7})"/g
+/** Where something says what its place is, in whatever it is written (ECMA-376, part 1, 18.3.1.4 and 18.3.1.73). */
+const SAID = /\br\s*=\s*(?:"([^"]{64}(?=[^"])|[^"]{0,64}(?="))|'([^']{64}(?=[^'])|[^']{0,64}(?=')))/g
+/** A cell's place as the format writes it, "AB12", or a row's, "12". */
+const PLACE = /^([A-Z]{0,3})(\d{1,7})$/
 /** No place is longer than this, so that none is missed where two pieces meet. */
-const SEAM = 32
+const SEAM = 96
 
 /**
  * Looks into a workbook before it is read: how much it comes to unpacked, counted and not believed, and how far out its cells lie,
@@ -35,9 +37,17 @@ export async function withinBounds(bytes: Buffer, name: string): Promise<Outcome
     for await (const piece of await zip.openReadStreamPromise(entry)) {
       if (!isSheet) continue
       const text = seam + (piece as Buffer).toString('latin1')
-      for (const [, column, row = '0'] of text.matchAll(PLACE))
-        if (Number(row) > MOST_ROWS + SPARE_ROWS || columnNumber(column ?? '') > MOST_COLUMNS)
-          return fail('cell-far-out', { value: name, name, cell: `${column ?? 'row '}${row}` })
+      for (const [, double, single] of text.matchAll(SAID)) {
+        const said = double ?? single ?? ''
+        const [, column = '', row = ''] = PLACE.exec(said) ?? []
+        // A place that cannot be read is one that a reader may lay out rows and columns for without end.
+        if (row === '' || Number(row) > MOST_ROWS + SPARE_ROWS || columnNumber(column) > MOST_COLUMNS)
+          return fail('cell-far-out', {
+            value: name,
+            name,
+            cell: column === '' && row !== '' ? `row ${row}` : said.slice(0, 20),
+          })
+      }
       seam = text.slice(-SEAM)
     }
   }

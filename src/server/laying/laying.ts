@@ -1,8 +1,8 @@
 import type { z } from 'zod'
 import { fail, ok, type Outcome } from '../failing.js'
 import { itemMark } from '#core/words/told'
-import { addDays, fieldsOf, type Day } from '#core/calendar/day'
-import { seasonOfMonth, type Season } from '#core/item/traits'
+import { addDays, type Day } from '#core/calendar/day'
+import { seasonOn, type Season } from '#core/item/traits'
 import { counted } from '#core/words/counted'
 import type { Destination } from '#core/decide/verdict'
 import { putAwayUntil } from '#core/plan/laying-choices'
@@ -39,7 +39,7 @@ export class Laying {
   all(): LayingAnswer {
     const today = this.#house.today()
     const laying = this.#queries.open.get()
-    const season = laying?.season ?? seasonOfMonth(fieldsOf(addDays(today, AHEAD_DAYS)).month)
+    const season = laying?.season ?? seasonOn(addDays(today, AHEAD_DAYS), this.#house.settings().hemisphere)
     const present = this.#present()
     const perWeek = this.#house.stock.week(today).week.reduce((sum, share) => sum + share, 0)
     return {
@@ -202,6 +202,7 @@ export class Laying {
     const chosen = new Map(this.#queries.choices.all(layingId).map((row) => [row.item_id, row]))
     const listed = new Set(this.#queries.shortListed.all({ season }).map((row) => row.item_id))
     const plan = this.#house.planning.monthDrawer(today)
+    const { hemisphere } = this.#house.settings()
     const found = present.flatMap((item): LayingCandidate[] => {
       const why = whyLookedAt(item, season, listed, plan, today)
       if (why === null) return []
@@ -214,7 +215,7 @@ export class Laying {
           choice: row?.choice ?? null,
           until: row?.until_day ?? null,
           destination: row?.destination ?? null,
-          awayUntil: putAwayUntil({ today, seasons: item.seasons, lastGood: item.shelfLife.actOn }),
+          awayUntil: putAwayUntil({ today, seasons: item.seasons, lastGood: item.shelfLife.actOn, hemisphere }),
           destinations: [...destinationsOf(item)],
           spoiled: isSpoiled(item.shelfLife),
         },

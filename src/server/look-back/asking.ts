@@ -101,9 +101,11 @@ export class Asking {
   }
 
   /** What friends said; said again, the later word holds. */
-  answer(id: string, { answer, chosenItemId }: z.output<typeof AnswerAsk>): Answer {
+  answer(id: string, { version, answer, chosenItemId }: z.output<typeof AnswerAsk>): Answer {
     const there = this.#queries.ask.get(id)
     if (!there) return fail('unknown-ask', { value: id })
+    if (there.version !== version)
+      return fail('stale', { current: JSON.stringify(this.all().asks.find((each) => each.id === id) ?? there) })
     const candidates = this.#queries.askItems.all().filter((row) => row.ask_id === id)
     if (chosenItemId !== null && !candidates.some((row) => row.item_id === chosenItemId))
       return fail('unknown-item', { value: chosenItemId })

@@ -106,6 +106,11 @@ export class Packages {
     const lastGood = earliestLastGood(parents.map(({ item }) => item?.shelfLife ?? null))
     const fields: ItemFields = {
       ...body.fields,
+      // Nothing was bought: what was paid, what the labels say and what was used stay with what it is made of.
+      content: null,
+      priceMinor: null,
+      source: null,
+      usesBefore: 0,
       acquired: { earliest: body.day, latest: body.day },
       opened: { kind: 'range', earliest: body.day, latest: body.day, said: body.day },
       expiry: lastGood ?? body.fields.expiry,
@@ -143,13 +148,12 @@ export class Packages {
     const wrong = this.#wrongDay(item, body.day) ?? this.#wrongContainer(body.containerId, body.day)
     if (wrong) return wrong
     if (this.#queries.event.get(body.eventId)) return fail('id-taken', { value: body.eventId })
-    const cells = item.parts.reduce((sum, each) => sum + each.rowSpan * each.colSpan, 0)
-    const share = (part.rowSpan * part.colSpan) / cells
-    const fields = fieldsOfShade(item, part, share)
+    const fields = fieldsOfShade(item, part)
     const added = this.#house.collection.add({ changeId: body.changeId, id: body.id, fields, reading: null })
     if (!added.ok) return added
     this.#queries.setOrigin.run({ id: body.id, originId: itemId })
     this.#queries.depotPart.run({ id: part.id, day: body.day })
+    this.#takeOutOf(item, fields)
     this.#write(itemId, {
       ...NOTHING,
       id: body.eventId,
@@ -167,6 +171,17 @@ export class Packages {
         containerId: body.containerId,
       })
     return ok({ words: `Depotted ${part.name} out of ${itemMark(item)}`, answer: { id: body.id } })
+  }
+
+  /** What the shade took along is no longer the palette's: grams and money are moved, not made. */
+  #takeOutOf({ id, content, priceMinor }: ItemFacts, taken: ItemFields): void {
+    const left = content === null ? 0 : tidy(content.amount - (taken.content?.amount ?? 0))
+    this.#queries.setContentAndPrice.run({
+      id,
+      amount: left > 0 ? left : null,
+      unit: left > 0 ? (content?.unit ?? null) : null,
+      priceMinor: priceMinor === null ? null : priceMinor - (taken.priceMinor ?? 0),
+    })
   }
 
   containers(): ContainersAnswer {
@@ -282,6 +297,7 @@ export class Packages {
       const out = this.#house.drawer.takeOut(item.id, day)
       if (!out.ok) return out
     }
+    this.#house.projects.rollOutBlended(item.id, day)
     this.#queries.endAsBlended.run({ id: item.id, day })
     this.#house.decide.closeTrials(item.id, day)
     this.#queries.offShortList.run(item.id)
@@ -339,8 +355,21 @@ function statesAfter(states: readonly PackageState[], kind: PackageEvent): Packa
   return added === undefined || kept.includes(added) ? kept : [...kept, added]
 }
 
-/** A shade as a thing of its own: the palette's label by its share of the cells, its own colour, form and finish. */
-function fieldsOfShade(item: ItemFacts, part: ItemFacts['parts'][number], share: number): ItemFields {
+/** Grams of a label, without what floating point leaves in the last places. */
+function tidy(amount: number): number {
+  return Math.round(amount * 1e6) / 1e6
+}
+
+/**
+ * A shade as a thing of its own: what is left of the palette's label and price by its share of the cells that are still in it, its
+ * own colour, form and finish. Its uses are told where they were made, with the palette; nothing else says that it is untouched.
+ */
+function fieldsOfShade(item: ItemFacts, part: ItemFacts['parts'][number]): ItemFields {
+  const cells = item.parts
+    .filter((each) => each.depottedOn === null)
+    .reduce((sum, each) => sum + each.rowSpan * each.colSpan, 0)
+  const share = (part.rowSpan * part.colSpan) / cells
+  const { opening } = item
   return {
     maker: item.maker,
     name: item.name,
@@ -351,15 +380,22 @@ function fieldsOfShade(item: ItemFacts, part: ItemFacts['parts'][number], share:
     finish: part.finish,
     opaque: false,
     slots: 1,
-    content: item.content && { amount: Math.round(item.content.amount * share * 1000) / 1000, unit: item.content.unit },
+    content: item.content && { amount: tidy(item.content.amount * share), unit: item.content.unit },
     priceMinor: item.priceMinor === null ? null : Math.round(item.priceMinor * share),
     source: item.source,
     acquired: item.acquired,
-    opened: item.opened,
+    opened:
+      opening.kind === 'range' && opening.within !== null
+        ? {
+            kind: 'range',
+            ...opening.within,
+            said: item.opened.kind === 'range' ? item.opened.said : opening.within.earliest,
+          }
+        : { kind: opening.kind === 'range' ? 'unknown' : opening.kind },
     paoMonths: item.paoMonths,
     expiry: item.expiry,
     sunProtection: item.sunProtection,
-    usesBefore: part.uses,
+    usesBefore: part.uses === 0 && item.usesBefore === 0 ? 0 : null,
     liking: item.liking,
     notes: '',
     structure: 'single',

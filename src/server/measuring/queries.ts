@@ -61,6 +61,11 @@ export function measuringQueries(db: Db) {
     depotPart: sql<[{ id: string; day: Day }]>(
       'UPDATE part SET depotted_on = @day, version = version + 1 WHERE id = @id',
     ),
+    setContentAndPrice: sql<
+      [{ id: string; amount: number | null; unit: 'g' | 'ml' | null; priceMinor: number | null }]
+    >(`
+      UPDATE item SET content_amount = @amount, content_unit = @unit, price_minor = @priceMinor, version = version + 1
+       WHERE id = @id`),
     setOrigin: sql<[{ id: string; originId: string }]>('UPDATE item SET origin_item_id = @originId WHERE id = @id'),
     originOf: sql<[string], { origin_item_id: string | null }>('SELECT origin_item_id FROM item WHERE id = ?'),
     addParent: sql(`

@@ -55,6 +55,7 @@ export class PlanGathering {
     const can = possible.filter(({ id }) => planned.has(id))
     const basis: PlanBasis = {
       today,
+      hemisphere: house.settings().hemisphere,
       week,
       calm: house.stock.days
         .calm(today)

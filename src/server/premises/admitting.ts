@@ -1,11 +1,12 @@
 import type { IncomingMessage } from 'node:http'
 import type { NextFunction, Request, RequestHandler, Response } from 'express'
 import { rateLimit } from 'express-rate-limit'
-import { isOwnHost } from '../http/guard.js'
+import { isOwnHost, STILL } from '../http/guard.js'
 import { problemOf, sendProblem } from '../http/problem.js'
 import type { DeviceRecord } from './machine-file.js'
-import type { NetworkDoor } from './network-door.js'
+import { isNoStranger, type NetworkDoor } from './network-door.js'
 import { pairPage } from './pair-page.js'
+import { phoneMay } from './phone-may.js'
 import type { Pairing } from './pairing.js'
 
 /** Which door a request came through: this machine's own, or the one to the home network. */
@@ -16,6 +17,7 @@ export const COOKIE = 'seligo-device'
 const MOST_WRITES = 1200
 const MINUTE_MS = 60_000
 const PAIR_PATH = '/pair'
+const FORM_MS = 5000
 
 const doors = new WeakMap<IncomingMessage, Door>()
 const askers = new WeakMap<IncomingMessage, DeviceRecord>()
@@ -38,7 +40,12 @@ export function askerOf(request: IncomingMessage): DeviceRecord | null {
  * Lets in what may come in. On this machine: its own pages, by Host and Origin. From the network: the same under the address that
  * was picked, and of that only devices that were paired; a stranger sees the pairing page and nothing else.
  */
-export function admitting(network: NetworkDoor, pairing: Pairing): RequestHandler[] {
+export function admitting(
+  network: NetworkDoor,
+  pairing: Pairing,
+  /** Told of what is worked at, which nobody strange can be. */
+  isWork: (response: Response) => void,
+): RequestHandler[] {
   const often = rateLimit({
     windowMs: MINUTE_MS,
     limit: MOST_WRITES,
@@ -59,10 +66,24 @@ export function admitting(network: NetworkDoor, pairing: Pairing): RequestHandle
     const { origin } = request.headers
     if (!known || (origin !== undefined && origin !== own))
       return sendProblem(response, problemOf({ code: 'foreign-host', data: {} }))
-    if (here || request.path === PAIR_PATH) return next()
+    if (here) {
+      isWork(response)
+      return next()
+    }
+    if (request.path === PAIR_PATH) {
+      // A form of a few words: whoever takes longer to send it holds a connection, and nothing else.
+      const timer = setTimeout(() => request.complete || request.socket.destroy(), FORM_MS)
+      response.once('close', () => clearTimeout(timer))
+      return next()
+    }
     const device = pairing.who(tokenIn(request.headers.cookie ?? ''))
     if (device !== null) {
       askers.set(request, device)
+      isNoStranger(request.socket)
+      isWork(response)
+      response.locals[STILL] = (): boolean => pairing.isLetIn(device.id)
+      if (request.path.startsWith('/api/') && !phoneMay(request.method, request.path.slice('/api'.length)))
+        return sendProblem(response, problemOf({ code: 'this-machine-only', data: {} }))
       return next()
     }
     if (request.method === 'GET' && !request.path.startsWith('/api') && request.accepts(['json', 'html']) === 'html')

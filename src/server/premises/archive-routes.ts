@@ -1,9 +1,9 @@
 import { Router, type Request, type Response } from 'express'
 import { statSync } from 'node:fs'
-import { dirname } from 'node:path'
 import { pipeline } from 'node:stream/promises'
 import type { WentBack } from '#contract/premises'
 import { problemOf, sendProblem } from '../http/problem.js'
+import { receive } from '../http/receive.js'
 import { hasRoom } from '../room.js'
 import { hereOnly } from './admitting.js'
 import type { Premises } from './premises.js'
@@ -41,22 +41,18 @@ export function archiveRoutes(premises: Premises): Router {
 
   async function takeIn(request: Request, response: Response): Promise<void> {
     premises.isNoWork(response)
-    const { readThrough, receive } = await import('../archive/take-archive.js')
-    const announced = Number(request.headers['content-length'] ?? 0)
-    const received = await receive(request, premises.folder, announced)
-    if (!received.ok) {
-      // Read to its end all the same: whoever sends hears the answer only then.
-      request.resume()
-      return sendProblem(response, problemOf(received.failure))
-    }
-    const work = dirname(received.value.file)
-    const taken = await readThrough(received.value.file, work, premises.check)
+    const { readThrough } = await import('../archive/take-archive.js')
+    // Once as it comes, once unpacked.
+    const received = await receive(request, premises.folder, { times: 2 })
+    if (!received.ok) return sendProblem(response, problemOf(received.failure))
+    const { file, work } = received.value
+    const taken = await readThrough(file, work, premises.check)
     if (!taken.ok) return sendProblem(response, problemOf(taken.failure))
     taken.value.placePictures()
     const outcome = await premises.goBackTo(taken.value.database).finally(() => taken.value.drop())
     if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
     const items = premises.house.db.prepare<[], { n: number }>('SELECT count(*) AS n FROM item').get()?.n ?? 0
-    const went: WentBack = { before: outcome.value.before, items }
+    const went: WentBack = { ...outcome.value, items }
     response.json(went)
   }
 }

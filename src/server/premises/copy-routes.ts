@@ -21,10 +21,13 @@ export function copyRoutes(premises: Premises, lookInto: LookInto): Router {
   const routes = Router()
   const json = express.json({ limit: BODY_LIMIT })
   routes.get('/copies', async (request, response) => response.json(await answer(request)))
-  routes.get('/copies/:name/inside', async (request, response) => {
+  routes.get('/copies/:name/inside', hereOnly, async (request, response) => {
     const name = String(request.params['name'])
     const file = shelf().fileOf(name)
     if (file === null) return sendProblem(response, problemOf({ code: 'unknown-copy', data: {} }))
+    const found = await shelf().checkAgain(name)
+    if (found !== null && found.facts.wrong !== null)
+      return sendProblem(response, problemOf({ code: 'copy-unsound', data: { why: found.facts.wrong } }))
     response.json(await lookInto(file, premises.house.db.name, name))
   })
   routes.post('/copies/:name/check', hereOnly, async (request, response) => {
@@ -42,12 +45,14 @@ export function copyRoutes(premises: Premises, lookInto: LookInto): Router {
 
   async function answer(request: Request): Promise<CopiesAnswer> {
     const { alsoCopyTo } = premises.machine.now
+    const here = doorOf(request) === 'here'
     return {
-      here: doorOf(request) === 'here',
-      folder: shelf().folder,
+      here,
+      // Where things lie on this machine is nobody else's business.
+      folder: here ? shelf().folder : '',
       copies: viewsOf(await shelf().known()),
-      alsoTo: alsoCopyTo === null ? null : { folder: alsoCopyTo, ...premises.second.state },
-      trouble: premises.copyTrouble,
+      alsoTo: alsoCopyTo === null || !here ? null : { folder: alsoCopyTo, ...premises.second.state },
+      trouble: here ? premises.copyTrouble : '',
       kept: KEPT,
     }
   }
@@ -59,10 +64,13 @@ export function copyRoutes(premises: Premises, lookInto: LookInto): Router {
     if (file === null) return sendProblem(response, problemOf({ code: 'unknown-copy', data: {} }))
     // This request waits for the house itself.
     premises.isNoWork(response)
+    const found = await shelf().checkAgain(String(request.params['name']))
+    if (found !== null && found.facts.wrong !== null)
+      return sendProblem(response, problemOf({ code: 'copy-unsound', data: { why: found.facts.wrong } }))
     const outcome = await premises.goBackTo(file)
     if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
     const items = premises.house.db.prepare<[], { n: number }>('SELECT count(*) AS n FROM item').get()?.n ?? 0
-    const went: WentBack = { before: outcome.value.before, items }
+    const went: WentBack = { ...outcome.value, items }
     response.json(went)
   }
 

@@ -3,6 +3,7 @@ import { copyFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { fail, ok, type Outcome } from '../failing.js'
 import { linkOrCopy, syncFile } from '../copies/copy-shelf.js'
+import { filesIn } from '../db/folder-files.js'
 import { openDatabase, type Db } from '../db/open-database.js'
 
 const DATABASE = 'collection.db'
@@ -65,11 +66,19 @@ export function dropWhole(file: string): void {
 
 /** What acts that were killed left half made: archives on their way, copies without a name. Called while nothing is under way. */
 export function sweepUp(folder: string): void {
+  try {
+    sweep(folder)
+  } catch (error) {
+    console.error(`What was left half made in ${folder} is let be: ${String(error)}`)
+  }
+}
+
+function sweep(folder: string): void {
   dropWhole(join(folder, `${DATABASE}.coming`))
   const copies = join(folder, 'copies')
   for (const name of readdirSync(folder))
     if (/^(incoming|outgoing)-\w{6}$/.test(name)) rmSync(join(folder, name), { recursive: true, force: true })
-  for (const name of existsSync(copies) ? readdirSync(copies) : [])
+  for (const name of filesIn(copies))
     if (/\.part(-wal|-shm|-journal)?$/.test(name)) rmSync(join(copies, name), { force: true })
 }
 

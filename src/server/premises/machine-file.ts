@@ -1,4 +1,14 @@
-import { closeSync, existsSync, fsyncSync, openSync, readFileSync, renameSync, writeSync } from 'node:fs'
+import {
+  closeSync,
+  existsSync,
+  fstatSync,
+  fsyncSync,
+  openSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeSync,
+} from 'node:fs'
 import { join } from 'node:path'
 import { z } from 'zod'
 
@@ -47,15 +57,48 @@ export class MachineFile {
   change(part: Partial<Omit<Machine, 'version'>>): void {
     const next = { ...this.#machine, ...part }
     const making = `${this.#file}.making`
-    const handle = openSync(making, 'w', 0o600)
     try {
-      writeSync(handle, JSON.stringify(next, null, 2))
+      const handle = openSync(making, 'w', 0o600)
+      try {
+        writeSync(handle, JSON.stringify(next, null, 2))
+        fsyncSync(handle)
+      } finally {
+        closeSync(handle)
+      }
+      renameSync(making, this.#file)
+    } catch (error) {
+      rmSync(making, { force: true })
+      throw error
+    }
+    this.#machine = next
+  }
+
+  /**
+   * Takes something away: a device, or the door. It holds at once, whatever the disk does. Where the disk takes no more the file is
+   * written over in its own room, and where that fails it goes: at the next start nobody is let in.
+   */
+  restrict(part: Partial<Pick<Machine, 'letIn' | 'devices'>>): void {
+    this.#machine = { ...this.#machine, ...part }
+    for (const way of [() => this.change({}), () => this.#writeOver(), () => rmSync(this.#file, { force: true })])
+      try {
+        return way()
+      } catch (error) {
+        console.error(`${this.#file}: ${error instanceof Error ? error.message : String(error)}`)
+      }
+  }
+
+  /** Within the bytes that it has: they need no new room. */
+  #writeOver(): void {
+    const text = JSON.stringify(this.#machine)
+    const handle = openSync(this.#file, 'r+')
+    try {
+      const { size } = fstatSync(handle)
+      if (Buffer.byteLength(text) > size) throw new Error('it needs more room than it has')
+      writeSync(handle, text.padEnd(size - Buffer.byteLength(text) + text.length))
       fsyncSync(handle)
     } finally {
       closeSync(handle)
     }
-    renameSync(making, this.#file)
-    this.#machine = next
   }
 
   #read(say: (words: string) => void): Machine {
@@ -63,7 +106,11 @@ export class MachineFile {
     try {
       return Machine.parse(JSON.parse(readFileSync(this.#file, 'utf8')))
     } catch {
-      renameSync(this.#file, `${this.#file}.unreadable`)
+      try {
+        renameSync(this.#file, `${this.#file}.unreadable`)
+      } catch {
+        // A folder that cannot be written: it stays where it is, and lets nobody in all the same.
+      }
       say(
         `${this.#file} could not be read and was moved aside: no device is let in. Pair your phone again in Settings.`,
       )

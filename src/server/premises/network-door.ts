@@ -6,16 +6,26 @@ import type { Socket } from 'node:net'
 import { fail, ok, type Outcome } from '../failing.js'
 
 /** A request's headers must have come within this, and all of it within that, in milliseconds: nobody holds the house by being slow. */
-const HEADERS_MS = 10_000
+const HEADERS_MS = 5000
 const REQUEST_MS = 120_000
 /** Looked after this often; of itself Node looks every half minute. For whoever makes a server. */
-export const LOOKED_AFTER = { connectionsCheckingInterval: 2000 }
+export const LOOKED_AFTER = { connectionsCheckingInterval: 1000 }
 /** A connection over which nothing moves is closed after this; what listens for changes is sent a sign of life more often. */
 const SILENT_MS = 90_000
 const MOST_CONNECTIONS = 120
 /** A phone opens six at a time; a household sits behind an address or two. Assumption. */
 const MOST_FROM_ONE = 32
+/** Connections over which nobody has been let in yet. Assumption: a page asks for its parts over six. */
+const MOST_STRANGERS = 24
 const PORTS_TRIED = 20
+
+/** Of each connection those of its server that are strangers still. */
+const known = new WeakMap<Socket, Set<Socket>>()
+
+/** What comes over a connection was let in: it takes no share of the strangers' any more. */
+export function isNoStranger(socket: Socket): void {
+  known.get(socket)?.delete(socket)
+}
 
 /**
  * Holds a server to bounds that a slow or a greedy client cannot stretch; in the network also one address to a share of the
@@ -27,7 +37,14 @@ export function bound(server: Server, mostFromOne = MOST_CONNECTIONS): void {
   server.maxConnections = MOST_CONNECTIONS
   server.setTimeout(SILENT_MS)
   const open = new Map<string, number>()
+  const strangers = new Set<Socket>()
   server.on('connection', (socket: Socket) => {
+    // Whoever has not been let in yet shares a few connections; the oldest makes room, and the rest are for who is.
+    strangers.add(socket)
+    known.set(socket, strangers)
+    const [oldest] = strangers
+    if (strangers.size > MOST_STRANGERS && oldest !== undefined) oldest.destroy()
+    socket.once('close', () => strangers.delete(socket))
     const from = socket.remoteAddress ?? ''
     const count = (open.get(from) ?? 0) + 1
     if (count > mostFromOne) {
@@ -76,7 +93,10 @@ export class NetworkDoor {
 
   /** Host headers under which the house is known at this door. */
   get hosts(): readonly string[] {
-    return this.#at === null ? [] : [`${this.#at.address}:${this.#at.port}`]
+    if (this.#at === null) return []
+    const { address, port } = this.#at
+    // Browsers leave the usual port out.
+    return port === (this.secure ? 443 : 80) ? [`${address}:${port}`, address] : [`${address}:${port}`]
   }
 
   get secure(): boolean {

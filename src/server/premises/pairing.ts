@@ -16,6 +16,8 @@ export const MOST_DEVICES = 20
 interface OpenCode {
   readonly code: string
   readonly goodUntil: number
+  /** By a clock that nobody sets. */
+  readonly shownAt: number
   triesLeft: number
 }
 
@@ -26,17 +28,20 @@ interface OpenCode {
 export class Pairing {
   readonly #machine: MachineFile
   readonly #now: () => Date
+  readonly #elapsed: () => number
   #open: OpenCode | null = null
 
-  constructor(machine: MachineFile, now: () => Date) {
+  constructor(machine: MachineFile, now: () => Date, elapsed: () => number = () => performance.now()) {
     this.#machine = machine
     this.#now = now
+    this.#elapsed = elapsed
   }
 
   /** A fresh code in the place of any before it: 28^8 of them, some 38 bits, against five tries in two minutes. */
   newCode(): string {
     const code = Array.from({ length: CODE_LENGTH }, () => CODE_SIGNS.charAt(randomInt(CODE_SIGNS.length))).join('')
-    this.#open = { code, goodUntil: this.#now().getTime() + CODE_GOOD_MS, triesLeft: CODE_TRIES }
+    const goodUntil = this.#now().getTime() + CODE_GOOD_MS
+    this.#open = { code, goodUntil, shownAt: this.#elapsed(), triesLeft: CODE_TRIES }
     return code
   }
 
@@ -48,7 +53,7 @@ export class Pairing {
   /** What a device sends: its code, however it was spaced, and a name. Answers with the token, which is stored nowhere here. */
   pair(typed: string, name: string): Outcome<{ token: string; device: DeviceRecord }> {
     const open = this.#open
-    if (open === null || this.#now().getTime() >= open.goodUntil) return fail('no-code-open')
+    if (open === null || !this.#isGood(open)) return fail('no-code-open')
     if (open.triesLeft <= 0) return fail('code-locked')
     if (!sameText(typed.toUpperCase().replace(/[^0-9A-Z]/g, ''), open.code)) {
       open.triesLeft -= 1
@@ -69,6 +74,16 @@ export class Pairing {
     return ok({ token, device })
   }
 
+  /** Two minutes, however the clock is set meanwhile. */
+  #isGood({ goodUntil, shownAt }: OpenCode): boolean {
+    return this.#now().getTime() < goodUntil && this.#elapsed() - shownAt < CODE_GOOD_MS
+  }
+
+  /** Whether a device is let in still. */
+  isLetIn(id: string): boolean {
+    return this.#machine.now.devices.some((each) => each.id === id)
+  }
+
   /** The device that a token belongs to, or null. */
   who(token: string): DeviceRecord | null {
     const hash = hashOf(token)
@@ -82,7 +97,7 @@ export class Pairing {
     const { devices } = this.#machine.now
     const device = devices.find((each) => each.id === id)
     if (!device) return fail('unknown-device')
-    this.#machine.change({ devices: devices.filter((each) => each !== device) })
+    this.#machine.restrict({ devices: devices.filter((each) => each !== device) })
     return ok({ name: device.name })
   }
 

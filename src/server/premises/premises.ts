@@ -1,11 +1,14 @@
 import type { IncomingMessage, RequestListener, ServerResponse } from 'node:http'
 import type { RequestHandler } from 'express'
+import type { Hemisphere } from '#core/calendar/hemisphere'
 import { fail, ok, type Outcome } from '../failing.js'
-import { Copies } from '../copies/copies.js'
+import type { Day } from '#core/calendar/day'
+import { Copies, type PendingCopy } from '../copies/copies.js'
 import type { Check } from '../copies/copy-shelf.js'
 import { SecondFolder } from '../copies/second-folder.js'
 import { createApp, type Outside } from '../create-app.js'
 import { collectionFile } from '../db/data-folder.js'
+import { fileFaultOf } from '../db/health.js'
 import { openDatabase, type Db } from '../db/open-database.js'
 import { HERE, House, type LargeWork } from '../house.js'
 import { failureWords } from '../http/failure-words.js'
@@ -15,6 +18,12 @@ import { MachineFile } from './machine-file.js'
 import { NetworkDoor, type Secure } from './network-door.js'
 import { Pairing } from './pairing.js'
 import { Stream } from './stream.js'
+
+/** What became of what was there: copied, or put aside where it was damaged; the name of the one or the other. */
+export interface WentBack {
+  readonly before: string | null
+  readonly aside: string | null
+}
 
 /** As long as whatever is under way is waited for before the collection is put back, in milliseconds. */
 const DRAIN_MS = 15_000
@@ -31,6 +40,8 @@ export interface PremisesOptions {
   readonly large?: LargeWork
   /** Tells the terminal when the door to the network opens, shuts, or cannot be opened. */
   readonly say?: (words: string) => void
+  /** The half of the earth whose seasons hold until she says otherwise. */
+  readonly hemisphere?: Hemisphere
   /** What a house does of itself once it is open, such as making forecasts ahead. */
   readonly opened?: (house: House) => void
 }
@@ -56,6 +67,7 @@ export class Premises {
   port = 0
   readonly check: Check
   readonly #large: LargeWork
+  readonly #hemisphere: Hemisphere | undefined
   readonly #opened: (house: House) => void
   readonly #say: (words: string) => void
   /** What is asked about the machine rather than the collection. */
@@ -64,6 +76,9 @@ export class Premises {
   #app: RequestListener | null = null
   #shut: Promise<void> | null = null
   #goingBack = false
+  /** The days on which the collection and its copies were looked through last. */
+  #lookedThrough: Day | null = null
+  #copiesSeen: Day | null = null
   /** Requests that are being answered, but for lines that stay open. */
   readonly #working = new Set<ServerResponse>()
 
@@ -75,12 +90,13 @@ export class Premises {
     this.pairing = new Pairing(this.machine, options.now)
     this.network = new NetworkDoor(this.handler('network'), options.secure ?? null, options.alsoThere ?? [])
     this.#large = options.large ?? HERE
+    this.#hemisphere = options.hemisphere
     this.check = this.#large.check
     this.second = new SecondFolder(options.folder, this.check)
     this.#say = options.say ?? (() => undefined)
     this.#opened = options.opened ?? (() => undefined)
     this.#outside = options.outside(this)
-    this.admitting = admitting(this.network, this.pairing)
+    this.admitting = admitting(this.network, this.pairing, (response) => this.#works(response))
   }
 
   /** The house that stands now. Throws where none does. */
@@ -95,7 +111,7 @@ export class Premises {
 
   /** Furnishes the house over an open database. */
   begin(db: Db): void {
-    const house = new House(db, this.now, undefined, this.#large)
+    const house = new House(db, this.now, undefined, this.#large, this.#hemisphere, this.folder)
     house.journal.listen((_touched, changeId) => this.stream.changed(changeId))
     this.#house = house
     this.#app = createApp(house, { admitting: this.admitting, ...this.#outside })
@@ -111,16 +127,23 @@ export class Premises {
   handler(door: Door): RequestListener {
     return (request: IncomingMessage, response: ServerResponse) => {
       cameThrough(request, door)
-      void this.#answer(request, response)
+      this.#answer(request, response).catch((error: unknown) => {
+        console.error(error)
+        response.destroy()
+      })
     }
   }
 
   async #answer(request: IncomingMessage, response: ServerResponse): Promise<void> {
     while (this.#shut !== null) await this.#shut
     if (response.destroyed || this.#app === null) return
+    this.#app(request, response)
+  }
+
+  /** Somebody who is let in waits for an answer. */
+  #works(response: ServerResponse): void {
     this.#working.add(response)
     response.once('close', () => this.#working.delete(response))
-    this.#app(request, response)
   }
 
   /** A line that stays open, or the answer that waits for the house itself: nobody need wait for its end. */
@@ -133,7 +156,7 @@ export class Premises {
    * copied before, and the name of that copy is answered. Nothing is touched until all of it stands ready, and the one rename that
    * changes everything is the last step: a house that is killed at any moment opens as it was or as the copy is.
    */
-  async goBackTo(file: string): Promise<Outcome<{ before: string }>> {
+  async goBackTo(file: string): Promise<Outcome<WentBack>> {
     if (this.#goingBack) return fail('house-busy')
     this.#goingBack = true
     let open: () => void = () => undefined
@@ -158,14 +181,21 @@ export class Premises {
 
   /** As `goBackTo` where no house stands: what cannot be opened is moved aside, not deleted, and its new name answered. */
   async rescueWith(file: string): Promise<Outcome<{ aside: string }>> {
-    const facts = await this.check(file)
-    if (facts.wrong !== null) return fail('copy-unsound', { why: facts.wrong })
-    const ready = await makeReady(this.folder, file, this.now().toISOString())
-    if (!ready.ok) return ready
-    const aside = moveAside(this.folder, this.now().toISOString())
-    putInPlace(this.folder, ready.value.coming)
-    this.#open()
-    return ok({ aside })
+    // The form was sent twice: the first of them does it, and what it put in place is not moved aside by the second.
+    if (this.isOpen || this.#goingBack) return fail('house-busy')
+    this.#goingBack = true
+    try {
+      const facts = await this.check(file)
+      if (facts.wrong !== null) return fail('copy-unsound', { why: facts.wrong })
+      const ready = await makeReady(this.folder, file, this.now().toISOString())
+      if (!ready.ok) return ready
+      const aside = moveAside(this.folder, this.now().toISOString())
+      putInPlace(this.folder, ready.value.coming)
+      this.#open()
+      return ok({ aside })
+    } finally {
+      this.#goingBack = false
+    }
   }
 
   /** Waits until nothing is being answered any more; false where that takes too long. */
@@ -177,9 +207,10 @@ export class Premises {
     return true
   }
 
-  async #exchange(coming: string): Promise<Outcome<{ before: string }>> {
+  async #exchange(coming: string): Promise<Outcome<WentBack>> {
     const { house } = this
-    const before = await house.copies.meanwhileBefore('going-back')
+    const before = await this.#copyBefore()
+    if (before === null) return this.#putAside(coming)
     before.keep()
     // The log goes into its database whole: only then may it be deleted. A forecast in the making reads along for a moment.
     for (let tries = 0; !emptied(house.db); tries += 1) {
@@ -194,7 +225,32 @@ export class Premises {
       this.#open()
     }
     this.stream.another()
-    return ok({ before: before.name })
+    return ok({ before: before.name, aside: null })
+  }
+
+  /** A copy of what is there; null where that is damaged itself. */
+  async #copyBefore(): Promise<PendingCopy | null> {
+    const { house } = this
+    try {
+      return await house.copies.meanwhileBefore('going-back')
+    } catch (error) {
+      if (fileFaultOf(error) !== 'damaged') throw error
+      house.health.damaged(String(error))
+      return null
+    }
+  }
+
+  /** What is damaged is moved out of the way, whole, as it is where it cannot be opened at all. */
+  #putAside(coming: string): Outcome<WentBack> {
+    this.house.db.close()
+    const aside = moveAside(this.folder, this.now().toISOString())
+    try {
+      putInPlace(this.folder, coming)
+    } finally {
+      this.#open()
+    }
+    this.stream.another()
+    return ok({ before: null, aside })
   }
 
   #open(): void {
@@ -209,10 +265,11 @@ export class Premises {
   /** Opens the door to the network at an address, or shuts it with null; kept for the next start. */
   async letInAt(address: string | null): Promise<Outcome<null>> {
     if (address === null) {
+      // In memory first: whatever the disk does, it is shut.
+      this.machine.restrict({ letIn: null })
       this.stream.dismiss('all')
       this.network.shut()
       this.pairing.closeCode()
-      this.machine.change({ letIn: null })
       this.doorTrouble = ''
       this.#say('The door to the network is shut.')
       return ok(null)
@@ -250,6 +307,27 @@ export class Premises {
     this.network.shut()
     this.#house?.db.close()
     this.#house = null
+  }
+
+  /** What is done once a day: the collection is looked through, a copy is made of it, and the copies are looked through in their turn. */
+  async daily(): Promise<void> {
+    if (!this.isOpen) return
+    const { house } = this
+    const today = house.today()
+    if (this.#lookedThrough !== today && house.health.trouble !== 'damaged') {
+      const wrong = await this.#large.lookThrough(house.db.name)
+      this.#lookedThrough = today
+      if (wrong !== null) {
+        house.health.damaged(wrong)
+        // Pages that are open ask again, and hear of it with the answer.
+        this.stream.another()
+      }
+    }
+    if (this.#house !== house || !house.db.open || house.health.trouble !== null) return
+    await this.copyOfTheDay()
+    if (this.#copiesSeen === today) return
+    this.#copiesSeen = today
+    await house.copies.shelf.known()
   }
 
   /** A copy of the day, for the house that stands; and into the second folder, where she has one. */

@@ -24,11 +24,22 @@ export function rescueApp(premises: Premises, folder: string, check: Check, why:
     const { name } = (request.body ?? {}) as { name?: unknown }
     const file = typeof name === 'string' ? shelf.fileOf(name) : null
     if (file === null) return show(request, response, 422, failureWords({ code: 'unknown-copy', data: {} }).detail)
+    // Read through again: what was found when the page was shown may be long ago.
+    const found = typeof name === 'string' ? await shelf.checkAgain(name) : null
+    if (premises.isOpen) return response.redirect(303, '/')
+    if (found !== null && found.facts.wrong !== null)
+      return show(
+        request,
+        response,
+        409,
+        failureWords({ code: 'copy-unsound', data: { why: found.facts.wrong } }).detail,
+      )
     const outcome = await premises.rescueWith(file)
+    if (premises.isOpen) return response.redirect(303, '/')
     if (!outcome.ok) return show(request, response, 409, failureWords(outcome.failure).detail)
     return response.redirect(303, '/')
   })
-  app.use((request, response) => void show(request, response, 503, ''))
+  app.use((request, response) => show(request, response, 503, ''))
   return app
 
   async function show(request: Request, response: Response, status: number, trouble: string): Promise<void> {

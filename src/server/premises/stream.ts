@@ -2,8 +2,9 @@ import type { Response } from 'express'
 
 /** A sign of life this often, in milliseconds: whatever lies between does not take the line for dead. */
 const BREATH_MS = 25_000
-/** Open pages that are told at once; the oldest makes room. Assumption: a household's windows. */
-const MOST = 60
+/** Open pages of one device, and of this machine, that are told at once; its own oldest makes room. Assumption. */
+const MOST_OF_ONE = 8
+const MOST_HERE = 24
 
 interface Listener {
   readonly response: Response
@@ -26,8 +27,8 @@ export class Stream {
     const listener = { response, device }
     this.#listeners.add(listener)
     response.once('close', () => this.#listeners.delete(listener))
-    const [oldest] = this.#listeners
-    if (this.#listeners.size > MOST && oldest !== undefined) oldest.response.end()
+    const own = [...this.#listeners].filter((each) => each.device === device)
+    if (own.length > (device === null ? MOST_HERE : MOST_OF_ONE)) own[0]?.response.end()
   }
 
   /** A change was stored; its own page knows it by the id. */

@@ -74,6 +74,7 @@ export class ProjectViews {
       return [
         {
           stayId: head.id,
+          version: head.version,
           item: summaryOf(item),
           goal: found.goal,
           rolledOut: head.rolled_out,

@@ -1,7 +1,7 @@
 import type { z } from 'zod'
 import { fail, ok, type Failure, type Outcome } from '../failing.js'
 import { itemMark } from '#core/words/told'
-import type { Day } from '#core/calendar/day'
+import { later, type Day } from '#core/calendar/day'
 import type { RuleBreach } from '#core/goal/project-rules'
 import { isCounted } from '#core/goal/progress'
 import type {
@@ -152,11 +152,13 @@ export class Projects {
     return ok({ words: `${counted(body.stays.length, 'thing')} rolled into ${name}`, answer: { id: projectId } })
   }
 
-  editGoal(stayId: string, goal: GoalBody): Answer {
+  editGoal(stayId: string, { version, goal }: { readonly version: number; readonly goal: GoalBody }): Answer {
     const stay = this.#queries.stay.get(stayId)
     const project = stay ? this.#queries.one.get(stay.project_id) : undefined
     if (!stay || !project) return fail('unknown-stay', { value: stayId })
     if (stay.rolled_out !== null) return fail('already-rolled-out')
+    if (stay.version !== version)
+      return fail('stale', { current: JSON.stringify({ version: stay.version, goal: this.#goal(stay) ?? null }) })
     const wrong = wrongGoal(goal, project, stay.rolled_in)
     if (wrong) return wrong
     this.#queries.editGoal.run({ id: stayId, ...goalBindings(goal) })
@@ -221,6 +223,19 @@ export class Projects {
       },
       stayId,
     )
+  }
+
+  /** Ends every stay of what is used up by a blend, whatever the project's rules say of leaving: it is there no more. */
+  rollOutBlended(itemId: string, day: Day): void {
+    const goals = this.#house.stock.goals([itemId], this.#house.today()).get(itemId) ?? []
+    for (const { goal, stay } of goals)
+      if (stay.rolled_out === null)
+        this.#queries.rollOut.run({
+          id: stay.id,
+          day: later(day, stay.rolled_in),
+          reason: goal.met ? 'met' : 'left unfinished',
+          words: 'used up by a blend',
+        })
   }
 
   /** Ends every stay of an item that is let go. */

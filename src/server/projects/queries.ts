@@ -29,6 +29,7 @@ export interface ProjectRow {
 
 export interface StayHeadRow {
   id: string
+  version: number
   project_id: string
   item_id: string
   part_id: string | null
@@ -50,7 +51,7 @@ export interface ShortListRow {
 
 const PROJECT = `SELECT id, version, name, started_on, by_day, finishes_wanted, rules, shape, at_least, most_items, replacing,
   break_days, leaving_allowed, theme, category_id, uses_each, at_once, palette_id, closed_on, lessons FROM project`
-const STAY = `SELECT id, project_id, item_id, part_id, rolled_in, rolled_out, out_reason, out_words, beside, carried_from
+const STAY = `SELECT id, version, project_id, item_id, part_id, rolled_in, rolled_out, out_reason, out_words, beside, carried_from
   FROM stay`
 
 export function projectQueries(db: Db) {

@@ -37,7 +37,7 @@ export function projectRoutes(house: House): Router {
     projects.rollInMany(id, body),
   )
   command(house, routes, 'put', '/stays/:id/goal', EditGoal, 'edit-goal', (body, { id = '' }) =>
-    projects.editGoal(id, body.goal),
+    projects.editGoal(id, body),
   )
   command(house, routes, 'post', '/stays/:id/roll-out', RollOut, 'roll-out', (body, { id = '' }) =>
     projects.rollOut(id, body),

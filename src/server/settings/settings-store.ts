@@ -1,3 +1,4 @@
+import type { Hemisphere } from '#core/calendar/hemisphere'
 import { DEFAULT_SETTINGS } from '#core/settings'
 import { Settings } from '#contract/settings'
 import type { TouchedRow } from '../db/journal.js'
@@ -8,12 +9,15 @@ const ROW_ID = 'settings'
 /** Her settings as one row; the defaults until she saves them once. */
 export class SettingsStore {
   readonly #db: Db
+  readonly #defaults: Settings
   readonly #statements
   /** Asked for thousands of times while a place is read; kept until a change touches it. */
   #kept: { readonly settings: Settings; readonly version: number } | null = null
 
-  constructor(db: Db) {
+  /** `guessed` is the half of the earth that holds until she says otherwise. */
+  constructor(db: Db, guessed: Hemisphere = DEFAULT_SETTINGS.hemisphere) {
     this.#db = db
+    this.#defaults = { ...DEFAULT_SETTINGS, hemisphere: guessed }
     this.#statements = {
       read: db.prepare<[string], { value: string; version: number }>('SELECT value, version FROM setting WHERE id = ?'),
       save: db.prepare<[{ id: string; value: string }]>(
@@ -37,8 +41,8 @@ export class SettingsStore {
 
   #read(): { settings: Settings; version: number } {
     const row = this.#statements.read.get(ROW_ID)
-    if (!row) return { settings: DEFAULT_SETTINGS, version: 0 }
-    return { settings: Settings.parse({ ...DEFAULT_SETTINGS, ...JSON.parse(row.value) }), version: row.version }
+    if (!row) return { settings: this.#defaults, version: 0 }
+    return { settings: Settings.parse({ ...this.#defaults, ...JSON.parse(row.value) }), version: row.version }
   }
 
   save(settings: Settings): void {

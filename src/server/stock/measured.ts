@@ -112,7 +112,10 @@ export class MeasuredThings {
 }
 
 /** Of a palette, what bears on how much is left of each shade. */
-export type Shade = Pick<ItemFacts['parts'][number], 'id' | 'form' | 'rowSpan' | 'colSpan' | 'finishedOn'>
+export type Shade = Pick<
+  ItemFacts['parts'][number],
+  'id' | 'form' | 'rowSpan' | 'colSpan' | 'finishedOn' | 'depottedOn'
+>
 
 /**
  * A shade as a thing: the label by its share of the cells' area, with its own form, days, readings and mishaps. What happened to
@@ -126,7 +129,9 @@ export function shadeOf(
   days: readonly Day[],
 ): ThingMeasured {
   const area = ({ rowSpan, colSpan }: Shade): number => rowSpan * colSpan
-  const share = area(part) / parts.reduce((sum, each) => sum + area(each), 0)
+  // The label is of what is still in the palette.
+  const within = parts.filter((each) => each.depottedOn === null || each.id === part.id)
+  const share = area(part) / within.reduce((sum, each) => sum + area(each), 0)
   const whole = thingOf(item, { ...measured, weights: [], days })
   return {
     ...whole,

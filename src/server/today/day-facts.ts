@@ -34,8 +34,14 @@ export class DayFacts {
 
   setDay(body: z.output<typeof SetDay>): Outcome<Done<{ conditions: DayView }>> {
     if (body.day > this.#house.today()) return fail('day-in-future', { value: body.day })
-    const blank = (text: string | null): string | null => (text === null || text.trim() === '' ? null : text)
-    this.#queries.setDay.run({ ...body, occasion: blank(body.occasion), note: blank(body.note) })
+    const now = this.conditions(body.day)
+    const fields = Object.keys(body.set) as (keyof DayView)[]
+    const said = (field: keyof DayView, from: typeof body.set) => (from[field] === '' ? null : (from[field] ?? null))
+    // What this window did not know of, and does not say itself.
+    const unseen = fields.some((field) => now[field] !== said(field, body.was) && now[field] !== said(field, body.set))
+    if (unseen) return fail('stale', { current: JSON.stringify(now) })
+    const set = Object.fromEntries(fields.map((field) => [field, said(field, body.set)]))
+    this.#queries.setDay.run({ ...now, ...set, day: body.day })
     return ok({ words: 'Said how the day is', answer: { conditions: this.conditions(body.day) } })
   }
 

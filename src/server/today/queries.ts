@@ -12,6 +12,7 @@ export interface WearRow {
   amount_unit: Worn['amountUnit']
   felt: string | null
   mix_id: string | null
+  version: number
 }
 
 export interface DayRow {
@@ -34,19 +35,19 @@ export function todayQueries(db: Db) {
   return {
     wornOn: sql<[Day], WearRow>(`
       SELECT w.id, w.item_id, (SELECT json_group_array(wp.part_id) FROM wear_part wp WHERE wp.wear_id = w.id) AS parts,
-             w.used_as, w.amount, w.amount_unit, w.felt, w.mix_id
+             w.used_as, w.amount, w.amount_unit, w.felt, w.mix_id, w.version
         FROM wear w WHERE w.day = ? ORDER BY w.rowid`),
     wornBetween: sql<[{ from: Day; to: Day }], { item_id: string; day: Day }>(
       'SELECT item_id, day FROM wear WHERE day BETWEEN @from AND @to ORDER BY item_id, day',
     ),
-    wear: sql<[{ itemId: string; day: Day }], { id: string }>(
-      'SELECT id FROM wear WHERE item_id = @itemId AND day = @day',
+    wear: sql<[{ itemId: string; day: Day }], { id: string; version: number }>(
+      'SELECT id, version FROM wear WHERE item_id = @itemId AND day = @day',
     ),
     addWear: sql<[{ id: string; itemId: string; day: Day }]>(
       'INSERT INTO wear (id, item_id, day) VALUES (@id, @itemId, @day)',
     ),
     setAmount: sql<[{ id: string; amount: number; amountUnit: string }]>(
-      'UPDATE wear SET amount = @amount, amount_unit = @amountUnit WHERE id = @id',
+      'UPDATE wear SET amount = @amount, amount_unit = @amountUnit, version = version + 1 WHERE id = @id',
     ),
     recipe: sql<
       [string],
@@ -60,7 +61,7 @@ export function todayQueries(db: Db) {
     >('SELECT item_id, other_item_id, item_amount, other_amount, amount_unit FROM pair WHERE id = ?'),
     dropWear: sql<[string]>('DELETE FROM wear WHERE id = ?'),
     setDetails: sql(`
-      UPDATE wear SET used_as = @usedAs, amount = @amount, amount_unit = @amountUnit, felt = @felt WHERE id = @id`),
+      UPDATE wear SET used_as = @usedAs, amount = @amount, amount_unit = @amountUnit, felt = @felt, version = version + 1 WHERE id = @id`),
     category: sql<[string], { id: string }>('SELECT id FROM category WHERE id = ?'),
     addMix: sql<[{ id: string; day: Day; ratio: string }]>(`
       INSERT INTO mix (id, day, ratio) VALUES (@id, @day, @ratio) ON CONFLICT (id) DO UPDATE SET ratio = @ratio`),
@@ -79,7 +80,9 @@ export function todayQueries(db: Db) {
     ),
     dropFeelings: sql<[string]>('DELETE FROM feeling WHERE wear_id = ?'),
     dropParts: sql<[string]>('DELETE FROM wear_part WHERE wear_id = ?'),
-    setUsedAs: sql<[{ id: string; usedAs: string }]>('UPDATE wear SET used_as = @usedAs WHERE id = @id'),
+    setUsedAs: sql<[{ id: string; usedAs: string }]>(
+      'UPDATE wear SET used_as = @usedAs, version = version + 1 WHERE id = @id',
+    ),
     cameBy: sql<[{ id: string; day: Day }]>(`
       UPDATE item SET acquired_earliest = @day, version = version + 1 WHERE id = @id AND acquired_earliest > @day`),
     endedBy: sql<[{ id: string; day: Day }]>(`

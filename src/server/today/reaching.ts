@@ -72,7 +72,7 @@ export class Reaching {
         },
       ]
     })
-    return reachFor(within, conditions, day, worn)
+    return reachFor(within, conditions, day, worn, this.#house.settings().hemisphere)
   }
 
   /** When no sunscreen in date lies in the drawer and none is worn: the one elsewhere that lasts longest, opened ones first. */

@@ -111,6 +111,10 @@ export class Wearing {
     if (!wear) return fail('not-worn', { value: body.itemId })
     if (body.usedAs !== null && !this.#queries.category.get(body.usedAs))
       return fail('unknown-category', { value: body.usedAs })
+    if (wear.version !== body.version)
+      return fail('stale', {
+        current: JSON.stringify(this.wornOn(body.day).find((each) => each.itemId === body.itemId) ?? null),
+      })
     const { usedAs, amount, amountUnit, felt } = body
     this.#queries.setDetails.run({ id: wear.id, usedAs, amount, amountUnit, felt: felt === '' ? null : felt })
     this.#noLongerWithout(body.day)
@@ -184,6 +188,7 @@ export class Wearing {
       amount: row.amount,
       amountUnit: row.amount_unit,
       felt: row.felt,
+      version: row.version,
       mix:
         row.mix_id === null
           ? null

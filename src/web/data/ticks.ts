@@ -18,6 +18,8 @@ export interface WearDetails {
   readonly amount: number | null
   readonly amountUnit: string | null
   readonly felt: string
+  /** Of the wear as it was when the form was filled in. */
+  readonly version: number
 }
 
 /** Acts on a day: each shows at once, waits where nobody answers, and arrives once, for the day that was on the screen. */
@@ -57,8 +59,9 @@ export function useTicks() {
     setPutBack(item: ListedItem, day: Day): void {
       tick(day, '/put-back', `${shortNameOf(item)} put back unused`, { itemId: item.id, putBack: true }, [item])
     },
-    setConditions(day: Day, conditions: DayView): void {
-      tick(day, '/day', 'Said how the day is', conditions)
+    /** What changed of how a day is, over what stood there. */
+    setConditions(day: Day, set: Partial<DayView>, was: DayView): void {
+      if (Object.keys(set).length > 0) tick(day, '/day', 'Said how the day is', { set, was })
     },
     setDetails(day: Day, details: WearDetails): void {
       tick(day, '/wear-details', 'Recorded how it was worn', details)

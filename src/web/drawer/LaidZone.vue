@@ -19,6 +19,8 @@ const emit = defineEmits<{
   reorder: [ids: string[]]
 }>()
 const editing = ref(false)
+/** Of the zone as it was when the form was opened. */
+const version = ref(0)
 const draft = useDraft(() => ({ name: props.zone.name, slots: props.zone.slots }))
 const { typed, on } = draft
 const lying = computed(() => props.zone.itemIds.flatMap((id) => props.items.get(id) ?? []))
@@ -31,10 +33,12 @@ function shift(index: number, by: number): void {
 }
 
 async function store(): Promise<void> {
-  if (await draft.store('PUT', `/zones/${props.zone.id}`, typed.value)) editing.value = false
+  if (await draft.store('PUT', `/zones/${props.zone.id}`, { ...typed.value, version: version.value }))
+    editing.value = false
 }
 
 function start(): void {
+  version.value = props.zone.version
   draft.begin()
   editing.value = true
 }

@@ -10,10 +10,12 @@ const props = defineProps<{ ask: AskView }>()
 const emit = defineEmits<{ close: [] }>()
 const draft = useDraft(() => ({ answer: props.ask.answer, chosenItemId: props.ask.chosenItemId }))
 const { typed, on } = draft
+/** As it was when the form was opened: what another window stores meanwhile is not written over unseen. */
+const { version } = props.ask
 const words = Object.fromEntries(props.ask.candidates.map(({ item }) => [item.id, shortName(item)]))
 
 async function store(): Promise<void> {
-  if (await draft.store('POST', `/look-back/asks/${props.ask.id}/answer`, { ...typed.value })) emit('close')
+  if (await draft.store('POST', `/look-back/asks/${props.ask.id}/answer`, { ...typed.value, version })) emit('close')
 }
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ref } from 'vue'
 import type { Day } from '#core/calendar/day'
 import { eyeMeasureOf } from '#core/item/form'
 import type { StayView } from '#contract/projects'
@@ -14,9 +15,17 @@ const emit = defineEmits<{ close: []; done: [] }>()
 const pan = props.stay.item.parts.length > 0 || eyeMeasureOf(props.stay.item.form, props.stay.item.opaque) === 'pan'
 const draft = useDraft(() => ({ goal: draftOf(props.stay.goal, props.projectBy) }))
 const { typed, on } = draft
+/** Of the goal that is edited: what another window stores meanwhile is not written over unseen. */
+const version = ref(props.stay.version)
 
 async function store(): Promise<void> {
-  if (await draft.store('PUT', `/stays/${props.stay.stayId}/goal`, { goal: goalBody(typed.value.goal) })) emit('done')
+  if (
+    await draft.store('PUT', `/stays/${props.stay.stayId}/goal`, {
+      version: version.value,
+      goal: goalBody(typed.value.goal),
+    })
+  )
+    emit('done')
 }
 </script>
 

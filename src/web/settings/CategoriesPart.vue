@@ -9,7 +9,7 @@ import { useDraft } from '#web/ui/form/use-draft'
 
 /** Categories of her own, and the ones it came with, to be called as she calls them. */
 const stock = useStock()
-type Fields = Omit<CategoryView, 'id'>
+type Fields = Omit<CategoryView, 'id' | 'version'>
 const BLANK: Fields = {
   name: '',
   makeup: true,
@@ -20,12 +20,18 @@ const BLANK: Fields = {
   modelType: 'other',
 }
 const editing = ref<string | 'new' | null>(null)
+const version = ref(0)
 const draft = useDraft<Fields>(() => BLANK)
 const { typed, on } = draft
 
 function start(category: CategoryView | null): void {
-  const { id = 'new', ...fields } = category ?? (BLANK as Fields & { id?: string })
+  const {
+    id = 'new',
+    version: known = 0,
+    ...fields
+  } = category ?? (BLANK as Fields & { id?: string; version?: number })
   editing.value = id
+  version.value = known
   draft.begin({ ...BLANK, ...fields })
 }
 
@@ -33,7 +39,7 @@ async function store(): Promise<void> {
   const done =
     editing.value === 'new'
       ? await draft.store('POST', '/categories', { ...typed.value, id: draft.id('category') })
-      : await draft.store('PUT', `/categories/${editing.value}`, typed.value)
+      : await draft.store('PUT', `/categories/${editing.value}`, { ...typed.value, version: version.value })
   if (done) editing.value = null
 }
 </script>

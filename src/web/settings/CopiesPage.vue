@@ -29,7 +29,7 @@ const when = instantFormat({
 const going = ref<CopyView | null>(null)
 const busy = ref(false)
 /** Went back just now: to which copy, and the one that was made before. */
-const went = ref<{ to: CopyView; before: string } | null>(null)
+const went = ref<{ to: CopyView; before: string | null; aside: string | null } | null>(null)
 const before = computed(() => answer.value?.copies.find(({ name }) => name === went.value?.before) ?? null)
 const sound = computed(() => (answer.value?.copies ?? []).filter(({ wrong }) => wrong === null).length)
 
@@ -38,8 +38,8 @@ async function goBack(): Promise<void> {
   if (copy === null) return
   busy.value = true
   try {
-    const { before: made, items } = await ask<WentBack>(`/copies/${copy.name}/go-back`, {})
-    went.value = { to: copy, before: made }
+    const { before: made, aside, items } = await ask<WentBack>(`/copies/${copy.name}/go-back`, {})
+    went.value = { to: copy, before: made, aside }
     await again()
     await stale.all()
     changes.say(`The collection is as it was on ${when(copy.madeAt)}, with ${counted(items, 'item')}.`)
@@ -66,6 +66,12 @@ async function check(copy: CopyView): Promise<void> {
   <PlaceHead title="Settings" question="What is kept, and what can I go back to?" />
   <PlaceWays label="Rooms of Settings" :ways="SETTINGS_WAYS" />
   <template v-if="answer">
+    <div v-if="went?.aside" class="sheet part went" role="status">
+      <p>
+        The collection is as it was on {{ when(went.to.madeAt) }}. What was damaged was put aside in the data folder, as
+        <code>{{ went.aside }}</code>
+      </p>
+    </div>
     <div v-if="went && before" class="sheet part went" role="status">
       <p>The collection is as it was on {{ when(went.to.madeAt) }}. What was there before is a copy of its own.</p>
       <v-btn v-if="answer.here" color="primary" @click="going = before">Back to how it was before</v-btn>
@@ -77,7 +83,10 @@ async function check(copy: CopyView): Promise<void> {
         A copy is made every day Seligo runs, and before every import, every update and every going back; each is read
         through before it counts. The newest {{ answer.kept.day }} days, {{ answer.kept.week }} weeks and
         {{ answer.kept.month }} months stay, and {{ answer.kept['before-import'] }} of each other kind. Pictures are
-        kept with them, once. They lie in <code>{{ answer.folder }}</code>
+        kept with them, once.
+        <template v-if="answer.folder"
+          >They lie in <code>{{ answer.folder }}</code></template
+        >
       </p>
       <p v-if="answer.copies.length === 0" class="quiet">
         None yet: the first is made a few seconds after Seligo starts.

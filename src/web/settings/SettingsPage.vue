@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { HEMISPHERES } from '#core/calendar/hemisphere'
 import { LEANINGS } from '#core/decide/doubts'
 import { computed, ref, watch } from 'vue'
 import { HEAVIEST, SCALE_STEPS } from '#core/measure/weighing'
@@ -33,6 +34,7 @@ const FIELDS: Readonly<Record<keyof Settings, string>> = {
   scaleStep: 'The scale shows steps of',
   scaleCapacity: 'The scale carries up to',
   leaning: 'What counts most in a doubt',
+  hemisphere: 'Seasons',
 }
 /** Of what is edited: what another window stores meanwhile is not written over unseen. */
 const version = ref<number>()
@@ -91,6 +93,12 @@ async function store(over = version.value): Promise<void> {
         label="When something is in doubt"
         :options="LEANINGS"
         :words="{ thrift: 'thrift: what would be lost comes first', joy: 'joy: what is not enjoyed comes first' }"
+      />
+      <ChoiceRow
+        v-model="typed.hemisphere"
+        label="Seasons of the"
+        :options="HEMISPHERES"
+        :words="{ north: 'northern half: winter in December', south: 'southern half: summer in December' }"
       />
       <ChoiceRow
         v-model="typed.scaleStep"

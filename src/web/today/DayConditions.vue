@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue'
+import type { Day } from '#core/calendar/day'
 import type { DayView } from '#contract/today'
 
 /** How the day is, in a line; told in a sheet of its own. It changes what is suggested. */
 const DaySheet = defineAsyncComponent(() => import('./DaySheet.vue'))
 
-const props = defineProps<{ conditions: DayView; occasions: readonly string[]; isToday: boolean }>()
-const emit = defineEmits<{ set: [conditions: DayView] }>()
-const open = ref(false)
+const props = defineProps<{ conditions: DayView; occasions: readonly string[]; day: Day; isToday: boolean }>()
+const emit = defineEmits<{ set: [day: Day, set: Partial<DayView>, was: DayView] }>()
+/** The day of which it is told: the one on which the sheet was opened, whatever day has begun since. */
+const open = ref<Day | null>(null)
 const said = computed(() => {
   const { skin, clothes, minutes: time, occasion, hands, weather } = props.conditions
   return [
@@ -22,7 +24,7 @@ const said = computed(() => {
 </script>
 
 <template>
-  <button type="button" class="said" @click="open = true">
+  <button type="button" class="said" @click="open = day">
     <template v-if="said.length > 0"
       ><span class="lead">{{ isToday ? 'Today' : 'That day' }}:</span>
       <span v-for="part in said" :key="part" class="part">{{ part }}</span></template
@@ -34,8 +36,8 @@ const said = computed(() => {
     v-if="open"
     :conditions="conditions"
     :occasions="occasions"
-    @close="open = false"
-    @set="(told) => emit('set', told)"
+    @close="open = null"
+    @set="(set, was) => open && emit('set', open, set, was)"
   />
 </template>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent } from 'vue'
+import { computed, defineAsyncComponent, shallowRef, watch } from 'vue'
 import type { ListedItem } from '#contract/item'
 import type { SavedFace, TodayAnswer } from '#contract/today'
 import { useTicks } from '#web/data/ticks'
@@ -19,6 +19,15 @@ const props = defineProps<{
 const open = defineModel<AboveTheDrawer | null>('open', { required: true })
 const shadesOf = defineModel<ListedItem | null>('shadesOf', { required: true })
 const ticks = useTicks()
+/** The day that was on the screen when this was opened: another may begin under it. */
+const { day } = props.shown
+const own = shallowRef(props.shown)
+watch(
+  () => props.shown,
+  (now) => {
+    if (now.day === day) own.value = now
+  },
+)
 const picking = computed({
   get: () => open.value === 'elsewhere' || open.value === 'put-back',
   set: (wanted) => {
@@ -29,13 +38,13 @@ const picking = computed({
 function pick(item: ListedItem): void {
   const putBack = open.value === 'put-back'
   open.value = null
-  if (putBack) ticks.setPutBack(item, props.shown.day)
+  if (putBack) ticks.setPutBack(item, day)
   else if (item.parts.length > 0) shadesOf.value = item
-  else ticks.setWorn(item, props.shown.day, true)
+  else ticks.setWorn(item, day, true)
 }
 
 function wear(saved: SavedFace): void {
-  ticks.putOn(props.shown.day, saved.itemIds, `The face ${saved.name}`, { kind: 'face', id: saved.id })
+  ticks.putOn(day, saved.itemIds, `The face ${saved.name}`, { kind: 'face', id: saved.id })
   open.value = null
 }
 </script>
@@ -46,7 +55,7 @@ function wear(saved: SavedFace): void {
     :item="shadesOf"
     :worn="worn.get(shadesOf.id) ?? null"
     @close="shadesOf = null"
-    @set="(isWorn, partIds) => shadesOf && ticks.setWorn(shadesOf, shown.day, isWorn, partIds)"
+    @set="(isWorn, partIds) => shadesOf && ticks.setWorn(shadesOf, day, isWorn, partIds)"
   />
   <ItemPicker
     v-if="picking"
@@ -60,10 +69,10 @@ function wear(saved: SavedFace): void {
     v-if="open === 'faces'"
     :faces="shown.savedFaces"
     :face="face"
-    :day="shown.day"
+    :day="day"
     :occasion="shown.conditions.occasion"
     @close="open = null"
     @wear="wear"
   />
-  <WearDetails v-if="open === 'details'" :face="face" :worn="shown.worn" :day="shown.day" @close="open = null" />
+  <WearDetails v-if="open === 'details'" :face="face" :worn="own.worn" :day="day" @close="open = null" />
 </template>

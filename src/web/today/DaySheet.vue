@@ -8,9 +8,11 @@ import { useDraft } from '#web/ui/form/use-draft'
 
 /** How the day is, told in parts that may each stay open. A second tap on what is chosen takes it back. */
 const props = defineProps<{ conditions: DayView; occasions: readonly string[] }>()
-const emit = defineEmits<{ close: []; set: [conditions: DayView] }>()
+const emit = defineEmits<{ close: []; set: [set: Partial<DayView>, was: DayView] }>()
 const MINUTES = ['5', '10', '20', '40']
-const draft = useDraft(() => ({ ...props.conditions }))
+/** As it stood when the sheet was opened. */
+const was = { ...props.conditions }
+const draft = useDraft(() => ({ ...was }))
 const { typed } = draft
 const minutes = computed({
   get: () => (typed.value.minutes === null ? null : String(typed.value.minutes)),
@@ -19,7 +21,11 @@ const minutes = computed({
 const known = computed(() => typed.value.occasion !== null && props.occasions.includes(typed.value.occasion))
 
 function store(): void {
-  emit('set', typed.value)
+  const fields = Object.keys(was) as (keyof DayView)[]
+  const set = Object.fromEntries(
+    fields.filter((field) => typed.value[field] !== was[field]).map((field) => [field, typed.value[field]]),
+  )
+  emit('set', set, was)
   emit('close')
 }
 </script>

@@ -44,7 +44,7 @@ const nothingInReach = computed(
 /** What is on trial lies within reach too, wherever it is kept, until it is decided. */
 const trials = computed<DrawerZone>(() => {
   const itemIds = shown.value?.onTrial ?? []
-  return { id: 'on trial', name: 'On trial', slots: itemIds.length, taken: itemIds.length, itemIds }
+  return { id: 'on trial', name: 'On trial', slots: itemIds.length, taken: itemIds.length, version: 1, itemIds }
 })
 const shadesOf = ref<ListedItem | null>(null)
 /** What is open above the drawer. */
@@ -80,8 +80,9 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         v-if="!shown.collectionIsEmpty"
         :conditions="shown.conditions"
         :occasions="shown.occasions"
+        :day="shown.day"
         :is-today="shown.day === today"
-        @set="(conditions) => shown && ticks.setConditions(shown.day, conditions)"
+        @set="ticks.setConditions"
       />
     </DayHeader>
     <p v-if="herDay.turnedFrom" class="inset turned" role="status">

@@ -24,6 +24,8 @@ const ticks = useTicks()
 const drafts = useOpenDrafts()
 const at = ref(props.face[0]?.id ?? '')
 const item = computed(() => props.face.find((each) => each.id === at.value))
+/** Of the wear as it was when what is typed was begun. */
+const version = ref(1)
 const wear = computed(() => props.worn.find((each) => each.itemId === at.value))
 const others = computed(() => props.face.filter((each) => each.id !== at.value))
 const draft = useDraft(() => {
@@ -50,14 +52,21 @@ function feel(aspect: Aspect, how: Felt | null): void {
 async function choose(id: string): Promise<void> {
   if (!(await drafts.mayLeave(() => draft.isTyped.value))) return
   at.value = id
+  begin()
+}
+
+function begin(): void {
+  version.value = wear.value?.version ?? 1
   draft.begin()
 }
+begin()
 
 function store(): void {
   const { usedAs, amount, amountUnit, felt, partner, ratio } = typed.value
   const unit = amount === null ? null : (amountUnit ?? 'pumps')
-  ticks.setDetails(props.day, { itemId: at.value, usedAs, amount, amountUnit: unit, felt })
+  ticks.setDetails(props.day, { itemId: at.value, usedAs, amount, amountUnit: unit, felt, version: version.value })
   if (partner !== null) ticks.mix(props.day, [at.value, partner], ratio)
+  version.value += 1
   draft.begin({ ...typed.value, partner: null })
 }
 </script>

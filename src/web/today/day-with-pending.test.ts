@@ -19,6 +19,7 @@ const wear = (itemId: string) => ({
   amount: null,
   amountUnit: null,
   felt: null,
+  version: 1,
   mix: null,
 })
 const DAY: TodayAnswer = {

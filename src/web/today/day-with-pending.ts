@@ -51,12 +51,8 @@ function withAct(day: TodayAnswer, act: PendingAct): TodayAnswer {
       }
     case '/put-back':
       return { ...known, putBack: [...new Set([...day.putBack, itemId])] }
-    case '/day': {
-      const { changeId, day: on, ...conditions } = body
-      void changeId
-      void on
-      return { ...known, conditions: conditions as unknown as DayView }
-    }
+    case '/day':
+      return { ...known, conditions: { ...day.conditions, ...(body['set'] as Partial<DayView>) } }
     case '/wear-details':
       return {
         ...known,
@@ -81,8 +77,8 @@ function withItems(day: TodayAnswer, items: readonly ListedItem[]): TodayAnswer 
 }
 
 function detailsOf(body: Readonly<Record<string, unknown>>): Partial<Worn> {
-  const { usedAs, amount, amountUnit, felt } = body
-  return { usedAs, amount, amountUnit, felt: felt === '' ? null : felt } as Partial<Worn>
+  const { usedAs, amount, amountUnit, felt, version } = body
+  return { usedAs, amount, amountUnit, felt: felt === '' ? null : felt, version: Number(version) + 1 } as Partial<Worn>
 }
 
 function mixed(worn: readonly Worn[], body: Readonly<Record<string, unknown>>): Worn[] {
@@ -93,5 +89,14 @@ function mixed(worn: readonly Worn[], body: Readonly<Record<string, unknown>>): 
 
 /** A wear of which nothing is said but its shades. */
 function plainWear(itemId: string, partIds: readonly string[]): Worn {
-  return { itemId, partIds: [...partIds], usedAs: null, amount: null, amountUnit: null, felt: null, mix: null }
+  return {
+    itemId,
+    partIds: [...partIds],
+    usedAs: null,
+    amount: null,
+    amountUnit: null,
+    felt: null,
+    version: 1,
+    mix: null,
+  }
 }

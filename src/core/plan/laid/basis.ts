@@ -1,4 +1,5 @@
 import type { Day } from '../../calendar/day.js'
+import type { Hemisphere } from '../../calendar/hemisphere.js'
 import type { CalmStretch, PlannedWeek } from '../../calendar/planned-week.js'
 import type { Season } from '../../item/traits.js'
 import type { PlanMonth } from './span.js'
@@ -76,6 +77,7 @@ export interface PlanMove {
 /** Everything that a plan is made from. */
 export interface PlanBasis {
   readonly today: Day
+  readonly hemisphere: Hemisphere
   readonly week: PlannedWeek
   readonly calm: readonly CalmStretch[]
   readonly places: readonly PlanPlace[]

@@ -35,6 +35,7 @@ const THING: PlanThing = {
 /** Makeup on four days a week; one zone of two slots. */
 const BASIS: PlanBasis = {
   today: TODAY,
+  hemisphere: 'north',
   week: [1, 1, 1, 1, 0, 0, 0],
   calm: [],
   places: [{ zoneId: 'cheeks', slots: 2, staying: 0 }],

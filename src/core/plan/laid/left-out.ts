@@ -1,6 +1,7 @@
-import { addDays, fieldsOf, type Day } from '../../calendar/day.js'
+import { addDays, type Day } from '../../calendar/day.js'
 import { dayOfNthWear } from '../../calendar/wear-days.js'
-import { seasonOfMonth, type Season } from '../../item/traits.js'
+import type { Hemisphere } from '../../calendar/hemisphere.js'
+import { seasonOn, type Season } from '../../item/traits.js'
 import type { PlanBasis } from './basis.js'
 import type { MadeProblem } from './problem-of.js'
 import { isImpossible, milestoneOf, mostPossible, type Schedule } from './problem.js'
@@ -70,8 +71,16 @@ export function leftOutOf(basis: PlanBasis, made: MadeProblem, schedule: Schedul
     if (thing.said === 'no' || (item.fixed.length > 0 && item.fixed.every((each) => each === false)))
       return { code: 'she said no' }
     if (until !== null && until < basis.today) return { code: 'past its date', day: until }
-    if (!made.span.weeks.some(({ from }) => thing.seasons.length === 0 || thing.seasons.includes(seasonOfWeek(from))))
-      return { code: 'out of season', seasons: thing.seasons, back: backOn(thing.seasons, endOf(made.span)) }
+    if (
+      !made.span.weeks.some(
+        ({ from }) => thing.seasons.length === 0 || thing.seasons.includes(seasonOfWeek(from, basis.hemisphere)),
+      )
+    )
+      return {
+        code: 'out of season',
+        seasons: thing.seasons,
+        back: backOn(thing.seasons, endOf(made.span), basis.hemisphere),
+      }
     if (isImpossible(item))
       return {
         code: 'impossible',
@@ -125,15 +134,15 @@ export function leftOutOf(basis: PlanBasis, made: MadeProblem, schedule: Schedul
   }
 }
 
-function seasonOfWeek(from: Day): Season {
-  return seasonOfMonth(fieldsOf(addDays(from, 3)).month)
+function seasonOfWeek(from: Day, hemisphere: Hemisphere): Season {
+  return seasonOn(addDays(from, 3), hemisphere)
 }
 
 /** The first day after the plan on which one of its seasons has begun. */
-function backOn(seasons: readonly Season[], end: Day): Day | null {
+function backOn(seasons: readonly Season[], end: Day, hemisphere: Hemisphere): Day | null {
   for (let n = 1; n <= 366; n += 1) {
     const day = addDays(end, n)
-    if (seasons.includes(seasonOfMonth(fieldsOf(day).month))) return day
+    if (seasons.includes(seasonOn(day, hemisphere))) return day
   }
   return null
 }

@@ -1,8 +1,8 @@
-import { addDays, addMonths, earlier, fieldsOf, type Day } from '../../calendar/day.js'
+import { addDays, addMonths, earlier, type Day } from '../../calendar/day.js'
 import type { CalmStretch, PlannedWeek } from '../../calendar/planned-week.js'
 import { wearDaysBetween } from '../../calendar/wear-days.js'
 import { median } from '../../forecast/median.js'
-import { seasonOfMonth } from '../../item/traits.js'
+import { seasonOn } from '../../item/traits.js'
 import type { PlanBasis, PlanKind, PlanSetup, PlanThing } from './basis.js'
 import { PLAN_WEIGHTS, type PlanCap, type PlanItem, type PlanProblem } from './problem.js'
 import { endOf, monthAt, planSpan, within, type PlanSpan, type PlanWeek } from './span.js'
@@ -81,7 +81,7 @@ export function problemOf(basis: PlanBasis, setup: PlanSetup): MadeProblem {
       categoryId: thing.categoryId,
       uses: usesNeeded(thing, setup),
       most: span.weeks.map((each, at) => {
-        if (!inSeason(thing, each)) return 0
+        if (!inSeason(thing, each, basis)) return 0
         const days = within(each, thing.from, last)
         if (days === null) return 0
         const all = wearDays[at] ?? 0
@@ -159,8 +159,8 @@ function shifted(week: PlannedWeek, by: number): PlannedWeek {
   return week.map((each) => (by > 0 ? each + share * (1 - each) : each * (1 - share))) as unknown as PlannedWeek
 }
 
-function inSeason({ seasons }: PlanThing, week: PlanWeek): boolean {
-  return seasons.length === 0 || seasons.includes(seasonOfMonth(fieldsOf(addDays(week.from, 3)).month))
+function inSeason({ seasons }: PlanThing, week: PlanWeek, { hemisphere }: PlanBasis): boolean {
+  return seasons.length === 0 || seasons.includes(seasonOn(addDays(week.from, 3), hemisphere))
 }
 
 function lastDay(thing: PlanThing, { projects }: PlanBasis, { deadline, projectId }: PlanSetup): Day | null {

@@ -1,0 +1,209 @@
+import type { Day } from '#core/calendar/day'
+
+/** A row of the table of items, as the schema has it. */
+export type ItemRow = Readonly<Record<string, string | number | null>>
+
+/**
+ * What becomes of a column when two items are made one. *kept*: the one that stays has its own. *asked*: what only one says holds;
+ * what both say differently is asked. *either*: yes where either says so. *earliest*, *lines*, *list*: the earlier day, both texts,
+ * both lists. *together*: decided with others, in `mergedRow`.
+ */
+export type MergedColumn = 'kept' | 'asked' | 'either' | 'earliest' | 'lines' | 'list' | 'together'
+
+/** Every column of an item. Data table; a test holds it to the schema. */
+export const MERGED_COLUMNS: Readonly<Record<string, MergedColumn>> = {
+  id: 'kept',
+  version: 'kept',
+  product_id: 'kept',
+  slots: 'kept',
+  ended_as: 'kept',
+  location: 'kept',
+  location_until: 'kept',
+  category_id: 'asked',
+  used_as: 'asked',
+  structure: 'kept',
+  form: 'asked',
+  format: 'asked',
+  colour: 'asked',
+  finish: 'asked',
+  undertone: 'asked',
+  depth: 'asked',
+  content_amount: 'asked',
+  content_unit: 'together',
+  price_minor: 'asked',
+  price_said: 'asked',
+  source: 'asked',
+  availability: 'asked',
+  pao_months: 'asked',
+  spf: 'asked',
+  liking: 'asked',
+  role: 'asked',
+  opaque: 'either',
+  sun_protection: 'either',
+  expiry: 'earliest',
+  added_on: 'earliest',
+  notes: 'lines',
+  brushes: 'lines',
+  kit: 'lines',
+  seasons: 'list',
+  package_states: 'list',
+  kept_text: 'list',
+  sign_day: 'together',
+  sign_words: 'together',
+  uses_before: 'together',
+  opened_kind: 'together',
+  opened_earliest: 'together',
+  opened_latest: 'together',
+  opened_said: 'together',
+  opened_by: 'together',
+  acquired_earliest: 'together',
+  acquired_latest: 'together',
+  ended_on: 'together',
+  ended_roughly: 'together',
+  origin_item_id: 'together',
+}
+
+/** When it was opened, as one question. */
+const OPENED = 'opened_said'
+/** Columns whose one value is only half of what is said: told and chosen as one. */
+const WITH: Readonly<Record<string, readonly string[]>> = { content_amount: ['content_unit'] }
+const MOST_NOTES = 4000
+const MOST_LINE = 120
+const MOST_USES = 100_000
+
+/** What both say differently of a column, where neither outranks the other. */
+export interface Conflict {
+  readonly column: string
+  readonly kept: string | number
+  readonly other: string | number
+}
+
+/** What cannot be decided without her. A gift has no price, whatever the other was bought for. */
+export function conflictsOf(kept: ItemRow, other: ItemRow): Conflict[] {
+  return Object.entries(MERGED_COLUMNS)
+    .flatMap(([column, rule]) => {
+      if (rule !== 'asked') return []
+      const [mine, theirs] = [kept[column] ?? null, other[column] ?? null]
+      const same = [column, ...(WITH[column] ?? [])].every((each) => kept[each] === other[each])
+      return mine === null || theirs === null || same ? [] : [{ column, kept: mine, other: theirs }]
+    })
+    .concat(openingsOf(kept, other))
+}
+
+/** Two openings that were said differently. */
+function openingsOf(kept: ItemRow, other: ItemRow): Conflict[] {
+  const said = (row: ItemRow): string => `${row['opened_earliest']} ${row['opened_latest']}`
+  if (kept['opened_kind'] !== 'range' || other['opened_kind'] !== 'range' || said(kept) === said(other)) return []
+  return [{ column: OPENED, kept: String(kept['opened_said']), other: String(other['opened_said']) }]
+}
+
+/** The two as one row. `theirs` are the columns in which the other's word was chosen. */
+export function mergedRow(
+  kept: ItemRow,
+  other: ItemRow,
+  theirs: ReadonlySet<string>,
+  worn: { readonly first: Day | null; readonly sameSheetRow: boolean },
+): ItemRow {
+  const merged: Record<string, string | number | null> = {}
+  for (const [column, rule] of Object.entries(MERGED_COLUMNS)) {
+    const [a, b] = [kept[column] ?? null, other[column] ?? null]
+    switch (rule) {
+      case 'kept':
+      case 'together':
+        merged[column] = a
+        break
+      case 'asked':
+        merged[column] = theirs.has(column) ? b : (a ?? b)
+        for (const each of WITH[column] ?? [])
+          merged[each] = merged[column] === b && a !== b ? (other[each] ?? null) : (kept[each] ?? null)
+        break
+      case 'either':
+        merged[column] = Math.max(Number(a), Number(b))
+        break
+      case 'earliest':
+        merged[column] = [a, b].flatMap((each) => each ?? []).sort()[0] ?? null
+        break
+      case 'lines':
+        merged[column] = [...new Set([String(a ?? ''), String(b ?? '')])]
+          .filter((text) => text !== '')
+          .join(column === 'notes' ? '\n' : ', ')
+          .slice(0, column === 'notes' ? MOST_NOTES : MOST_LINE)
+        break
+      case 'list':
+        merged[column] = JSON.stringify(distinct([...listOf(a), ...listOf(b)]))
+    }
+  }
+  // The other was bought where the one that stays was a gift: it stays a gift, and has no price.
+  if (merged['source'] === 'gift') merged['price_minor'] = null
+  return {
+    ...merged,
+    ...signOf(kept, other),
+    ...openingOf(kept, other, theirs.has(OPENED), worn),
+    ...endingOf(kept, other),
+  }
+}
+
+/** The first sign ended it; what the other said of it is told beside. */
+function signOf(kept: ItemRow, other: ItemRow): ItemRow {
+  const said = [kept, other]
+    .filter((row) => row['sign_day'] != null)
+    .sort((a, b) => (String(a['sign_day']) < String(b['sign_day']) ? -1 : 1))
+  const words = [...new Set(said.map((row) => String(row['sign_words'])))].join('; ')
+  return { sign_day: said[0]?.['sign_day'] ?? null, sign_words: said.length === 0 ? null : words }
+}
+
+/** Earlier uses of one row imported twice are the same uses; a known opening outranks an unknown one, and a use an unopened. */
+function openingOf(
+  kept: ItemRow,
+  other: ItemRow,
+  theirs: boolean,
+  worn: { readonly first: Day | null; readonly sameSheetRow: boolean },
+): ItemRow {
+  const [a, b] = [kept['uses_before'] ?? null, other['uses_before'] ?? null].map((each) =>
+    each === null ? null : Number(each),
+  )
+  const uses = a == null || b == null ? (a ?? b ?? null) : worn.sameSheetRow ? Math.max(a, b) : a + b
+  const mine = kept['opened_kind'] === 'range' || other['opened_kind'] !== 'range'
+  const from = mine && !theirs ? kept : other
+  const doubted = from['opened_kind'] === 'unopened' && ((uses ?? 0) > 0 || other['opened_kind'] === 'unknown')
+  const acquired = [kept, other].flatMap((row) => (row['acquired_earliest'] == null ? [] : [row]))
+  const earliest = [
+    ...acquired.map((row) => String(row['acquired_earliest'])),
+    ...((worn.first ?? '') ? [String(worn.first)] : []),
+  ].sort()[0]
+  return {
+    uses_before: uses === null ? null : Math.min(uses, MOST_USES),
+    opened_kind: doubted ? 'unknown' : (from['opened_kind'] ?? 'unknown'),
+    opened_earliest: from['opened_earliest'] ?? null,
+    opened_latest: from['opened_latest'] ?? null,
+    opened_said: from['opened_said'] ?? null,
+    opened_by: from['opened_by'] ?? 'she',
+    acquired_earliest: acquired.length === 0 ? null : (earliest ?? null),
+    acquired_latest: acquired[0]?.['acquired_latest'] ?? null,
+  }
+}
+
+/** Both ended alike, or neither: the later day holds, and a day that was said outranks one that is only roughly known. */
+function endingOf(kept: ItemRow, other: ItemRow): ItemRow {
+  if (kept['ended_on'] == null || other['ended_on'] == null) return {}
+  const rank = (row: ItemRow): string => `${row['ended_roughly'] === 0 ? 1 : 0}${String(row['ended_on'])}`
+  const last = rank(kept) >= rank(other) ? kept : other
+  const worn =
+    [kept, other]
+      .map((row) => String(row['ended_on']))
+      .sort()
+      .at(-1) ?? ''
+  return { ended_on: worn, ended_roughly: last['ended_on'] === worn ? (last['ended_roughly'] ?? 0) : 1 }
+}
+
+function listOf(text: string | number | null): unknown[] {
+  return text === null ? [] : (JSON.parse(String(text)) as unknown[])
+}
+
+function distinct(list: readonly unknown[]): unknown[] {
+  const seen = new Set<string>()
+  return list.filter((each) => {
+    const key = JSON.stringify(each)
+    return !seen.has(key) && seen.add(key)
+  })
+}
