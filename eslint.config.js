@@ -7,7 +7,7 @@ import typescript from 'typescript-eslint'
 
 /** Places of the pages; each has a folder of its own. */
 const PLACES =
-  'check-in|collection|decide|drawer|empties|importing|item|journal|look-back|plan|projects|settings|shelf-life|specimen|stocktaking|today'
+  'buying|check-in|collection|decide|drawer|empties|importing|item|journal|look-back|plan|projects|settings|shelf-life|specimen|stocktaking|supply|today'
 const CONTRACT_TYPES = {
   regex: '^#contract/(?!(blank-item|packed-items)$)',
   allowTypeImports: true,
@@ -96,6 +96,15 @@ export default typescript.config(
   floor([`src/web/{${PLACES.replaceAll('|', ',')}}/**/*.{ts,vue}`], 'shell'),
   floor(['src/web/ui/**/*.{ts,vue}'], `shell|${PLACES}`),
   floor(['src/web/{data,devices,workers}/**/*.{ts,vue}'], `shell|ui|${PLACES}`),
+  // No promise of the server goes unhandled: on a full disk a rejected one would end it.
+  {
+    files: ['src/server/**/*.ts'],
+    languageOptions: { parserOptions: { project: 'src/server/tsconfig.json' } },
+    rules: {
+      '@typescript-eslint/no-floating-promises': ['error', { ignoreVoid: false }],
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: false }],
+    },
+  },
   // Data tables are as long as their data.
   { files: ['**/*-data.ts'], rules: { 'max-lines': 'off' } },
   { files: ['src/core/**/*.ts'], ignores: ['**/*.test.ts'], rules: PURE },

@@ -62,7 +62,8 @@ test('out and into a fresh house it is equal apart from the time of export; it f
     expect(((await other.get('/export')).body as CollectionFile).tables.wear).toEqual([])
     await other.post(`/changes/${replaced.body.change.id}/take-back`, {})
     const back = (await other.get('/export')).body as CollectionFile
-    expect(back.tables.wear).toEqual(first.tables.wear)
+    const withoutVersion = ({ version: _, ...row }: (typeof first.tables.wear)[number]) => row
+    expect(back.tables.wear.map(withoutVersion)).toEqual(first.tables.wear.map(withoutVersion))
   } finally {
     other.close()
   }
@@ -210,7 +211,16 @@ test.each([33, 32])(
       // Her habit is reckoned once a day, and anew with a collection: here too.
       await house.restart()
       await other.restart()
-      for (const path of ['/today', '/collection', '/projects', '/decide', '/empties', '/laying'])
+      for (const path of [
+        '/today',
+        '/collection',
+        '/projects',
+        '/decide',
+        '/empties',
+        '/laying',
+        '/shelf-life',
+        '/supply',
+      ])
         expect((await other.get(path)).body, path).toEqual((await house.get(path)).body)
     } finally {
       other.close()
@@ -233,53 +243,6 @@ test('taking in a file over pictures of the same ids can be taken back, pictures
   house.house.photos.tidy(house.house.now())
   await house.post(`/changes/${taken.body.change.id}/take-back`, {})
   expect((await exported()).pictures).toEqual(first.pictures)
-})
-
-test('a file of the version before is brought up to date on its way in', async () => {
-  const itemId = await house.item()
-  const finished = await house.item({ shade: 'Done' })
-  await house.post(`/items/${itemId}/readings`, {
-    id: 'm',
-    partId: null,
-    reading: { kind: 'stage', stage: 'dip', day: TODAY },
-  })
-  await house.post(`/items/${finished}/finish`, {
-    reviewId: 'r',
-    day: TODAY,
-    wouldBuyAgain: 'yes',
-    words: 'good',
-    packageGoes: null,
-  })
-  const file = await exported()
-  // As the second version wrote it.
-  const tables = {
-    ...file.tables,
-    item: file.tables.item.map(({ ended_as, opened_by: _, ...row }) => ({
-      ...row,
-      lifecycle: ended_as ?? 'open',
-      import_identity: 'x|y||1',
-    })),
-    measurement: file.tables.measurement.map(({ saved_at: _, unit: __, ...row }) => ({ ...row, value: 0 })),
-    review: file.tables.review.map(({ product_id: _, ...row }) => row),
-  }
-  const { import_mark: _, unwritten: __, package_weight: ___, ...old } = tables
-  const other = await TestHouse.open()
-  try {
-    const taken = await other.post('/collection-file', {
-      replace: false,
-      collection: { ...file, version: 2, tables: old },
-    })
-    expect(taken.status, JSON.stringify(taken.body)).toBe(200)
-    expect((await other.get(`/items/${finished}`)).body.item).toMatchObject({ lifecycle: 'finished', endedOn: TODAY })
-    expect((await other.get(`/items/${itemId}`)).body.item.reading).toMatchObject({
-      kind: 'stage',
-      value: null,
-      stage: 'dip',
-    })
-    expect((await other.get('/empties')).body.empties).toMatchObject([{ words: 'good' }])
-  } finally {
-    other.close()
-  }
 })
 
 test('as CSV: formulas are made harmless, and the sheet reads back as what it was', async () => {

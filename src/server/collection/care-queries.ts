@@ -26,6 +26,18 @@ export interface PhotoRow {
   content: string
 }
 
+export interface CategoryHeadRow {
+  id: string
+  version: number
+  name: string
+  zone_id: string
+  usual_form: string
+  model_type: string
+  makeup: 0 | 1
+  eye: 0 | 1
+  lip: 0 | 1
+}
+
 /** Statements for what is done to items that are there: pairs, many at once, merging, places, pictures, categories. */
 export function careQueries(db: Db) {
   const sql = preparing(db)
@@ -70,7 +82,7 @@ export function careQueries(db: Db) {
     panOnPhoto: sql<[string], { id: string }>('SELECT id FROM pan_reading WHERE photo_id = ? LIMIT 1'),
     dropPhoto: sql<[string]>('DELETE FROM photo WHERE id = ?'),
     categoryByName: sql<[string], { id: string }>('SELECT id FROM category WHERE name = ? COLLATE NOCASE'),
-    category: sql<[string], Readonly<Record<string, string | number>> & { readonly version: number }>(
+    category: sql<[string], CategoryHeadRow>(
       'SELECT id, version, name, zone_id, usual_form, model_type, makeup, eye, lip FROM category WHERE id = ?',
     ),
     zone: sql<[string], { id: string }>('SELECT id FROM zone WHERE id = ?'),

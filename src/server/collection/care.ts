@@ -174,9 +174,9 @@ export class Care {
     if (!there) return fail('unknown-category', { value: id })
     if (there.version !== body.version) {
       const { zone_id: zoneId, usual_form: usualForm, model_type: modelType, ...rest } = there
-      const current = { ...rest, zoneId, usualForm, modelType, makeup: rest['makeup'] === 1 }
+      const current = { ...rest, zoneId, usualForm, modelType, makeup: rest.makeup === 1 }
       return fail('stale', {
-        current: JSON.stringify({ ...current, eye: rest['eye'] === 1, lip: rest['lip'] === 1 }),
+        current: JSON.stringify({ ...current, eye: rest.eye === 1, lip: rest.lip === 1 }),
       })
     }
     const wrong = this.#wrongCategory(id, body)

@@ -97,16 +97,13 @@ export class CollectionCommands {
     if (!item) return fail('unknown-item', { value: id })
     if (day > this.#house.today()) return fail('day-in-future', { value: day })
     // What was seen first ended it; what is seen later is told beside it.
-    const there = this.#queries.sign.get(id)
-    const first = there?.sign_day != null && there.sign_day <= day
-    const told = [first ? there.sign_words : words, first ? words : (there?.sign_words ?? '')]
+    const { sign_day: there = null, sign_words: before = null } = this.#queries.sign.get(id) ?? {}
+    const isLater = there !== null && there <= day
+    const told = (isLater ? [before, words] : [words, before]).filter((each) => each !== null && each !== '')
     this.#queries.recordSign.run({
       id,
-      day: first ? (there.sign_day ?? day) : day,
-      words: [...new Set(told)]
-        .filter((each) => each)
-        .join('; ')
-        .slice(0, MOST_SIGN_WORDS),
+      day: isLater ? there : day,
+      words: [...new Set(told)].join('; ').slice(0, MOST_SIGN_WORDS),
     })
     return ok({ words: `Recorded a sign on ${itemMark(item)}`, answer: { id } })
   }

@@ -6,9 +6,10 @@ export type ItemRow = Readonly<Record<string, string | number | null>>
 /**
  * What becomes of a column when two items are made one. *kept*: the one that stays has its own. *asked*: what only one says holds;
  * what both say differently is asked. *either*: yes where either says so. *earliest*, *lines*, *list*: the earlier day, both texts,
- * both lists. *together*: decided with others, in `mergedRow`.
+ * both lists. *with another*: the other
+ * half of a column that is asked. *together*: decided with others, in `mergedRow`.
  */
-export type MergedColumn = 'kept' | 'asked' | 'either' | 'earliest' | 'lines' | 'list' | 'together'
+export type MergedColumn = 'kept' | 'asked' | 'either' | 'earliest' | 'lines' | 'list' | 'together' | 'with another'
 
 /** Every column of an item. Data table; a test holds it to the schema. */
 export const MERGED_COLUMNS: Readonly<Record<string, MergedColumn>> = {
@@ -29,7 +30,7 @@ export const MERGED_COLUMNS: Readonly<Record<string, MergedColumn>> = {
   undertone: 'asked',
   depth: 'asked',
   content_amount: 'asked',
-  content_unit: 'together',
+  content_unit: 'with another',
   price_minor: 'asked',
   price_said: 'asked',
   source: 'asked',
@@ -112,11 +113,13 @@ export function mergedRow(
       case 'together':
         merged[column] = a
         break
-      case 'asked':
-        merged[column] = theirs.has(column) ? b : (a ?? b)
-        for (const each of WITH[column] ?? [])
-          merged[each] = merged[column] === b && a !== b ? (other[each] ?? null) : (kept[each] ?? null)
+      case 'with another':
         break
+      case 'asked': {
+        const from = theirs.has(column) || a === null ? other : kept
+        for (const each of [column, ...(WITH[column] ?? [])]) merged[each] = from[each] ?? null
+        break
+      }
       case 'either':
         merged[column] = Math.max(Number(a), Number(b))
         break
@@ -146,7 +149,7 @@ export function mergedRow(
 /** The first sign ended it; what the other said of it is told beside. */
 function signOf(kept: ItemRow, other: ItemRow): ItemRow {
   const said = [kept, other]
-    .filter((row) => row['sign_day'] != null)
+    .filter((row) => isSaid(row, 'sign_day'))
     .sort((a, b) => (String(a['sign_day']) < String(b['sign_day']) ? -1 : 1))
   const words = [...new Set(said.map((row) => String(row['sign_words'])))].join('; ')
   return { sign_day: said[0]?.['sign_day'] ?? null, sign_words: said.length === 0 ? null : words }
@@ -162,11 +165,16 @@ function openingOf(
   const [a, b] = [kept['uses_before'] ?? null, other['uses_before'] ?? null].map((each) =>
     each === null ? null : Number(each),
   )
-  const uses = a == null || b == null ? (a ?? b ?? null) : worn.sameSheetRow ? Math.max(a, b) : a + b
+  const uses =
+    a === undefined || a === null || b === undefined || b === null
+      ? (a ?? b ?? null)
+      : worn.sameSheetRow
+        ? Math.max(a, b)
+        : a + b
   const mine = kept['opened_kind'] === 'range' || other['opened_kind'] !== 'range'
   const from = mine && !theirs ? kept : other
   const doubted = from['opened_kind'] === 'unopened' && ((uses ?? 0) > 0 || other['opened_kind'] === 'unknown')
-  const acquired = [kept, other].flatMap((row) => (row['acquired_earliest'] == null ? [] : [row]))
+  const acquired = [kept, other].flatMap((row) => (isSaid(row, 'acquired_earliest') ? [row] : []))
   const earliest = [
     ...acquired.map((row) => String(row['acquired_earliest'])),
     ...((worn.first ?? '') ? [String(worn.first)] : []),
@@ -185,7 +193,7 @@ function openingOf(
 
 /** Both ended alike, or neither: the later day holds, and a day that was said outranks one that is only roughly known. */
 function endingOf(kept: ItemRow, other: ItemRow): ItemRow {
-  if (kept['ended_on'] == null || other['ended_on'] == null) return {}
+  if (!isSaid(kept, 'ended_on') || !isSaid(other, 'ended_on')) return {}
   const rank = (row: ItemRow): string => `${row['ended_roughly'] === 0 ? 1 : 0}${String(row['ended_on'])}`
   const last = rank(kept) >= rank(other) ? kept : other
   const worn =
@@ -194,6 +202,10 @@ function endingOf(kept: ItemRow, other: ItemRow): ItemRow {
       .sort()
       .at(-1) ?? ''
   return { ended_on: worn, ended_roughly: last['ended_on'] === worn ? (last['ended_roughly'] ?? 0) : 1 }
+}
+
+function isSaid(row: ItemRow, column: string): boolean {
+  return (row[column] ?? null) !== null
 }
 
 function listOf(text: string | number | null): unknown[] {

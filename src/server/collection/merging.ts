@@ -88,7 +88,7 @@ export class Merging {
   }
 
   #row(id: string): ItemRow {
-    return this.#queries.row.get({ id }) ?? {}
+    return this.#queries.row.get(id) ?? {}
   }
 
   #take(kept: ItemFacts, other: ItemFacts, chosen: Chosen, today: Day): void {

@@ -96,6 +96,7 @@ export class Copies {
   #linkPictures(): void {
     const { folder } = this.shelf
     const pool = join(folder, 'photos')
+    if (filesIn(this.#pictures).length === 0 && !existsSync(pool)) return
     mkdirSync(pool, { recursive: true, mode: 0o700 })
     const there = new Set(filesIn(pool))
     const wanted = new Set(filesIn(this.#pictures).filter((name) => /^[A-Za-z0-9_-]{1,120}\.jpg$/.test(name)))

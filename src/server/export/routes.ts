@@ -2,10 +2,11 @@ import { Router, type Request, type Response } from 'express'
 import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { collectionFileSchema, PutCollection } from '#contract/collection-file'
+import type { Problem } from '#contract/basic'
 import type { House } from '../house.js'
 import { COLLECTION_BOUNDS, JsonShape } from '../http/json-shape.js'
 import { problemOf, sendProblem } from '../http/problem.js'
-import { receive } from '../http/receive.js'
+import { receive, type Received } from '../http/receive.js'
 import { collectionCsv } from './csv.js'
 
 /** A collection of ten years with its pictures travels as one JSON file. */
@@ -46,24 +47,24 @@ export function exportRoutes(house: House): Router {
       look: (piece) => shape.take(piece),
     })
     if (!received.ok) return sendProblem(response, problemOf(received.failure))
-    const { file, work, hash, drop } = received.value
-    try {
-      const read = await house.large.readCollection(file, work)
-      if (!read.ok) return sendProblem(response, 'problem' in read ? read.problem : problemOf(read.failure))
-      const { changeId, replace } = read.value
-      const outcome = await house.copies.around('import', (stored) =>
-        house.journal.run(
-          // The journal keeps what the act was, not the file; what it hashes to tells one from another.
-          { changeId, command: 'put-collection', body: { replace, hash } },
-          () => files.put(read.value),
-          { stored },
-        ),
-      )
-      if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
-      response.json(outcome.value)
-    } finally {
-      await drop()
-    }
+    const taken = await taking(received.value).finally(() => received.value.drop())
+    if ('problem' in taken) return sendProblem(response, taken.problem)
+    response.json(taken.answer)
+  }
+
+  async function taking({ file, work, hash }: Received): Promise<{ problem: Problem } | { answer: object }> {
+    const read = await house.large.readCollection(file, work)
+    if (!read.ok) return { problem: 'problem' in read ? read.problem : problemOf(read.failure) }
+    const { changeId, replace } = read.value
+    const outcome = await house.copies.around('import', (stored) =>
+      house.journal.run(
+        // The journal keeps what the act was, not the file; what it hashes to tells one from another.
+        { changeId, command: 'put-collection', body: { replace, hash } },
+        () => files.put(read.value),
+        { stored },
+      ),
+    )
+    return outcome.ok ? { answer: outcome.value } : { problem: problemOf(outcome.failure) }
   }
 }
 

@@ -74,6 +74,7 @@ export class Forecasts {
   /** What is being reckoned elsewhere, and what was touched since. */
   #ready: Promise<void> | null = null
   #deferred = false
+  #beginning: Promise<void> | null = null
   #elsewhere: (() => Promise<void>) | null = null
   #meanwhile: { readonly ids: Set<string>; all: boolean } | null = null
   #habit: { readonly day: Day; readonly habit: Habit } | null = null
@@ -202,9 +203,13 @@ export class Forecasts {
 
   /** Begins what was left for later, if nobody asked yet. */
   begin(): Promise<void> {
-    if (!this.#deferred) return this.#ready ?? Promise.resolve()
+    if (!this.#deferred) return this.#beginning ?? this.#ready ?? Promise.resolve()
     this.#deferred = false
-    return this.#elsewhere?.() ?? Promise.resolve()
+    const beginning = (this.#elsewhere?.() ?? Promise.resolve()).finally(() => {
+      if (this.#beginning === beginning) this.#beginning = null
+    })
+    this.#beginning = beginning
+    return beginning
   }
 
   /**
@@ -215,7 +220,7 @@ export class Forecasts {
     const current = this.#habit?.day === this.#today()
     if (few && current) return Promise.resolve()
     // Another day by the clock on the wall, whatever any timer slept through.
-    if (!current && this.#ready === null) this.#deferred = true
+    if (!current && this.#beginning === null) this.#deferred = true
     return this.begin()
   }
 

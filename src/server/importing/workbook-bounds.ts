@@ -8,7 +8,7 @@ const MOST_PARTS = 2000
 /** Title lines and sums around the rows, in every tab. */
 const SPARE_ROWS = 1000
 /** Where something says what its place is, in whatever it is written (ECMA-376, part 1, 18.3.1.4 and 18.3.1.73). */
-const SAID = /\br\s*=\s*(?:"([^"]{64}(?=[^"])|[^"]{0,64}(?="))|'([^']{64}(?=[^'])|[^']{0,64}(?=')))/g
+const SAID = /(?<![\w:])r\s*=\s*(?:"([^"]{64}(?=[^"])|[^"]{0,64}(?="))|'([^']{64}(?=[^'])|[^']{0,64}(?=')))/g
 /** A cell's place as the format writes it, "AB12", or a row's, "12". */
 const PLACE = /^([A-Z]{0,3})(\d{1,7})$/
 /** No place is longer than this, so that none is missed where two pieces meet. */

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Day } from '#core/calendar/day'
 import type { WishView } from '#contract/buying'
+import NumberField from '#web/ui/form/NumberField.vue'
 import { useStock } from '#web/data/stock'
 import DayField from '#web/ui/form/DayField.vue'
 import FormDialog from '#web/ui/form/FormDialog.vue'
@@ -36,9 +37,9 @@ async function store(): Promise<void> {
     </p>
     <p class="quiet">It comes in unopened, with why you wished for it and how long.</p>
     <DayField v-model="typed.day" label="Bought on" :max="today" :error-messages="on('day')" />
-    <v-text-field
+    <NumberField
+      text
       v-model="typed.price"
-      inputmode="decimal"
       :label="`What it cost, ${stock.currency}`"
       :error-messages="[...price.errors, ...on('priceMinor')]"
     />

@@ -2,6 +2,7 @@
 import { mdiPlus } from '@mdi/js'
 import { useSessionStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import NumberField from '#web/ui/form/NumberField.vue'
 import { useBuyingCheck } from '#web/data/reads'
 import { useStock } from '#web/data/stock'
 import { typedPrice } from '#web/ui/form/typed-price'
@@ -43,9 +44,9 @@ const strict = computed(
         :items="stock.categories.map((each) => ({ title: each.name, value: each.id }))"
         hide-details
       />
-      <v-text-field
+      <NumberField
+        text
         v-model="price"
-        inputmode="decimal"
         :label="`Price, ${stock.currency}`"
         :error-messages="paid.errors"
         hide-details="auto"

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { addDays, type Day } from '#core/calendar/day'
 import { FINISHES, type Finish } from '#core/item/traits'
 import type { WishView } from '#contract/buying'
+import NumberField from '#web/ui/form/NumberField.vue'
 import { useStock } from '#web/data/stock'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
 import DayField from '#web/ui/form/DayField.vue'
@@ -89,12 +90,7 @@ async function store(): Promise<void> {
       :error-messages="on('categoryId')"
     />
     <div class="two">
-      <v-text-field
-        v-model="typed.price"
-        inputmode="decimal"
-        :label="`Price, ${stock.currency}`"
-        :error-messages="priceError"
-      />
+      <NumberField text v-model="typed.price" :label="`Price, ${stock.currency}`" :error-messages="priceError" />
       <v-select v-model="typed.finish" label="Finish" clearable :items="FINISHES" :error-messages="on('finish')" />
     </div>
     <SwatchField v-model="typed.colour" label="Its colour" />

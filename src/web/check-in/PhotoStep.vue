@@ -4,6 +4,7 @@ import { PAN_STAGES, type PanStage } from '#core/item/form'
 import { parseDecimal } from '#core/quantity/decimal'
 import type { SheetItem } from '#contract/check-in'
 import type { ItemAnswer, ListedItem } from '#contract/item'
+import NumberField from '#web/ui/form/NumberField.vue'
 import { dateWords } from '#web/data/locale'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
 import FileDrop from '#web/ui/form/FileDrop.vue'
@@ -128,13 +129,7 @@ function another(): void {
         <v-btn variant="outlined" color="primary" :aria-pressed="result?.how === 'her word'" @click="noMetal"
           >No bare metal yet</v-btn
         >
-        <v-text-field
-          v-model="typed"
-          label="or bare, %"
-          inputmode="decimal"
-          :error-messages="wrong"
-          @update:model-value="typeIt"
-        />
+        <NumberField text v-model="typed" label="or bare, %" :error-messages="wrong" @update:model-value="typeIt" />
       </div>
       <p v-if="result" class="figures">
         <strong>{{ Math.round(result.bare * 100) }} % bare</strong>,

@@ -5,6 +5,10 @@ import { tellMarks } from '#core/words/told'
 /** Whose order of days and whose signs in numbers hold: the browser's, for every word and every field alike. */
 export const HER_LOCALE = typeof navigator === 'undefined' ? 'en-GB' : navigator.language
 
+/** What stands before the decimals of a number. */
+export const DECIMAL_SIGN =
+  new Intl.NumberFormat(HER_LOCALE).formatToParts(1.5).find(({ type }) => type === 'decimal')?.value ?? '.'
+
 /** A way to write days. Made when first needed: the first of its kind costs the browser some fifty milliseconds. */
 export function dayFormat(options: Intl.DateTimeFormatOptions): (day: Day) => string {
   let made: Intl.DateTimeFormat | null = null

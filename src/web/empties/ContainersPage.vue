@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { FORMS, type Form } from '#core/item/form'
 import { parseMass } from '#core/measure/weighing'
 import type { ContainerView } from '#contract/package'
+import NumberField from '#web/ui/form/NumberField.vue'
 import { newId } from '#web/data/client'
 import { useChanges } from '#web/data/changes'
 import { dateWords } from '#web/data/locale'
@@ -124,10 +125,10 @@ function letGo(container: ContainerView): void {
   >
     <v-text-field v-model="typed.words" label="What it is" autofocus :error-messages="on('words')" />
     <v-select v-model="typed.form" label="Its kind" :items="FORMS" />
-    <v-text-field
+    <NumberField
+      text
       v-model="typed.mass"
       :label="`Its weight, washed and dry, ${unit} (may stay empty)`"
-      inputmode="decimal"
       :error-messages="[...massError, ...on('grams')]"
     />
   </FormDialog>

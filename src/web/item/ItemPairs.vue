@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import type { PairView } from '#contract/beside-item'
 import type { ListedItem } from '#contract/item'
+import NumberField from '#web/ui/form/NumberField.vue'
 import { newId } from '#web/data/client'
 import { useChanges } from '#web/data/changes'
 import { useHerDay } from '#web/data/her-day'
@@ -128,13 +129,8 @@ function drop(pair: PairView): void {
         :words="{ works: 'go well', fights: 'fight: peel, pill, patch' }"
       />
       <div v-if="typed.verdict === 'works'" class="ratio">
-        <v-text-field v-model="typed.mine" inputmode="decimal" label="Of this" :error-messages="on('itemAmount')" />
-        <v-text-field
-          v-model="typed.theirs"
-          inputmode="decimal"
-          label="Of the other"
-          :error-messages="on('otherAmount')"
-        />
+        <NumberField text v-model="typed.mine" label="Of this" :error-messages="on('itemAmount')" />
+        <NumberField text v-model="typed.theirs" label="Of the other" :error-messages="on('otherAmount')" />
         <v-select v-model="typed.unit" label="In" :items="['pumps', 'drops']" />
       </div>
       <v-text-field v-model="typed.words" label="In a few words" :error-messages="on('words')" />

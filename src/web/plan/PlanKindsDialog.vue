@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { addDays, type Day } from '#core/calendar/day'
 import type { PlanAnswer } from '#contract/planning'
+import NumberField from '#web/ui/form/NumberField.vue'
 import { newId } from '#web/data/client'
 import { useChanges } from '#web/data/changes'
 import DayField from '#web/ui/form/DayField.vue'
@@ -70,10 +71,10 @@ function drop(id: string): void {
         <DayField v-model="typed.from" label="From" :error-messages="on('from')" />
         <DayField v-model="typed.to" label="To" :error-messages="on('to')" />
       </div>
-      <v-text-field
+      <NumberField
+        text
         v-else
         v-model="typed.perWearDay"
-        inputmode="decimal"
         :label="`Uses on a wear day (empty: ${chosen.learned === null ? 'not learned yet, 1' : `as learned, ${times(chosen.learned)}`})`"
         :error-messages="on('perWearDay')"
       />

@@ -1,7 +1,7 @@
 import 'vuetify/styles'
 import { createVuetify } from 'vuetify'
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
-import { HER_LOCALE } from '#web/data/locale'
+import { DECIMAL_SIGN, HER_LOCALE } from '#web/data/locale'
 
 /** The colours Vuetify's own parts take; the same values stand as tokens in tokens.css. */
 const day = {
@@ -49,7 +49,7 @@ export const vuetify = createVuetify({
     VSelect: field,
     VAutocomplete: field,
     VDateInput: { ...field, prependIcon: '', prependInnerIcon: '$calendar' },
-    VNumberInput: { ...field, controlVariant: 'split' },
+    VNumberInput: { ...field, controlVariant: 'split', decimalSeparator: DECIMAL_SIGN },
     VFileUpload: { density: 'compact', variant: 'outlined' },
     VSlider: { color: 'primary', hideDetails: 'auto', thumbLabel: false },
     VList: { bgColor: 'surface' },

@@ -5,6 +5,7 @@ import { FORMS } from '#core/item/form'
 import { parseDecimal } from '#core/quantity/decimal'
 import { BLANK_FIELDS } from '#contract/blank-item'
 import type { ListedItem } from '#contract/item'
+import NumberField from '#web/ui/form/NumberField.vue'
 import { useContainers } from '#web/data/reads'
 import { useStock } from '#web/data/stock'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
@@ -106,12 +107,12 @@ async function store(): Promise<void> {
     <ul class="parents">
       <li v-for="(parent, n) in typed.parents" :key="parent.itemId">
         <strong>{{ parent.name }}</strong>
-        <v-text-field
+        <NumberField
+          text
           v-model="parent.share"
           placeholder="its share"
           suffix="%"
           :aria-label="`Share of ${parent.name}, %`"
-          inputmode="decimal"
         />
         <v-checkbox v-model="parent.usedUp" :label="'used up by it'" :aria-label="`${parent.name} is used up by it`" />
         <button

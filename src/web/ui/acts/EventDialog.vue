@@ -4,6 +4,7 @@ import type { Day } from '#core/calendar/day'
 import { parseMass } from '#core/measure/weighing'
 import { startsSeries, type PackageEvent } from '#core/measure/package-events'
 import type { ListedItem } from '#contract/item'
+import NumberField from '#web/ui/form/NumberField.vue'
 import { useContainers } from '#web/data/reads'
 import { useUnits } from '#web/data/units'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
@@ -129,10 +130,10 @@ async function store(): Promise<void> {
         :options="Object.keys(SHARES) as (keyof typeof SHARES)[]"
         again
       />
-      <v-text-field
+      <NumberField
+        text
         v-model="typed.mass"
         :label="`or weighed, ${unit}`"
-        inputmode="decimal"
         :error-messages="massError ? [massError] : [...on('grams'), ...on('share')]"
       />
     </template>

@@ -3,6 +3,7 @@ import type { Day } from '#core/calendar/day'
 import type { BUY_AGAIN } from '#core/decide/review-choices'
 import type { ChangeNote } from '#contract/basic'
 import type { ListedItem } from '#contract/item'
+import NumberField from '#web/ui/form/NumberField.vue'
 import DayField from '#web/ui/form/DayField.vue'
 import FormDialog from '#web/ui/form/FormDialog.vue'
 import { useDraft } from '#web/ui/form/use-draft'
@@ -104,12 +105,12 @@ async function store(): Promise<void> {
         weigh.
       </p>
       <template v-else>
-        <v-text-field
+        <NumberField
+          text
           v-model="typed.mass"
           :label="`What the empty package weighs, ${unit} (may stay empty)`"
           hint="Asked once: it tells what is left in the next one of its kind."
           persistent-hint
-          inputmode="decimal"
           :error-messages="[...massError, ...on('empty')]"
         />
         <v-checkbox v-if="typed.mass.trim() !== ''" v-model="typed.cleaned" label="Washed and dry" />

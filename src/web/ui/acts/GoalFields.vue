@@ -2,6 +2,7 @@
 import { computed, watch } from 'vue'
 import type { Day } from '#core/calendar/day'
 import { isCounted, type GoalKind } from '#core/goal/progress'
+import NumberField from '#web/ui/form/NumberField.vue'
 import { usesWords } from '#web/ui/words/item-words'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
 import DayField from '#web/ui/form/DayField.vue'
@@ -45,23 +46,23 @@ watch(
 <template>
   <ChoiceRow v-model="goal.kind" label="Goal" :options="kinds" :words="WORDS" />
   <div v-if="counted" class="pair">
-    <v-text-field v-model="goal.target" type="number" min="1" label="Uses wanted" :error-messages="on('goal.target')" />
-    <v-text-field
+    <NumberField text v-model="goal.target" :min="1" label="Uses wanted" :error-messages="on('goal.target')" />
+    <NumberField
+      text
       v-model="goal.headStart"
-      type="number"
-      min="0"
+      :min="0"
       label="Head start: uses that count already"
       :hint="`${usesWords(usesSoFar)} so far in all`"
       persistent-hint
       :error-messages="on('goal.headStart')"
     />
   </div>
-  <v-text-field
+  <NumberField
+    text
     v-else-if="goal.kind === 'expand pan' || goal.kind === 'level'"
     v-model="goal.target"
-    type="number"
-    min="1"
-    max="99"
+    :min="1"
+    :max="99"
     :label="goal.kind === 'level' ? 'Down to how much left, %' : 'Until how much of the pan is bare, %'"
     :error-messages="on('goal.target')"
   />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { BUY_AGAIN, ENDED_BY, PACKAGE_GOES } from '#core/decide/review-choices'
+import NumberField from '#web/ui/form/NumberField.vue'
 import { useStock } from '#web/data/stock'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
 import { callIt } from '#web/ui/words/item-words'
@@ -41,10 +42,10 @@ const more = ref(
   >
   <template v-else>
     <ChoiceRow v-model="typed.endedBy" label="What ended it (may stay open)" :options="ENDED_BY" again />
-    <v-text-field
+    <NumberField
+      text
       v-if="typed.endedBy !== null && typed.endedBy !== 'nothing comes out'"
       v-model="typed.remained"
-      inputmode="decimal"
       label="How much remained in it, % (may stay empty)"
       :error-messages="on('remained')"
     />

@@ -3,6 +3,7 @@ import { computed, watch } from 'vue'
 import type { Day } from '#core/calendar/day'
 import { eyeMeasureOf } from '#core/item/form'
 import type { ListedItem } from '#contract/item'
+import NumberField from '#web/ui/form/NumberField.vue'
 import { useLookBack, useProjects } from '#web/data/reads'
 import FormDialog from '#web/ui/form/FormDialog.vue'
 import { useDraft } from '#web/ui/form/use-draft'
@@ -146,10 +147,10 @@ async function store(): Promise<void> {
         :today="today"
       />
       <LessonsHere :category-ids="[item.categoryId]" />
-      <v-text-field
+      <NumberField
+        text
         v-if="typed.shades.length === 0"
         v-model="typed.months"
-        inputmode="decimal"
         label="How long will it last, you think? (may stay empty)"
         suffix="months"
         :hint="guessHint"

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { MOST_DOUBT } from '#core/measure/bare-pan'
 import { bareGiveOrTake, isRealChange } from '#core/measure/bare-words'
+import NumberField from '#web/ui/form/NumberField.vue'
 import type { PanResult } from './pan-draft'
 import type { PanReading } from './use-pan-reading'
 
@@ -69,7 +70,7 @@ const refusalWords = computed(() => {
       <v-btn variant="outlined" color="primary" @click="noMetal">No bare metal yet</v-btn>
       <v-btn variant="outlined" color="primary" @click="emit('another')">Another photo</v-btn>
       <form class="typed" @submit.prevent.stop="typeIt(typed)">
-        <v-text-field v-model="typed" label="or type it, %" inputmode="decimal" />
+        <NumberField text v-model="typed" label="or type it, %" />
         <v-btn type="submit" variant="outlined" color="primary">Take it</v-btn>
       </form>
     </div>

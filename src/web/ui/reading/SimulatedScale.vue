@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import NumberField from '#web/ui/form/NumberField.vue'
 import type { SimulatedPort } from '#web/devices/simulated-port'
 
 /** The simulated scale's own small panel: lay the thing on, lift it off, and whatever can go wrong with a scale. */
 const props = defineProps<{ port: SimulatedPort; expected: number | null }>()
 /** What a package weighs that nobody weighed before, g. For trying out only. */
 const ANY = 40
-const load = ref(props.expected ?? ANY)
+const load = ref<number>(props.expected ?? ANY)
 watch(
   () => props.expected,
   (next) => (load.value = next ?? ANY),
@@ -22,8 +23,7 @@ const lies = computed(() => state.value.load > 0)
       <button v-if="!lies" type="button" class="choice" @click="port.handle({ load })">Lay it on</button>
       <button v-else type="button" class="choice" @click="port.handle({ load: 0 })">Lift it off</button>
       <label
-        >as heavy as
-        <input v-model.number="load" type="number" min="0" max="2000" step="0.1" aria-label="Weight laid on, g" /> g
+        >as heavy as <NumberField v-model="load" :max="2000" aria-label="Weight laid on, g" density="compact" /> g
       </label>
       <button type="button" class="choice" @click="port.handle({ load: port.capacity * 2 })">Too heavy</button>
       <button type="button" class="choice" @click="port.handle({ tare: state.tare === 0 ? load * 0.8 : 0 })">
