@@ -1,4 +1,5 @@
-import { existsSync } from 'node:fs'
+import { createHash } from 'node:crypto'
+import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import express, {
   type ErrorRequestHandler,
@@ -78,6 +79,9 @@ const OF_EVERYTHING = [
   '/api/look-back/asks',
 ]
 const OF_A_FEW = ['/api/items/:id', '/api/projects', '/api/look-back', '/api/set-up', '/api/check-ins/:id']
+
+/** Which build of the pages this server serves: a page of another one is told so. */
+const BUILD = buildOfThePages()
 
 /** A sheet of 20 MB travels as base64, a third larger. */
 const IMPORT_LIMIT = '28mb'
@@ -179,6 +183,7 @@ function tellTheDay(house: House, response: Response): void {
     'Seligo-Day-Ends': nextRollOver(now, house.settings().rollOverHour).toISOString(),
     'Seligo-Now': now.toISOString(),
     'Seligo-Collection': house.collectionId,
+    'Seligo-Build': BUILD,
     ...(house.health.trouble === null ? {} : { 'Seligo-Trouble': house.health.trouble }),
   })
 }
@@ -198,6 +203,11 @@ function nameWhatIsMarked(house: House, response: Response): void {
       },
     })
   }
+}
+
+function buildOfThePages(): string {
+  const page = join(packageRoot(), 'dist', 'web', 'index.html')
+  return existsSync(page) ? createHash('sha256').update(readFileSync(page)).digest('hex').slice(0, 12) : 'none'
 }
 
 function servePages(app: Express): void {

@@ -1,7 +1,7 @@
 import type { Day } from '#core/calendar/day'
 import type { Db } from '../db/open-database.js'
 import { MERGED_COLUMNS, type ItemRow } from './merged-columns.js'
-import { preparing } from '../db/query.js'
+import { preparing, type Query } from '../db/query.js'
 
 type Both = { kept: string; other: string }
 
@@ -55,7 +55,9 @@ export function mergingQueries(db: Db) {
     reviewsToProduct: sql<[{ itemId: string; productId: string }]>(
       'UPDATE review SET product_id = @productId, version = version + 1 WHERE item_id = @itemId AND product_id <> @productId',
     ),
-    row: db.prepare<[string], ItemRow>(`SELECT ${Object.keys(MERGED_COLUMNS).join(', ')} FROM item WHERE id = ?`),
+    row: db.prepare<[string], ItemRow>(
+      `SELECT ${Object.keys(MERGED_COLUMNS).join(', ')} FROM item WHERE id = ?`,
+    ) as Query<[string], ItemRow>,
     categoryNames: sql<[], { id: string; name: string }>('SELECT id, name FROM category'),
     notItsOwnOrigin: sql<[{ id: string }]>(
       'UPDATE item SET origin_item_id = NULL WHERE id = @id AND origin_item_id = @id',

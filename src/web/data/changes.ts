@@ -15,12 +15,16 @@ export interface Trouble {
 
 /** Refusals that are questions: she may be right, and the record wrong. */
 const DOUBTS = ['worn-before-it-came', 'item-gone']
+/** What is done about each refusal that can be gone on from. */
+const ANYWAY: Readonly<Record<string, string>> = { stale: 'Store mine over it' }
 
 /** What was last done, how to take it back, and what went wrong. Shared by the whole house. */
 export const useChanges = defineStore('changes', () => {
   const done = ref<ChangeNote | null>(null)
   const trouble = ref<Trouble | null>(null)
   const announcement = ref('')
+  /** The change that was taken back last: for a page that shows what came of it. */
+  const takenBack = ref<string | null>(null)
   /** How many lines of a page offer the way back themselves, so that no strip need say it twice. */
   const lines = ref(0)
   const pending = usePendingActs()
@@ -75,7 +79,10 @@ export const useChanges = defineStore('changes', () => {
       trouble.value = {
         title: on.of === undefined ? title : `${on.of}: ${title.charAt(0).toLowerCase()}${title.slice(1)}`,
         detail,
-        remedy: DOUBTS.includes(code) && anyway ? { words: 'Tick it anyway', act: anyway } : null,
+        remedy:
+          anyway && (DOUBTS.includes(code) || (on.of !== undefined && code in ANYWAY))
+            ? { words: ANYWAY[code] ?? 'Tick it anyway', act: anyway }
+            : null,
       }
     } else if (error instanceof OutOfReach) {
       const { again } = on
@@ -121,6 +128,7 @@ export const useChanges = defineStore('changes', () => {
 
   function tookBack(id: string, change: ChangeNote): void {
     if (done.value?.id === id) done.value = null
+    takenBack.value = id
     trouble.value = null
     say(change.words)
   }
@@ -144,6 +152,11 @@ export const useChanges = defineStore('changes', () => {
   return {
     /** Asks for everything anew: something was changed elsewhere. */
     refresh: () => stale.all(),
+    takenBack,
+    /** Another collection stands here: nothing of what was done before can be taken back in it. */
+    forget: () => {
+      done.value = null
+    },
     last,
     trouble,
     announcement,

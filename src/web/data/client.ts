@@ -3,6 +3,7 @@ import { parseDay } from '#core/calendar/day'
 import type { ChangeNote, FieldError, Problem } from '#contract/basic'
 import { useHerDay } from './her-day'
 import { tellDays } from './locale'
+import { useServerFacts } from './server-facts'
 
 /** A refusal of the server in its own words, by field. */
 export class Refused extends Error {
@@ -55,9 +56,13 @@ export async function sendOnce<A extends { change: ChangeNote }>(
   method: Method,
   path: string,
   body: CommandBody,
+  signal?: AbortSignal,
+  /** The collection it is meant for, where that is not the one on the screen. */
+  collection?: string | null,
 ): Promise<A> {
   rememberOwn(body.changeId)
-  return once<A>(path, jsonRequest(method, body), path === '/collection-file' ? LONG_PATIENCE : WRITE_PATIENCE)
+  const patience = path === '/collection-file' ? LONG_PATIENCE : WRITE_PATIENCE
+  return once<A>(path, jsonRequest(method, body, collection), patience, signal)
 }
 
 /** Sends a command, and again after a short gap in the connection. */
@@ -65,16 +70,17 @@ export async function send<A extends { change: ChangeNote }>(
   method: Method,
   path: string,
   body: CommandBody,
+  signal?: AbortSignal,
 ): Promise<A> {
   for (const pause of RETRY_PAUSES) {
     try {
-      return await sendOnce<A>(method, path, body)
+      return await sendOnce<A>(method, path, body, signal)
     } catch (error) {
       if (!(error instanceof OutOfReach)) throw error
       await new Promise((resolve) => setTimeout(resolve, pause))
     }
   }
-  return sendOnce<A>(method, path, body)
+  return sendOnce<A>(method, path, body, signal)
 }
 
 /** Asks for a computation that stores nothing. */
@@ -87,7 +93,7 @@ export async function sendPicture(path: string, picture: Blob): Promise<{ change
   rememberOwn(new URLSearchParams(path.slice(path.indexOf('?'))).get('changeId') ?? '')
   const request = {
     method: 'POST',
-    headers: { 'Content-Type': picture.type || 'application/octet-stream' },
+    headers: { 'Content-Type': picture.type || 'application/octet-stream', ...meantFor() },
     body: picture,
   }
   return once(path, request, LONG_PATIENCE)
@@ -135,8 +141,12 @@ function rememberOwn(changeId: string): void {
   if (ownChanges.size > OWN_KEPT && oldest !== undefined) ownChanges.delete(oldest)
 }
 
-function jsonRequest(method: string, body: object): RequestInit {
-  return { method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }
+function jsonRequest(method: string, body: object, collection?: string | null): RequestInit {
+  return {
+    method,
+    headers: { 'Content-Type': 'application/json', ...meantFor(collection) },
+    body: JSON.stringify(body),
+  }
 }
 
 async function once<A>(path: string, request: RequestInit, patience: number, signal?: AbortSignal): Promise<A> {
@@ -156,6 +166,7 @@ async function once<A>(path: string, request: RequestInit, patience: number, sig
     throw new OutOfReach()
   }
   hearTheDay(response.headers)
+  hearTheServer(response.headers)
   if (response.ok) return body as A
   if (response.status === NOT_LET_IN) leave()
   if (isProblem(body)) throw new Refused(body)
@@ -173,6 +184,22 @@ function hearTheDay(headers: Headers): void {
   const now = Date.parse(headers.get('Seligo-Now') ?? '')
   if (today === null || Number.isNaN(endsAt) || Number.isNaN(now) || getActivePinia() === undefined) return
   useHerDay().told({ today, endsAt, now })
+}
+
+/** What every answer says of the server: which collection, which build of the pages, and what stands against its file. */
+function hearTheServer(headers: Headers): void {
+  if (getActivePinia() === undefined) return
+  useServerFacts().told({
+    collection: headers.get('Seligo-Collection'),
+    build: headers.get('Seligo-Build'),
+    trouble: headers.get('Seligo-Trouble'),
+  })
+}
+
+/** What is sent is meant for the collection that this page shows, and for no other at this address. */
+function meantFor(collection?: string | null): Record<string, string> {
+  const meant = collection ?? (getActivePinia() === undefined ? null : useServerFacts().collection)
+  return meant === null ? {} : { 'Seligo-Collection': meant }
 }
 
 /** The page on which a device is let in stands in the place of everything; what waits to be sent waits on this device. */

@@ -1,5 +1,6 @@
 import { useDocumentVisibility } from '@vueuse/core'
 import { onScopeDispose, ref, watch } from 'vue'
+import { useChanges } from './changes'
 import { isOwnChange, leave } from './client'
 import { useStaleness } from './reads'
 
@@ -48,7 +49,10 @@ export function useListening(): void {
       const { changeId } = JSON.parse(event.data) as { changeId: string }
       if (!isOwnChange(changeId)) refresh()
     })
-    line.addEventListener('another', refresh)
+    line.addEventListener('another', () => {
+      useChanges().forget()
+      refresh()
+    })
     line.addEventListener('devices', () => {
       devicesChanged.value += 1
     })

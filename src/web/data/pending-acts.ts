@@ -6,6 +6,7 @@ import type { ListedItem } from '#contract/item'
 import type { Day } from '#core/calendar/day'
 import { newId, OutOfReach, Refused, sendOnce, type CommandBody, type Method } from './client'
 import { actsOnThisDevice } from './kept-acts'
+import { useServerFacts } from './server-facts'
 
 /** An act on a day that the server has not confirmed yet. It is data: what is shown is the server's word with these on top. */
 export interface PendingAct {
@@ -16,6 +17,8 @@ export interface PendingAct {
   readonly body: CommandBody
   /** The day that was on the screen. */
   readonly day: Day
+  /** The collection it was made in: it waits for that one, and for no other at this address. Acts of earlier versions have none. */
+  readonly collection?: string | null
   /** What she did, as the bar and the waiting list call it. */
   readonly words: string
   /** When it was made, in milliseconds: they go out in this order. */
@@ -47,6 +50,7 @@ export const usePendingActs = defineStore('pending acts', () => {
   const acts = ref<PendingAct[]>([])
   /** Those that have been sent without an answer, so that nobody knows whether they were done. */
   const tried = new Set<string>()
+  const server = useServerFacts()
   const silentTries = ref(0)
   /** What has arrived, but not yet come back in an answer: shown on top until it has. */
   const arrived = ref<PendingAct[]>([])
@@ -56,14 +60,27 @@ export const usePendingActs = defineStore('pending acts', () => {
   let wake: (() => void) | null = null
   let ear: PendingEar | null = null
 
+  /** Those of the collection that is open; until it is known which that is, all of them. */
+  const here = computed(() => acts.value.filter(isHere))
+  /** Those of another one that was open at this address. */
+  const elsewhere = computed(() => acts.value.filter((act) => !isHere(act)))
   /** Everything that lies on top of what the server said. */
-  const onTop = computed(() => [...arrived.value, ...acts.value])
+  const onTop = computed(() => [...arrived.value, ...here.value])
   const away = computed(() => silentTries.value > SAID_AFTER)
+
+  function isHere({ collection = null }: PendingAct): boolean {
+    return collection === null || server.collection === null || collection === server.collection
+  }
+
+  /** Lets go of what waits for a collection that is not coming back. */
+  function dropElsewhere(): void {
+    elsewhere.value.forEach(drop)
+  }
 
   /** Shown at once, kept on this device, sent in turn. */
   function add(act: Omit<PendingAct, 'madeAt'>): void {
     const last = acts.value.at(-1)?.madeAt ?? 0
-    const full = { ...act, madeAt: Math.max(Date.now(), last + 1) }
+    const full = { ...act, collection: act.collection ?? server.collection, madeAt: Math.max(Date.now(), last + 1) }
     acts.value = [...acts.value, full]
     void kept.keep(full).catch(() => undefined)
     wake?.()
@@ -104,7 +121,7 @@ export const usePendingActs = defineStore('pending acts', () => {
     if (running) return
     running = true
     try {
-      for (let act = acts.value[0]; act !== undefined; act = acts.value[0])
+      for (let act = here.value[0]; act !== undefined; act = here.value[0])
         if (!(await sent(act))) await pause(PAUSES[Math.min(silentTries.value - 1, PAUSES.length - 1)] ?? 0)
     } finally {
       running = false
@@ -116,7 +133,7 @@ export const usePendingActs = defineStore('pending acts', () => {
   async function sent(act: PendingAct): Promise<boolean> {
     tried.add(act.id)
     try {
-      const answer = await sendOnce<{ change: ChangeNote }>(act.method, act.path, act.body)
+      const answer = await sendOnce<{ change: ChangeNote }>(act.method, act.path, act.body, undefined, act.collection)
       silentTries.value = 0
       arrived.value = [...arrived.value, act]
       drop(act)
@@ -125,21 +142,29 @@ export const usePendingActs = defineStore('pending acts', () => {
     } catch (error) {
       if (error instanceof OutOfReach) {
         silentTries.value += 1
-        if (silentTries.value === SAID_AFTER + 1) ear?.waiting(waitingWords(acts.value.length))
+        if (silentTries.value === SAID_AFTER + 1) ear?.waiting(waitingWords(here.value.length))
         return false
       }
       silentTries.value = 0
+      // Another collection answers here by now: it waits for its own.
+      if (error instanceof Refused && error.problem.code === 'other-collection') return isHere(act) ? false : true
       drop(act)
       if (!(error instanceof Refused)) throw error
-      ear?.refused(act, error, () => addAgain(act))
+      ear?.refused(act, error, () => addAgain(act, error))
       return true
     }
   }
 
   /** Asked and answered: the same act once more, as an act of its own. */
-  function addAgain(act: PendingAct): void {
+  function addAgain(act: PendingAct, { problem }: Refused): void {
     const id = newId()
-    add({ ...act, id, body: { ...act.body, changeId: id, despite: true } })
+    // Over what another window stored: hers stands on that.
+    const stale = problem.code === 'stale' ? overOf(act, problem.current) : { despite: true }
+    add({ ...act, id, body: { ...act.body, ...stale, changeId: id } })
+  }
+
+  function overOf({ path }: PendingAct, current: unknown): object {
+    return path === '/day' ? { was: current } : { version: (current as { version?: number } | null)?.version ?? 1 }
   }
 
   function pause(ms: number): Promise<void> {
@@ -168,7 +193,7 @@ export const usePendingActs = defineStore('pending acts', () => {
     ear = to
   }
 
-  return { acts, onTop, away, delivered, add, resume, takeBack, settle, listen }
+  return { acts: here, elsewhere, onTop, away, delivered, add, resume, takeBack, settle, listen, dropElsewhere }
 })
 
 /** While the server is away: what waits, and that it is safe. */

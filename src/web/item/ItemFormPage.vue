@@ -6,7 +6,6 @@ import type { ItemSummary } from '#contract/item'
 import { useHerDay } from '#web/data/her-day'
 import { useItem } from '#web/data/reads'
 import { useStock } from '#web/data/stock'
-import { differencesOf } from '#web/ui/form/differences'
 import FormTrouble from '#web/ui/form/FormTrouble.vue'
 import StaleEdit from '#web/ui/form/StaleEdit.vue'
 import { useOpenDrafts } from '#web/ui/form/open-drafts'
@@ -34,7 +33,10 @@ const id = computed(() => (route.params['id'] === undefined ? null : String(rout
 const { answer } = useItem(id)
 /** What is edited: as it stood when the form was opened, whatever is stored meanwhile. */
 const before = ref<ItemSummary | null>(null)
-const draft = useDraft<ItemDraft>(() => EMPTY_DRAFT)
+const draft = useDraft<ItemDraft>(() => EMPTY_DRAFT, {
+  names: ITEM_FIELDS,
+  theirs: (current) => draftOf(current as ItemSummary, stock.currency),
+})
 const { typed, on } = draft
 const version = ref(0)
 const errors = ref<DraftErrors>({})
@@ -85,8 +87,6 @@ const levelTyped = computed(() =>
 )
 useOpenDrafts().watchOver(() => levelTyped.value !== '')
 /** What another window stored meanwhile. */
-const stale = computed(() => (draft.refused.value?.problem.code === 'stale' ? draft.refused.value.problem : null))
-const theirs = computed(() => stale.value && (stale.value.current as ItemSummary))
 
 function problem(field: keyof ItemDraft, server: string): string[] {
   return errors.value[field] ? [errors.value[field]] : on(`fields.${server}`)
@@ -131,7 +131,7 @@ async function next(name: string): Promise<void> {
 
 /** Keeps what is typed and stores it over what another window stored. */
 function overwrite(): void {
-  version.value = theirs.value?.version ?? version.value
+  draft.overwrite()
   void store(false)
 }
 </script>
@@ -164,9 +164,9 @@ function overwrite(): void {
       :on="on"
     />
     <StaleEdit
-      v-if="stale && theirs"
-      :problem="stale"
-      :differences="differencesOf(ITEM_FIELDS, typed, draftOf(theirs, stock.currency))"
+      v-if="draft.conflict.value"
+      :problem="draft.conflict.value.problem"
+      :differences="draft.conflict.value.differences"
       @overwrite="overwrite"
     />
     <FormTrouble :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />

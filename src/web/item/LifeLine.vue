@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useDisplay } from 'vuetify'
 import { counted } from '#core/words/counted'
 import type { ItemAnswer } from '#contract/item'
+import { latePart } from '#web/ui/late-part'
 import { dateWords } from '#web/data/locale'
 import { useUnits } from '#web/data/units'
 import { unitOf } from '#web/ui/words/measure-words'
@@ -10,7 +11,7 @@ import { rowsOf } from './life-rows'
 import { lifeBands, lifeBody, lifeBracket, lifeSeries, lifeSpan } from './life-series'
 
 /** The chart is the heaviest of the page: the rest of it need not wait. */
-const TimeChart = defineAsyncComponent(() => import('#web/ui/chart/TimeChart.vue'))
+const TimeChart = latePart(() => import('#web/ui/chart/TimeChart.vue'))
 /** The item's life on one axis of days: worn, looked at, weighed, photographed, what happened, good to. */
 const props = defineProps<{ answer: ItemAnswer }>()
 const { mobile } = useDisplay()

@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import type { Day } from '#core/calendar/day'
 import { eyeMeasureOf } from '#core/item/form'
+import type { GoalView } from '#contract/item'
 import type { StayView } from '#contract/projects'
 import { draftOf, goalBody } from '#web/ui/acts/goal-draft'
 import GoalFields from '#web/ui/acts/GoalFields.vue'
@@ -13,7 +14,9 @@ import { callIt, shortName } from '#web/ui/words/item-words'
 const props = defineProps<{ stay: StayView; projectBy: Day | null; today: Day }>()
 const emit = defineEmits<{ close: []; done: [] }>()
 const pan = props.stay.item.parts.length > 0 || eyeMeasureOf(props.stay.item.form, props.stay.item.opaque) === 'pan'
-const draft = useDraft(() => ({ goal: draftOf(props.stay.goal, props.projectBy) }))
+const draft = useDraft(() => ({ goal: draftOf(props.stay.goal, props.projectBy) }), {
+  theirs: (current) => ({ goal: draftOf((current as { goal: GoalView }).goal, props.projectBy) }),
+})
 const { typed, on } = draft
 /** Of the goal that is edited: what another window stores meanwhile is not written over unseen. */
 const version = ref(props.stay.version)

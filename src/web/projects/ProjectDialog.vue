@@ -7,9 +7,7 @@ import { useStock } from '#web/data/stock'
 import LessonsHere from '#web/ui/acts/LessonsHere.vue'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
 import DayField from '#web/ui/form/DayField.vue'
-import { differencesOf } from '#web/ui/form/differences'
 import FormDialog from '#web/ui/form/FormDialog.vue'
-import StaleEdit from '#web/ui/form/StaleEdit.vue'
 import { useDraft } from '#web/ui/form/use-draft'
 import { callIt } from '#web/ui/words/item-words'
 import { REPLACING_WORDS, SHAPE_NAMES, SHAPE_WHY } from '#web/ui/words/project-words'
@@ -19,31 +17,27 @@ import { draftOfProject, PROJECT_FIELDS, projectBody, usualRules } from './proje
 const props = defineProps<{ project: ProjectView | null; today: Day }>()
 const emit = defineEmits<{ close: []; done: [id: string] }>()
 const stock = useStock()
-const draft = useDraft(() => draftOfProject(props.project, props.today))
+const draft = useDraft(() => draftOfProject(props.project, props.today), {
+  names: PROJECT_FIELDS,
+  theirs: (current) => draftOfProject(current as ProjectView, props.today),
+})
 const { typed, on } = draft
-const version = ref(props.project?.version ?? 0)
+/** Of the project as it was when the form was opened. */
+const version = props.project?.version ?? 0
 const more = ref(props.project !== null)
 const palettes = computed(() => stock.items.filter((item) => item.parts.length > 0))
 watch(
   () => typed.value.shape,
   (shape) => (typed.value = { ...typed.value, ...usualRules(shape) }),
 )
-/** What another window stored meanwhile. */
-const stale = computed(() => (draft.refused.value?.problem.code === 'stale' ? draft.refused.value.problem : null))
-const theirs = computed(() => stale.value && (stale.value.current as ProjectView))
 
 async function store(): Promise<void> {
   const id = props.project?.id ?? draft.id('project')
   const body = projectBody(typed.value)
   const done = props.project
-    ? await draft.store('PUT', `/projects/${id}`, { ...body, version: version.value })
+    ? await draft.store('PUT', `/projects/${id}`, { ...body, version })
     : await draft.store('POST', '/projects', { ...body, id })
   if (done) emit('done', id)
-}
-
-function overwrite(): void {
-  version.value = theirs.value?.version ?? version.value
-  void store()
 }
 </script>
 
@@ -138,12 +132,6 @@ function overwrite(): void {
       <v-checkbox v-model="typed.leavingAllowed" label="Things may leave unfinished" />
       <v-textarea v-model="typed.rules" label="Other rules, in my own sentences" :error-messages="on('rules')" />
     </template>
-    <StaleEdit
-      v-if="stale && theirs"
-      :problem="stale"
-      :differences="differencesOf(PROJECT_FIELDS, typed, draftOfProject(theirs, today))"
-      @overwrite="overwrite"
-    />
   </FormDialog>
 </template>
 

@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { HEMISPHERES } from '#core/calendar/hemisphere'
 import { LEANINGS } from '#core/decide/doubts'
-import { computed, ref, watch } from 'vue'
+import { ref, watch } from 'vue'
 import { HEAVIEST, SCALE_STEPS } from '#core/measure/weighing'
 import { DEFAULT_SETTINGS } from '#core/settings'
 import type { Settings } from '#contract/settings'
 import { useDevice } from '#web/data/device'
 import { useSettings } from '#web/data/reads'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
-import { differencesOf } from '#web/ui/form/differences'
 import FormTrouble from '#web/ui/form/FormTrouble.vue'
 import StaleEdit from '#web/ui/form/StaleEdit.vue'
 import { useDraft } from '#web/ui/form/use-draft'
@@ -23,8 +22,6 @@ import { SETTINGS_WAYS } from './settings-ways'
 
 const device = useDevice()
 const { answer } = useSettings()
-const draft = useDraft<Settings>(() => answer.value?.settings ?? DEFAULT_SETTINGS)
-const { typed, on } = draft
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
 const FIELDS: Readonly<Record<keyof Settings, string>> = {
   currency: 'Currency',
@@ -36,10 +33,13 @@ const FIELDS: Readonly<Record<keyof Settings, string>> = {
   leaning: 'What counts most in a doubt',
   hemisphere: 'Seasons',
 }
+const draft = useDraft<Settings>(() => answer.value?.settings ?? DEFAULT_SETTINGS, {
+  names: FIELDS,
+  theirs: (current) => (current as { settings: Settings }).settings,
+})
+const { typed, on } = draft
 /** Of what is edited: what another window stores meanwhile is not written over unseen. */
 const version = ref<number>()
-const stale = computed(() => (draft.refused.value?.problem.code === 'stale' ? draft.refused.value.problem : null))
-const theirs = computed(() => stale.value && (stale.value.current as { settings: Settings; version: number }))
 
 // What another part of the page stored leaves alone what is typed here.
 watch(
@@ -52,11 +52,16 @@ watch(
   { immediate: true },
 )
 
-async function store(over = version.value): Promise<void> {
+async function store(): Promise<void> {
   await draft.store('PUT', '/settings', {
     settings: { ...typed.value, rollOverHour: Number(typed.value.rollOverHour) },
-    version: over,
+    version: version.value,
   })
+}
+
+function storeOver(): void {
+  draft.overwrite()
+  void store()
 }
 </script>
 
@@ -132,10 +137,10 @@ async function store(over = version.value): Promise<void> {
         :error-messages="on('settings.rollOverHour')"
       />
       <StaleEdit
-        v-if="stale && theirs"
-        :problem="stale"
-        :differences="differencesOf(FIELDS, typed, theirs.settings)"
-        @overwrite="store(theirs.version)"
+        v-if="draft.conflict.value"
+        :problem="draft.conflict.value.problem"
+        :differences="draft.conflict.value.differences"
+        @overwrite="storeOver"
       />
       <FormTrouble :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />
       <div class="form-acts"><v-btn type="submit" color="primary" :loading="draft.busy.value">Save</v-btn></div>

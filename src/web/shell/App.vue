@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { useEventListener, usePreferredDark } from '@vueuse/core'
-import { computed, defineAsyncComponent, ref, watch, watchEffect } from 'vue'
+import { computed, nextTick, onMounted, ref, watch, watchEffect } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useDisplay } from 'vuetify'
+import { latePart } from '#web/ui/late-part'
 import { useAfterTicks } from '#web/data/after-ticks'
 import { useChanges } from '#web/data/changes'
 import { useDevice } from '#web/data/device'
@@ -12,16 +13,19 @@ import { useListening } from '#web/data/listen'
 import { firstReads, useStaleness } from '#web/data/reads'
 import { useItemActs } from '#web/ui/acts/item-acts'
 import { followFocus } from '#web/ui/form/last-focus'
+import { focusHeading, keepFocus } from '#web/ui/keep-focus'
+import { useShortcut, type ShortcutName } from '#web/ui/shortcuts'
 import { useOpenDrafts } from '#web/ui/form/open-drafts'
 import ChestOfDrawers from './ChestOfDrawers.vue'
+import StatusStrip from './StatusStrip.vue'
 
 // Dialogs and bars come when they are first wanted: the first page need not wait for what they are made of.
-const PhoneBar = defineAsyncComponent(() => import('./PhoneBar.vue'))
-const NoticeStrip = defineAsyncComponent(() => import('./NoticeStrip.vue'))
-const JumpBox = defineAsyncComponent(() => import('./JumpBox.vue'))
-const ShortcutSheet = defineAsyncComponent(() => import('./ShortcutSheet.vue'))
-const ItemActHost = defineAsyncComponent(() => import('#web/ui/acts/ItemActHost.vue'))
-const LeaveAsk = defineAsyncComponent(() => import('#web/ui/form/LeaveAsk.vue'))
+const PhoneBar = latePart(() => import('./PhoneBar.vue'))
+const NoticeStrip = latePart(() => import('./NoticeStrip.vue'))
+const JumpBox = latePart(() => import('./JumpBox.vue'))
+const ShortcutSheet = latePart(() => import('./ShortcutSheet.vue'))
+const ItemActHost = latePart(() => import('#web/ui/acts/ItemActHost.vue'))
+const LeaveAsk = latePart(() => import('#web/ui/form/LeaveAsk.vue'))
 
 const changes = useChanges()
 const device = useDevice()
@@ -33,7 +37,7 @@ const route = useRoute()
 const router = useRouter()
 const { mobile } = useDisplay()
 /** Keys that lead to a place. */
-const GOES_TO: Readonly<Record<string, string>> = { t: '/', d: '/drawer', n: '/collection/add' }
+const GOES_TO = { today: '/', drawer: '/drawer', 'new item': '/collection/add' } as const
 const prefersDark = usePreferredDark()
 const theme = computed(() => (device.theme === 'system' ? (prefersDark.value ? 'night' : 'day') : device.theme))
 const jumping = ref(false)
@@ -60,27 +64,32 @@ useEventListener(window, 'beforeunload', (event) => {
   if (drafts.anyTyped()) event.preventDefault()
 })
 
-useEventListener('keydown', (event: KeyboardEvent) => {
-  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
-    event.preventDefault()
-    jumping.value = true
-    return
-  }
-  const target = event.target as HTMLElement
-  const busy = target.closest('input, textarea, select, [contenteditable], [role="dialog"], [role="menu"], .v-overlay')
-  if (!device.letterKeys || busy !== null || event.ctrlKey || event.metaKey || event.altKey) return
-  if (event.key === '?') helping.value = true
-  else if (GOES_TO[event.key] !== undefined) void router.push(GOES_TO[event.key] ?? '/')
-  else if (event.key === '/') {
-    event.preventDefault()
-    jumping.value = true
-  } else if (event.key === 'u') changes.takeBackLast()
+for (const [name, to] of Object.entries(GOES_TO) as [ShortcutName, string][])
+  useShortcut(name, () => void router.push(to))
+useShortcut('find', () => (jumping.value = true))
+useShortcut('find anywhere', () => (jumping.value = true))
+useShortcut('help', () => (helping.value = true))
+useShortcut('undo', () => changes.takeBackLast())
+
+// Where one is, said and focused, whichever way one came.
+router.afterEach((to, from) => {
+  if (from.matched.length === 0 || to.path === from.path) return
+  changes.say(String(to.meta['title']))
+  void nextTick(focusHeading)
+})
+onMounted(() => {
+  keepFocus()
+  // What carries errors and the way back is here before it is wanted: then there may be nobody to ask for it.
+  const soon = 'requestIdleCallback' in window ? window.requestIdleCallback : (act: () => void) => setTimeout(act, 300)
+  soon(() => (wanted.value.notices = true))
+  soon(() => void import('#web/ui/form/LeaveAsk.vue').catch(() => undefined))
 })
 </script>
 
 <template>
   <v-app :theme="theme">
     <a class="skip visually-hidden" href="#place">Skip to the place</a>
+    <StatusStrip class="status" />
     <div class="house">
       <ChestOfDrawers v-if="!mobile" class="chest" @jump="jumping = true" />
       <div id="notices">
@@ -133,6 +142,12 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   z-index: 7;
   padding: 0 0 12px 12px;
   pointer-events: none;
+}
+
+.status {
+  position: sticky;
+  top: 0;
+  z-index: 8;
 }
 
 .skip:focus {

@@ -1,16 +1,12 @@
 <script setup lang="ts">
+import { SHORTCUTS } from '#web/ui/shortcuts'
+
 const open = defineModel<boolean>({ required: true })
+/** What the browser does of itself, and every shortcut that is bound anywhere. */
 const rows: readonly (readonly [string, string])[] = [
-  ['/', 'find an item by a few letters of its maker, name or shade; Shift and Enter tick it as worn'],
   ['Tab', 'from zone to zone of the drawer; arrows go from item to item inside'],
-  ['Space', 'tick the item you are on, again to take it back'],
-  ['Enter', 'open the item you are on'],
-  ['t, d, n', 'today, lay the drawer, a new item'],
-  ['u', 'take back what you did last'],
-  ['[ and ]', 'the day before, the day after'],
-  ['Enter, b, s', 'in a check-in: keep and go on, back, skip'],
-  ['e, w', 'in a check-in: what happened to the package, a few words'],
-  ['?', 'this list'],
+  ['Space or Enter', 'tick the item you are on, again to take it back; in a check-in Enter keeps and goes on'],
+  ...Object.values(SHORTCUTS).map(({ shown, words }) => [shown, words] as const),
 ]
 </script>
 
@@ -19,7 +15,7 @@ const rows: readonly (readonly [string, string])[] = [
     <div class="sheet box">
       <h2>By keyboard</h2>
       <dl>
-        <template v-for="[key, words] in rows" :key="key">
+        <template v-for="[key, words] in rows" :key="words">
           <dt>{{ key }}</dt>
           <dd>{{ words }}</dd>
         </template>

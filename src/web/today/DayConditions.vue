@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, ref } from 'vue'
+import { latePart } from '#web/ui/late-part'
 import type { Day } from '#core/calendar/day'
 import type { DayView } from '#contract/today'
 
 /** How the day is, in a line; told in a sheet of its own. It changes what is suggested. */
-const DaySheet = defineAsyncComponent(() => import('./DaySheet.vue'))
+const DaySheet = latePart(() => import('./DaySheet.vue'))
 
 const props = defineProps<{ conditions: DayView; occasions: readonly string[]; day: Day; isToday: boolean }>()
 const emit = defineEmits<{ set: [day: Day, set: Partial<DayView>, was: DayView] }>()

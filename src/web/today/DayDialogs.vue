@@ -1,14 +1,15 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, shallowRef, watch } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import type { ListedItem } from '#contract/item'
 import type { SavedFace, TodayAnswer } from '#contract/today'
+import { latePart } from '#web/ui/late-part'
 import { useTicks } from '#web/data/ticks'
 import ItemPicker from '#web/ui/ItemPicker.vue'
 import type { AboveTheDrawer } from './above-the-drawer'
 
-const ShadeSheet = defineAsyncComponent(() => import('./ShadeSheet.vue'))
-const SavedFaces = defineAsyncComponent(() => import('./SavedFaces.vue'))
-const WearDetails = defineAsyncComponent(() => import('./WearDetails.vue'))
+const ShadeSheet = latePart(() => import('./ShadeSheet.vue'))
+const SavedFaces = latePart(() => import('./SavedFaces.vue'))
+const WearDetails = latePart(() => import('./WearDetails.vue'))
 
 /** What opens above the drawer: shades of a palette, something from elsewhere, saved faces, how things were worn. */
 const props = defineProps<{

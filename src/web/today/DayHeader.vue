@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { mdiCalendar, mdiChevronLeft, mdiChevronRight } from '@mdi/js'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useDisplay } from 'vuetify'
 import { addDays, type Day } from '#core/calendar/day'
+import { latePart } from '#web/ui/late-part'
 import PlaceHead from '#web/ui/PlaceHead.vue'
 import { fromNow, longDay } from '#web/ui/words/when-words'
 
-const DayPicker = defineAsyncComponent(() => import('./DayPicker.vue'))
+const DayPicker = latePart(() => import('./DayPicker.vue'))
 
 const props = defineProps<{ day: Day; today: Day }>()
 const emit = defineEmits<{ go: [day: Day] }>()

@@ -3,6 +3,7 @@ import { mdiChevronRight } from '@mdi/js'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import type { ListedItem } from '#contract/item'
+import { useDevice } from '#web/data/device'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { gaugeWords, stateWords } from '#web/ui/words/gauge-words'
 import { shortStanding } from '#web/ui/words/goal-words'
@@ -19,6 +20,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ tap: []; focus: [] }>()
 const router = useRouter()
+const device = useDevice()
 
 const shades = computed(() =>
   props.item.parts.filter((part) => props.wornParts.includes(part.id)).map((part) => part.name),
@@ -53,7 +55,7 @@ const big = computed(() => props.density === 'roomy')
       :tabindex="tabindex"
       @click="emit('tap')"
       @focus="emit('focus')"
-      @keydown.enter.prevent="router.push(`/items/${item.id}`)"
+      @keydown.o.exact="device.letterKeys && router.push(`/items/${item.id}`)"
     >
       <span class="lying"
         ><ItemGauge :item="item" :size="big ? 'middle' : 'small'" :worn="worn" :worn-parts="wornParts"

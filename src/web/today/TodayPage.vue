@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core'
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useDisplay } from 'vuetify'
 import { addDays, parseDay, type Day } from '#core/calendar/day'
 import type { ListedItem } from '#contract/item'
 import type { DrawerZone } from '#contract/today'
-import { useDevice } from '#web/data/device'
+import { latePart } from '#web/ui/late-part'
 import { useHerDay } from '#web/data/her-day'
 import { useTicks } from '#web/data/ticks'
+import { useShortcut } from '#web/ui/shortcuts'
 import { longDay } from '#web/ui/words/when-words'
 import DayConditions from './DayConditions.vue'
 import DayHeader from './DayHeader.vue'
@@ -19,12 +19,11 @@ import ReachForLip from './ReachForLip.vue'
 import { useShownDay } from './use-shown-day'
 import ZoneCompartment from './ZoneCompartment.vue'
 
-const DayDialogs = defineAsyncComponent(() => import('./DayDialogs.vue'))
-const SilentDays = defineAsyncComponent(() => import('./SilentDays.vue'))
+const DayDialogs = latePart(() => import('./DayDialogs.vue'))
+const SilentDays = latePart(() => import('./SilentDays.vue'))
 
 const route = useRoute()
 const router = useRouter()
-const device = useDevice()
 const herDay = useHerDay()
 const ticks = useTicks()
 const { mobile } = useDisplay()
@@ -64,12 +63,9 @@ function tap(item: ListedItem): void {
   else ticks.setWorn(item, shown.value.day, !worn.value.has(item.id))
 }
 
-useEventListener('keydown', (event: KeyboardEvent) => {
-  const busy = (event.target as HTMLElement).closest('input, textarea, [role="dialog"], .v-overlay') !== null
-  const bare = !event.ctrlKey && !event.metaKey && !event.altKey
-  if (!device.letterKeys || !bare || busy || !dayAsked.value || !today.value) return
-  if (event.key === '[') go(addDays(dayAsked.value, -1))
-  if (event.key === ']' && dayAsked.value < today.value) go(addDays(dayAsked.value, 1))
+useShortcut('day before', () => dayAsked.value && go(addDays(dayAsked.value, -1)))
+useShortcut('day after', () => {
+  if (dayAsked.value && today.value && dayAsked.value < today.value) go(addDays(dayAsked.value, 1))
 })
 </script>
 

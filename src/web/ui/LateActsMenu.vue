@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { mdiDotsHorizontal } from '@mdi/js'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { VBtn } from 'vuetify/components/VBtn'
+import { latePart } from '#web/ui/late-part'
 import type { HeadAct } from './head-acts'
 
 /**
@@ -9,7 +10,7 @@ import type { HeadAct } from './head-acts'
  * itself is fetched when it is first asked for, so that no page waits for it.
  */
 defineProps<{ acts: readonly HeadAct[]; label?: string; dots?: boolean }>()
-const ActsMenu = defineAsyncComponent(() => import('./ActsMenu.vue'))
+const ActsMenu = latePart(() => import('./ActsMenu.vue'))
 const button = ref<VBtn | null>(null)
 const wanted = ref(false)
 const element = computed(() => button.value?.$el as HTMLElement | undefined)

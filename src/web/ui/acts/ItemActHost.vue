@@ -1,21 +1,22 @@
 <script setup lang="ts">
-import { defineAsyncComponent, type Component } from 'vue'
+import type { Component } from 'vue'
+import { latePart } from '#web/ui/late-part'
 import { useHerDay } from '#web/data/her-day'
 import { useItemActs, type AskingAct } from './item-acts'
 
 /** Where acts on a thing are asked for, whatever page they begin on. Each comes when it is first wanted. */
 const DIALOGS: Readonly<Record<AskingAct, Component>> = {
-  opening: defineAsyncComponent(() => import('./OpeningDialog.vue')),
-  read: defineAsyncComponent(() => import('./ReadingDialog.vue')),
-  happened: defineAsyncComponent(() => import('./EventDialog.vue')),
-  blend: defineAsyncComponent(() => import('./BlendDialog.vue')),
-  sign: defineAsyncComponent(() => import('./SignDialog.vue')),
-  put: defineAsyncComponent(() => import('./PutDialog.vue')),
-  'set aside': defineAsyncComponent(() => import('./SetAsideDialog.vue')),
-  'roll in': defineAsyncComponent(() => import('./RollInDialog.vue')),
-  trial: defineAsyncComponent(() => import('./TrialDialog.vue')),
-  decide: defineAsyncComponent(() => import('./VerdictDialog.vue')),
-  finish: defineAsyncComponent(() => import('./FinishDialog.vue')),
+  opening: latePart(() => import('./OpeningDialog.vue')),
+  read: latePart(() => import('./ReadingDialog.vue')),
+  happened: latePart(() => import('./EventDialog.vue')),
+  blend: latePart(() => import('./BlendDialog.vue')),
+  sign: latePart(() => import('./SignDialog.vue')),
+  put: latePart(() => import('./PutDialog.vue')),
+  'set aside': latePart(() => import('./SetAsideDialog.vue')),
+  'roll in': latePart(() => import('./RollInDialog.vue')),
+  trial: latePart(() => import('./TrialDialog.vue')),
+  decide: latePart(() => import('./VerdictDialog.vue')),
+  finish: latePart(() => import('./FinishDialog.vue')),
 }
 /** Those that ask about what they begin with. */
 const WITH_CONTEXT: ReadonlySet<AskingAct> = new Set(['decide', 'roll in', 'happened', 'read', 'finish'])

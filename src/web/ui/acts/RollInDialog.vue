@@ -49,10 +49,11 @@ function offer(next: Partial<typeof typed.value>): void {
   else draft.begin({ ...typed.value, ...next })
 }
 
-/** What a project asks of each is where the goal begins. */
+/** What a project asks of each is where the goal begins; that somebody ticks meanwhile, or the projects are asked for again, moves nothing. */
 watch(
-  project,
-  (chosen) => {
+  () => project.value && JSON.stringify([project.value.id, project.value.by, project.value.usesEach]),
+  () => {
+    const chosen = project.value
     if (chosen === null) return
     const next = freshGoal(chosen.by, chosen.usesEach)
     const { goal } = typed.value

@@ -50,10 +50,14 @@ const draft = useDraft(() => ({
 }))
 const { typed, on } = draft
 const project = computed(() => open.value.find((each) => each.id === typed.value.projectId) ?? null)
-// What a project asks of each is where the goal begins.
-watch(project, (chosen) => {
-  if (chosen !== null) typed.value = { ...typed.value, goal: freshGoal(chosen.by, chosen.usesEach) }
-})
+// What a project asks of each is where the goal begins; that the projects are asked for again moves nothing.
+watch(
+  () => typed.value.projectId,
+  () => {
+    const chosen = project.value
+    if (chosen !== null) typed.value = { ...typed.value, goal: freshGoal(chosen.by, chosen.usesEach) }
+  },
+)
 const caution = computed(() =>
   destinations.value.length > 0 ? destinationCaution(props.item, destinations.value) : '',
 )

@@ -3,6 +3,7 @@ import { computed, nextTick, onBeforeUnmount, onMounted, useTemplateRef } from '
 import { useDisplay } from 'vuetify'
 import FormTrouble from './FormTrouble.vue'
 import { lastFocus } from './last-focus'
+import StaleEdit from './StaleEdit.vue'
 import { useOpenDrafts } from './open-drafts'
 import type { DraftState } from './use-draft'
 
@@ -33,8 +34,15 @@ const opener = lastFocus()
 const busy = computed(() => props.draft?.busy.value ?? false)
 
 async function leave(): Promise<void> {
+  // Whoever waits for nothing can always stop; what is typed stays, and leaving it is asked about.
+  if (props.draft?.busy.value) return props.draft.stopWaiting()
   if (busy.value) return
   if (await drafts.mayLeave(() => props.draft?.isTyped.value ?? false)) emit('close')
+}
+
+function storeOver(): void {
+  props.draft?.overwrite()
+  emit('store')
 }
 
 onMounted(async () => {
@@ -58,12 +66,28 @@ onBeforeUnmount(() => {
         ><h2 tabindex="-1">{{ title }}</h2></slot
       >
       <slot />
+      <StaleEdit
+        v-if="draft?.conflict.value"
+        :problem="draft.conflict.value.problem"
+        :differences="draft.conflict.value.differences"
+        @overwrite="storeOver"
+      />
+      <p v-if="draft?.slow.value" class="slow" role="status">
+        Seligo does not answer yet; it is asked again. You need not wait: what you typed is kept.
+      </p>
       <FormTrouble v-if="draft" :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />
       <div class="acts">
         <slot name="acts" />
-        <v-btn variant="text" @click="leave">{{ cancel }}</v-btn>
+        <v-btn variant="text" @click="leave">{{ draft?.busy.value ? 'Stop waiting' : cancel }}</v-btn>
         <v-btn v-if="act" type="submit" color="primary" :loading="busy" :disabled="!ready">{{ act }}</v-btn>
       </div>
     </form>
   </v-dialog>
 </template>
+
+<style scoped>
+.slow {
+  color: var(--attention);
+  font-weight: 600;
+}
+</style>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
+import { latePart } from '#web/ui/late-part'
 
 /** A swatch, or none: undyed stays undyed until a colour is picked. A guess is offered, never taken by itself. */
 const props = withDefaults(defineProps<{ label: string; guess?: string | null; small?: boolean }>(), {
@@ -7,7 +8,7 @@ const props = withDefaults(defineProps<{ label: string; guess?: string | null; s
   small: false,
 })
 const value = defineModel<string | null>({ required: true })
-const SwatchFromPhoto = defineAsyncComponent(() => import('./SwatchFromPhoto.vue'))
+const SwatchFromPhoto = latePart(() => import('./SwatchFromPhoto.vue'))
 /** Where the picker begins while there is no colour. */
 const START = '#b4706f'
 const picked = computed({
