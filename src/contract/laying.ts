@@ -27,6 +27,8 @@ export const ChooseInLaying = z
 /** Everything that is not chosen yet as the plan in force has it. */
 export const ChooseAsPlanned = z.strictObject({ changeId: ChangeId })
 export const CloseLaying = z.strictObject({ changeId: ChangeId })
+/** Gives it up: every choice goes, nothing moves. */
+export const DropLaying = z.strictObject({ changeId: ChangeId })
 
 export const LayingCandidate = z.object({
   item: ItemSummary,

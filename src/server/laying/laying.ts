@@ -172,6 +172,15 @@ export class Laying {
     return ok({ words: `Laid the drawer for ${laying.season}`, answer: { id: layingId, noRoom, brushes } })
   }
 
+  /** Gives up a laying that is under way: its choices go with it, and nothing has moved. */
+  drop(layingId: string): Answer {
+    const laying = this.#queries.open.get()
+    if (laying?.id !== layingId) return fail('no-laying')
+    this.#queries.dropChoices.run(layingId)
+    this.#queries.drop.run(layingId)
+    return ok({ words: `Gave up laying the drawer for ${laying.season}`, answer: { id: layingId } })
+  }
+
   #letGo(itemId: string, destination: Destination | null, season: Season): Outcome<unknown> {
     return this.#house.decide.giveVerdict({
       changeId: '',

@@ -20,6 +20,8 @@ export function layingQueries(db: Db) {
       'INSERT INTO laying (id, season, started_on) VALUES (@id, @season, @day)',
     ),
     close: sql<[{ id: string; day: Day }]>('UPDATE laying SET closed_on = @day, version = version + 1 WHERE id = @id'),
+    drop: sql<[string]>('DELETE FROM laying WHERE id = ?'),
+    dropChoices: sql<[string]>('DELETE FROM laying_choice WHERE laying_id = ?'),
     choices: sql<
       [string],
       {

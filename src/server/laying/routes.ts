@@ -1,6 +1,6 @@
 import { Router } from 'express'
 import { fail, ok } from '../failing.js'
-import { ChooseAsPlanned, ChooseInLaying, CloseLaying, StartLaying } from '#contract/laying'
+import { ChooseAsPlanned, ChooseInLaying, CloseLaying, DropLaying, StartLaying } from '#contract/laying'
 import type { House } from '../house.js'
 import { dayParam } from '../http/day-param.js'
 import { command, read } from '../http/routes.js'
@@ -21,5 +21,6 @@ export function layingRoutes(house: House): Router {
     laying.chooseAsPlanned(id),
   )
   command(house, routes, 'post', '/laying/:id/close', CloseLaying, 'close-laying', (_, { id = '' }) => laying.close(id))
+  command(house, routes, 'post', '/laying/:id/drop', DropLaying, 'drop-laying', (_, { id = '' }) => laying.drop(id))
   return routes
 }

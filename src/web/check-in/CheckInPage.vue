@@ -7,11 +7,13 @@ import { Refused } from '#web/data/client'
 import { useDevice } from '#web/data/device'
 import { useCheckIn, useItem } from '#web/data/reads'
 import { useUnits } from '#web/data/units'
+import { useOpenDrafts } from '#web/ui/form/open-drafts'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
 import { fullName, kindAndMaker } from '#web/ui/words/item-words'
 import { capital } from '#core/words/capital'
 import { unitOf } from '#web/ui/words/measure-words'
+import { SHORTCUTS, somethingIsOpen, useShortcut, type ShortcutName } from '#web/ui/shortcuts'
 import CheckInSlip from './CheckInSlip.vue'
 import LookStep from './LookStep.vue'
 import PackageBlock from './PackageBlock.vue'
@@ -52,13 +54,14 @@ const wordsBlock = useTemplateRef<InstanceType<typeof WordsBlock>>('wordsBlock')
 const weighStep = useTemplateRef<InstanceType<typeof WeighStep>>('weighStep')
 const heading = useTemplateRef<HTMLElement>('heading')
 const busy = ref(false)
+const drafts = useOpenDrafts()
 
 const nextWords = computed(() => {
   if (next.value === null) return 'To the sheet'
   if (next.value.itemId === current.value?.itemId) return `its ${MEASURE_WORDS[next.value.measure]}`
   return nextItem.value ? nextItem.value.shade || nextItem.value.name : ''
 })
-const keepWords = computed(() =>
+const keepLabel = computed(() =>
   step.said.value === '' ? `Next: ${nextWords.value}` : `Keep ${step.said.value}, on to ${nextWords.value}`,
 )
 
@@ -70,20 +73,24 @@ async function keep(): Promise<void> {
   if (busy.value || !current.value) return
   // Where it was read before and nothing new was, one simply goes on.
   if (!ready.value) {
-    if (current.value.state !== 'asked') go(next.value?.id ?? null)
+    if (current.value.state !== 'asked' && (await keepWords())) go(next.value?.id ?? null)
     return
   }
-  busy.value = true
   const to = next.value?.id ?? null
-  const done = await step.take('done')
+  busy.value = true
+  const done = (await keepWords()) && (await step.take('done'))
   busy.value = false
   if (done) go(to)
+}
+/** Words that are still in the field go with the thing they were typed for. */
+async function keepWords(): Promise<boolean> {
+  return (await wordsBlock.value?.store()) ?? true
 }
 async function skip(): Promise<void> {
   if (busy.value || !current.value || !(await step.mayLeave())) return
   busy.value = true
   const to = next.value?.id ?? null
-  const done = await step.take('skipped')
+  const done = (await keepWords()) && (await step.take('skipped'))
   busy.value = false
   if (done) go(to)
 }
@@ -93,7 +100,9 @@ function back(): void {
 }
 /** To another thing; what was read of this one and not kept is asked about first. */
 async function leaveFor(stepId: string): Promise<void> {
-  if (stepId !== current.value?.id && (await step.mayLeave())) go(stepId)
+  if (stepId === current.value?.id || !(await step.mayLeave())) return
+  const same = queue.value.find((each) => each.id === stepId)?.itemId === current.value?.itemId
+  if (same || (await drafts.mayLeave(() => wordsBlock.value?.isTyped === true))) go(stepId)
 }
 watch(
   () => current.value?.id,
@@ -105,30 +114,31 @@ watch(
 )
 
 /** Letters and figures do what the buttons say, but where one types or a dialog is open. */
+const acts = {
+  back,
+  skip: () => void skip(),
+  event: () => packageBlock.value?.ask(),
+  words: () => wordsBlock.value?.write(),
+} satisfies Partial<Record<ShortcutName, () => void>>
+const names = Object.keys(acts) as (keyof typeof acts)[]
+for (const name of names) useShortcut(name, acts[name])
 useEventListener('keydown', (event: KeyboardEvent) => {
-  if (
-    !device.letterKeys ||
-    event.ctrlKey ||
-    event.metaKey ||
-    event.altKey ||
-    document.querySelector('.v-dialog.v-overlay--active, .v-menu.v-overlay--active')
-  )
-    return
+  if (!device.letterKeys || event.ctrlKey || event.metaKey || event.altKey || somethingIsOpen()) return
   const target = event.target as HTMLElement
   const typing = target.matches('input, textarea, select, [contenteditable]')
-  if (event.key === 'Enter' && (target.matches('input') || !target.matches('button, a, [role="button"]'))) {
-    event.preventDefault()
+  // A form of its own stores what is typed in it.
+  if (
+    event.key === 'Enter' &&
+    (typing ? target.closest('form') === null : !target.matches('button, a, [role="button"]'))
+  )
     void keep()
-    return
-  }
-  // A weight holds figures; a letter in front of its unit is meant for the page.
-  const figures = target.matches('.weigh input') && !/[a-z]/i.test((target as HTMLInputElement).value)
-  if (typing && !(figures && /^[bsew]$/.test(event.key))) return
-  if (event.key === 'b') back()
-  else if (event.key === 's') void skip()
-  else if (event.key === 'e') packageBlock.value?.ask()
-  else if (event.key === 'w') wordsBlock.value?.write()
-  else if (/^\d$/.test(event.key) && weighStep.value) weighStep.value.begin(event.key)
+  else if (typing) {
+    // A weight holds figures; a letter in front of its unit is meant for the page.
+    const figures = target.matches('.weigh input') && !/[a-z]/i.test((target as HTMLInputElement).value)
+    const name = names.find((each) => (SHORTCUTS[each].keys as readonly string[]).includes(event.key))
+    if (!figures || name === undefined) return
+    acts[name]()
+  } else if (/^\d$/.test(event.key) && weighStep.value) weighStep.value.begin(event.key)
   else return
   event.preventDefault()
 })
@@ -223,9 +233,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           <PackageBlock ref="packageBlock" :item="item" :line="line" :check-in-id="id" />
           <WordsBlock
             ref="wordsBlock"
+            :key="item.id"
             :said="words?.words ?? ''"
             :before="answer.saidBefore[item.id] ?? null"
-            @say="(said) => step.say(words, said)"
+            :say="(said) => step.say(words, said)"
           />
         </div>
         <footer class="bar">
@@ -237,7 +248,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
             :loading="busy"
             :disabled="!ready && current.state === 'asked'"
             @click="keep"
-            >{{ keepWords }}</v-btn
+            >{{ keepLabel }}</v-btn
           >
         </footer>
       </section>

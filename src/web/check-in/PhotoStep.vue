@@ -9,7 +9,7 @@ import { dateWords } from '#web/data/locale'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
 import FileDrop from '#web/ui/form/FileDrop.vue'
 import PanReader from '#web/ui/pan/PanReader.vue'
-import type { PanResult } from '#web/ui/pan/pan-draft'
+import { handlesOn, type PanResult } from '#web/ui/pan/pan-draft'
 import { usePhoto } from '#web/ui/pan/use-photo'
 import { readingWords } from '#web/ui/words/gauge-words'
 
@@ -35,6 +35,13 @@ const own = computed(() =>
   ),
 )
 const lastPan = computed(() => own.value.findLast((each) => each.pan !== null)?.pan ?? null)
+/** The rim as it was drawn last, where that photo had the same proportions. */
+const drawn = computed(() => {
+  const from = props.answer?.photos.find((each) => each.id === lastPan.value?.photoId)
+  if (!lastPan.value || !from || !photo.value || shades.value.length > 0) return null
+  const handles = handlesOn(lastPan.value.handles, from, photo.value)
+  return handles && { shape: lastPan.value.shape, handles }
+})
 const before = computed(() => {
   const last = own.value.findLast((each) => each.kind === 'bare')
   return last
@@ -95,7 +102,7 @@ function another(): void {
       :width="photo.width"
       :height="photo.height"
       :before="before"
-      :drawn="lastPan && shades.length === 0 ? { shape: lastPan.shape, handles: lastPan.handles } : null"
+      :drawn="drawn"
       @another="another"
     />
     <template v-else>

@@ -58,11 +58,12 @@ async function copy(): Promise<void> {
   try {
     await navigator.clipboard.writeText(text)
     copied.value = 'Copied as words.'
+    changes.say(copied.value)
   } catch {
     // A browser that does not let pages copy shows them instead.
     copied.value = text
+    changes.say('This browser does not let pages copy. The words stand on the page: copy them there.')
   }
-  changes.say('Copied as words.')
 }
 function print(): void {
   window.print()

@@ -1,25 +1,37 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import type { Day } from '#core/calendar/day'
 import { dateWords } from '#web/data/locale'
+import { useOpenDrafts } from '#web/ui/form/open-drafts'
 
-/** A few words on how it is: one tap, or her own; what she said the time before stands beside. */
-const props = defineProps<{ said: string; before: { day: Day; words: string } | null }>()
-const emit = defineEmits<{ say: [words: string] }>()
+/** A few words on one thing: one tap, or her own; what she said the time before stands beside. Typed, they are kept or asked about. */
+const props = defineProps<{
+  said: string
+  before: { day: Day; words: string } | null
+  /** Stores them; whether that was done. */
+  say: (words: string) => Promise<boolean>
+}>()
 const USUAL = ['still glows', 'getting patchy', 'a bit bored', 'as before'] as const
 const writing = ref(false)
 const own = ref('')
-watch(
-  () => props.said,
-  (said) => (own.value = said),
-  { immediate: true },
-)
 const isOwn = computed(() => props.said !== '' && !(USUAL as readonly string[]).includes(props.said))
-function say(words: string): void {
-  writing.value = false
-  emit('say', words === props.said ? '' : words)
+const isTyped = computed(() => writing.value && own.value.trim() !== props.said)
+useOpenDrafts().watchOver(() => isTyped.value)
+
+function write(): void {
+  own.value = props.said
+  writing.value = true
 }
-defineExpose({ write: () => void (writing.value = true) })
+async function choose(words: string): Promise<void> {
+  if (await props.say(words === props.said ? '' : words)) writing.value = false
+}
+/** Stores what is typed; true where it is stored or nothing was typed. */
+async function store(): Promise<boolean> {
+  const done = !isTyped.value || (await props.say(own.value.trim()))
+  if (done) writing.value = false
+  return done
+}
+defineExpose({ write, store, isTyped })
 </script>
 
 <template>
@@ -35,15 +47,15 @@ defineExpose({ write: () => void (writing.value = true) })
         type="button"
         class="choice"
         :aria-pressed="said === words"
-        @click="say(words)"
+        @click="choose(words)"
       >
         {{ words }}
       </button>
-      <button v-if="!writing" type="button" class="choice" :aria-pressed="isOwn" @click="writing = true">
+      <button v-if="!writing" type="button" class="choice" :aria-pressed="isOwn" @click="write">
         {{ isOwn ? said : 'Write…' }}
       </button>
     </div>
-    <form v-if="writing" class="own" @submit.prevent="say(own.trim())">
+    <form v-if="writing" class="own" @submit.prevent="store">
       <v-text-field v-model="own" label="In your words" autofocus :maxlength="400" />
       <v-btn type="submit" variant="outlined" color="primary">Keep</v-btn>
     </form>

@@ -202,21 +202,24 @@ export function useStep({ checkInId, current, item, today, unit }: Standing) {
             ? 'It was looked at in another window meanwhile. What is there now stands beside; keep yours again to add it.'
             : error.problem.detail
         if (error.problem.code === 'stale') void changes.refresh()
-      } else if (error instanceof OutOfReach) refused.value = error.message
-      else throw error
+      } else if (error instanceof OutOfReach) {
+        refused.value = error.message
+        void changes.refresh()
+      } else throw error
       return false
     }
   }
 
   /** A few words; none takes them back. */
-  async function say(words: StepView | null, said: string): Promise<void> {
-    if (!words) return
-    await changes.run('POST', `/check-ins/${checkInId.value}/steps/${words.id}`, {
+  async function say(words: StepView | null, said: string): Promise<boolean> {
+    if (!words) return false
+    const answer = await changes.run('POST', `/check-ins/${checkInId.value}/steps/${words.id}`, {
       changeId: newId(),
       version: words.version,
       state: said === '' ? 'asked' : 'done',
       words: said,
     })
+    return answer !== null
   }
 
   async function changeWay({ checkIn }: CheckInAnswer): Promise<void> {

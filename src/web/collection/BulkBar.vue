@@ -3,11 +3,10 @@ import { computed, ref } from 'vue'
 import { AVAILABILITIES, FORMATS, SEASONS } from '#core/item/traits'
 import { FORMS } from '#core/item/form'
 import type { CategoryView, ListedItem } from '#contract/item'
-import FormDialog from '#web/ui/form/FormDialog.vue'
 import FormTrouble from '#web/ui/form/FormTrouble.vue'
 import { useDraft } from '#web/ui/form/use-draft'
 import { LIKING_ITEMS } from '#web/ui/words/liking-words'
-import { callIt, usesWords } from '#web/ui/words/item-words'
+import { latePart } from '#web/ui/late-part'
 
 /** One change to all that are chosen; or one item made of those that are the same thing. */
 const props = defineProps<{
@@ -19,6 +18,7 @@ const emit = defineEmits<{ all: []; done: [] }>()
 const draft = useDraft(() => ({ what: null as string | null, value: null as string | null }))
 const { typed } = draft
 const merging = ref(false)
+const MergeDialog = latePart(() => import('./MergeDialog.vue'))
 const FIELDS = [
   { value: 'categoryId', title: 'category' },
   { value: 'usedAs', title: 'worn as' },
@@ -63,9 +63,7 @@ async function set(): Promise<void> {
   emit('done')
 }
 
-async function merge(keepId: string): Promise<void> {
-  const dropIds = props.chosen.filter((id) => id !== keepId)
-  if (!(await draft.store('POST', '/merge', { keepId, dropIds }))) return
+function merged(): void {
   merging.value = false
   draft.begin()
   emit('done')
@@ -99,16 +97,9 @@ async function merge(keepId: string): Promise<void> {
       >
       <v-btn v-if="chosen.length > 1" variant="outlined" color="primary" @click="merging = true">They are one</v-btn>
     </template>
-    <FormTrouble v-if="!merging" :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />
+    <FormTrouble :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />
   </form>
-  <FormDialog v-if="merging" title="Which one stays?" label="Make one of them" :draft="draft" @close="merging = false">
-    <p class="quiet">
-      Its history takes in that of the others; uses on the same day count once. The others go. It can be taken back.
-    </p>
-    <v-btn v-for="item in picked" :key="item.id" variant="outlined" color="primary" @click="merge(item.id)"
-      >{{ callIt(item) }} ({{ usesWords(item.uses) }})</v-btn
-    >
-  </FormDialog>
+  <MergeDialog v-if="merging" :items="picked" @close="merging = false" @done="merged" />
 </template>
 
 <style scoped>

@@ -4,7 +4,7 @@ import type { ListedItem } from '#contract/item'
 import type { DayAfterTicks, TodayAnswer } from '#contract/today'
 import type { Day } from '#core/calendar/day'
 import { get } from './client'
-import { usePendingActs, type PendingAct } from './pending-acts'
+import { itemsOf, usePendingActs, type PendingAct } from './pending-acts'
 import { KEYS, useStaleness } from './reads'
 
 /**
@@ -22,14 +22,15 @@ export function useAfterTicks(): void {
   async function bringUpToDate(acts: readonly PendingAct[]): Promise<void> {
     const day = acts[0]?.day
     const keys = day === undefined ? [] : [KEYS.day(day), KEYS.day(null)].filter((key) => knownDay(key) === day)
-    const onlyTicks = acts.every((act) => act.day === day && act.takesBack === undefined)
+    // What is said of the day itself changes which earlier faces are offered: that is more than ticks.
+    const onlyTicks = acts.every((act) => act.day === day && act.takesBack === undefined && act.path !== '/day')
     if (day === undefined || keys.length === 0 || !onlyTicks || !(await patched(day, keys, acts))) await stale.all()
     pending.settle(acts)
   }
 
   async function patched(day: Day, keys: readonly EntryKey[], acts: readonly PendingAct[]): Promise<boolean> {
     try {
-      const items = touchedBy(acts).join(',')
+      const items = [...new Set(acts.flatMap(itemsOf))].join(',')
       const [{ fronts, ...after }] = await Promise.all([
         get<DayAfterTicks>(`/day-after-ticks?day=${day}&items=${items}`),
         stale.all([...keys, KEYS.fronts]),
@@ -45,11 +46,6 @@ export function useAfterTicks(): void {
   function knownDay(key: EntryKey): Day | null {
     return stale.known<TodayAnswer>(key)?.day ?? null
   }
-}
-
-function touchedBy(acts: readonly PendingAct[]): string[] {
-  const ids = acts.flatMap(({ body }) => [body['itemId'], ...((body['itemIds'] as unknown[] | undefined) ?? [])])
-  return [...new Set(ids)].filter((id): id is string => typeof id === 'string')
 }
 
 function merged(before: TodayAnswer, after: Omit<DayAfterTicks, 'fronts'>): TodayAnswer {

@@ -91,6 +91,8 @@ export const useChanges = defineStore('changes', () => {
         detail: error.message,
         remedy: again ? { words: 'Try again', act: again } : null,
       }
+      // It may be done: what stands is asked for again.
+      void stale.all()
     } else throw error
     say(`${trouble.value.title} ${trouble.value.detail}`)
   }

@@ -66,6 +66,8 @@ export const usePendingActs = defineStore('pending acts', () => {
   const elsewhere = computed(() => acts.value.filter((act) => !isHere(act)))
   /** Everything that lies on top of what the server said. */
   const onTop = computed(() => [...arrived.value, ...here.value])
+  /** The items of the ticks among them. */
+  const waitingItems = computed(() => new Set(here.value.flatMap(itemsOf)))
   const away = computed(() => silentTries.value > SAID_AFTER)
 
   function isHere({ collection = null }: PendingAct): boolean {
@@ -193,8 +195,27 @@ export const usePendingActs = defineStore('pending acts', () => {
     ear = to
   }
 
-  return { acts: here, elsewhere, onTop, away, delivered, add, resume, takeBack, settle, listen, dropElsewhere }
+  return {
+    acts: here,
+    waitingItems,
+    elsewhere,
+    onTop,
+    away,
+    delivered,
+    add,
+    resume,
+    takeBack,
+    settle,
+    listen,
+    dropElsewhere,
+  }
 })
+
+/** The items that an act is on. */
+export function itemsOf({ body }: PendingAct): string[] {
+  const ids = [body['itemId'], ...((body['itemIds'] as unknown[] | undefined) ?? [])]
+  return ids.filter((id): id is string => typeof id === 'string')
+}
 
 /** While the server is away: what waits, and that it is safe. */
 export function waitingWords(count: number): string {

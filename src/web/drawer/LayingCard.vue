@@ -45,7 +45,11 @@ function words(choice: LayingChoice): string {
 }
 
 function choose(choice: LayingChoice): void {
-  if (choice === 'let go') letting.value = !letting.value
+  // The same once more takes it back.
+  if (props.candidate.choice === choice) {
+    letting.value = false
+    emit('choose', { choice: null, until: null, destination: null })
+  } else if (choice === 'let go') letting.value = !letting.value
   else emit('choose', { choice, until: choice === 'put away' ? props.candidate.awayUntil : null, destination: null })
 }
 </script>

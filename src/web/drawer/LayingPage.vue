@@ -18,7 +18,7 @@ import PastLayouts from './PastLayouts.vue'
 
 /** A guided pass for a new season: what is over first, then the drawer and the season's candidates; stopped and resumed at will. */
 const changes = useChanges()
-const { answer } = useLaying()
+const { answer, again: refetch } = useLaying()
 const chosenSeason = ref<Season | null>(null)
 const season = computed({
   get: () => chosenSeason.value ?? answer.value?.season ?? null,
@@ -48,8 +48,9 @@ async function choose(word: LayingSaid): Promise<void> {
   at.value = null
   said.value = new Map(said.value).set(itemId, word)
   const stored = await changes.run('POST', `/laying/${laying.id}/choose`, { changeId: newId(), itemId, ...word })
-  // Refused: it is asked again. Stored: the answer shows it from now on.
-  if (stored === null) said.value = new Map([...said.value].filter(([id]) => id !== itemId))
+  // Refused: it is asked again. Stored: the answer shows it from now on, and what is taken back in it.
+  if (stored !== null) await refetch()
+  if (said.value.get(itemId) === word) said.value = new Map([...said.value].filter(([id]) => id !== itemId))
 }
 
 /** What the plan in force would settle of what is not chosen yet. */
@@ -64,6 +65,11 @@ async function chooseAsPlanned(): Promise<void> {
   if (laying) await changes.run('POST', `/laying/${laying.id}/as-planned`, { changeId: newId() })
 }
 
+async function giveUp(): Promise<void> {
+  const laying = answer.value?.laying
+  if (laying && (await changes.run('POST', `/laying/${laying.id}/drop`, { changeId: newId() }))) at.value = null
+}
+
 async function close(): Promise<void> {
   const laying = answer.value?.laying
   if (!laying) return
@@ -74,7 +80,6 @@ async function close(): Promise<void> {
   }>('POST', `/laying/${laying.id}/close`, { changeId: newId() })
   if (!closed) return
   done.value = closed
-  said.value = new Map()
 }
 </script>
 
@@ -141,6 +146,7 @@ async function close(): Promise<void> {
         <v-btn color="primary" @click="close">{{
           left.length === 0 ? 'Lay it so' : `Lay it so; leave ${left.length} as they are`
         }}</v-btn>
+        <v-btn variant="text" @click="giveUp">Give it up</v-btn>
       </div>
     </template>
     <PastLayouts :days="answer.layouts" />

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import type { SheetField } from '#core/formats/sheet/columns'
 import { counted, plural } from '#core/words/counted'
 import type { ImportChoices } from '#contract/importing'
 import type { ChangeNote } from '#contract/basic'
 import FileDrop from '#web/ui/form/FileDrop.vue'
 import FormTrouble from '#web/ui/form/FormTrouble.vue'
+import { useChanges } from '#web/data/changes'
 import { useStock } from '#web/data/stock'
 import { useOpenDrafts } from '#web/ui/form/open-drafts'
 import { useDraft } from '#web/ui/form/use-draft'
@@ -14,19 +15,26 @@ import ImportColumns from './ImportColumns.vue'
 import ImportGroups from './ImportGroups.vue'
 import ImportKinds from './ImportKinds.vue'
 import ImportRows from './ImportRows.vue'
-import { NO_CHOICES, usePreview } from './use-preview'
+import { NO_CHOICES, usePreview, type Shown } from './use-preview'
 
 /** A sheet is read and shown before anything is stored. */
 const stock = useStock()
 const draft = useDraft(() => ({ pasted: '' }))
 const { typed } = draft
-const { shown, choices, reading, refused, outOfReach, read, choose: rechoose, close } = usePreview()
+const { shown, choices, reading, refused, outOfReach, read, again, choose: rechoose, close } = usePreview()
 // A sheet with what was chosen and mended in it is typed work too.
 useOpenDrafts().watchOver(() => shown.value !== null)
 const preview = computed(() => shown.value?.answer ?? null)
-const stored = ref<{ stored: number; backups: number; leftOut: number } | null>(null)
+const stored = shallowRef<(Stored & { from: Shown }) | null>(null)
 /** The row that a problem was opened at. */
 const lookedAt = ref<number | null>(null)
+interface Stored {
+  readonly stored: number
+  readonly backups: number
+  readonly leftOut: number
+  readonly change: ChangeNote
+}
+const changes = useChanges()
 const MOST_BYTES = 20 * 1024 * 1024
 async function choose(file: File): Promise<void> {
   refused.value = null
@@ -80,16 +88,21 @@ function mend(row: number, at: number, text: string): void {
 async function store(): Promise<void> {
   if (!shown.value) return
   const { answer: _, ...body } = shown.value
-  const answer = await draft.store<{ stored: number; backups: number; leftOut: number; change: ChangeNote }>(
-    'POST',
-    '/import/run',
-    body,
-  )
+  const answer = await draft.store<Stored>('POST', '/import/run', body)
   if (!answer) return
-  stored.value = answer
+  stored.value = { ...answer, from: shown.value }
   draft.begin({ pasted: '' })
   close()
 }
+// Taken back, it lies here again as it was mended.
+watch(
+  () => changes.takenBack,
+  (id) => {
+    if (stored.value?.change.id !== id) return
+    void again(stored.value.from)
+    stored.value = null
+  },
+)
 
 const willLeaveOut = computed(() => (preview.value ? preview.value.rows.length - preview.value.willStore : 0))
 

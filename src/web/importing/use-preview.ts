@@ -31,6 +31,13 @@ export function usePreview() {
     await refresh()
   }
 
+  /** A sheet that was stored and taken back is read again, by the choices that were made for it. */
+  async function again({ fileName, base64, choices: made }: Shown): Promise<void> {
+    source.value = { fileName, base64 }
+    choices.value = made
+    await refresh()
+  }
+
   async function choose(change: Partial<ImportChoices>): Promise<void> {
     choices.value = { ...choices.value, ...change }
     await refresh()
@@ -65,5 +72,5 @@ export function usePreview() {
     shown.value = null
   }
 
-  return { shown, choices, reading, refused, outOfReach, read, choose, close }
+  return { shown, choices, reading, refused, outOfReach, read, again, choose, close }
 }

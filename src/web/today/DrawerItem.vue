@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import type { ListedItem } from '#contract/item'
 import { useDevice } from '#web/data/device'
+import { usePendingActs } from '#web/data/pending-acts'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { gaugeWords, stateWords } from '#web/ui/words/gauge-words'
 import { shortStanding } from '#web/ui/words/goal-words'
@@ -22,6 +23,9 @@ const emit = defineEmits<{ tap: []; focus: [] }>()
 const router = useRouter()
 const device = useDevice()
 
+const pending = usePendingActs()
+/** Its tick waits on this device: nobody answers. */
+const waiting = computed(() => pending.away && pending.waitingItems.has(props.item.id))
 const shades = computed(() =>
   props.item.parts.filter((part) => props.wornParts.includes(part.id)).map((part) => part.name),
 )
@@ -51,7 +55,7 @@ const big = computed(() => props.density === 'roomy')
       class="tile"
       :class="[density, { worn }]"
       :aria-pressed="worn"
-      :aria-label="gaugeWords(item, worn, wornParts)"
+      :aria-label="`${gaugeWords(item, worn, wornParts)}${waiting ? ', waits to be stored' : ''}`"
       :tabindex="tabindex"
       @click="emit('tap')"
       @focus="emit('focus')"
@@ -64,7 +68,7 @@ const big = computed(() => props.density === 'roomy')
         <span class="name">{{ shortName(item) }}</span>
         <span v-if="density !== 'packed'" class="caption" :class="{ pressing }">{{ caption }}</span>
       </span>
-      <WornTick v-if="worn" class="tick" />
+      <WornTick v-if="worn || waiting" class="tick" :waiting="waiting" />
     </button>
     <RouterLink v-if="big" class="open" :to="`/items/${item.id}`" tabindex="-1" :aria-label="`Open ${callIt(item)}`"
       >open</RouterLink

@@ -4,7 +4,7 @@ import { daysBetween, type Day } from '#core/calendar/day'
 import type { ListedItem } from '#contract/item'
 import type { EarlierFace, Worn } from '#contract/today'
 import { useChanges } from '#web/data/changes'
-import { usePendingActs, waitingWords } from '#web/data/pending-acts'
+import { usePendingActs } from '#web/data/pending-acts'
 import type { AboveTheDrawer } from './above-the-drawer'
 import DayTrouble from './DayTrouble.vue'
 import type { HeadAct } from '#web/ui/head-acts'
@@ -40,15 +40,20 @@ function sameWords(face: EarlierFace): string {
   if (ago === 1) return 'Same as the day before'
   return ago < 7 ? `Same as ${weekdayName(face.day)}` : `Same as ${shortDay(face.day, props.today)}`
 }
-/** Only where it would add something. */
-const offered = computed(() =>
-  props.earlier.filter((face) => face.itemIds.some((id) => !props.face.some((item) => item.id === id))),
-)
+/** Whether it would add something. */
+function adds(face: EarlierFace): boolean {
+  return face.itemIds.some((id) => !props.face.some((item) => item.id === id))
+}
+/** It keeps its place also when it has nothing to add: a second tap must not land on what comes after it. */
+const first = computed(() => props.earlier[0] ?? null)
 const more = computed<HeadAct[]>(() => [
-  ...offered.value.slice(1).map((face) => {
-    const words = sameWords(face)
-    return { words, act: () => emit('same', face, words) }
-  }),
+  ...props.earlier
+    .slice(1)
+    .filter(adds)
+    .map((face) => {
+      const words = sameWords(face)
+      return { words, act: () => emit('same', face, words) }
+    }),
   { words: 'Something else', act: () => emit('act', 'elsewhere') },
   { words: 'Saved faces', act: () => emit('act', 'faces') },
   ...(props.face.length > 0 ? [{ words: 'How it was worn', act: () => emit('act', 'details') }] : []),
@@ -88,35 +93,35 @@ function said(item: ListedItem): string {
         ><span v-if="index < face.length - 1" aria-hidden="true"> · </span>
       </span>
       <span v-if="pending.acts.length > 0 && !pending.away" class="quiet"> saving…</span>
-      <span v-if="pending.away" class="away" role="status">{{ waitingWords(pending.acts.length) }}</span>
     </p>
     <div class="acts">
       <v-btn v-if="changes.last" class="undo take-back" @click="changes.takeBackLast()"
         >Take back: {{ changes.last.words }}</v-btn
       >
-      <v-btn
-        v-for="each in offered.slice(0, 1)"
-        :key="each.day"
-        variant="outlined"
-        color="primary"
-        @click="emit('same', each, sameWords(each))"
-        >{{ sameWords(each) }}</v-btn
-      >
-      <v-btn v-if="!madeUp" variant="outlined" color="primary" :aria-pressed="noMakeup" @click="emit('noMakeup')">{{
-        noMakeup ? 'Makeup after all' : 'No makeup'
-      }}</v-btn>
-      <LateActsMenu :acts="more" label="More for the day" />
+      <div class="places">
+        <v-btn
+          v-if="first"
+          variant="outlined"
+          color="primary"
+          :disabled="!adds(first)"
+          @click="emit('same', first, sameWords(first))"
+          >{{ sameWords(first) }}</v-btn
+        >
+        <v-btn
+          variant="outlined"
+          color="primary"
+          :class="{ unseen: madeUp }"
+          :aria-pressed="noMakeup"
+          @click="emit('noMakeup')"
+          >{{ noMakeup ? 'Makeup after all' : 'No makeup' }}</v-btn
+        >
+        <LateActsMenu :acts="more" label="More for the day" />
+      </div>
     </div>
   </section>
 </template>
 
 <style scoped>
-.away {
-  display: block;
-  color: var(--attention);
-  font-weight: 600;
-}
-
 /* Always in sight, however long the drawer or the reasons along its lip. */
 .line {
   position: sticky;
@@ -168,6 +173,16 @@ function said(item: ListedItem): string {
   justify-content: flex-end;
 }
 
+/* Each act keeps its place: the way back comes before them, or above. */
+.places {
+  display: flex;
+  gap: 7px;
+}
+
+.unseen {
+  visibility: hidden;
+}
+
 .undo {
   max-width: 330px;
 }
@@ -202,7 +217,8 @@ function said(item: ListedItem): string {
   padding: 7px 10px;
   background: var(--tray);
   border-top: 1px solid var(--hair);
-  justify-content: stretch;
+  flex-direction: column;
+  align-items: stretch;
 }
 
 .phone .acts .v-btn {
@@ -210,7 +226,8 @@ function said(item: ListedItem): string {
   padding: 0 8px;
 }
 
-.phone .undo {
+.phone .acts .undo {
+  flex: none;
   max-width: none;
 }
 </style>

@@ -12,6 +12,11 @@ function take(files: File | File[] | null): void {
   const file = Array.isArray(files) ? files[0] : files
   if (file) emit('file', file)
 }
+
+/** The same file can be chosen once more: it may have been mended meanwhile. */
+function forget({ target }: Event): void {
+  if (target instanceof HTMLInputElement) target.value = ''
+}
 </script>
 
 <template>
@@ -23,6 +28,7 @@ function take(files: File | File[] | null): void {
       :accept="accept"
       :disabled="disabled"
       :aria-label="label"
+      @click.capture="forget"
       @update:model-value="take"
     >
       <!-- A picture is shown where it goes, not here. -->

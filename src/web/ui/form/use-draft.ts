@@ -128,6 +128,8 @@ export function useDraft<T extends object>(
       } else if (error instanceof OutOfReach) outOfReach.value = error.message
       else if (waiting.signal.aborted) outOfReach.value = STOPPED
       else throw error
+      // Nobody knows whether it was stored: what stands is asked for again.
+      if (outOfReach.value !== '') void changes.refresh()
       changes.say(outOfReach.value || (error as Error).message)
       return null
     } finally {

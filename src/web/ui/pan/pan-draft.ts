@@ -41,6 +41,20 @@ export function firstHandles(shape: OutlineShape, width: number, height: number)
       ]
 }
 
+interface Size {
+  readonly width: number
+  readonly height: number
+}
+/** How far the proportions of two photos may differ, as a share, to be taken as photographed alike. */
+const SAME_PROPORTIONS = 0.02
+
+/** Handles of one photo on another of the same proportions; null where the other shows the pan otherwise. */
+export function handlesOn(handles: readonly Point[], from: Size, to: Size): Point[] | null {
+  const [x, y] = [to.width / from.width, to.height / from.height]
+  if (Math.abs(x / y - 1) > SAME_PROPORTIONS) return null
+  return handles.map(([left, top]) => [left * x, top * y])
+}
+
 export function outlineOf(shape: OutlineShape, points: readonly Point[]): Outline {
   const [a, b, c, d] = points
   return { shape, handles: [a ?? [0, 0], b ?? [0, 0], c ?? [0, 0], d ?? [0, 0]] }

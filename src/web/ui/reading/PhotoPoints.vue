@@ -42,13 +42,11 @@ const line = computed(() => {
 })
 
 function placeOf(event: PointerEvent): Point {
-  const box = svg.value?.getBoundingClientRect()
-  if (!box) return [0, 0]
-  // The photo keeps its proportions within its box.
-  return [
-    clamp(((event.clientX - box.left) / box.width) * props.width, props.width),
-    clamp(((event.clientY - box.top) / box.height) * props.height, props.height),
-  ]
+  // The browser's own matrix: the photo keeps its proportions within its box, with margins where the box has others.
+  const toPhoto = svg.value?.getScreenCTM()?.inverse()
+  if (!toPhoto) return [0, 0]
+  const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(toPhoto)
+  return [clamp(x, props.width), clamp(y, props.height)]
 }
 
 function move(to: Point): void {
