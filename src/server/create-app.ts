@@ -132,6 +132,7 @@ export function createApp(house: House, outside: Outside | null = null): Express
   // What is answered is hers: no cache between keeps it. Pictures say otherwise, for her own browser.
   app.use('/api', (_request, response, next) => {
     response.setHeader('Cache-Control', 'no-store')
+    tellTheHouse(house, response)
     next()
   })
   if (outside) {
@@ -161,7 +162,6 @@ export function createApp(house: House, outside: Outside | null = null): Express
     house.stillThere() ? next() : sendProblem(response, problemOf({ code: 'collection-gone', data: {} })),
   )
   app.use('/api', (request, response, next) => {
-    tellTheDay(house, response)
     // What leaves to be kept elsewhere leaves as it was typed.
     if (!request.path.startsWith('/export')) nameWhatIsMarked(house, response)
     next()
@@ -175,8 +175,11 @@ export function createApp(house: House, outside: Outside | null = null): Express
   return app
 }
 
-/** Every answer says her day and when the next one begins, so that a page can reckon on while nobody answers it. */
-function tellTheDay(house: House, response: Response): void {
+/**
+ * Every answer says her day and when the next one begins, so that a page can reckon on while nobody answers it; and which collection
+ * this is, and what stands against it.
+ */
+function tellTheHouse(house: House, response: Response): void {
   const now = house.now()
   response.set({
     'Seligo-Day': house.today(),

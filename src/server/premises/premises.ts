@@ -109,6 +109,11 @@ export class Premises {
     return this.#house !== null
   }
 
+  /** Whether somebody who is let in waits for an answer. */
+  get isAtWork(): boolean {
+    return this.#working.size > 0
+  }
+
   /** Furnishes the house over an open database. */
   begin(db: Db): void {
     const house = new House(db, this.now, undefined, this.#large, this.#hemisphere, this.folder)
@@ -200,7 +205,7 @@ export class Premises {
 
   /** Waits until nothing is being answered any more; false where that takes too long. */
   async #isStill(): Promise<boolean> {
-    for (let waited = 0; this.#working.size > 0; waited += TURN_MS) {
+    for (let waited = 0; this.isAtWork; waited += TURN_MS) {
       if (waited > DRAIN_MS) return false
       await new Promise((resolve) => setTimeout(resolve, TURN_MS))
     }

@@ -51,7 +51,11 @@ nav {
   display: flex;
   flex-direction: column;
   gap: 5px;
-  padding: 12px 0 12px 12px;
+  padding: 12px 10px 12px 12px;
+  /* On a low window it scrolls; the open drawer still reaches over its edge. */
+  margin-right: -10px;
+  overflow: hidden auto;
+  scrollbar-width: thin;
 }
 
 .name {

@@ -37,7 +37,7 @@ const field = { variant: 'outlined', density: 'comfortable', hideDetails: 'auto'
 
 export const vuetify = createVuetify({
   // One width at which the house becomes a phone's; `useDisplay().mobile` in scripts, `.phone` in styles.
-  display: { mobileBreakpoint: 761 },
+  display: { mobileBreakpoint: 961 },
   date: { locale: { en: HER_LOCALE } },
   theme: { defaultTheme: 'day', themes: { day, night } },
   icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
