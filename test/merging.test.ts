@@ -118,9 +118,11 @@ test('an ask between the two is over with the merge, and no forecast of the abse
   const [keep, drop] = [await house.item(), await house.item()]
   await house.post('/look-back/asks', {
     id: 'ask',
+    version: null,
     question: 'Which of the two?',
     itemIds: [keep, drop],
   })
+  expect(house.db.prepare('SELECT count(*) AS n FROM ask').get()).toEqual({ n: 1 })
   expect((await merge(keep, [drop])).status).toBe(200)
   expect(house.db.prepare('SELECT count(*) AS n FROM ask').get()).toEqual({ n: 0 })
   const text = JSON.stringify((await house.get('/export')).body)

@@ -2,6 +2,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import type { Day } from '#core/calendar/day'
 import { useChanges } from './changes'
+import { get } from './client'
 import { usePendingActs } from './pending-acts'
 
 const TUESDAY = '2026-11-24' as Day
@@ -10,10 +11,11 @@ const TUESDAY = '2026-11-24' as Day
 class FakeServer {
   readonly stored: string[] = []
   readonly asked: string[] = []
+  collection = 'hers'
   mode: 'there' | 'away' | 'refusing' | 'lost answers' | 'nonsense' = 'there'
 
   readonly fetch = (url: string, request?: { body?: string }): Promise<Response> => {
-    if (request?.body === undefined) return Promise.resolve(new Response('{}'))
+    if (request?.body === undefined) return this.#json({}, 200)
     const body = JSON.parse(request.body) as { changeId: string; itemId?: string; despite?: boolean }
     const what = url.includes('take-back') ? `back ${url.split('/').at(-2)}` : `${body.itemId} ${body.changeId}`
     this.asked.push(what)
@@ -27,7 +29,8 @@ class FakeServer {
   }
 
   #json(body: object, status: number): Promise<Response> {
-    return Promise.resolve(new Response(JSON.stringify(body), { status }))
+    const headers = { 'Seligo-Collection': this.collection }
+    return Promise.resolve(new Response(JSON.stringify(body), { status, headers }))
   }
 }
 
@@ -142,5 +145,29 @@ describe('taking back what is on its way', () => {
     await wait(15_000)
     expect(server.stored).toEqual(['blush 1', 'back 1'])
     expect(useChanges().last).toBeNull()
+  })
+})
+
+describe('another collection at the same address', () => {
+  test('gets none of what was made in the first, which waits for its own', async () => {
+    await get('/fronts')
+    server.mode = 'away'
+    tick('1', 'blush')
+    await wait(400)
+    // The server comes back with another collection, of which a page has heard by now.
+    server.collection = 'another'
+    server.mode = 'there'
+    await get('/fronts')
+    await wait(15_000)
+    expect(server.stored).toEqual([])
+    expect(usePendingActs().acts).toEqual([])
+    expect(usePendingActs().elsewhere.map((act) => act.id)).toEqual(['1'])
+    tick('2', 'gloss')
+    await wait(1000)
+    expect(server.stored).toEqual(['gloss 2'])
+    server.collection = 'hers'
+    await get('/fronts')
+    await wait(15_000)
+    expect(server.stored).toEqual(['gloss 2', 'blush 1'])
   })
 })

@@ -1,6 +1,6 @@
 import { useEventListener } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import type { ChangeNote } from '#contract/basic'
 import type { ListedItem } from '#contract/item'
 import type { Day } from '#core/calendar/day'
@@ -181,6 +181,14 @@ export const usePendingActs = defineStore('pending acts', () => {
     })
   }
 
+  // Their own collection is open again: what waited for it goes out.
+  watch(
+    () => server.collection,
+    () => {
+      wake?.()
+      void run()
+    },
+  )
   if (typeof document !== 'undefined') {
     useEventListener(window, 'online', () => wake?.())
     useEventListener(document, 'visibilitychange', () => wake?.())

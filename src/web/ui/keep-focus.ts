@@ -76,6 +76,9 @@ export function focusHeading(): void {
     }
     return true
   }
+  // A field that the place itself puts her in, to type at once, is where she is.
+  const at = document.activeElement
+  if (at !== place && place.contains(at)) return
   place.focus({ preventScroll: true })
   if (there()) return
   const watcher = new MutationObserver(() => there() && watcher.disconnect())

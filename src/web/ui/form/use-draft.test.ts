@@ -8,13 +8,17 @@ import { useDraft } from './use-draft'
 class FakeServer {
   readonly kept = new Map<string, unknown>()
   readonly made = new Set<string>()
-  mode: 'there' | 'lost answers' | 'away' | 'refusing' | 'nonsense' = 'there'
+  mode: 'there' | 'lost answers' | 'away' | 'refusing' | 'nonsense' | 'stale' | 'hanging' = 'there'
 
-  readonly fetch = (url: string, request: { body: string }): Promise<Response> => {
+  readonly fetch = (url: string, request: { body: string; signal?: AbortSignal }): Promise<Response> => {
+    if (this.mode === 'hanging')
+      return new Promise((_, reject) => request.signal?.addEventListener('abort', () => reject(new Error('aborted'))))
     const { changeId, ...body } = JSON.parse(request.body) as { changeId: string }
     if (this.mode === 'away') return Promise.reject(new TypeError('no network'))
     if (this.mode === 'nonsense') return Promise.resolve(new Response('<html>', { status: 502 }))
     if (this.mode === 'refusing') return this.#refusal()
+    if (this.mode === 'stale' && (body as { version?: number }).version !== 7)
+      return Promise.resolve(Response.json(STALE, { status: 409 }))
     const back = /\/changes\/(.*)\/take-back$/.exec(url)?.[1]
     if (back !== undefined) this.kept.delete(back)
     else if (!this.made.has(changeId)) this.kept.set(changeId, body)
@@ -29,6 +33,14 @@ class FakeServer {
       Response.json({ title: 'Not so.', detail: 'Look again.', code: 'invalid', errors }, { status: 422 }),
     )
   }
+}
+
+const STALE = {
+  title: 'Changed meanwhile.',
+  detail: 'Another window stored something else.',
+  code: 'stale',
+  errors: [],
+  current: { version: 7, name: 'Rust' },
 }
 
 let server: FakeServer
@@ -150,4 +162,42 @@ test('what is typed holds the page; what is stored, or put back by hand, does no
   draft.typed.value.name = 'Sloe Gin'
   await store()
   expect(drafts.anyTyped()).toBe(false)
+})
+
+test('what another window stored is shown beside what is typed, and can be stored over', async () => {
+  const { draft } = draftOf('Sloe')
+  draft.typed.value.name = 'Sloe Gin'
+  const store = async () => {
+    const stored = draft.store('PUT', '/things/1', { version: 4, name: draft.typed.value.name })
+    await vi.runAllTimersAsync()
+    return stored
+  }
+  server.mode = 'stale'
+  expect(await store()).toBeNull()
+  expect(draft.conflict.value?.differences).toMatchObject([{ name: 'name' }])
+  expect(draft.typed.value.name).toBe('Sloe Gin')
+  draft.overwrite()
+  expect(await store()).not.toBeNull()
+  expect([...server.kept.values()].at(-1)).toEqual({ version: 7, name: 'Sloe Gin' })
+})
+
+test('a server that hangs is said after ten seconds, and can be left at once with what is typed', async () => {
+  const { draft } = draftOf('Sloe')
+  draft.typed.value.name = 'Sloe Gin'
+  server.mode = 'hanging'
+  const stored = draft.store('POST', '/things', { id: 'a', name: 'Sloe Gin' })
+  await vi.advanceTimersByTimeAsync(9900)
+  expect(draft.slow.value).toBe(false)
+  await vi.advanceTimersByTimeAsync(200)
+  expect([draft.busy.value, draft.slow.value]).toEqual([true, true])
+  draft.stopWaiting()
+  expect(await stored).toBeNull()
+  expect([draft.busy.value, draft.slow.value, draft.typed.value.name]).toEqual([false, false, 'Sloe Gin'])
+  expect(draft.outOfReach.value).toMatch(/stopped waiting/)
+  // Stored again it is the same act.
+  server.mode = 'there'
+  const again = draft.store('POST', '/things', { id: 'a', name: 'Sloe Gin' })
+  await vi.runAllTimersAsync()
+  expect(await again).not.toBeNull()
+  expect(server.kept.size).toBe(1)
 })

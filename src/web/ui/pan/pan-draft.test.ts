@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { bareOf, emptyMask, firstHandles, maskPath, outlineOf, painted, rimPath } from './pan-draft'
+import { bareOf, emptyMask, firstHandles, handlesOn, maskPath, outlineOf, painted, rimPath } from './pan-draft'
 
 const outline = outlineOf('round', firstHandles('round', 1000, 800))
 
@@ -32,4 +32,11 @@ test('the first handles lie in the picture, in order, for a round pan and for a 
     expect(handles.every(([x, y]) => x > 0 && x < 900 && y > 0 && y < 1600)).toBe(true)
     expect(rimPath(outlineOf(shape, handles))).not.toBe('')
   }
+})
+
+test('a rim that was drawn on a photo lies on the same pan of a photo of another size, and on none of other proportions', () => {
+  const drawn = firstHandles('round', 1000, 800)
+  const sizes = { width: 1000, height: 800 }
+  expect(handlesOn(drawn, sizes, { width: 1500, height: 1200 })).toEqual(firstHandles('round', 1500, 1200))
+  expect(handlesOn(drawn, sizes, { width: 800, height: 1000 })).toBeNull()
 })

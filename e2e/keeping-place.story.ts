@@ -1,0 +1,179 @@
+import type { Page } from '@playwright/test'
+import { expect, goTo, test, tile } from './support/house'
+
+const focused = (page: Page): Promise<string> => page.evaluate(() => document.activeElement?.tagName ?? 'BODY')
+const lineOf = (page: Page) => page.getByRole('region', { name: "The day's face" })
+
+test('the focus is on the heading of whatever was opened, and stays near where something went', async ({ page }) => {
+  await expect(tile(page, 'Sloe')).toBeVisible()
+  await tile(page, 'Sloe').focus()
+  await page.keyboard.press('o')
+  const heading = page.getByRole('heading', { level: 1 })
+  await expect(heading).toBeFocused()
+  await goTo(page, 'Projects')
+  await expect(page.getByRole('heading', { name: 'Projects', level: 1 })).toBeFocused()
+  await page.locator('body').press('d')
+  const brows = page.getByRole('region', { name: 'Brows' })
+  await brows.getByRole('button', { name: /^Move .*Bark.* elsewhere/ }).focus()
+  await page.keyboard.press('Enter')
+  await page.locator('.v-overlay--active .v-list-item').filter({ hasText: 'Extras' }).click()
+  await expect(
+    page.getByRole('region', { name: 'Extras' }).getByRole('link', { name: 'Bark', exact: true }),
+  ).toBeVisible()
+  await expect.poll(() => focused(page)).not.toBe('BODY')
+})
+
+test('in the drawer Enter ticks; under a dialog no shortcut reaches the page', async ({ page }) => {
+  await tile(page, 'Sloe').focus()
+  await page.keyboard.press('Enter')
+  await expect(tile(page, 'Sloe')).toHaveAttribute('aria-pressed', 'true')
+  await page.keyboard.press('?')
+  const list = page.getByRole('dialog')
+  await expect(list).toContainText('the day before')
+  for (const key of ['d', 'n', 'b', 'u']) await page.keyboard.press(key)
+  await expect(list).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(list).toHaveCount(0)
+  await expect(tile(page, 'Sloe')).toHaveAttribute('aria-pressed', 'true')
+  await page.keyboard.press('b')
+  await expect(page.getByRole('heading', { name: /23 November/ }).first()).toBeVisible()
+})
+
+test('acts keep their places: a second tap on "Same as" lands on nothing else', async ({ page }) => {
+  const same = lineOf(page)
+    .getByRole('button', { name: /^Same as/ })
+    .first()
+  const before = await same.boundingBox()
+  const name = (await same.textContent()) ?? ''
+  await same.click()
+  await expect(same).toBeDisabled()
+  await expect(same).toHaveText(name)
+  const after = await same.boundingBox()
+  expect([after?.x, after?.width]).toEqual([before?.x, before?.width])
+  const ticked = await lineOf(page).locator('.title').textContent()
+  await page.mouse.click((before?.x ?? 0) + 20, (after?.y ?? 0) + 12)
+  await expect(lineOf(page).locator('.title')).toHaveText(ticked ?? '')
+})
+
+test('the face of the last such occasion is offered as soon as it is said what today is', async ({ page, house }) => {
+  const { items } = (await (await page.request.get(`${house.url}/api/today`)).json()) as { items: { id: string }[] }
+  const [item] = items
+  const data = { day: '2026-11-10', changeId: 'gig-1', set: { occasion: 'gig' }, was: { occasion: null } }
+  expect((await page.request.post(`${house.url}/api/day`, { data })).ok()).toBe(true)
+  const worn = { changeId: 'gig-2', itemId: item?.id, day: '2026-11-10', worn: true, despite: true }
+  expect((await page.request.post(`${house.url}/api/wear`, { data: worn })).ok()).toBe(true)
+  await page.reload()
+  await page
+    .getByRole('button', { name: /How the day is|How is the day|Conditions/ })
+    .first()
+    .click()
+  await page.getByRole('button', { name: 'gig', exact: true }).click()
+  await expect(page.getByText('Same as last gig')).toBeVisible()
+})
+
+test('laying for a season: a choice is taken back by the same press or by the way back, and the whole can be given up', async ({
+  page,
+  house,
+}) => {
+  await page.goto(`${house.url}/drawer/laying`)
+  await page.getByRole('button', { name: 'Begin', exact: true }).click()
+  const standing = page.getByText(/0 of \d+ chosen/)
+  await expect(standing).toBeVisible()
+  const first = page.getByRole('group', { name: 'All that is looked at' }).getByRole('button').first()
+  const choices = page.locator('.one .choice')
+  await choices.last().click()
+  await expect(page.getByText(/1 of \d+ chosen/)).toBeVisible()
+  await expect.poll(() => focused(page)).not.toBe('BODY')
+  await page.locator('.place').press('u')
+  await expect(standing).toBeVisible()
+  await first.click()
+  await choices.last().click()
+  await expect(page.getByText(/1 of \d+ chosen/)).toBeVisible()
+  await first.click()
+  await page.locator('.one .choice[aria-pressed="true"]').click()
+  await expect(standing).toBeVisible()
+  await page.getByRole('button', { name: 'Give it up' }).click()
+  await expect(page.getByRole('button', { name: 'Begin', exact: true })).toBeVisible()
+})
+
+test('a part of the page that did not come once comes when it is wanted again', async ({ page, house }) => {
+  let lost = 0
+  await page.route(/\/assets\/NoticeStrip.*\.js/, (route) => {
+    lost += 1
+    return lost === 1 ? route.abort() : route.continue()
+  })
+  await page.goto(`${house.url}/drawer`)
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  await expect.poll(() => lost).toBeGreaterThan(1)
+  await page.getByRole('button', { name: /^Move .*Bark.* elsewhere/ }).click()
+  await page.locator('.v-overlay--active .v-list-item').filter({ hasText: 'Extras' }).click()
+  await expect(page.locator('#notices .v-snackbar__wrapper')).toBeVisible()
+})
+
+test('a point on a photo lies under the pointer, whatever margins the photo has', async ({ page, house }) => {
+  await page.goto(`${house.url}/check-in`)
+  await page.getByRole('link', { name: 'Go on' }).click()
+  await page.getByRole('button', { name: 'photo', exact: true }).click()
+  const tall = await page.evaluate(() => {
+    const canvas = document.createElement('canvas')
+    ;[canvas.width, canvas.height] = [300, 1200]
+    return canvas.toDataURL('image/png').split(',')[1] ?? ''
+  })
+  await page
+    .locator('input[type=file]')
+    .first()
+    .setInputFiles({ name: 'tall.png', mimeType: 'image/png', buffer: Buffer.from(tall, 'base64') })
+  const svg = page.locator('.photo-points svg').first()
+  const box = await svg.boundingBox()
+  if (!box) throw new Error('no photo')
+  // Rim 1 goes where it is put: a third of the photo's height, in its middle.
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 3]
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  await page.mouse.up()
+  const off = await svg.evaluate(
+    (element, at) =>
+      Math.min(
+        ...[...element.querySelectorAll('circle')].map((circle) => {
+          const { left, top, width, height } = circle.getBoundingClientRect()
+          return Math.hypot(left + width / 2 - at.x, top + height / 2 - at.y)
+        }),
+      ),
+    { x, y },
+  )
+  expect(off).toBeLessThan(2)
+})
+
+test.describe('with nothing yet', () => {
+  test.use({ filled: false })
+
+  test('an import that was taken back lies there again as it was mended, and the same sheet can be chosen again', async ({
+    page,
+    house,
+  }) => {
+    await page.goto(`${house.url}/collection/import`)
+    const sheet = {
+      name: 'mine.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from('Maker,Name,Category,Opened\nOndrake,Weir,blush,31.02.2024\n'),
+    }
+    await page.setInputFiles('input[type=file]', sheet)
+    const problems = page.getByRole('region', { name: 'What to know before storing' })
+    await problems.locator('details').first().locator('summary').click()
+    await problems.getByRole('button', { name: /^row 2, Opened/ }).click()
+    await problems.getByRole('textbox').first().fill('28.02.2024')
+    await page.keyboard.press('Enter')
+    await expect(problems.getByRole('button', { name: /31\.02\.2024/ })).toHaveCount(0)
+    await page
+      .getByRole('button', { name: 'Store one item' })
+      .or(page.getByRole('button', { name: /^Store 1 item/ }))
+      .click()
+    await expect(page.getByText(/is stored/)).toBeVisible()
+    await page.getByRole('button', { name: 'Take back' }).click()
+    await expect(page.getByText(/is stored/)).toHaveCount(0)
+    await expect(page.getByRole('button', { name: /^Store/ })).toBeVisible()
+    await expect(problems.getByRole('button', { name: /31\.02\.2024/ })).toHaveCount(0)
+    await page.setInputFiles('input[type=file]', sheet)
+    await expect(problems.getByRole('button', { name: /31\.02\.2024/ })).toHaveCount(1)
+  })
+})
