@@ -28,7 +28,7 @@ async function over(page: Page): Promise<string[]> {
     )
     return [
       `${document.documentElement.scrollWidth} px`,
-      ...beyond.slice(0, 4).map((each) => `${each.tagName}.${each.className}`),
+      ...beyond.slice(0, 4).map((each) => `${each.tagName}.${each.className} ${each.textContent.slice(0, 30)}`),
     ]
   })
 }

@@ -11,5 +11,5 @@ import { vuetify } from './shell/vuetify'
 import './shell/tokens.css'
 
 const app = createApp(App).use(createPinia()).use(PiniaColada, failedReads).use(router).use(vuetify)
-reportFailures(app)
+reportFailures(app, router)
 app.mount('#app')

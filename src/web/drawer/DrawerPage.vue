@@ -76,7 +76,7 @@ async function reorder(zone: DrawerZone, itemIds: string[]): Promise<void> {
 <style scoped>
 .zones {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(340px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(340px, 100%), 1fr));
   gap: 12px;
   align-items: start;
 }

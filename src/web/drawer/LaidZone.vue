@@ -123,12 +123,13 @@ function start(): void {
 
 header {
   display: flex;
+  flex-wrap: wrap;
   align-items: baseline;
   gap: 10px;
 }
 
 header h2 {
-  flex: 1;
+  flex: 1 1 auto;
   font-size: 17px;
 }
 
@@ -164,6 +165,7 @@ li {
 .acts {
   grid-column: 2;
   display: flex;
+  flex-wrap: wrap;
   gap: 4px;
   align-items: center;
   margin-left: -4px;

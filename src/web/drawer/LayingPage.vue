@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { counted } from '#core/words/counted'
 import { SEASONS, type Season } from '#core/item/traits'
 import type { ChangeNote } from '#contract/basic'
@@ -27,7 +27,7 @@ const season = computed({
 const done = ref<{ noRoom: string[]; brushes: { out: string[]; in: string[] } } | null>(null)
 const at = ref<string | null>(null)
 /** What she has just said and the server has not shown yet. */
-const said = ref(new Map<string, LayingSaid>())
+const said = shallowRef(new Map<string, LayingSaid>())
 const candidates = computed(() =>
   (answer.value?.candidates ?? []).map((each) => ({ ...each, ...said.value.get(each.item.id) })),
 )

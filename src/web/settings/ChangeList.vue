@@ -51,11 +51,21 @@ ol {
 
 li {
   display: grid;
-  grid-template-columns: 150px 1fr auto;
+  grid-template-columns: 150px minmax(0, 1fr) auto;
   gap: 12px;
   align-items: center;
   min-height: 44px;
   border-bottom: 1px solid var(--hair);
+}
+
+/* When it was above what it was. */
+.phone li {
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 0 12px;
+}
+
+.phone li > :first-child {
+  grid-column: 1 / -1;
 }
 
 .undone {

@@ -1,17 +1,16 @@
 import type { App } from 'vue'
+import type { Router } from 'vue-router'
 import { useChanges } from '#web/data/changes'
 import { OutOfReach, Refused } from '#web/data/client'
+import { isLostPart } from '#web/ui/late-part'
 
 /** Whatever a place could not load or store is said in the house's own words; a true fault is logged and said in one quiet bar. */
-export function reportFailures(app: App): void {
+export function reportFailures(app: App, router: Router): void {
   app.config.errorHandler = report
+  router.onError(report)
   window.addEventListener('unhandledrejection', (event) => {
     event.preventDefault()
     report(event.reason)
-  })
-  window.addEventListener('vite:preloadError', (event) => {
-    event.preventDefault()
-    useChanges().fault('A part of the page did not come. Is Seligo still running? Try again when it is.')
   })
 }
 
@@ -20,6 +19,8 @@ function report(error: unknown): void {
   // Left before it had come: nobody waits for it.
   if (error instanceof DOMException && error.name === 'AbortError') return
   if (error instanceof OutOfReach || error instanceof Refused) return changes.show(error)
+  if (error instanceof Error && isLostPart(error))
+    return changes.fault('A part of the page did not come. Is Seligo still running? Try again when it is.')
   console.error(error)
   changes.fault('Something on this page does not work. What you have stored is safe; load the page again.')
 }

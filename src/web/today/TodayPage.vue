@@ -153,6 +153,7 @@ useShortcut('day after', () => {
 <style scoped>
 .today {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 8px;
 }
 
