@@ -68,7 +68,8 @@ test('the face of the last such occasion is offered as soon as it is said what t
   await sheet.getByRole('button', { name: 'gig', exact: true }).click()
   await sheet.getByRole('button', { name: 'Save' }).click()
   const offered = page.getByText('Same as last gig')
-  if (!(await offered.first().isVisible())) await lineOf(page).getByRole('button', { name: 'More for the day' }).click()
+  if (!(await offered.first().isVisible()))
+    await lineOf(page).getByRole('button', { name: 'More', exact: true }).click()
   await expect(offered.first()).toBeVisible()
 })
 

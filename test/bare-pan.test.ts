@@ -10,4 +10,4 @@ test('pans are measured within their promise, and what cannot be told apart is r
   expect(found.medianPoints).toBeLessThanOrEqual(0.7)
   expect(found.p90Points).toBeLessThanOrEqual(2)
   expect(found.wrongAccepted).toBe(0)
-})
+}, 240_000)

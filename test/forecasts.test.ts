@@ -368,6 +368,7 @@ describe('what a change makes stale', () => {
     let begun = 0
     forecasts.makeWith(() => {
       begun += 1
+      forecasts.habit()
       return Promise.resolve()
     })
     forecasts.defer()

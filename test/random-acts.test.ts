@@ -152,6 +152,31 @@ describe('whatever is done, taken back and done again, in whatever order', () =>
   })
 })
 
+describe('in the middle of it', () => {
+  test.each([31, 32])(
+    'out and in again all is equal, and goes on, also with the clock a day back (seed %i)',
+    async (seed) => {
+      const owner = new RandomOwner(house, seed)
+      await owner.begin()
+      for (let n = 0; n < 90; n += 1) {
+        const { name, answer } = await owner.act()
+        expect(answer.status, name).not.toBe(500)
+        if (n === 40) {
+          const before = house.snapshot()
+          const { body: collection } = await house.get('/export')
+          const taken = await house.post('/collection-file', { replace: true, collection })
+          expect([taken.status, taken.body.code]).toEqual([200, undefined])
+          expect(house.snapshot()).toBe(before)
+        }
+        if (n === 60) house.setClock(new Date(2026, 10, 23, 12))
+        if (n === 75) house.setClock(new Date(2026, 10, 24, 12))
+        if (n < 60 || n >= 75) checkHouse(owner, `seed ${seed}, step ${n}, after ${name}`)
+        expect(breachesOf(house.db)).toEqual([])
+      }
+    },
+  )
+})
+
 async function allChanges(): Promise<{ changes: { id: string; undone: boolean }[] }> {
   const changes: { id: string; undone: boolean }[] = []
   for (let before: number | null = null; ;) {

@@ -3,13 +3,14 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { archive } from './archive.js'
+import { damaged, flipped, largeBodies, oddFolders, strangers } from './broken.js'
 import { amidMigration, clocks } from './clocks.js'
 import { crowd, slowClients } from './crowd.js'
 import { fullDisk } from './full-disk.js'
 import { killed } from './killed.js'
 import { meanwhile } from './meanwhile.js'
 
-/** Measures what docs/faults.md promises. Usage: npm run faults [killed|killed:going back|crowd|slow|archive|disk|meanwhile|clocks|migration] */
+/** Measures what docs/faults.md promises. Usage: npm run faults [killed|killed:going back|crowd|slow|archive|disk|meanwhile|clocks|migration|damage|flips|folders|strangers|bodies] */
 const [what = 'all'] = process.argv.slice(2)
 const demo = mkdtempSync(join(tmpdir(), 'seligo-faults-demo-'))
 const wanted = (name: string): boolean => what === 'all' || what === name || what.startsWith(`${name}:`)
@@ -47,6 +48,19 @@ try {
     const found = await amidMigration()
     console.table(found)
     bad += (found['unsound'] ?? 0) + (found['behind'] ?? 0)
+  }
+  // Each with the counts that must be none.
+  for (const [name, act, none] of [
+    ['damage', damaged, ['mistakes', 'stuck']],
+    ['flips', flipped, ['passedAsSound']],
+    ['folders', oddFolders, ['ended', 'mistakes']],
+    ['strangers', strangers, ['herSilence', 'stillHeld']],
+    ['bodies', largeBodies, ['notRefused', 'mistakes']],
+  ] as const) {
+    if (!wanted(name)) continue
+    const found = await act(demo)
+    console.table(found)
+    for (const each of none) bad += found[each] ?? 0
   }
   if (wanted('meanwhile')) console.table(await meanwhile(demo))
   if (wanted('disk')) {

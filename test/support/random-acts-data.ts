@@ -40,6 +40,8 @@ const SETTINGS = {
   hemisphere: 'north',
 }
 
+const openLaying = async (o: RandomOwner): Promise<string> => (await o.house.get('/laying')).body.laying?.id ?? 'none'
+
 /** Every command of the house by a name, as a page would send it. Data table. */
 export const ACTS: Readonly<Record<string, Act>> = {
   ...DECISIONS,
@@ -381,12 +383,14 @@ export const ACTS: Readonly<Record<string, Act>> = {
   zone: (o) =>
     o.house.put(`/zones/${o.random.pick(ZONES)}`, { name: `Z${o.random.whole(1, 9)}`, slots: o.random.whole(1, 6) }),
   'begin laying': (o) => o.house.post('/laying', { id: o.make('laying'), season: 'winter' }),
-  'choose in laying': (o) => {
+  'choose in laying': async (o) => {
     const choice = o.random.pick(['stays', 'comes in', 'put away', 'rests', 'doubtful', null])
     const until = choice === 'put away' ? addDays(TODAY, 90) : null
-    return o.house.post(`/laying/${o.of('laying')}/choose`, { itemId: o.item(), choice, until })
+    return o.house.post(`/laying/${await openLaying(o)}/choose`, { itemId: o.item(), choice, until })
   },
-  'close laying': (o) => o.house.post(`/laying/${o.of('laying')}/close`, {}),
+  'close laying': async (o) => o.house.post(`/laying/${await openLaying(o)}/close`, {}),
+  'give up a laying': async (o) =>
+    o.house.post(`/laying/${o.random.chance(0.3) ? await openLaying(o) : 'none'}/drop`, {}),
   project: (o) => o.house.post('/projects', { id: o.newProject(), ...rules(o) }),
   'edit project': async (o) => {
     const id = o.project()

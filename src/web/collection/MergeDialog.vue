@@ -76,7 +76,7 @@ async function store(): Promise<void> {
     <v-btn
       v-for="item in items"
       :key="item.id"
-      variant="outlined"
+      :variant="typed.keepId === item.id ? 'flat' : 'outlined'"
       color="primary"
       :aria-pressed="typed.keepId === item.id"
       @click="keep(item.id)"

@@ -186,6 +186,11 @@ const big = computed(() => props.density === 'roomy')
   align-items: center;
 }
 
+/* Room for the tick beside the name. */
+.spot.row .tile.worn {
+  padding-right: 22px;
+}
+
 .spot.row .words {
   text-align: left;
   flex: 1;

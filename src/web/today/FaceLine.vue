@@ -221,6 +221,13 @@ function said(item: ListedItem): string {
   align-items: stretch;
 }
 
+/* On a phone that lies there is no room to keep them in sight. */
+@media (height < 480px) {
+  .phone .acts {
+    position: static;
+  }
+}
+
 .phone .acts .v-btn {
   flex: 1 1 auto;
   padding: 0 8px;

@@ -84,6 +84,7 @@ const emit = defineEmits<{ tap: [item: ListedItem]; notToday: [item: ListedItem]
 <style scoped>
 .lip {
   display: flex;
+  overflow-x: auto; /* On a narrow window they keep their width. */
   background: var(--raised);
   border-top: 1px solid var(--line);
   min-height: 78px;
@@ -107,7 +108,7 @@ h2 {
 
 .hint,
 .sun {
-  flex: 1;
+  flex: 1 0 150px;
   position: relative;
   display: flex;
   border-left: 1px solid var(--hair);
