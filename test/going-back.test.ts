@@ -269,6 +269,7 @@ describe('an archive', () => {
 
   test('with more in it than it says, elsewhere, twice, or no picture: refused with the reason', async () => {
     await item('one')
+    await tick('one', '2026-11-20')
     const database = readFileSync(join(house.folder, 'copies', await copyNow()))
     const sum = (bytes: Buffer): string => createHash('sha256').update(bytes).digest('hex')
     const zipOf = async (files: Record<string, Buffer>, listed: Record<string, Buffer> = files): Promise<Buffer> => {
@@ -304,6 +305,33 @@ describe('an archive', () => {
     }
     expect(existsSync(join(house.folder, '..', 'up'))).toBe(false)
     expect(left()).toEqual([])
+    // A database that was through other hands: with a trigger of its own, or with rows that no act of hers could leave.
+    const spoilt = async (sql: string): Promise<string> => {
+      const at = join(house.folder, 'spoilt.db')
+      writeFileSync(at, database)
+      const other = new Database(at)
+      other.pragma('journal_mode = DELETE')
+      other.exec(sql)
+      other.close()
+      const reply = await take(await zipOf({ 'collection.db': readFileSync(at) }))
+      rmSync(at)
+      return `${reply.status} ${reply.body.detail}`
+    }
+    expect(await spoilt("CREATE TRIGGER t AFTER INSERT ON wear BEGIN UPDATE item SET notes = 'x'; END")).toMatch(
+      /^422 .*none of Seligo/,
+    )
+    expect(await spoilt("UPDATE item SET ended_on = '2020-01-01', ended_as = 'left'")).toMatch(/^422 .*in its database/)
+    // Put together again by another program, with its folders named.
+    const zip = new yazl.ZipFile()
+    zip.addEmptyDirectory('pictures/')
+    const list = [{ name: 'collection.db', bytes: database.length, sha256: sum(database) }]
+    const contents = { format: 'seligo archive', version: 1, madeAt: '2026-11-24T12:00:00.000Z', files: list }
+    zip.addBuffer(Buffer.from(JSON.stringify(contents)), 'contents.json')
+    zip.addBuffer(database, 'collection.db')
+    zip.end()
+    const chunks: Buffer[] = []
+    for await (const chunk of zip.outputStream) chunks.push(chunk as Buffer)
+    expect((await take(Buffer.concat(chunks))).status).toBe(200)
   })
 })
 

@@ -5,6 +5,8 @@ import { join } from 'node:path'
 import { Transform } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { openPromise, type Entry, type ZipFile } from 'yauzl'
+import { breachesOf } from '../db/house-rules.js'
+import { openDatabase } from '../db/open-database.js'
 import { linkOrCopy, syncFile, type Check } from '../copies/copy-shelf.js'
 import { fail, ok, type Outcome } from '../failing.js'
 import { hasRoom } from '../room.js'
@@ -30,7 +32,12 @@ export interface TakenArchive {
  * to the byte what that list says; its database opens and is whole; its pictures are pictures. Unpacked on the way, within
  * `work`, which holds the archive and is deleted by `drop`.
  */
-export async function readThrough(file: string, work: string, check: Check): Promise<Outcome<TakenArchive>> {
+export async function readThrough(
+  file: string,
+  work: string,
+  check: Check,
+  at: string,
+): Promise<Outcome<TakenArchive>> {
   const drop = (): Promise<void> => rm(work, { recursive: true, force: true })
   const outcome = await unpacked(file, work)
   if (!outcome.ok) {
@@ -43,6 +50,11 @@ export async function readThrough(file: string, work: string, check: Check): Pro
   if (facts.wrong !== null) {
     await drop()
     return fail('archive-damaged', { why: `in its database ${facts.wrong}` })
+  }
+  const broken = ruleBrokenIn(database, at)
+  if (broken !== null) {
+    await drop()
+    return fail('archive-damaged', { why: `in its database ${broken}` })
   }
   return ok({
     database,
@@ -58,6 +70,24 @@ export async function readThrough(file: string, work: string, check: Check): Pro
   })
 }
 
+/**
+ * What of the rules of the house a database breaks, in words, once it is brought up to date; null where none. A copy of hers holds
+ * to them; an archive may have been through other hands.
+ */
+function ruleBrokenIn(file: string, at: string): string | null {
+  try {
+    const db = openDatabase(file, { appliedAt: at })
+    try {
+      const [breach] = breachesOf(db)
+      return breach === undefined ? null : `${breach.tbl} ${breach.row_id} breaks a rule: ${breach.rule}`
+    } finally {
+      db.close()
+    }
+  } catch (error) {
+    return `something does not fit: ${error instanceof Error ? error.message : String(error)}`
+  }
+}
+
 /** Unpacks what the list of contents names and checks each against it; the names of the pictures. */
 async function unpacked(file: string, work: string): Promise<Outcome<string[]>> {
   let zip: ZipFile
@@ -70,7 +100,8 @@ async function unpacked(file: string, work: string): Promise<Outcome<string[]>> 
     const entries = new Map<string, Entry>()
     for await (const entry of zip.eachEntry()) {
       if (entries.has(entry.fileName)) return fail('not-an-archive', { why: `${entry.fileName} is in it twice` })
-      entries.set(entry.fileName, entry)
+      // Other programs put folders in of themselves; there is nothing in them.
+      if (!entry.fileName.endsWith('/')) entries.set(entry.fileName, entry)
     }
     const listed = await contentsOf(zip, entries.get(CONTENTS), work)
     if (!listed.ok) return listed

@@ -42,6 +42,11 @@ export function factsOf(file: string): CopyFacts {
     const whole = db.pragma('integrity_check(1)', { simple: true })
     if (whole !== 'ok') return { ...nothing, wrong: `its pages are damaged: ${String(whole).slice(0, 120)}` }
     if (columnsOf(db, 'item').length === 0) return { ...nothing, wrong: 'it holds no collection' }
+    // Seligo makes none that stay in the file: one would do its own with whatever is written.
+    const strange = db
+      .prepare<[], { name: string }>("SELECT name FROM sqlite_schema WHERE type IN ('trigger', 'view')")
+      .get()
+    if (strange) return { ...nothing, wrong: `it holds ${strange.name.slice(0, 60)}, which is none of Seligo's` }
     // A copy of an earlier schema is as sound as one of this: what it does not know yet is none.
     const count = (table: string): number =>
       columnsOf(db, table).length === 0

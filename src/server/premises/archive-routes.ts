@@ -46,7 +46,7 @@ export function archiveRoutes(premises: Premises): Router {
     const received = await receive(request, premises.folder, { times: 2 })
     if (!received.ok) return sendProblem(response, problemOf(received.failure))
     const { file, work } = received.value
-    const taken = await readThrough(file, work, premises.check)
+    const taken = await readThrough(file, work, premises.check, premises.now().toISOString())
     if (!taken.ok) return sendProblem(response, problemOf(taken.failure))
     taken.value.placePictures()
     const outcome = await premises.goBackTo(taken.value.database).finally(() => taken.value.drop())
