@@ -363,6 +363,21 @@ describe('what a change makes stale', () => {
     // The very one that came: it was not reckoned again.
     expect(second && forecasts.of(second)).toBe(before(other))
   })
+  test('a day that came while the machine slept is reckoned elsewhere before it is answered for', async () => {
+    const { forecasts } = house.house
+    forecasts.habit()
+    let begun = 0
+    forecasts.makeWith(() => {
+      begun += 1
+      forecasts.habit()
+      return Promise.resolve()
+    })
+    await house.get('/shelf-life')
+    expect(begun).toBe(0)
+    house.setClock(new Date(2026, 10, 25, 8))
+    await house.get('/shelf-life')
+    expect(begun).toBe(1)
+  })
   test('what is left for later begins with the first that asks, once', async () => {
     const { forecasts } = house.house
     let begun = 0

@@ -181,7 +181,9 @@ describe('a collection that does not open', () => {
       house.ask(house.here, '/rescue', { method: 'POST', headers: { ...form, ...headers }, body: `name=${name}` })
     expect((await rescue('2026-11-24-day.db', { Origin: 'http://elsewhere.example' })).status).toBe(403)
     expect((await rescue('..%2Fphotos')).text).toContain('not in the collection')
-    expect((await rescue('2026-11-24-day.db')).status).toBe(303)
+    // Sent twice it is done once, and what it put in place stays there.
+    const twice = await Promise.all([rescue('2026-11-24-day.db'), rescue('2026-11-24-day.db')])
+    expect(twice.filter(({ status }) => status === 303)).toHaveLength(1)
     expect(await everything()).toBe(then)
     const aside = readdirSync(house.folder).filter((name) => name.includes('unreadable'))
     expect(aside.length > 0).toBe(_ !== 'gone')

@@ -129,6 +129,14 @@ describe('a planted violation is caught', () => {
     expect(output('tsc', ['-p', 'src/server', '--noEmit'])).toMatch(/planted\.ts.*nobody-has-words-for-this/s)
   })
 
+  test('a promise of the server that nobody waits for is refused, also where it is marked as such', () => {
+    const file = plant(
+      'server/planted.ts',
+      'async function later(): Promise<void> {}\nexport function planted(): void {\n  void later()\n}\n',
+    )
+    expect(output('eslint', [file])).toContain('no-floating-promises')
+  })
+
   test('the core reading a clock, a random number or the platform is refused', () => {
     const file = plant(
       'core/planted.ts',

@@ -1,3 +1,4 @@
+import { get } from 'node:http'
 import { connect, type Socket } from 'node:net'
 import { once } from 'node:events'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
@@ -112,6 +113,24 @@ test('who is let in comes in, however many strangers hold a connection', async (
   const shown = await house.ask(house.network, '/api/fronts', { headers: { Cookie: cookie } })
   expect(shown.status).toBe(200)
   for (const socket of sockets) socket.destroy()
+})
+
+test("one phone with many pages open ends its own, and nobody else's", async () => {
+  const [one, other] = [await house.pairedPhone('one'), await house.pairedPhone('other')]
+  const [host = '', port = ''] = house.network.split(':')
+  const listening = (cookie: string): Promise<{ over: boolean }> =>
+    new Promise((resolve) => {
+      const state = { over: false }
+      get({ host, port, path: '/api/stream', headers: { Cookie: cookie }, agent: false }, (line) => {
+        line.on('end', () => (state.over = true)).resume()
+        resolve(state)
+      }).on('error', () => undefined)
+    })
+  const others = await listening(other)
+  const own: { over: boolean }[] = []
+  for (let n = 0; n < 12; n += 1) own.push(await listening(one))
+  await expect.poll(() => own.filter(({ over }) => over).length).toBe(4)
+  expect(others.over).toBe(false)
 })
 
 test("a clock set back lengthens no code's life", () => {
