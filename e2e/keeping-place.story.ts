@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, goTo, test, tile } from './support/house'
+import { checkInPath, expect, goTo, test, tile } from './support/house'
 
 const focused = (page: Page): Promise<string> => page.evaluate(() => document.activeElement?.tagName ?? 'BODY')
 const lineOf = (page: Page) => page.getByRole('region', { name: "The day's face" })
@@ -155,6 +155,79 @@ test('a point on a photo lies under the pointer, whatever margins the photo has'
     { x, y },
   )
   expect(off).toBeLessThan(2)
+})
+
+test('words of a check-in belong to the thing they were typed for, and are stored or asked about', async ({
+  page,
+  house,
+}) => {
+  const path = await checkInPath(page, house, 'under way')
+  await page.goto(house.url + path)
+  const heading = page.locator('.work h2')
+  const [write, field] = [page.getByRole('button', { name: 'Write…' }), page.getByLabel('In your words')]
+  const first = (await heading.textContent()) ?? ''
+  await write.click()
+  await field.fill('thinner than it was')
+  await field.press('Enter')
+  await expect(page.getByRole('button', { name: 'thinner than it was' })).toHaveAttribute('aria-pressed', 'true')
+  await expect(heading).toHaveText(first)
+  while ((await heading.textContent()) === first) {
+    const before = page.url()
+    await page.getByRole('button', { name: 'Skip it' }).click()
+    await expect(page).not.toHaveURL(before)
+  }
+  await write.click()
+  await field.fill('of the second')
+  await page.getByRole('button', { name: 'Back', exact: true }).click()
+  const asked = page.getByRole('dialog', { name: 'Leave what is typed?' })
+  await asked.getByRole('button', { name: 'Go on with it' }).click()
+  await expect(field).toHaveValue('of the second')
+  const { steps } = (await (
+    await page.request.get(`${house.url}/api${path.replace('/check-in/', '/check-ins/')}`)
+  ).json()) as {
+    steps: { words: string | null }[]
+  }
+  expect(steps.map(({ words }) => words).filter((words) => words === 'thinner than it was')).toHaveLength(1)
+  expect(steps.map(({ words }) => words)).not.toContain('of the second')
+})
+
+test('what is typed in a dialog stays when another window ticks', async ({ page, house }) => {
+  await goTo(page, 'Projects')
+  await page.locator('.met').first().getByRole('button', { name: 'Roll out, choose what comes in' }).click()
+  const list = page.getByRole('dialog', { name: 'What rolls in?' })
+  await list
+    .getByRole('listitem')
+    .first()
+    .getByRole('button', { name: /^Roll in/ })
+    .click()
+  const form = page.getByRole('dialog', { name: /^Roll in/ })
+  const goal = form.getByLabel('Uses wanted')
+  await goal.fill('37')
+  const { items } = (await (await page.request.get(`${house.url}/api/today`)).json()) as { items: { id: string }[] }
+  const data = { changeId: 'elsewhere-1', itemId: items[0]?.id, day: '2026-11-24', worn: true, despite: true }
+  expect((await page.request.post(`${house.url}/api/wear`, { data })).ok()).toBe(true)
+  await expect(page.getByRole('navigation', { name: 'Places' }).first()).toContainText('1 worn')
+  await expect(goal).toHaveValue('37')
+})
+
+test('two that say different things are made one by saying which word holds', async ({ page, house }) => {
+  await page.goto(`${house.url}/collection`)
+  await page.getByRole('button', { name: 'Choose several' }).click()
+  await page.locator('tbody tr.row').nth(4).click()
+  await page.locator('tbody tr.row').nth(1).click()
+  await page.getByRole('button', { name: 'They are one' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Make one of them' })
+  await dialog
+    .getByRole('button', { name: /uses\)$/ })
+    .first()
+    .click()
+  await expect(dialog.getByText(/^They differ in: price/)).toBeVisible()
+  const done = dialog.getByRole('button', { name: 'Make them one' })
+  await expect(done).toBeDisabled()
+  for (const question of await dialog.getByRole('group').all()) await question.getByRole('button').last().click()
+  await done.click()
+  await expect(dialog).toHaveCount(0)
+  await expect(page.getByText('192 items').first()).toBeVisible()
 })
 
 test.describe('with nothing yet', () => {
