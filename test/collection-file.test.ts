@@ -159,6 +159,13 @@ describe('a file that does not hold together is refused with its place, and noth
     expect(answer.status).toBe(422)
     expect(answer.body.detail).toContain(where)
     expect(house.snapshot()).toBe(before)
+    // Nor half a copy of what was there.
+    const copies = join(house.folder, 'copies')
+    expect(
+      (existsSync(copies) ? readdirSync(copies) : []).filter(
+        (name) => !/^20|^known|^photos/.test(name) || name.includes('part'),
+      ),
+    ).toEqual([])
     expect(readdirSync(house.folder).filter((name) => !name.startsWith('collection.db'))).toEqual(
       ['copies'].filter(() => existsSync(join(house.folder, 'copies'))),
     )

@@ -46,7 +46,7 @@ async function settled(server: Served): Promise<void> {
   }
 }
 
-/** 64 bytes of one page overwritten, each time another: is it told, and does the way back to the copy of the day work. */
+/** 64 bytes of one page of an index overwritten, where it has 32 entries or more; each time another: is it told, and does the way back to the copy of the day work. */
 export async function damaged(demo: string): Promise<Counts> {
   const counts = { rounds: ROUNDS, opened: 0, told: 0, rescued: 0, wentBack: 0, mistakes: 0, stuck: 0 }
   const random = new Random(20)
@@ -61,7 +61,7 @@ export async function damaged(demo: string): Promise<Counts> {
       db.close()
       const bytes = readFileSync(file)
       const used = Array.from({ length: Math.floor(bytes.length / PAGE) - 1 }, (_, at) => at + 1).filter(
-        (at) => bytes[at * PAGE] === 0x0a,
+        (at) => bytes[at * PAGE] === 0x0a && bytes.readUInt16BE(at * PAGE + 3) >= 32,
       )
       const handle = openSync(file, 'r+')
       writeSync(handle, Buffer.alloc(64, 0x5a), 0, 64, random.pick(used) * PAGE + 8)
@@ -74,7 +74,7 @@ export async function damaged(demo: string): Promise<Counts> {
         return server.stop()
       }
       counts.opened += 1
-      for (let k = 0; k < 50; k += 1) {
+      for (let k = 0; k < 150; k += 1) {
         const said = await fetch(`${server.url}/api/today`)
         if (said.status === 500) counts.mistakes += 1
         if (said.headers.get('seligo-trouble') === 'damaged') {
