@@ -204,4 +204,10 @@ h2 {
   width: 48px;
   height: 56px;
 }
+
+/* One below the other they are as high as their words. */
+.phone .hint,
+.phone .sun {
+  flex: none;
+}
 </style>
