@@ -20,7 +20,7 @@ import {
 import { packItems } from '#contract/packed-items'
 import { ChangeId, DayText, NewId } from '#contract/basic'
 import { z } from 'zod'
-import { onlyWhileLetIn } from '../http/guard.js'
+import { isStillLetIn, onlyWhileLetIn } from '../http/guard.js'
 import { problemOf, problemOfInput, sendProblem } from '../http/problem.js'
 import { hasRoom } from '../room.js'
 import { shrink } from './shrink.js'
@@ -100,6 +100,7 @@ export function collectionRoutes(house: House): Router {
     const bytes = Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0)
     const shrunk = await shrink(bytes)
     if (!shrunk.ok) return sendProblem(response, problemOf(shrunk.failure))
+    if (!isStillLetIn(response)) return sendProblem(response, problemOf({ code: 'not-let-in', data: {} }))
     const itemId = String(request.params['id'])
     const hash = createHash('sha256').update(bytes).digest('hex')
     const outcome = house.journal.run({ changeId, command: 'add-photo', body: { itemId, photoId, day, hash } }, () =>

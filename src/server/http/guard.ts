@@ -4,10 +4,15 @@ import { problemOf, sendProblem } from './problem.js'
 /** Where an answer keeps the question whether who asks is let in still. */
 export const STILL = 'still let in'
 
+/** Whether who asks is let in still; asked again right before something is stored that took a while to read. */
+export function isStillLetIn(response: Response): boolean {
+  const still = response.locals[STILL] as (() => boolean) | undefined
+  return still === undefined || still()
+}
+
 /** Looks again, once all of a request has come, whether who sent it was sent away meanwhile. */
 export function onlyWhileLetIn(_request: Request, response: Response, next: NextFunction): void {
-  const still = response.locals[STILL] as (() => boolean) | undefined
-  if (still === undefined || still()) next()
+  if (isStillLetIn(response)) next()
   else sendProblem(response, problemOf({ code: 'not-let-in', data: {} }))
 }
 

@@ -1,7 +1,9 @@
 import { createHash } from 'node:crypto'
 import { Router, type Request, type Response } from 'express'
 import { PreviewImport, RunImport } from '#contract/importing'
+import { fail } from '../failing.js'
 import type { House } from '../house.js'
+import { isStillLetIn } from '../http/guard.js'
 import { problemOf, problemOfInput, sendProblem } from '../http/problem.js'
 
 export function importingRoutes(house: House): Router {
@@ -30,11 +32,13 @@ export function importingRoutes(house: House): Router {
     // The journal keeps what the act was, not the file; what it hashes to tells one from another.
     const said = { ...named, hash: createHash('sha256').update(base64).digest('hex') }
     const outcome = await house.copies.around('import', (stored) =>
-      house.journal.run(
-        { changeId: body.changeId, command: 'import', body: said },
-        () => importing.store(body, prepared.value),
-        { stored },
-      ),
+      isStillLetIn(response)
+        ? house.journal.run(
+            { changeId: body.changeId, command: 'import', body: said },
+            () => importing.store(body, prepared.value),
+            { stored },
+          )
+        : fail('not-let-in'),
     )
     if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
     response.json(outcome.value)
