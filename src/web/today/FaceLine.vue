@@ -110,7 +110,7 @@ function said(item: ListedItem): string {
         <v-btn
           variant="outlined"
           color="primary"
-          :class="{ unseen: madeUp }"
+          :disabled="madeUp"
           :aria-pressed="noMakeup"
           @click="emit('noMakeup')"
           >{{ noMakeup ? 'Makeup after all' : 'No makeup' }}</v-btn
@@ -177,10 +177,6 @@ function said(item: ListedItem): string {
 .places {
   display: flex;
   gap: 7px;
-}
-
-.unseen {
-  visibility: hidden;
 }
 
 .undo {
