@@ -1,5 +1,5 @@
 import { openDatabase } from '#server/db/open-database'
-import { House } from '#server/house'
+import { makeServices } from '#server/services'
 import { round } from './measure.js'
 
 export interface DecidingFigures {
@@ -14,7 +14,7 @@ const TALLIES = 40
 /** Times of weighing one thing against another, each after a change, in this process and with the forecasts known. */
 export function deciding(file: string, now: Date): DecidingFigures {
   const db = openDatabase(file, { appliedAt: now.toISOString() })
-  const house = new House(db, () => now)
+  const house = makeServices(db, () => now)
   house.forecasts.all()
   house.doubting.all()
   const today = house.today()

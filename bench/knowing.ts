@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { evaluateForecasts, readForecastFile } from '#server/forecast/evaluate-forecast'
 import { openDatabase } from '#server/db/open-database'
-import { House } from '#server/house'
+import { makeServices } from '#server/services'
 import { round, timesOf } from './measure.js'
 
 export interface KnowingFigures {
@@ -20,7 +20,7 @@ export async function knowing(file: string, now: Date): Promise<KnowingFigures> 
   const things = readForecastFile(readFileSync('test/reference/forecast-train.json', 'utf8'))
   const training = await timesOf(9, () => evaluateForecasts(things))
   const db = openDatabase(file, { appliedAt: now.toISOString() })
-  const house = new House(db, () => now)
+  const house = makeServices(db, () => now)
   const start = performance.now()
   house.forecasts.all()
   const allColdMs = round(performance.now() - start)

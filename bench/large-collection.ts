@@ -7,9 +7,10 @@ import { ReadingBody } from '#contract/reading'
 import { Random } from '#demo/random'
 import { CollectionCommands } from '#server/collection/commands'
 import type { Done } from '#server/db/journal'
-import { openDatabase, type Db } from '#server/db/open-database'
+import { openDatabase } from '#server/db/open-database'
+import type { Db } from '#server/db/query'
 import { Drawer } from '#server/drawer/drawer'
-import { House } from '#server/house'
+import { makeServices } from '#server/services'
 import { Projects } from '#server/projects/projects'
 import { Wearing } from '#server/today/wearing'
 
@@ -34,7 +35,7 @@ export function buildLarge(file: string, today: Day, say: (words: string) => voi
   const random = new Random(2000)
   const first = addDays(today, -Math.round(YEARS * 365.25))
   let day = first
-  const house = new House(db, () => new Date(`${day}T12:00:00`))
+  const house = makeServices(db, () => new Date(`${day}T12:00:00`))
   let changes = 0
   const act = <A extends object>(command: string, run: (changeId: string) => Outcome<Done<A>>): boolean => {
     changes += 1

@@ -1,8 +1,9 @@
 import type { AddressInfo } from 'node:net'
 import Database from 'better-sqlite3'
 import { createApp } from '#server/create-app'
-import { openDatabase, type Db } from '#server/db/open-database'
-import { House } from '#server/house'
+import { openDatabase } from '#server/db/open-database'
+import type { Db } from '#server/db/query'
+import { makeServices } from '#server/services'
 import { CHECK_IN } from './large-collection.js'
 import { round, timesOf, type Times } from './measure.js'
 
@@ -129,7 +130,7 @@ function serve(file: string, now: Date): Promise<{ url: string; close: () => voi
 }
 
 async function serveOn(db: Db, now: Date): Promise<{ url: string; close: () => void }> {
-  const server = createApp(new House(db, () => now)).listen(0, '127.0.0.1')
+  const server = createApp(makeServices(db, () => now)).listen(0, '127.0.0.1')
   await new Promise((resolve) => server.once('listening', resolve))
   const { port } = server.address() as AddressInfo
   return {

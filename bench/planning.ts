@@ -1,7 +1,7 @@
 import GLPK from 'glpk.js/node'
 import loadHighs from 'highs'
 import { openDatabase } from '#server/db/open-database'
-import { House } from '#server/house'
+import { makeServices } from '#server/services'
 import { USUAL_SETUP } from '#core/plan/laid/basis'
 import { evaluateSchedule } from '#core/plan/laid/evaluate'
 import { highsSolver } from '#core/plan/laid/highs-solver'
@@ -110,7 +110,7 @@ async function glpkTime(problem: PlanProblem, layMs: number): Promise<number | n
 /** The draft of the large collection, as the page makes it before anything is laid: of three hundred things over a year. */
 export function largeDraft(file: string, now: Date): { readonly gatherMs: number; readonly largeDraftMs: number } {
   const db = openDatabase(file, { appliedAt: now.toISOString() })
-  const house = new House(db, () => now)
+  const house = makeServices(db, () => now)
   house.forecasts.all()
   house.planning.all()
   let start = performance.now()

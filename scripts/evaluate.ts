@@ -8,7 +8,7 @@ import { evaluateByRecord, evaluateForecasts, readForecastFile } from '#server/f
 import { evaluateImport } from '#server/importing/evaluate-import'
 import { evaluatePlans } from '#server/planning/evaluate-plan'
 import { evaluatePans } from '#server/measuring/evaluate-pan'
-import { dayNow } from '#server/house'
+import { dayNow } from '#server/context'
 
 const [what, path] = process.argv.slice(2)
 const WAYS = 'import FILE, pan FOLDER, forecast FILE, forecast-table FILE or plan FILE'

@@ -1,5 +1,5 @@
 // The small step before every command: plain Node, no packages. Installs what is missing, builds,
-// then runs what was asked for. Usage: node scripts/run.mjs demo|start|test|screenshots|evaluate|bench|faults
+// then runs what was asked for. Usage: node scripts/run.mjs demo|start|test|screenshots|evaluate|measure|bench|faults
 import { spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { once } from 'node:events'
@@ -59,6 +59,9 @@ switch (command) {
   case 'evaluate':
     // From the sources, without a build; only the JSON goes to standard output.
     run('npx', ['tsx', '--conditions=source', 'scripts/evaluate.ts', ...rest])
+    break
+  case 'measure':
+    run('npx', ['tsx', 'scripts/measure.ts', ...rest])
     break
   default:
     stop(`Unknown command: ${command}`)

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { ListedItem } from '#contract/item'
 import { packItems, unpackItems } from '#contract/packed-items'
 import type { Day } from '#core/calendar/day'
-import { dayNow, nextRollOver } from '#server/house'
+import { dayNow, nextRollOver } from '#server/context'
 import { FIELDS, shadeFields } from './support/fields'
 import { TestHouse, TODAY } from './support/test-house'
 

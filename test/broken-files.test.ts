@@ -15,15 +15,15 @@ import {
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import { filesIn } from '#server/db/folder-files'
-import { MachineFile } from '#server/premises/machine-file'
+import { MachineFile } from '#server/host/machine-file'
 import { FIELDS } from './support/fields'
 import { SMALL_PICTURE } from './support/test-house'
-import { TestPremises, type Reply } from './support/test-premises'
+import { TestHost, type Reply } from './support/test-host'
 
-let house: TestPremises
+let house: TestHost
 beforeEach(async () => {
   vi.spyOn(console, 'error').mockImplementation(() => undefined)
-  house = await TestPremises.open()
+  house = await TestHost.open()
 })
 afterEach(() => {
   house.close()
@@ -34,7 +34,7 @@ const item = (id: string): Promise<Reply> =>
   house.post('/api/items', { changeId: house.id(), id, fields: FIELDS, reading: null })
 const COPY = '2026-11-24-day.db'
 const copyNow = async (): Promise<string> => {
-  await house.premises.copyOfTheDay()
+  await house.host.copyOfTheDay()
   return join(house.folder, 'copies', COPY)
 }
 const PAGE = 4096
@@ -57,10 +57,10 @@ describe('a collection that is damaged and still opens', () => {
     for (const id of ['a', 'b', 'c']) await item(id)
     await copyNow()
     await house.restart()
-    house.premises.house.db.pragma('wal_checkpoint(TRUNCATE)')
+    house.host.house.db.pragma('wal_checkpoint(TRUNCATE)')
     expect(spoilPages(join(house.folder, 'collection.db'), 0x0a)).toBeGreaterThan(0)
     await house.restart()
-    await house.premises.daily()
+    await house.host.daily()
     const shown = await house.ask(house.here, '/api/copies')
     expect([shown.status, shown.headers['seligo-trouble']]).toEqual([200, 'damaged'])
     const back = await house.post(`/api/copies/${COPY}/go-back`, {})
@@ -73,7 +73,7 @@ describe('a collection that is damaged and still opens', () => {
   test('import, archive and replacing say what is wrong instead of a mistake', async () => {
     await item('a')
     await house.restart()
-    house.premises.house.db.pragma('wal_checkpoint(TRUNCATE)')
+    house.host.house.db.pragma('wal_checkpoint(TRUNCATE)')
     spoilPages(join(house.folder, 'collection.db'), 0x0a)
     await house.restart()
     for (const [method, path, body] of [
@@ -121,7 +121,7 @@ describe('a copy', () => {
         worn: n % 2 === 0,
         despite: true,
       })
-      await house.premises.copyOfTheDay()
+      await house.host.copyOfTheDay()
     }
     const days = readdirSync(join(house.folder, 'copies')).filter((name) => /^2026.*-day\.db$/.test(name))
     expect(days.length).toBeLessThan(20)
@@ -150,7 +150,7 @@ describe('odd folders', () => {
       rmSync(join(house.folder, name), { recursive: true, force: true })
       writeFileSync(join(house.folder, name), 'a file')
       await house.restart()
-      await house.premises.daily()
+      await house.host.daily()
       expect((await house.ask(house.here, '/api/today')).status).toBe(200)
       const path = `/api/items/a/photos?changeId=${house.id()}&photoId=shot&day=2026-11-24`
       const sent = await house.ask(house.here, path, {
@@ -163,13 +163,13 @@ describe('odd folders', () => {
         expect(sent.body.detail.length).toBeGreaterThan(20)
       } else {
         expect(sent.status).toBe(200)
-        expect(house.premises.copyTrouble.length).toBeGreaterThan(20)
+        expect(house.host.copyTrouble.length).toBeGreaterThan(20)
       }
     },
   )
 
   test('a second folder that leads back to the data is none', async () => {
-    const link = join(house.folder, '..', `link-${house.premises.port}`)
+    const link = join(house.folder, '..', `link-${house.host.port}`)
     symlinkSync(house.folder, link)
     const refused = await house.ask(house.here, '/api/copies/second-folder', {
       method: 'PUT',

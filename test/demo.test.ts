@@ -10,8 +10,9 @@ import { CAST } from '#demo/cast-data'
 import { buildDemo } from '#demo/build-demo'
 import { recountDoubts } from './support/recount-doubts'
 import { STASH } from '#demo/stash-data'
-import { openDatabase, type Db } from '#server/db/open-database'
-import { House } from '#server/house'
+import { openDatabase } from '#server/db/open-database'
+import type { Db } from '#server/db/query'
+import { makeServices } from '#server/services'
 import type { ItemFacts } from '#server/stock/item-facts'
 
 const TODAY = '2026-11-24' as Day
@@ -37,7 +38,7 @@ describe('the scenario', () => {
   })
 
   test('about two hundred items in 16 categories, some unopened, some backups, some with unknown openings', () => {
-    const house = new House(db, () => noonOf(TODAY))
+    const house = makeServices(db, () => noonOf(TODAY))
     const items = house.stock.facts(house.stock.presentIds(), TODAY)
     expect(items.length).toBeGreaterThan(160)
     expect(items.length).toBeLessThan(220)
@@ -46,7 +47,7 @@ describe('the scenario', () => {
   })
 
   test('every number of every doubt is what plain queries count', () => {
-    const house = new House(db, () => noonOf(TODAY))
+    const house = makeServices(db, () => noonOf(TODAY))
     const { inDoubt } = house.doubting.all()
     const codes = new Set(inDoubt.flatMap(({ doubts }) => doubts.map((doubt) => doubt.code)))
     expect(codes.size).toBeGreaterThan(6)
@@ -54,7 +55,7 @@ describe('the scenario', () => {
   })
 
   test('the race runs in every way, with what stops it: a sign, a lapsed filter, an opening nobody knows', () => {
-    const house = new House(db, () => noonOf(TODAY))
+    const house = makeServices(db, () => noonOf(TODAY))
     const items = house.stock.facts(house.stock.presentIds(), TODAY)
     const races = items.map((item) => JSON.parse(house.forecastViews.raceJson(item, null)) as RaceView)
     for (const verdict of [...VERDICTS, null])
@@ -68,7 +69,7 @@ describe('the scenario', () => {
     expect(items.filter((item) => wide(item.shelfLife)).length).toBeGreaterThan(3)
   })
   test('her guesses run short, of some kinds far, of others hardly; forecasts were kept and are scored', () => {
-    const house = new House(db, () => noonOf(TODAY))
+    const house = makeServices(db, () => noonOf(TODAY))
     const { guesses, forecasts } = house.lookingBack.all()
     expect(guesses.all.runsShort).toBe(true)
     expect(guesses.all.unfinished).toBeGreaterThan(2)
@@ -123,7 +124,7 @@ const DAYS = ['2026-11-24', '2027-01-01', '2027-02-28', '2027-05-31', '2027-06-1
 test.each(DAYS)('on %s the cast plays its parts', (text) => {
   const today = text as Day
   const db = demo(`${today}.db`, today, { forecasts: false })
-  const house = new House(db, () => noonOf(today))
+  const house = makeServices(db, () => noonOf(today))
   const items = house.stock.facts(house.stock.presentIds(), today)
   const shadeOf = (categoryId: string, index: number): string => {
     const shades = STASH.find((kind) => kind.categoryId === categoryId)?.shades ?? []

@@ -1,15 +1,16 @@
+import { writesOf } from '#server/create-app'
 import { readFileSync, statSync, writeFileSync } from 'node:fs'
 import { get } from 'node:http'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
-import { CODE_GOOD_MS, CODE_LENGTH, CODE_SIGNS } from '#server/premises/pairing'
-import { readSetup } from '#server/premises/setup'
+import { CODE_GOOD_MS, CODE_LENGTH, CODE_SIGNS } from '#server/host/pairing'
+import { readSetup } from '#server/host/setup'
 import { FIELDS } from './support/fields'
-import { NETWORK, TestPremises } from './support/test-premises'
+import { NETWORK, TestHost } from './support/test-host'
 
-let house: TestPremises
+let house: TestHost
 beforeEach(async () => {
-  house = await TestPremises.open()
+  house = await TestHost.open()
 })
 afterEach(() => house.close())
 
@@ -70,7 +71,7 @@ describe('the door', () => {
       const refused = await house.ask(house.network, `/api${path}`, { headers: HTML })
       expect([path, refused.status, refused.body?.code]).toEqual([path, 401, 'not-let-in'])
     }
-    for (const { method, path } of house.premises.house.commandRoutes) {
+    for (const { method, path } of writesOf(house.host.house)) {
       const refused = await house.ask(house.network, `/api${path}`, { method: method.toUpperCase(), body: '{' })
       expect([path, refused.status]).toEqual([path, 401])
     }
@@ -200,7 +201,7 @@ describe('what a paired phone may do', () => {
   test('a tick on one is told to the others, under the id of its change', async () => {
     const phone = { Cookie: await house.pairedPhone() }
     const told = new Promise<string>((resolve) =>
-      get({ host: '127.0.0.1', port: house.premises.port, path: '/api/stream' }, (line) => {
+      get({ host: '127.0.0.1', port: house.host.port, path: '/api/stream' }, (line) => {
         let text = ''
         line.on('data', (part: Buffer) => {
           text += String(part)

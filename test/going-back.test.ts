@@ -17,14 +17,14 @@ import Database from 'better-sqlite3'
 import yazl from 'yazl'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { factsOf } from '#server/copies/copy-facts'
-import { rescueApp } from '#server/premises/rescue-app'
+import { rescueApp } from '#server/host/rescue-app'
 import { FIELDS } from './support/fields'
 import { SMALL_PICTURE } from './support/test-house'
-import { TestPremises, type Reply } from './support/test-premises'
+import { TestHost, type Reply } from './support/test-host'
 
-let house: TestPremises
+let house: TestHost
 beforeEach(async () => {
-  house = await TestPremises.open()
+  house = await TestHost.open()
 })
 afterEach(() => house.close())
 
@@ -49,7 +49,7 @@ const everything = async (): Promise<string> => {
   return exportedAt === '' ? '' : JSON.stringify(rest)
 }
 const copyNow = async (): Promise<string> => {
-  await house.premises.copyOfTheDay()
+  await house.host.copyOfTheDay()
   return '2026-11-24-day.db'
 }
 const copies = async (): Promise<{ name: string; kinds: string[]; wrong: string | null; wears: number }[]> =>
@@ -223,7 +223,7 @@ describe('an archive', () => {
     const shots = await pictures()
     const archive = await make()
     house.close()
-    house = await TestPremises.open()
+    house = await TestHost.open()
     await item('another')
     const taken = await take(archive)
     expect([taken.status, taken.body.items]).toEqual([200, 1])
@@ -357,7 +357,7 @@ describe('a second folder', () => {
     // Pulled out: the day's copy is made all the same, and what is missing is said.
     rmSync(stick, { recursive: true })
     house.now = new Date(2026, 10, 25, 12)
-    await house.premises.copyOfTheDay()
+    await house.host.copyOfTheDay()
     const after = (await house.ask(house.here, '/api/copies')).body
     expect(after.alsoTo.trouble).toBe('there is no such folder')
     expect(after.copies[0].name).toBe('2026-11-25-day.db')

@@ -6,8 +6,9 @@ import { addDays, type Day } from '#core/calendar/day'
 import { monthsWithin } from '#core/look-back/span'
 import type { SpanSheet } from '#contract/look-back'
 import { buildDemo } from '#demo/build-demo'
-import { openDatabase, type Db } from '#server/db/open-database'
-import { House } from '#server/house'
+import { openDatabase } from '#server/db/open-database'
+import type { Db } from '#server/db/query'
+import { makeServices, type Services } from '#server/services'
 import { facesOf } from '#server/look-back/faces-of'
 import { recountSheet } from './support/recount-sheet'
 import { TestHouse, TODAY } from './support/test-house'
@@ -17,7 +18,7 @@ const d = (text: string): Day => text as Day
 describe('of a year of the demo', () => {
   const folder = mkdtempSync(join(tmpdir(), 'seligo-look-'))
   let db: Db
-  let house: House
+  let house: Services
   const sheetOf = (from: Day, to: Day, project: string | null = null): SpanSheet => {
     const found = house.spanSheets.of({ from, to }, project)
     if (!found.ok) throw new Error(found.failure.code)
@@ -26,7 +27,7 @@ describe('of a year of the demo', () => {
   beforeAll(() => {
     db = openDatabase(join(folder, 'demo.db'), { appliedAt: 'x' })
     buildDemo(db, { seed: 7, today: TODAY, forecasts: false })
-    house = new House(db, () => new Date(`${TODAY}T12:00:00`))
+    house = makeServices(db, () => new Date(`${TODAY}T12:00:00`))
   })
   afterAll(() => {
     db.close()

@@ -8,12 +8,13 @@ import { breachesOf } from '#server/db/house-rules'
 import { completeDefaults } from '#server/db/fill-defaults'
 import { installJournalTriggers } from '#server/db/journal-triggers'
 import { migrate, readMigrations } from '#server/db/migrate'
-import { openDatabase, type Db } from '#server/db/open-database'
+import { openDatabase } from '#server/db/open-database'
+import type { Db } from '#server/db/query'
 import { columnsOf } from '#server/db/table-columns'
 import { exportedTables, TABLES } from '#server/db/tables'
 import { upgradeFile } from '#server/export/upgrade-file'
 import { CollectionFile } from '#contract/collection-file'
-import { House } from '#server/house'
+import { makeServices } from '#server/services'
 
 /** Acts as each earlier schema wrote them, taken back by the Seligo of today. */
 let folder: string
@@ -337,7 +338,7 @@ describe.each([1, 2, 3, 5, 7, 9])('a collection file of version %i', (number) =>
 describe.each([1, 2, 3, 5, 7, 9])('what was done under schema %i', (number) => {
   test('is taken back act by act, the last first, down to where it began', () => {
     const { db, beginning, acts } = livedUnder(number)
-    const house = new House(db, () => new Date(2026, 5, 2, 12))
+    const house = makeServices(db, () => new Date(2026, 5, 2, 12))
     // A picture's file lay beside it then; here none does.
     writePicture(folder)
     expect(acts.length).toBeGreaterThan(30)
@@ -355,7 +356,7 @@ describe.each([1, 2, 3, 5, 7, 9])('what was done under schema %i', (number) => {
 describe.each([1, 5])('what was done under schema %i', (number) => {
   test('is taken back in any order, with what stands on it, and done again', () => {
     const { db, acts } = livedUnder(number)
-    const house = new House(db, () => new Date(2026, 5, 2, 12))
+    const house = makeServices(db, () => new Date(2026, 5, 2, 12))
     writePicture(folder)
     const random = new Random(number)
     for (let n = 0; n < acts.length; n += 1) {

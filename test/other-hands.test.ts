@@ -1,16 +1,17 @@
+import { writesOf } from '#server/create-app'
 import { get } from 'node:http'
 import { connect, type Socket } from 'node:net'
 import { once } from 'node:events'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
-import { phoneMay } from '#server/premises/phone-may'
-import { Pairing } from '#server/premises/pairing'
-import { MachineFile } from '#server/premises/machine-file'
+import { phoneMay } from '#server/host/phone-may'
+import { Pairing } from '#server/host/pairing'
+import { MachineFile } from '#server/host/machine-file'
 import { FIELDS } from './support/fields'
-import { TestPremises } from './support/test-premises'
+import { TestHost } from './support/test-host'
 
-let house: TestPremises
+let house: TestHost
 beforeEach(async () => {
-  house = await TestPremises.open()
+  house = await TestHost.open()
 })
 afterEach(() => house.close())
 
@@ -34,7 +35,7 @@ const MACHINE_ONLY = [
 
 describe('what a phone may', () => {
   test('log, measure and decide: every route that writes, but those that replace or restore', async () => {
-    const not = house.premises.house.commandRoutes.filter(({ method, path }) => !phoneMay(method.toUpperCase(), path))
+    const not = writesOf(house.host.house).filter(({ method, path }) => !phoneMay(method.toUpperCase(), path))
     expect(not.map(({ path }) => path).sort()).toEqual(['/changes/:id/go-back', '/collection-file'])
   })
 
@@ -57,7 +58,7 @@ describe('what a phone may', () => {
 
   test('a write that was begun before it was sent away is not stored', async () => {
     const cookie = await house.pairedPhone()
-    const [device] = house.premises.machine.now.devices
+    const [device] = house.host.machine.now.devices
     const [host = '', port = ''] = house.network.split(':')
     const body = JSON.stringify({ changeId: 'late', day: '2026-11-24', noMakeup: true })
     const socket = connect(Number(port), host)
@@ -66,11 +67,11 @@ describe('what a phone may', () => {
     socket.write(head + body.slice(0, 5))
     const said = heard(socket)
     // It is being received by now, and let in.
-    while (!house.premises.isAtWork) await new Promise((resolve) => setImmediate(resolve))
-    house.premises.pairing.revoke(device?.id ?? '')
+    while (!house.host.isAtWork) await new Promise((resolve) => setImmediate(resolve))
+    house.host.pairing.revoke(device?.id ?? '')
     socket.write(body.slice(5))
     expect(await said).not.toMatch(/^HTTP\/1.1 200/)
-    expect(house.premises.house.db.prepare('SELECT count(*) AS n FROM change').get()).toEqual({ n: 0 })
+    expect(house.host.house.db.prepare('SELECT count(*) AS n FROM change').get()).toEqual({ n: 0 })
   })
 })
 
@@ -90,7 +91,7 @@ test('half a form of a stranger is no work: going back does not wait for it', as
     reading: null,
   })
   await house.post('/api/devices/let-in', { address: '127.0.0.2' })
-  await house.premises.copyOfTheDay()
+  await house.host.copyOfTheDay()
   const [host = '', port = ''] = house.network.split(':')
   const socket = connect(Number(port), host)
   socket.on('error', () => undefined)
@@ -100,7 +101,7 @@ test('half a form of a stranger is no work: going back does not wait for it', as
   )
   const page = await house.ask(house.network, '/pair')
   expect(page.status).toBe(200)
-  expect(house.premises.isAtWork).toBe(false)
+  expect(house.host.isAtWork).toBe(false)
   expect((await house.post('/api/copies/2026-11-24-day.db/go-back', {})).status).toBe(200)
   socket.destroy()
 })

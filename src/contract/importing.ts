@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { SHEET_FIELDS } from '#core/formats/sheet/columns'
+import { SHEET_FIELDS } from '#core/formats/sheet/header-words-data'
 import { FORMS } from '#core/item/form'
 import { FORMATS } from '#core/item/traits'
 import { ChangeId, DayText, Id, Line, NewId } from './basic.js'

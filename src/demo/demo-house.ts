@@ -2,9 +2,9 @@ import { fieldsOf, type Day } from '#core/calendar/day'
 import { ReadingBody } from '#contract/reading'
 import type { z } from 'zod'
 import type { Done } from '#server/db/journal'
-import type { Db } from '#server/db/open-database'
+import type { Db } from '#server/db/query'
 import type { Outcome } from '#server/failing'
-import { House } from '#server/house'
+import { makeServices, type Services } from '#server/services'
 import type { Role } from './cast-data.js'
 import { Random } from './random.js'
 import type { DemoItem } from './stash.js'
@@ -15,7 +15,7 @@ const EVENING = 19 * 60 + 15
 
 /** The server's own commands under a clock that is moved along by hand, and what the generator knows of the stash. */
 export class DemoHouse {
-  readonly house: House
+  readonly house: Services
   readonly inProject = new Set<string>()
   stash: DemoItem[] = []
   day: Day
@@ -26,11 +26,7 @@ export class DemoHouse {
   constructor(db: Db, start: Day, seed: number) {
     this.day = start
     this.#ids = new Random(seed + 1)
-    this.house = new House(
-      db,
-      () => this.#now(),
-      () => uuidOf(this.#ids),
-    )
+    this.house = makeServices(db, () => this.#now(), { newId: () => uuidOf(this.#ids) })
   }
 
   /** Moves the clock to the part of the day in which something is done; acts follow each other by a minute or three. */

@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import { parseDay } from '#core/calendar/day'
 import { lockFolder } from '#server/db/lock-folder'
 import { openDatabase } from '#server/db/open-database'
-import { dayNow } from '#server/house'
+import { dayNow } from '#server/context'
 import { buildDemo } from './build-demo.js'
 import { drawPans } from './draw-pans.js'
 

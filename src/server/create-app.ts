@@ -7,9 +7,10 @@ import express, {
   type NextFunction,
   type RequestHandler,
   type Response,
-  type Router,
+  Router,
 } from 'express'
 import helmet from 'helmet'
+import type { z } from 'zod'
 import { itemsIn, tellMarks } from '#core/words/told'
 import { buyingRoutes } from './buying/routes.js'
 import { changeRoutes } from './changes/routes.js'
@@ -24,21 +25,24 @@ import { exportRoutes } from './export/routes.js'
 import { forecastRoutes } from './forecast/routes.js'
 import { findingRoutes } from './finding/routes.js'
 import { frontRoutes } from './fronts/routes.js'
-import { nextRollOver, type House } from './house.js'
+import { nextRollOver } from './context.js'
 import { layingRoutes } from './laying/routes.js'
 import { lookBackRoutes } from './look-back/routes.js'
 import { onlyWhileLetIn, ownPagesOnly } from './http/guard.js'
 import { withinPageBounds } from './http/json-shape.js'
 import { problemOf, sendProblem } from './http/problem.js'
+import type { Route } from './http/routes.js'
 import { importingRoutes } from './importing/routes.js'
 import { measuringRoutes } from './measuring/routes.js'
 import { planningRoutes } from './planning/routes.js'
 import { projectRoutes } from './projects/routes.js'
 import { settingsRoutes } from './settings/routes.js'
 import { shelfLifeRoutes } from './shelf-life/routes.js'
+import type { Services } from './services.js'
 import { todayRoutes } from './today/routes.js'
 
-const PLACES = [
+/** The tables of routes, place by place. */
+const PLACES: readonly ((services: Services) => readonly Route[])[] = [
   frontRoutes,
   findingRoutes,
   todayRoutes,
@@ -60,25 +64,6 @@ const PLACES = [
   changeRoutes,
   exportRoutes,
 ]
-
-/** Places that tell of the forecasts of everything, and those that tell of a few. */
-const OF_EVERYTHING = [
-  '/api/shelf-life',
-  '/api/supply',
-  '/api/calendar.ics',
-  '/api/doubts',
-  '/api/compare',
-  '/api/stash',
-  '/api/targets',
-  '/api/lessons',
-  '/api/buying',
-  '/api/buying/check',
-  '/api/letting-go',
-  '/api/plan',
-  '/api/look-back/sheet',
-  '/api/look-back/asks',
-]
-const OF_A_FEW = ['/api/items/:id', '/api/projects', '/api/look-back', '/api/set-up', '/api/check-ins/:id']
 
 /** Which build of the pages this server serves: a page of another one is told so. */
 const BUILD = buildOfThePages()
@@ -122,7 +107,7 @@ export function securityHeaders(): RequestHandler {
 }
 
 /** The whole server over a furnished house: guard, places under /api, the pages themselves. */
-export function createApp(house: House, outside: Outside | null = null): Express {
+export function createApp(services: Services, outside: Outside | null = null): Express {
   const app = express()
   app.disable('x-powered-by')
   // Answers change with every act, and hashing a whole collection costs more than sending it.
@@ -132,7 +117,7 @@ export function createApp(house: House, outside: Outside | null = null): Express
   // What is answered is hers: no cache between keeps it. Pictures say otherwise, for her own browser.
   app.use('/api', (_request, response, next) => {
     response.setHeader('Cache-Control', 'no-store')
-    tellTheHouse(house, response)
+    tellTheHouse(services, response)
     next()
   })
   if (outside) {
@@ -140,11 +125,6 @@ export function createApp(house: House, outside: Outside | null = null): Express
     app.use('/api', outside.api)
   }
   app.use('/api/import', express.json({ limit: IMPORT_LIMIT, verify: withinPageBounds }))
-  // Whoever asks for what is still being reckoned waits for it; nobody else does.
-  for (const few of [false, true])
-    app.get(few ? OF_A_FEW : OF_EVERYTHING, (_request, _response, next) => {
-      house.forecasts.whenReady(few).then(() => next(), next)
-    })
   // A collection file brings its own, larger limit at its route.
   const json = express.json({ limit: BODY_LIMIT, verify: withinPageBounds })
   app.use('/api', (request, response, next) =>
@@ -154,50 +134,72 @@ export function createApp(house: House, outside: Outside | null = null): Express
   // An act that was made for another collection, which was served at this address, is none of this one's.
   app.use('/api', (request, response, next) => {
     const meant = request.headers['seligo-collection']
-    if (request.method === 'GET' || meant === undefined || meant === house.collectionId) return next()
+    if (request.method === 'GET' || meant === undefined || meant === services.collectionId) return next()
     sendProblem(response, problemOf({ code: 'other-collection', data: {} }))
   })
   // What is written into a file that was taken away is nowhere; what is read from it is nothing she still has.
   app.use('/api', (_request, response, next) =>
-    house.stillThere() ? next() : sendProblem(response, problemOf({ code: 'collection-gone', data: {} })),
+    services.stillThere() ? next() : sendProblem(response, problemOf({ code: 'collection-gone', data: {} })),
   )
   app.use('/api', (request, response, next) => {
     // What leaves to be kept elsewhere leaves as it was typed.
-    if (!request.path.startsWith('/export')) nameWhatIsMarked(house, response)
+    if (!request.path.startsWith('/export')) nameWhatIsMarked(services, response)
     next()
   })
-  for (const routes of PLACES) app.use('/api', routes(house))
+  app.use('/api', routerOf(services))
   app.use('/api', (_request, response) => {
     sendProblem(response, problemOf({ code: 'no-such-place', data: {} }))
   })
   servePages(app)
-  app.use(onErrorIn(house))
+  app.use(onErrorIn(services))
   return app
+}
+
+/** Every route of every place. */
+export function routesOf(services: Services): Route[] {
+  return PLACES.flatMap((routes) => routes(services))
+}
+
+/** Every route that writes, with what it takes. */
+export function writesOf(services: Services): (Route & { readonly schema: z.ZodType })[] {
+  return routesOf(services).filter((route): route is Route & { readonly schema: z.ZodType } => route.schema !== null)
+}
+
+function routerOf(services: Services): Router {
+  const router = Router()
+  for (const { method, path, awaits, handlers } of routesOf(services)) {
+    // Whoever asks for what is still being computed waits for it; nobody else does.
+    const wait: RequestHandler[] = awaits
+      ? [(_request, _response, next) => void services.forecasts.whenReady(awaits === 'few').then(() => next(), next)]
+      : []
+    router[method](path, ...wait, ...handlers(services.journal))
+  }
+  return router
 }
 
 /**
  * Every answer says her day and when the next one begins, so that a page can reckon on while nobody answers it; and which collection
  * this is, and what stands against it.
  */
-function tellTheHouse(house: House, response: Response): void {
-  const now = house.now()
+function tellTheHouse(services: Services, response: Response): void {
+  const now = services.now()
   response.set({
-    'Seligo-Day': house.today(),
-    'Seligo-Day-Ends': nextRollOver(now, house.settings().rollOverHour).toISOString(),
+    'Seligo-Day': services.today(),
+    'Seligo-Day-Ends': nextRollOver(now, services.settings().rollOverHour).toISOString(),
     'Seligo-Now': now.toISOString(),
-    'Seligo-Collection': house.collectionId,
+    'Seligo-Collection': services.collectionId,
     'Seligo-Build': BUILD,
-    ...(house.health.trouble === null ? {} : { 'Seligo-Trouble': house.health.trouble }),
+    ...(services.health.trouble === null ? {} : { 'Seligo-Trouble': services.health.trouble }),
   })
 }
 
 /** Kept words name things by their ids: whatever answer holds such words leaves with the names of today. */
-function nameWhatIsMarked(house: House, response: Response): void {
+function nameWhatIsMarked(services: Services, response: Response): void {
   const send = response.send.bind(response)
   response.send = (body: unknown) => send(typeof body === 'string' && body.includes('⟦item:') ? named(body) : body)
 
   function named(json: string): string {
-    const names = house.stock.names(itemsIn(json))
+    const names = services.stock.names(itemsIn(json))
     return tellMarks(json, {
       item: (id, keptName) => {
         const name = names.get(id)
@@ -227,11 +229,11 @@ function servePages(app: Express): void {
   })
 }
 
-function onErrorIn(house: House): ErrorRequestHandler {
-  return (error: unknown, _request, response, next) => onError(house, error, response, next)
+function onErrorIn(services: Services): ErrorRequestHandler {
+  return (error: unknown, _request, response, next) => onError(services, error, response, next)
 }
 
-function onError(house: House, error: unknown, response: Response, next: NextFunction): void {
+function onError(services: Services, error: unknown, response: Response, next: NextFunction): void {
   if (response.headersSent) {
     next(error)
     return
@@ -247,7 +249,7 @@ function onError(house: House, error: unknown, response: Response, next: NextFun
   }
   switch (fileFaultOf(error)) {
     case 'damaged':
-      house.health.damaged(error instanceof Error ? error.message : String(error))
+      services.health.damaged(error instanceof Error ? error.message : String(error))
       response.setHeader('Seligo-Trouble', 'damaged')
       return sendProblem(response, problemOf({ code: 'collection-damaged', data: {} }))
     case 'unwritable':
@@ -256,7 +258,7 @@ function onError(house: House, error: unknown, response: Response, next: NextFun
       return sendProblem(response, problemOf({ code: 'disk-full', data: {} }))
     case 'wrong-kind':
       console.error(`A folder is not as it should be: ${String(error)}`)
-      return sendProblem(response, problemOf({ code: 'folder-wrong', data: { folder: house.folder } }))
+      return sendProblem(response, problemOf({ code: 'folder-wrong', data: { folder: services.folder } }))
     case null:
   }
   console.error(error)

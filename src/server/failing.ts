@@ -7,6 +7,9 @@ export { ok } from '#core/failure'
 export type Failure = AnyFailure<FailureCode>
 export type Outcome<T> = AnyOutcome<T, FailureCode>
 
+/** What was refused, and why. */
+export type Refusal = { readonly ok: false; readonly failure: Failure }
+
 export function fail<Code extends FailureCode>(
   code: Code,
   data: Failure['data'] = {},

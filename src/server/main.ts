@@ -5,15 +5,16 @@ import { checkElsewhere, lookElsewhere, lookThroughElsewhere } from './copies/ch
 import { Copies } from './copies/copies.js'
 import { collectionFile, dataFolder, holdsCopies } from './db/data-folder.js'
 import { FolderInUse, lockFolder, type FolderLock } from './db/lock-folder.js'
-import { openDatabase, type Db } from './db/open-database.js'
+import { openDatabase } from './db/open-database.js'
+import type { Db } from './db/query.js'
 import { readCollectionElsewhere } from './export/read-collection-elsewhere.js'
 import { forecastAhead } from './forecast/elsewhere.js'
 import { readElsewhere } from './importing/read-elsewhere.js'
-import { outsideOf } from './premises/outside.js'
-import { bound, LOOKED_AFTER } from './premises/network-door.js'
-import { Premises } from './premises/premises.js'
-import { rescueApp } from './premises/rescue-app.js'
-import { readSetup, type Setup } from './premises/setup.js'
+import { outsideOf } from './host/outside.js'
+import { bound, LOOKED_AFTER } from './host/network-door.js'
+import { Host } from './host/host.js'
+import { rescueApp } from './host/rescue-app.js'
+import { readSetup, type Setup } from './host/setup.js'
 
 /** Where to listen: this machine only, unless she opens a door. The next free port is taken when this one is busy. */
 const HOST = '127.0.0.1'
@@ -30,14 +31,14 @@ const { port: firstPort, secure, alsoThere, startAt } = setupOrSayWhy()
 const clock = clockFrom(startAt)
 const folder = folderOrSayWhy()
 const lock = lockOrSayWhy()
-const premises = new Premises({
+const host = new Host({
   folder,
   now: clock,
   secure,
   alsoThere,
   large: {
     check: checkElsewhere,
-    lookThrough: lookThroughElsewhere,
+    checkOpen: lookThroughElsewhere,
     readSheet: readElsewhere,
     readCollection: readCollectionElsewhere,
   },
@@ -47,7 +48,7 @@ const premises = new Premises({
   say: console.log,
 })
 openOrOffer()
-listen(createServer(LOOKED_AFTER, premises.handler('here')), firstPort, PORTS_TRIED)
+listen(createServer(LOOKED_AFTER, host.handler('here')), firstPort, PORTS_TRIED)
 
 function setupOrSayWhy(): Setup {
   const setup = readSetup(process.env)
@@ -93,10 +94,10 @@ function openOrOffer(): void {
     console.error(
       `${words}\nNothing in it was changed. Open the address below to go back to one of the copies in ${copies}.`,
     )
-    premises.answerWith(rescueApp(premises, copies, checkElsewhere, why))
+    host.answerWith(rescueApp(host, copies, checkElsewhere, why))
     return
   }
-  premises.begin(db)
+  host.begin(db)
 }
 
 function sayAndEnd(words: string): never {
@@ -108,8 +109,8 @@ function listen(server: Server, port: number, triesLeft: number): void {
   bound(server)
   server.once('listening', () => {
     const address = server.address()
-    premises.port = address !== null && typeof address === 'object' ? address.port : port
-    const url = `http://${HOST}:${premises.port}/`
+    host.port = address !== null && typeof address === 'object' ? address.port : port
+    const url = `http://${HOST}:${host.port}/`
     console.log(`Seligo is at ${url}  (collection in ${folder}; stop with Ctrl+C)`)
     lock.tell(url)
     closeOnSignal(server)
@@ -122,9 +123,9 @@ function listen(server: Server, port: number, triesLeft: number): void {
   })
   server.once('error', (error: NodeJS.ErrnoException) => {
     if (error.code === 'EADDRINUSE' && triesLeft > 0)
-      return listen(createServer(LOOKED_AFTER, premises.handler('here')), port + 1, triesLeft - 1)
+      return listen(createServer(LOOKED_AFTER, host.handler('here')), port + 1, triesLeft - 1)
     console.error(`Seligo cannot listen on ${HOST}:${port}: ${error.message}`)
-    premises.close()
+    host.close()
     process.exitCode = 1
   })
   server.listen(port, HOST)
@@ -132,23 +133,23 @@ function listen(server: Server, port: number, triesLeft: number): void {
 
 /** What can wait until she sees her drawer. Whatever stands against it is said; the collection can be looked at all the same. */
 function tidyUp(): void {
-  if (!premises.isOpen || !premises.house.db.open) return
+  if (!host.isOpen || !host.house.db.open) return
   try {
-    premises.house.photos.tidy(clock())
+    host.house.photos.tidy(clock())
   } catch (error) {
     console.error(`Pictures could not be tidied up: ${String(error)}`)
   }
-  premises.daily().catch((error: unknown) => console.error(`What is done each day broke off: ${String(error)}`))
+  host.daily().catch((error: unknown) => console.error(`What is done each day broke off: ${String(error)}`))
 }
 
 function openDoor(): void {
-  premises.openAsLeft().catch((error: unknown) => console.error(`The door stays shut: ${String(error)}`))
+  host.openAsLeft().catch((error: unknown) => console.error(`The door stays shut: ${String(error)}`))
 }
 
 function closeOnSignal(server: Server): void {
   for (const signal of ['SIGINT', 'SIGTERM'] as const)
     process.once(signal, () => {
-      premises.close()
+      host.close()
       server.close(() => undefined)
       server.closeAllConnections()
       lock.release()

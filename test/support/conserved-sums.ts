@@ -1,4 +1,4 @@
-import type { Db } from '#server/db/open-database'
+import type { Db } from '#server/db/query'
 
 /**
  * What nothing that she does with her things can make or unmake: the content by unit, rounded to a thousandth, the money in its

@@ -1,7 +1,7 @@
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import { seasonOn } from '#core/item/traits'
 import type { DoubtsAnswer, DoubtView } from '#contract/deciding'
-import type { Db } from '#server/db/open-database'
+import type { Db } from '#server/db/query'
 
 /**
  * Counts every number of every fact again, each with plain queries and loops and none of the code that made it; gives what

@@ -1,6 +1,6 @@
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import type { SpanSheet } from '#contract/look-back'
-import type { Db } from '#server/db/open-database'
+import type { Db } from '#server/db/query'
 
 interface Wear {
   item_id: string

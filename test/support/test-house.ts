@@ -1,4 +1,4 @@
-import type { ListedItem } from '#contract/item'
+import type { ListedItem, ItemFields, ItemSummary } from '#contract/item'
 import { unpackItems, type PackedItems } from '#contract/packed-items'
 import { once } from 'node:events'
 import { mkdtempSync, rmSync } from 'node:fs'
@@ -7,10 +7,10 @@ import type { AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Day } from '#core/calendar/day'
-import type { ItemFields, ItemSummary } from '#contract/item'
 import { createApp } from '#server/create-app'
-import { openDatabase, type Db } from '#server/db/open-database'
-import { House } from '#server/house'
+import { openDatabase } from '#server/db/open-database'
+import type { Db } from '#server/db/query'
+import { makeServices, type Services } from '#server/services'
 import { FIELDS } from './fields'
 
 export { FIELDS }
@@ -36,7 +36,7 @@ export interface Answer {
 export class TestHouse {
   readonly folder = mkdtempSync(join(tmpdir(), 'seligo-test-'))
   db: Db
-  house: House
+  house: Services
   #server: Server
   #ids = 0
   /** Told of every request. */
@@ -47,9 +47,9 @@ export class TestHouse {
     ;({ db: this.db, house: this.house, server: this.#server } = this.#start())
   }
 
-  #start(): { db: Db; house: House; server: Server } {
+  #start(): { db: Db; house: Services; server: Server } {
     const db = openDatabase(join(this.folder, 'collection.db'), { appliedAt: '2026-11-24T12:00:00Z' })
-    const house = new House(db, () => this.#now)
+    const house = makeServices(db, () => this.#now)
     return { db, house, server: createApp(house).listen(0, '127.0.0.1') }
   }
 

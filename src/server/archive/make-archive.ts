@@ -7,7 +7,7 @@ import { pipeline } from 'node:stream/promises'
 import Database from 'better-sqlite3'
 import { ZipFile } from 'yazl'
 import { collectionFileSchema } from '#contract/collection-file'
-import type { Db } from '../db/open-database.js'
+import type { Db } from '../db/query.js'
 import { collectionText } from '../export/collection-text.js'
 import { CONTENTS, DATABASE, type Contents } from './contents.js'
 

@@ -3,12 +3,17 @@ import { addMonths, daysBetween, later, type Day } from '#core/calendar/day'
 import { itemMark } from '#core/words/told'
 import type { AddWish, BuyingAnswer, BuyWish, EditWish, WishView } from '#contract/buying'
 import { BLANK_FIELDS } from '#contract/blank-item'
-import type { Done } from '../db/journal.js'
-import { fail, ok, type Outcome } from '../failing.js'
-import type { House } from '../house.js'
+import type { Answer } from '../db/journal.js'
+import { fail, ok } from '../failing.js'
 import { daySpan } from '../forecast/views.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 import { buyingQueries, type WishRow } from './queries.js'
+import type { Context } from '../context.js'
+import type { BuyingRules } from './rules.js'
+import type { CollectionCommands } from '../collection/commands.js'
+import type { Forecasts } from '../forecast/forecasts.js'
+import type { Stock } from '../stock/stock.js'
+import type { GatheringEvidence } from '../decide/evidence.js'
 
 /** Needed within this long, it stands on the list. Assumption. */
 const AHEAD_MONTHS = 6
@@ -16,63 +21,69 @@ const ENDED_SHOWN = 30
 
 /** Wishes with their waiting, her limits, and what is to be bought again. */
 export class Buying {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = buyingQueries(house.db)
+  constructor(
+    private readonly services: Context & {
+      buyingRules: BuyingRules
+      collection: CollectionCommands
+      forecasts: Forecasts
+      stock: Stock
+      evidence: GatheringEvidence
+    },
+  ) {
+    this.#queries = buyingQueries(services.db)
   }
 
   all(): BuyingAnswer {
-    const today = this.#house.today()
+    const today = this.services.today()
     const views = this.#queries.wishes.all().map((row) => wishView(row, today))
     return {
       today,
-      currency: this.#house.settings().currency,
+      currency: this.services.settings().currency,
       wishes: views.filter(({ endedAs }) => endedAs === null),
       ended: views.filter(({ endedAs }) => endedAs !== null).slice(0, ENDED_SHOWN),
-      rules: this.#house.buyingRules.all(),
+      rules: this.services.buyingRules.all(),
       replacements: this.#replacements(today),
     }
   }
 
-  addWish(body: z.output<typeof AddWish>): Outcome<Done<{ id: string }>> {
+  addWish(body: z.output<typeof AddWish>): Answer {
     if (this.#queries.wish.get(body.id)) return fail('id-taken', { value: body.id })
     if (!this.#queries.category.get(body.categoryId)) return fail('unknown-category', { value: body.categoryId })
-    this.#queries.addWish.run({ ...body, wishedOn: this.#house.today() })
+    this.#queries.addWish.run({ ...body, wishedOn: this.services.today() })
     return ok({ words: `Wished for ${called(body)}`, answer: { id: body.id } })
   }
 
-  editWish(id: string, body: z.output<typeof EditWish>): Outcome<Done<{ id: string }>> {
+  editWish(id: string, body: z.output<typeof EditWish>): Answer {
     const wish = this.#queries.wish.get(id)
     if (!wish) return fail('unknown-wish', { value: id })
     if (wish.version !== body.version)
-      return fail('stale', { current: JSON.stringify(wishView(wish, this.#house.today())) })
+      return fail('stale', { current: JSON.stringify(wishView(wish, this.services.today())) })
     if (!this.#queries.category.get(body.categoryId)) return fail('unknown-category', { value: body.categoryId })
     this.#queries.editWish.run({ ...body, id })
     return ok({ words: `Changed the wish for ${called(body)}`, answer: { id } })
   }
 
-  dropWish(id: string): Outcome<Done<{ id: string }>> {
+  dropWish(id: string): Answer {
     const wish = this.#queries.wish.get(id)
     if (!wish) return fail('unknown-wish', { value: id })
     if (wish.ended_as !== null) return fail('wish-ended')
-    this.#queries.endWish.run({ id, as: 'dropped', day: this.#house.today(), itemId: null })
+    this.#queries.endWish.run({ id, as: 'dropped', day: this.services.today(), itemId: null })
     return ok({ words: `Let go of the wish for ${called(wish)}`, answer: { id } })
   }
 
   /** It comes into the collection unopened, with why it was wished for and how long she waited. */
-  buyWish(id: string, body: z.output<typeof BuyWish>): Outcome<Done<{ id: string }>> {
+  buyWish(id: string, body: z.output<typeof BuyWish>): Answer {
     const wish = this.#queries.wish.get(id)
     if (!wish) return fail('unknown-wish', { value: id })
     if (wish.ended_as !== null) return fail('wish-ended')
-    if (body.day > this.#house.today()) return fail('day-in-future', { value: body.day })
+    if (body.day > this.services.today()) return fail('day-in-future', { value: body.day })
     const category = this.#queries.category.get(wish.category_id)
     if (!category) return fail('unknown-category', { value: wish.category_id })
     const waited = Math.max(0, daysBetween(wish.wished_on, body.day))
     const story = [wish.reason, `Wished for ${waited} ${waited === 1 ? 'day' : 'days'} before it was bought.`]
-    const added = this.#house.collection.add({
+    const added = this.services.collection.add({
       changeId: body.changeId,
       id: body.itemId,
       reading: null,
@@ -98,7 +109,7 @@ export class Buying {
   }
 
   #finishOf(item: ItemFacts, today: Day) {
-    const { last, forecast } = this.#house.forecasts.of(item)
+    const { last, forecast } = this.services.forecasts.of(item)
     return daySpan(last, forecast.finish, today)
   }
 
@@ -107,14 +118,14 @@ export class Buying {
     const reviews = this.#queries.reviews.all()
     const present = new Set(this.#queries.present.all().map((row) => row.product_id))
     const wanted = reviews.filter((row) => row.would_buy_again === 'yes')
-    const finished = this.#house.stock
+    const finished = this.services.stock
       .facts(
         wanted.filter((row) => !present.has(row.product_id)).map((row) => row.item_id),
         today,
       )
       .map((item) => ({ item, finished: true, needed: null }))
     const again = new Map(wanted.map((row) => [row.product_id, row]))
-    const lastOnes = this.#house.evidence
+    const lastOnes = this.services.evidence
       .all()
       .items.filter((item) => item.lifecycle === 'open' && item.backups === 0 && again.has(item.productId))
       .flatMap((item) => {

@@ -10,9 +10,15 @@ import { usualPeriod } from '#core/shelf-life/default-pao'
 import { itemMark } from '#core/words/told'
 import type { BuyingCheckAnswer, BuyingQuery } from '#contract/buying'
 import { fail, ok, type Outcome } from '../failing.js'
-import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 import { buyingQueries } from './queries.js'
+import type { Context } from '../context.js'
+import type { GatheringEvidence } from '../decide/evidence.js'
+import type { Supplying } from '../forecast/supplying.js'
+import type { Lessons } from './lessons.js'
+import type { Forecasts } from '../forecast/forecasts.js'
+import type { Stock } from '../stock/stock.js'
+import type { BuyingRules } from './rules.js'
 
 /** As many of the nearest as fit the screen of a phone. */
 const NEAREST_SHOWN = 4
@@ -24,23 +30,30 @@ const LEAST_FINISHED = 3
 
 /** What is asked at the till: what there is like it, how long it would last, what it pushes out, what her rules say. */
 export class BuyingCheck {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = buyingQueries(house.db)
+  constructor(
+    private readonly services: Context & {
+      evidence: GatheringEvidence
+      supplying: Supplying
+      lessons: Lessons
+      forecasts: Forecasts
+      stock: Stock
+      buyingRules: BuyingRules
+    },
+  ) {
+    this.#queries = buyingQueries(services.db)
   }
 
   of({ category: categoryId, colour, finish, price }: z.output<typeof BuyingQuery>): Outcome<BuyingCheckAnswer> {
     const category = this.#queries.category.get(categoryId)
     if (!category) return fail('unknown-category', { value: categoryId })
-    const { today, items, byId, worn } = this.#house.evidence.all()
+    const { today, items, byId, worn } = this.services.evidence.all()
     const own = items.filter((item) => item.wornAsId === categoryId)
-    const perYear = this.#house.supplying.paceOf(categoryId, today)
+    const perYear = this.services.supplying.paceOf(categoryId, today)
     const period = usualPeriod(category.model_type, category.usual_form, category.eye === 1)
     const likelyUses = this.#likelyUses(category)
-    const sums = buyingSums(this.#house.supplying.stockOf(own, today), perYear, {
+    const sums = buyingSums(this.services.supplying.stockOf(own, today), perYear, {
       uses: likelyUses,
       openDays: period.unit === 'days' ? period.count : Math.round(period.count * MONTH_DAYS),
       price: price ?? null,
@@ -50,7 +63,7 @@ export class BuyingCheck {
     const needed = sums.turnIn === null || sums.turnIn > MOST_DAYS ? null : addDays(today, Math.round(sums.turnIn))
     return ok({
       today,
-      currency: this.#house.settings().currency,
+      currency: this.services.settings().currency,
       category: category.name,
       owned: own.length,
       unopened: own.filter((item) => item.lifecycle === 'unopened').length,
@@ -75,7 +88,7 @@ export class BuyingCheck {
       perUseAtBest: sums.perUseAtBest,
       usualPerUse: this.#usualPerUse(categoryId, today),
       rules: this.#rulesFor(categoryId, today),
-      lessons: this.#house.lessons.bearingOn(categoryId),
+      lessons: this.services.lessons.bearingOn(categoryId),
     })
   }
 
@@ -87,7 +100,7 @@ export class BuyingCheck {
     const amount = useAmountOf(category.model_type, category.usual_form)
     const { residue } = packageModelOf(category.model_type, category.usual_form)
     const grams = labelGrams(amount.typicalLabel, amount) ?? 0
-    return (grams * (1 - residue)) / (amount.median * Math.exp(this.#house.forecasts.habit().amount))
+    return (grams * (1 - residue)) / (amount.median * Math.exp(this.services.forecasts.habit().amount))
   }
 
   #usualPerUse(categoryId: string, today: Day): number | null {
@@ -95,7 +108,7 @@ export class BuyingCheck {
       .all()
       .filter((row) => row.category_id === categoryId && row.how === 'finished')
       .map((row) => row.id)
-    const costs = this.#house.stock
+    const costs = this.services.stock
       .facts(ids, today)
       .flatMap((item) => (item.priceMinor === null || item.uses === 0 ? [] : [item.priceMinor / item.uses]))
     return costs.length < LEAST_FINISHED ? null : median(costs)
@@ -105,7 +118,7 @@ export class BuyingCheck {
   #rulesFor(categoryId: string, today: Day): BuyingCheckAnswer['rules'] {
     const name = this.#queries.category.get(categoryId)?.name
     const finished = this.#queries.finished.all().filter((row) => row.category_id === categoryId)
-    return this.#house.buyingRules
+    return this.services.buyingRules
       .all()
       .filter((rule) => rule.state === 'in force' && (rule.category === null || rule.category === name))
       .map((rule) => {

@@ -4,27 +4,30 @@ import { lessonsShown, lessonsToOffer, type ShownLesson } from '#core/decide/les
 import { wornForColour } from '#core/decide/twins'
 import { itemMark } from '#core/words/told'
 import type { KeepLesson, LessonShown, LessonsAnswer, LessonView } from '#contract/buying'
-import type { Done } from '../db/journal.js'
+import type { Answer } from '../db/journal.js'
 import { fail, ok, type Outcome } from '../failing.js'
-import type { House } from '../house.js'
 import { knownUses } from '../stock/known-uses.js'
 import { buyingQueries, type LessonRow } from './queries.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { GatheringEvidence } from '../decide/evidence.js'
+import type { LookingBack } from '../forecast/looking-back.js'
 
 /** What she learned, and what her numbers show. */
 export class Lessons {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = buyingQueries(house.db)
+  constructor(
+    private readonly services: Context & { stock: Stock; evidence: GatheringEvidence; lookingBack: LookingBack },
+  ) {
+    this.#queries = buyingQueries(services.db)
   }
 
   all(): LessonsAnswer {
     const shown = this.#shown()
     const views = this.#queries.lessons.all().map((row) => this.#view(row, shown))
     return {
-      today: this.#house.today(),
+      today: this.services.today(),
       kept: views.filter(({ struckOn }) => struckOn === null),
       struck: views.filter(({ struckOn }) => struckOn !== null),
       offered: this.#offered(shown),
@@ -45,12 +48,12 @@ export class Lessons {
       .map((row) => this.#view(row, shown))
   }
 
-  keep(body: z.output<typeof KeepLesson>): Outcome<Done<{ id: string }>> {
+  keep(body: z.output<typeof KeepLesson>): Answer {
     const { id, words, promptedBy, rule, about, itemId, categoryId, struck, span } = body
     const spanned = { spanFrom: span?.from ?? null, spanTo: span?.to ?? null }
-    const today = this.#house.today()
+    const today = this.services.today()
     const struckOn = struck ? today : null
-    if (itemId !== null && !this.#house.stock.one(itemId, today)) return fail('unknown-item', { value: itemId })
+    if (itemId !== null && !this.services.stock.one(itemId, today)) return fail('unknown-item', { value: itemId })
     if (categoryId !== null && !this.#queries.category.get(categoryId))
       return fail('unknown-category', { value: categoryId })
     const said = struck ? 'Struck a lesson' : 'Kept a lesson'
@@ -103,13 +106,13 @@ export class Lessons {
     if (this.#queries.lesson.get(learned.id)) return fail('id-taken', { value: learned.id })
     const none = { rule: null, about: null, count: null, struckOn: null, spanFrom: null, spanTo: null }
     const on = { itemId: about?.itemId ?? null, categoryId: about?.categoryId ?? null }
-    this.#queries.addLesson.run({ ...learned, promptedBy, ...none, ...on, keptOn: this.#house.today() })
+    this.#queries.addLesson.run({ ...learned, promptedBy, ...none, ...on, keptOn: this.services.today() })
     return ok(null)
   }
 
-  strike(id: string, struck: boolean): Outcome<Done<{ id: string }>> {
+  strike(id: string, struck: boolean): Answer {
     if (!this.#queries.lesson.get(id)) return fail('unknown-lesson', { value: id })
-    this.#queries.strike.run({ id, day: struck ? this.#house.today() : null })
+    this.#queries.strike.run({ id, day: struck ? this.services.today() : null })
     return ok({ words: struck ? 'Struck a lesson' : 'Took a lesson up again', answer: { id } })
   }
 
@@ -123,7 +126,7 @@ export class Lessons {
   }
 
   #view(row: LessonRow, shown: readonly ShownLesson[]): LessonView {
-    const item = row.item_id === null ? null : this.#house.stock.one(row.item_id, this.#house.today())
+    const item = row.item_id === null ? null : this.services.stock.one(row.item_id, this.services.today())
     const now = shown.find(({ rule, about }) => rule === row.rule && about === row.about)
     return {
       id: row.id,
@@ -145,10 +148,10 @@ export class Lessons {
   }
 
   #shown(): ShownLesson[] {
-    const { items, twins, today } = this.#house.evidence.all()
+    const { items, twins, today } = this.services.evidence.all()
     const rows = this.#queries.endings.all()
     const ended = new Map(
-      this.#house.stock
+      this.services.stock
         .facts(
           rows.map((row) => row.id),
           today,
@@ -156,7 +159,7 @@ export class Lessons {
         .map((item) => [item.id, item]),
     )
     const first = this.#queries.loggedSince.get()?.day ?? today
-    const { guesses } = this.#house.lookingBack.all()
+    const { guesses } = this.services.lookingBack.all()
     const idOf = new Map(this.#queries.categoryNames.all().map(({ id, name }) => [name, id]))
     return lessonsShown({
       logDays: daysBetween(first, today),

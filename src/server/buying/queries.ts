@@ -4,8 +4,7 @@ import type { Form } from '#core/item/form'
 import type { ModelType } from '#core/item/model-type'
 import type { Finish } from '#core/item/traits'
 import type { EmptyView } from '#contract/ending'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
+import { type Db, preparing } from '../db/query.js'
 
 export interface WishRow {
   id: string

@@ -2,19 +2,18 @@ import type { z } from 'zod'
 import { ruleStanding, type RuleStanding } from '#core/decide/buying'
 import { itemMark } from '#core/words/told'
 import type { AddRule, RuleView } from '#contract/buying'
-import type { Done } from '../db/journal.js'
-import { fail, ok, type Outcome } from '../failing.js'
-import type { House } from '../house.js'
+import type { Answer } from '../db/journal.js'
+import { fail, ok } from '../failing.js'
 import { buyingQueries, type ExceptionRow, type RuleRow } from './queries.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
 
 /** Limits on buying that she set herself, with a plain count. */
 export class BuyingRules {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = buyingQueries(house.db)
+  constructor(private readonly services: Context & { stock: Stock }) {
+    this.#queries = buyingQueries(services.db)
   }
 
   all(): RuleView[] {
@@ -22,7 +21,7 @@ export class BuyingRules {
     const bought = came.filter(({ source }) => source === 'bought')
     const finished = this.#queries.finished.all().map(({ category_id: categoryId, day }) => ({ categoryId, day }))
     const exceptions = this.#queries.exceptions.all()
-    const today = this.#house.today()
+    const today = this.services.today()
     return this.#queries.rules.all().map((row) => {
       const own = exceptions.filter((each) => each.buying_rule_id === row.id)
       const standing = ruleStanding(
@@ -49,7 +48,7 @@ export class BuyingRules {
     })
   }
 
-  add(body: z.output<typeof AddRule>): Outcome<Done<{ id: string }>> {
+  add(body: z.output<typeof AddRule>): Answer {
     const { id, from, to, most, categoryId, sparesReplacements, exceptions, words } = body
     if (this.#queries.rule.get(id)) return fail('id-taken', { value: id })
     const categories = [...(categoryId === null ? [] : [categoryId]), ...exceptions.map((each) => each.categoryId)]
@@ -64,7 +63,7 @@ export class BuyingRules {
     return ok({ words: most === 0 ? 'Set a no-buy' : `Set a low-buy of ${most}`, answer: { id } })
   }
 
-  drop(id: string): Outcome<Done<{ id: string }>> {
+  drop(id: string): Answer {
     if (!this.#queries.rule.get(id)) return fail('unknown-rule', { value: id })
     this.#queries.dropExceptions.run(id)
     this.#queries.dropRule.run(id)
@@ -72,7 +71,7 @@ export class BuyingRules {
   }
 
   #view(row: RuleRow, standing: RuleStanding, exceptions: readonly ExceptionRow[], sourceUnknown: number): RuleView {
-    const items = this.#house.stock.facts(standing.counted, this.#house.today())
+    const items = this.services.stock.facts(standing.counted, this.services.today())
     const byId = new Map(items.map((item) => [item.id, item]))
     return {
       id: row.id,

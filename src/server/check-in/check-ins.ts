@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import { fail, ok, type Failure, type Outcome } from '../failing.js'
+import { fail, ok, type Outcome, type Refusal } from '../failing.js'
 import type { Day } from '#core/calendar/day'
 import { counted } from '#core/words/counted'
 import { kindsFor } from '#core/measure/reading'
@@ -16,29 +16,26 @@ import type {
   StepView,
   TakeStep,
 } from '#contract/check-in'
-import type { Done } from '../db/journal.js'
-import type { House } from '../house.js'
+import type { Answer } from '../db/journal.js'
 import { listedOf, type ItemFacts } from '../stock/item-facts.js'
 import { checkInQueries, type CheckInRow, type StepRow } from './queries.js'
 import { sheetOf } from './sheet-of.js'
-
-type Answer = Outcome<Done<{ id: string }>>
-type Refusal = { readonly ok: false; readonly failure: Failure }
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { Measuring } from '../measuring/measuring.js'
 
 /** Guided passes over a project, a category, the drawer or chosen things, and the sheets they close with. */
 export class CheckIns {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = checkInQueries(house.db)
+  constructor(private readonly services: Context & { stock: Stock; measuring: Measuring }) {
+    this.#queries = checkInQueries(services.db)
   }
 
   all(): CheckInsAnswer {
     const counts = this.#counts()
-    const today = this.#house.today()
-    const facts = this.#house.stock.facts(this.#house.stock.presentIds(), today)
+    const today = this.services.today()
+    const facts = this.services.stock.facts(this.services.stock.presentIds(), today)
     const categories = new Map<string, { id: string; name: string; items: number }>()
     for (const item of facts) {
       if (item.lifecycle !== 'open') continue
@@ -59,12 +56,12 @@ export class CheckIns {
   one(id: string): Outcome<CheckInAnswer> {
     const row = this.#queries.one.get(id)
     if (!row) return fail('unknown-check-in', { value: id })
-    const today = this.#house.today()
+    const today = this.services.today()
     const steps = this.#queries.steps.all(id)
     const items = this.#itemsOf(steps)
     const sheet = row.sheet
       ? (JSON.parse(row.sheet) as ClosedSheet)
-      : sheetOf(this.#house, this.#queries, row, steps, items, today)
+      : sheetOf(this.services, this.#queries, row, steps, items, today)
     const said = new Map<string, { day: Day; words: string }>()
     for (const { item_id, day, words } of this.#queries.saidBefore.all({ id, startedOn: row.started_on }))
       if (!said.has(item_id)) said.set(item_id, { day, words })
@@ -81,7 +78,7 @@ export class CheckIns {
 
   start(body: z.output<typeof StartCheckIn>): Answer {
     if (this.#queries.one.get(body.id)) return fail('id-taken', { value: body.id })
-    const today = this.#house.today()
+    const today = this.services.today()
     const wrong = this.#wrongScope(body)
     if (wrong) return wrong
     const items = this.#scope(body)
@@ -90,7 +87,7 @@ export class CheckIns {
     items.forEach((item, position) => {
       for (const measure of measuresOf(item))
         this.#queries.addStep.run({
-          id: this.#house.newId(),
+          id: this.services.newId(),
           checkInId: body.id,
           itemId: item.id,
           position,
@@ -110,17 +107,17 @@ export class CheckIns {
     if (step.version !== body.version) return fail('stale', { current: JSON.stringify(stepView(step)) })
     for (const { id, partId, reading, pan } of body.readings) {
       const { changeId } = body
-      const read = this.#house.measuring.addReading(step.item_id, { changeId, id, partId, reading, pan, checkInId })
+      const read = this.services.measuring.addReading(step.item_id, { changeId, id, partId, reading, pan, checkInId })
       if (!read.ok) return read
     }
-    const today = this.#house.today()
+    const today = this.services.today()
     this.#queries.takeStep.run({
       id: stepId,
       state: body.state,
       day: body.state === 'done' ? today : null,
       words: body.words,
     })
-    const name = this.#house.stock.one(step.item_id, today)
+    const name = this.services.stock.one(step.item_id, today)
     return ok({ words: wordsOf(body.state, step.measure, name), answer: { id: stepId } })
   }
 
@@ -142,10 +139,10 @@ export class CheckIns {
     if (!row) return fail('unknown-check-in', { value: id })
     if (row.closed_on !== null) return fail('check-in-closed')
     if (row.version !== body.version) return fail('stale', { current: JSON.stringify(headOf(row, this.#counts())) })
-    if (body.day > this.#house.today()) return fail('day-in-future', { value: body.day })
+    if (body.day > this.services.today()) return fail('day-in-future', { value: body.day })
     if (body.day < row.started_on) return fail('closed-before-begun', { value: body.day, day: row.started_on })
     const steps = this.#queries.steps.all(id)
-    const sheet = sheetOf(this.#house, this.#queries, row, steps, this.#itemsOf(steps), body.day)
+    const sheet = sheetOf(this.services, this.#queries, row, steps, this.#itemsOf(steps), body.day)
     if (sheet.totals.looked === 0) return fail('nothing-looked-at')
     this.#queries.close.run({ id, day: body.day, sheet: JSON.stringify(sheet) })
     return ok({
@@ -173,8 +170,8 @@ export class CheckIns {
   /** In the order in which it goes over them. */
   #itemsOf(steps: readonly StepRow[]): ItemFacts[] {
     const position = new Map(steps.map((step) => [step.item_id, step.position]))
-    return this.#house.stock
-      .facts([...position.keys()], this.#house.today())
+    return this.services.stock
+      .facts([...position.keys()], this.services.today())
       .sort((a, b) => (position.get(a.id) ?? 0) - (position.get(b.id) ?? 0))
   }
 
@@ -187,8 +184,8 @@ export class CheckIns {
           : body.over === 'drawer'
             ? this.#queries.inDrawer.all().map((row) => row.item_id)
             : [...new Set(body.itemIds)]
-    return this.#house.stock
-      .facts(ids, this.#house.today())
+    return this.services.stock
+      .facts(ids, this.services.today())
       .filter((item) => item.endedOn === null && (body.over === 'chosen' || item.lifecycle === 'open'))
   }
 
@@ -200,7 +197,7 @@ export class CheckIns {
     }
     if (body.categoryId !== null && !this.#queries.category.get(body.categoryId))
       return fail('unknown-category', { value: body.categoryId })
-    const known = new Set(this.#house.stock.facts(body.itemIds, this.#house.today()).map((item) => item.id))
+    const known = new Set(this.services.stock.facts(body.itemIds, this.services.today()).map((item) => item.id))
     const missing = body.itemIds.find((id) => !known.has(id))
     return missing === undefined ? null : fail('unknown-item', { value: missing })
   }
@@ -211,7 +208,7 @@ export class CheckIns {
     return sheet.items.flatMap(({ itemId, after }): Correction[] => {
       const item = byId.get(itemId)
       if (!item || after === null) return []
-      const now = new Map(this.#house.measuring.of(item).readings.map((reading) => [reading.id, reading]))
+      const now = new Map(this.services.measuring.of(item).readings.map((reading) => [reading.id, reading]))
       const then = [
         ...(after.gross ? [{ id: after.gross.id, as: [after.gross.grams, after.gross.day] }] : []),
         ...[after.reading, ...after.parts.map((part) => ({ ...part.reading, id: part.id }))].flatMap((reading) =>

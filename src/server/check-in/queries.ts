@@ -1,7 +1,6 @@
 import type { Day } from '#core/calendar/day'
 import type { CheckInMeasure, CheckInOver, CheckInWay } from '#core/measure/check-in'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
+import { type Db, preparing } from '../db/query.js'
 
 export interface CheckInRow {
   id: string
@@ -100,10 +99,8 @@ export function checkInQueries(db: Db) {
     cameIn: sql<[{ projectId: string; itemId: string }], { day: Day }>(
       'SELECT max(rolled_in) AS day FROM stay WHERE project_id = @projectId AND item_id = @itemId',
     ),
-    // A cross join keeps the planner on the index of days: a stretch is a small part of the log.
     wearDays: sql<[{ from: Day; to: Day }], { n: number }>(`
-      SELECT count(DISTINCT w.day) AS n FROM wear w CROSS JOIN item i ON i.id = w.item_id
-        JOIN category c ON c.id = coalesce(w.used_as, i.used_as, i.category_id)
+      SELECT count(DISTINCT w.day) AS n FROM worn w JOIN category c ON c.id = w.category_id
        WHERE w.day > @from AND w.day <= @to AND c.makeup = 1`),
     /** What was said of things at closed check-ins before one, the latest first. */
     saidBefore: sql<[{ id: string; startedOn: Day }], { item_id: string; day: Day; words: string }>(`

@@ -3,18 +3,18 @@ import { aimOf } from '#core/goal/aim'
 import { callOf } from '#core/item/naming'
 import { compared } from '#core/measure/sheet'
 import type { ClosedSheet, SheetItem } from '#contract/check-in'
-import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 import { lookView, sheetReading } from '../stock/looks.js'
 import { costingEvent } from '../stock/measured.js'
 import type { CheckInQueries, CheckInRow, StepRow } from './queries.js'
+import type { Stock } from '../stock/stock.js'
 
 /** How far back a first check-in looks, where nothing else says. Assumption. */
 const FIRST_STRETCH_DAYS = 30
 
 /** The sheet of a check-in as it stands: every thing before and after, and what it comes to. */
 export function sheetOf(
-  house: House,
+  services: { stock: Stock },
   queries: CheckInQueries,
   checkIn: CheckInRow,
   steps: readonly StepRow[],
@@ -31,8 +31,8 @@ export function sheetOf(
   const project = checkIn.project_id === null ? undefined : queries.project.get(checkIn.project_id)
   const from = previous?.closed_on ?? project?.started_on ?? addDays(checkIn.started_on, -FIRST_STRETCH_DAYS)
   const next = addDays(to, Math.max(7, daysBetween(from, to)))
-  const wearDaysNext = house.stock.wearDaysBetween(to, next)
-  const lines = items.map((item) => lineOf(house, queries, checkIn, steps, item, { from, to, wearDaysNext }))
+  const wearDaysNext = services.stock.wearDaysBetween(to, next)
+  const lines = items.map((item) => lineOf(services, queries, checkIn, steps, item, { from, to, wearDaysNext }))
   const weighed = lines.flatMap((line) => line.grams ?? [])
   const rolled = checkIn.project_id === null ? [] : queries.rolled.all({ projectId: checkIn.project_id, from, to })
   return {
@@ -61,14 +61,14 @@ export function sheetOf(
 }
 
 function lineOf(
-  house: House,
+  services: { stock: Stock },
   queries: CheckInQueries,
   checkIn: CheckInRow,
   steps: readonly StepRow[],
   item: ItemFacts,
   stretch: { from: Day; to: Day; wearDaysNext: number },
 ): SheetItem {
-  const measured = house.stock.measured.since(item.id, stretch.from)
+  const measured = services.stock.measured.since(item.id, stretch.from)
   const found = compared({
     checkInId: checkIn.id,
     from: stretch.from,

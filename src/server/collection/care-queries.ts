@@ -1,8 +1,7 @@
 import type { Day } from '#core/calendar/day'
 import type { Location } from '#core/item/traits'
 import type { PairView } from '#contract/beside-item'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
+import { type Db, preparing } from '../db/query.js'
 
 export interface PairRow {
   id: string

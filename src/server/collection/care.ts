@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import { fail, ok, type Failure, type Outcome } from '../failing.js'
+import { fail, ok, type Outcome, type Refusal } from '../failing.js'
 import { itemMark } from '#core/words/told'
 import { cannotBeUnopened, saidOn, type Opened } from '#core/item/opening'
 import { counted } from '#core/words/counted'
@@ -13,12 +13,13 @@ import type {
   SetSwatches,
 } from '#contract/collection'
 import type { PairView } from '#contract/beside-item'
-import type { Done } from '../db/journal.js'
-import type { House } from '../house.js'
+import type { Done, Answer } from '../db/journal.js'
 import { careQueries } from './care-queries.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { Wearing } from '../today/wearing.js'
+import type { Drawer } from '../drawer/drawer.js'
 
-type Answer = Outcome<Done<{ id: string }>>
-type Refusal = { readonly ok: false; readonly failure: Failure }
 type CategoryBody = Omit<z.output<typeof EditCategory>, 'changeId' | 'version'>
 
 /** What is set for many at once, by its column. */
@@ -36,19 +37,17 @@ const COLUMNS: Readonly<Record<string, string>> = {
 
 /** What is done to items that are there: pairs, many at once, opening dates, places, categories of her own. */
 export class Care {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = careQueries(house.db)
+  constructor(private readonly services: Context & { stock: Stock; wearing: Wearing; drawer: Drawer }) {
+    this.#queries = careQueries(services.db)
   }
 
   pairsOf(id: string): PairView[] {
     return this.#queries.pairsOf.all({ id }).flatMap((row) => {
       const mine = row.item_id === id
       const otherItemId = mine ? row.other_item_id : row.item_id
-      const other = this.#house.stock.one(otherItemId, this.#house.today())
+      const other = this.services.stock.one(otherItemId, this.services.today())
       if (!other) return []
       return [
         {
@@ -68,8 +67,8 @@ export class Care {
 
   /** Two things that work together or fight; one pair for two items, the later word holds. */
   putPair(itemId: string, body: z.output<typeof PutPair>): Answer {
-    const today = this.#house.today()
-    const [item, other] = [itemId, body.otherItemId].map((id) => this.#house.stock.one(id, today))
+    const today = this.services.today()
+    const [item, other] = [itemId, body.otherItemId].map((id) => this.services.stock.one(id, today))
     if (!item) return fail('unknown-item', { value: itemId })
     if (!other || body.otherItemId === itemId) return fail('pair-needs-another', { value: body.otherItemId })
     const taken = this.#queries.pair.get(body.id)
@@ -94,13 +93,13 @@ export class Care {
     if (missing) return missing
     const values = Object.entries(set).filter(([, value]) => value !== undefined)
     const columns = values.map(([key]) => `${COLUMNS[key] ?? ''} = @${key}`).join(', ')
-    const update = this.#house.db.prepare(`UPDATE item SET ${columns}, version = version + 1 WHERE id = @id`)
+    const update = this.services.db.prepare(`UPDATE item SET ${columns}, version = version + 1 WHERE id = @id`)
     const bound = Object.fromEntries(
       values.map(([key, value]) => [key, Array.isArray(value) ? JSON.stringify(value) : value]),
     )
     const ids = new Set(itemIds)
     for (const id of ids) update.run({ ...bound, id })
-    this.#house.wearing.laterWordHolds()
+    this.services.wearing.laterWordHolds()
     return ok({ words: `Changed ${counted(ids.size, 'item')}`, answer: { count: ids.size } })
   }
 
@@ -108,11 +107,11 @@ export class Care {
   setOpenings(body: z.output<typeof SetOpenings>): Outcome<Done<{ count: number }>> {
     const missing = this.#missing(body.answers.map((answer) => answer.itemId))
     if (missing) return missing
-    const today = this.#house.today()
+    const today = this.services.today()
     for (const { itemId, opened } of body.answers) {
       const said = saidOn(opened, today)
       if (said === null) return fail('opened-in-future', { value: opened.kind === 'range' ? opened.earliest : '' })
-      const item = this.#house.stock.one(itemId, today)
+      const item = this.services.stock.one(itemId, today)
       // Something that was used is not unopened, whatever the answer: then nobody knows when it was opened.
       const kept: Opened =
         said.kind === 'unopened' && item !== null && cannotBeUnopened(item) && item.opened.kind !== 'unopened'
@@ -148,12 +147,12 @@ export class Care {
   }
 
   putSomewhere(id: string, body: z.output<typeof PutSomewhere>): Answer {
-    const today = this.#house.today()
-    const item = this.#house.stock.one(id, today)
+    const today = this.services.today()
+    const item = this.services.stock.one(id, today)
     if (!item) return fail('unknown-item', { value: id })
     if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
     if (body.until !== null && body.until <= today) return fail('until-in-past', { value: body.until })
-    if (item.placement !== null) this.#house.drawer.takeOut(id, today)
+    if (item.placement !== null) this.services.drawer.takeOut(id, today)
     this.#queries.setLocation.run({ id, location: body.location, until: body.until })
     return ok({
       words: `Put ${itemMark(item)} ${body.location === 'resting' ? 'to rest' : `in the ${body.location}`}`,
@@ -182,7 +181,7 @@ export class Care {
     const wrong = this.#wrongCategory(id, body)
     if (wrong) return wrong
     this.#queries.editCategory.run(bindings(id, body))
-    this.#house.wearing.laterWordHolds()
+    this.services.wearing.laterWordHolds()
     return ok({ words: `Changed the category ${body.name}`, answer: { id } })
   }
 
@@ -193,7 +192,7 @@ export class Care {
   }
 
   #missing(ids: readonly string[]): Refusal | null {
-    const known = new Set(this.#house.stock.facts(ids, this.#house.today()).map((item) => item.id))
+    const known = new Set(this.services.stock.facts(ids, this.services.today()).map((item) => item.id))
     const missing = ids.find((id) => !known.has(id))
     return missing === undefined ? null : fail('unknown-item', { value: missing })
   }

@@ -1,13 +1,17 @@
-import { fail, ok, type Failure, type Outcome } from '../failing.js'
+import { fail, ok, type Refusal } from '../failing.js'
 import { itemMark } from '#core/words/told'
 import type { Day } from '#core/calendar/day'
 import { cannotBeUnopened, saidOn, type Opened } from '#core/item/opening'
 import type { ItemFields, AddItem, EditItem } from '#contract/item'
 import type { z } from 'zod'
-import type { Done } from '../db/journal.js'
-import type { House } from '../house.js'
+import type { Answer } from '../db/journal.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 import { collectionQueries } from './queries.js'
+import type { Context } from '../context.js'
+import type { Measuring } from '../measuring/measuring.js'
+import type { Stock } from '../stock/stock.js'
+import type { Wearing } from '../today/wearing.js'
+import type { Drawer } from '../drawer/drawer.js'
 
 type AddBody = z.output<typeof AddItem>
 type EditBody = z.output<typeof EditItem>
@@ -24,19 +28,17 @@ export interface Brought {
 /** Several signs are told in one line. */
 const MOST_SIGN_WORDS = 400
 const NOTHING_BROUGHT: Brought = { priceSaid: null, openedBy: 'she', keptText: [], importIdentity: null }
-type Refusal = { readonly ok: false; readonly failure: Failure }
-
 /** The writes behind the collection. Each runs inside a change. */
 export class CollectionCommands {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = collectionQueries(house.db)
+  constructor(
+    private readonly services: Context & { measuring: Measuring; stock: Stock; wearing: Wearing; drawer: Drawer },
+  ) {
+    this.#queries = collectionQueries(services.db)
   }
 
-  add(body: AddBody, brought: Brought = NOTHING_BROUGHT): Outcome<Done<{ id: string }>> {
+  add(body: AddBody, brought: Brought = NOTHING_BROUGHT): Answer {
     if (this.#queries.itemHead.get(body.id)) return fail('id-taken', { value: body.id })
     const wrong = this.#checked(body.fields, null)
     if (wrong) return wrong
@@ -48,15 +50,15 @@ export class CollectionCommands {
       priceSaid: brought.priceSaid,
       openedBy: brought.openedBy,
       keptText: JSON.stringify(brought.keptText),
-      addedOn: this.#house.today(),
+      addedOn: this.services.today(),
     })
     if (brought.importIdentity !== null)
-      this.#queries.addMark.run({ id: this.#house.newId(), itemId: body.id, identity: brought.importIdentity })
+      this.#queries.addMark.run({ id: this.services.newId(), itemId: body.id, identity: brought.importIdentity })
     this.#putParts(body.id, fields)
     if (body.reading !== null) {
-      const read = this.#house.measuring.addReading(body.id, {
+      const read = this.services.measuring.addReading(body.id, {
         changeId: body.changeId,
-        id: this.#house.newId(),
+        id: this.services.newId(),
         partId: null,
         checkInId: null,
         pan: null,
@@ -67,14 +69,14 @@ export class CollectionCommands {
     return ok({ words: `Added ${itemMark({ id: body.id, ...fields })}`, answer: { id: body.id } })
   }
 
-  edit(id: string, body: EditBody): Outcome<Done<{ id: string }>> {
+  edit(id: string, body: EditBody): Answer {
     const head = this.#queries.itemHead.get(id)
     if (!head) return fail('unknown-item', { value: id })
     if (head.version !== body.version) {
-      const current = this.#house.stock.one(id, this.#house.today())
+      const current = this.services.stock.one(id, this.services.today())
       return fail('stale', { current: JSON.stringify(current) })
     }
-    const item = this.#house.stock.one(id, this.#house.today())
+    const item = this.services.stock.one(id, this.services.today())
     const wrong = this.#checked(body.fields, item)
     if (wrong) return wrong
     const { fields } = body
@@ -88,14 +90,14 @@ export class CollectionCommands {
       this.#queries.dropUnusedProduct.run({ id: head.product_id })
     }
     this.#putParts(id, fields)
-    this.#house.wearing.laterWordHolds()
+    this.services.wearing.laterWordHolds()
     return ok({ words: `Changed ${itemMark({ id, ...fields })}`, answer: { id } })
   }
 
-  recordSign(id: string, day: Day, words: string): Outcome<Done<{ id: string }>> {
-    const item = this.#house.stock.one(id, this.#house.today())
+  recordSign(id: string, day: Day, words: string): Answer {
+    const item = this.services.stock.one(id, this.services.today())
     if (!item) return fail('unknown-item', { value: id })
-    if (day > this.#house.today()) return fail('day-in-future', { value: day })
+    if (day > this.services.today()) return fail('day-in-future', { value: day })
     // What was seen first ended it; what is seen later is told beside it.
     const { sign_day: there = null, sign_words: before = null } = this.#queries.sign.get(id) ?? {}
     const isLater = there !== null && there <= day
@@ -108,17 +110,17 @@ export class CollectionCommands {
     return ok({ words: `Recorded a sign on ${itemMark(item)}`, answer: { id } })
   }
 
-  open(id: string, day: Day): Outcome<Done<{ id: string }>> {
-    const item = this.#house.stock.one(id, this.#house.today())
+  open(id: string, day: Day): Answer {
+    const item = this.services.stock.one(id, this.services.today())
     if (!item) return fail('unknown-item', { value: id })
     if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
-    if (day > this.#house.today()) return fail('day-in-future', { value: day })
+    if (day > this.services.today()) return fail('day-in-future', { value: day })
     this.#queries.openItem.run({ id, day })
     return ok({ words: `Opened ${itemMark(item)}`, answer: { id } })
   }
 
   #checked(fields: ItemFields, item: ItemFacts | null): Refusal | null {
-    const today = this.#house.today()
+    const today = this.services.today()
     const known = new Set(this.#queries.categories.all().map((row) => row.id))
     const unknown = [fields.categoryId, ...(fields.usedAs === null ? [] : [fields.usedAs])].find((id) => !known.has(id))
     if (unknown !== undefined) return fail('unknown-category', { value: unknown })
@@ -133,7 +135,7 @@ export class CollectionCommands {
     if (new Set(fields.parts.map((part) => part.id)).size < fields.parts.length)
       return fail('part-twice', { value: fields.parts.length })
     if (item !== null && item.placement !== null && !item.placement.beside && fields.slots > item.slots) {
-      const zone = this.#house.drawer.zones().find((each) => each.id === item.placement?.zoneId)
+      const zone = this.services.drawer.zones().find((each) => each.id === item.placement?.zoneId)
       if (zone && zone.taken - item.slots + fields.slots > zone.slots)
         return fail('zone-full', { zone: zone.name, slots: zone.slots })
     }
@@ -145,7 +147,7 @@ export class CollectionCommands {
    * before its first tick.
    */
   #openedOf(fields: ItemFields, item: ItemFacts | null): Opened {
-    const said = saidOn(fields.opened, this.#house.today()) ?? fields.opened
+    const said = saidOn(fields.opened, this.services.today()) ?? fields.opened
     const known = { wears: item?.wears ?? 0, usesBefore: fields.usesBefore }
     const asBefore = item?.opened.kind === 'unopened' && (fields.usesBefore ?? 0) === 0
     return said.kind === 'unopened' && cannotBeUnopened(known) && !asBefore ? { kind: 'unknown' } : said
@@ -156,7 +158,7 @@ export class CollectionCommands {
     const { maker, name, shade } = fields
     const there = this.#queries.findProduct.get({ maker, name, shade })
     if (there) return there.id
-    const id = this.#house.newId()
+    const id = this.services.newId()
     this.#queries.addProduct.run({ id, maker, name, shade })
     return id
   }

@@ -1,7 +1,6 @@
 import type { Day } from '#core/calendar/day'
-import type { Db } from '../db/open-database.js'
+import { type Db, preparing, type Query } from '../db/query.js'
 import { MERGED_COLUMNS, type ItemRow } from './merged-columns.js'
-import { preparing, type Query } from '../db/query.js'
 
 type Both = { kept: string; other: string }
 

@@ -1,39 +1,38 @@
 import type { z } from 'zod'
-import { fail, ok, type Failure, type Outcome } from '../failing.js'
+import { fail, ok, type Refusal } from '../failing.js'
 import { itemMark } from '#core/words/told'
 import { later, type Day } from '#core/calendar/day'
 import { counted } from '#core/words/counted'
 import type { MergeItems, MergeQuestion } from '#contract/collection'
 import { moneyText } from '#core/quantity/money'
-import type { Done } from '../db/journal.js'
+import type { Answer } from '../db/journal.js'
 import { TABLES } from '../db/tables.js'
-import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 import { conflictsOf, mergedRow, type ItemRow } from './merged-columns.js'
 import { mergingQueries } from './merging-queries.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { Wearing } from '../today/wearing.js'
+import type { Drawer } from '../drawer/drawer.js'
 
 type Chosen = z.output<typeof MergeItems>['chosen']
-type Refusal = { readonly ok: false; readonly failure: Failure }
-
 /**
  * Makes one item of several that are the same thing: its history is theirs, a use on the same day counts once, and nothing
  * that was said of either is lost. What cannot be one is refused in words.
  */
 export class Merging {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = mergingQueries(house.db)
+  constructor(private readonly services: Context & { stock: Stock; wearing: Wearing; drawer: Drawer }) {
+    this.#queries = mergingQueries(services.db)
   }
 
-  merge(body: z.output<typeof MergeItems>): Outcome<Done<{ id: string }>> {
-    const today = this.#house.today()
+  merge(body: z.output<typeof MergeItems>): Answer {
+    const today = this.services.today()
     const dropIds = [...new Set(body.dropIds)]
     for (const id of dropIds) {
-      const kept = this.#house.stock.one(body.keepId, today)
-      const other = this.#house.stock.one(id, today)
+      const kept = this.services.stock.one(body.keepId, today)
+      const other = this.services.stock.one(id, today)
       if (!kept) return fail('unknown-item', { value: body.keepId })
       if (!other) return fail('unknown-item', { value: id })
       if (id === body.keepId) return fail('merge-with-itself', { value: id })
@@ -41,8 +40,8 @@ export class Merging {
       if (wrong) return wrong
       this.#take(kept, other, body.chosen, today)
     }
-    this.#house.wearing.laterWordHolds()
-    const name = this.#house.stock.one(body.keepId, today)
+    this.services.wearing.laterWordHolds()
+    const name = this.services.stock.one(body.keepId, today)
     return ok({
       words: `Made one of ${counted(dropIds.length + 1, 'item')}: ${name ? itemMark(name) : ''}`,
       answer: { id: body.keepId },
@@ -70,7 +69,7 @@ export class Merging {
     )
     if (open.length === 0) return null
     const names = new Map(this.#queries.categoryNames.all().map((row) => [row.id, row.name]))
-    const { currency } = this.#house.settings()
+    const { currency } = this.services.settings()
     const told = (column: string, row: ItemFacts, value: string | number): string => {
       if (column === 'category_id' || column === 'used_as') return names.get(String(value)) ?? String(value)
       if (column === 'content_amount') return `${row.content?.amount} ${row.content?.unit}`
@@ -92,7 +91,7 @@ export class Merging {
   }
 
   #take(kept: ItemFacts, other: ItemFacts, chosen: Chosen, today: Day): void {
-    const { db } = this.#house
+    const { db } = this.services
     const at = { kept: kept.id, other: other.id }
     const worn = [kept.firstWorn, other.firstWorn].flatMap((each) => each ?? []).sort()
     const theirs = new Set(Object.keys(chosen).filter((column) => chosen[column] === other.id))
@@ -142,7 +141,7 @@ export class Merging {
   #takePlacement(kept: ItemFacts, other: ItemFacts, today: Day): void {
     const { placement } = other
     if (placement === null) return
-    const zone = this.#house.drawer.zones().find((each) => each.id === placement.zoneId)
+    const zone = this.services.drawer.zones().find((each) => each.id === placement.zoneId)
     const fits = placement.beside || (zone !== undefined && zone.taken - other.slots + kept.slots <= zone.slots)
     if (kept.placement === null && fits) this.#queries.inDrawer.run({ id: kept.id })
     else this.#queries.closePlacement.run({ id: other.id, day: later(today, placement.since) })

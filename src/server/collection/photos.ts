@@ -15,15 +15,16 @@ import {
   writeSync,
 } from 'node:fs'
 import { join } from 'node:path'
-import { fail, ok, type Outcome } from '../failing.js'
+import { fail, ok } from '../failing.js'
 import { itemMark } from '#core/words/told'
 import type { Day } from '#core/calendar/day'
 import type { PhotoView } from '#contract/beside-item'
-import type { Done } from '../db/journal.js'
+import type { Answer } from '../db/journal.js'
 import { fileFaultOf } from '../db/health.js'
-import type { House } from '../house.js'
 import { careQueries } from './care-queries.js'
 import { thumbOf, type ShrunkPhoto } from './shrink.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
 
 /** Pictures that no row names any more are kept this long after their removal, so that taking it back brings them again. */
 const KEPT_DAYS = 30
@@ -33,14 +34,12 @@ const DAY_MS = 86_400_000
 
 /** Pictures of items: a row in the collection, the picture itself a file in the data folder. */
 export class Photos {
-  readonly #house: House
   readonly #queries
   readonly #folder: string
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = careQueries(house.db)
-    this.#folder = join(house.folder, 'photos')
+  constructor(private readonly services: Context & { folder: string; stock: Stock }) {
+    this.#queries = careQueries(services.db)
+    this.#folder = join(services.folder, 'photos')
   }
 
   of(itemId: string): PhotoView[] {
@@ -91,10 +90,10 @@ export class Photos {
   }
 
   /** The file first, then the row: a row never stands without its picture. */
-  add(id: string, itemId: string, day: Day, photo: ShrunkPhoto): Outcome<Done<{ id: string }>> {
-    const item = this.#house.stock.one(itemId, this.#house.today())
+  add(id: string, itemId: string, day: Day, photo: ShrunkPhoto): Answer {
+    const item = this.services.stock.one(itemId, this.services.today())
     if (!item) return fail('unknown-item', { value: itemId })
-    if (day > this.#house.today()) return fail('day-in-future', { value: day })
+    if (day > this.services.today()) return fail('day-in-future', { value: day })
     if (this.#queries.photo.get(id)) return fail('id-taken', { value: id })
     const same = this.#queries.photosOf.all(itemId).find((row) => row.content === contentOf(photo.jpeg))
     if (same) return fail('same-picture', { day: same.day })
@@ -124,7 +123,7 @@ export class Photos {
     return content
   }
 
-  drop(id: string): Outcome<Done<{ id: string }>> {
+  drop(id: string): Answer {
     if (!this.#queries.photo.get(id)) return fail('unknown-photo', { value: id })
     if (this.#queries.panOnPhoto.get(id)) return fail('picture-measured')
     this.#queries.dropPhoto.run(id)

@@ -1,8 +1,7 @@
 import type { Day } from '#core/calendar/day'
 import type { Form } from '#core/item/form'
 import type { ModelType } from '#core/item/model-type'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
+import { type Db, preparing } from '../db/query.js'
 
 export interface CategoryRow {
   id: string

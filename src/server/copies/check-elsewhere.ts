@@ -1,5 +1,5 @@
 import { Worker } from 'node:worker_threads'
-import type { CopyInside } from '#contract/premises'
+import type { CopyInside } from '#contract/host'
 import type { CopyFacts } from './copy-facts.js'
 
 export type Asked =

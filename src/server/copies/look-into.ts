@@ -1,7 +1,7 @@
 import Database from 'better-sqlite3'
 import { tellMarks } from '#core/words/told'
 import { leaveNothingBeside } from './copy-facts.js'
-import type { CopyDifference, CopyInside } from '#contract/premises'
+import type { CopyDifference, CopyInside } from '#contract/host'
 
 /** How many names of either side are told. */
 const MOST_NAMES = 12

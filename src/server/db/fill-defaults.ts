@@ -1,5 +1,5 @@
 import { CATEGORY_DEFAULTS, ZONE_DEFAULTS } from '#core/item/category-defaults'
-import type { Db } from './open-database.js'
+import type { Db } from './query.js'
 
 /**
  * Puts the default zones and categories into a collection that has none: a new one, or one that an interrupted first start

@@ -1,4 +1,4 @@
-import type { Db } from './open-database.js'
+import type { Db } from './query.js'
 
 /** Where a rule is broken: a row, so that what put it there can be named. */
 export interface Breach {
@@ -6,10 +6,6 @@ export interface Breach {
   readonly tbl: string
   readonly row_id: string
 }
-
-/** Makeup by what a wear was worn as. */
-const WORN_AS =
-  'JOIN item i ON i.id = w.item_id JOIN category c ON c.id = coalesce(w.used_as, i.used_as, i.category_id)'
 
 /**
  * What is always so, whatever was done and taken back: each rule in the words that complete "It would leave …", with a query
@@ -19,8 +15,8 @@ export const HOUSE_RULES: readonly { readonly says: string; readonly sql: string
   {
     says: 'makeup ticked on a day of no makeup',
     sql: `SELECT 'day_record' AS tbl, d.id AS row_id FROM day_record d WHERE d.no_makeup = 1
-             AND EXISTS (SELECT 1 FROM wear w ${WORN_AS} WHERE w.day = d.id AND c.makeup = 1)
-          UNION ALL SELECT 'wear', w.id FROM day_record d JOIN wear w ON w.day = d.id ${WORN_AS} WHERE d.no_makeup = 1 AND c.makeup = 1`,
+             AND EXISTS (SELECT 1 FROM worn w JOIN category c ON c.id = w.category_id WHERE w.day = d.id AND c.makeup = 1)
+          UNION ALL SELECT 'wear', w.id FROM day_record d JOIN worn w ON w.day = d.id JOIN category c ON c.id = w.category_id WHERE d.no_makeup = 1 AND c.makeup = 1`,
   },
   {
     says: 'something worn after it was gone',

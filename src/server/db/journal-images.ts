@@ -1,4 +1,4 @@
-import type { Db } from './open-database.js'
+import type { Db } from './query.js'
 import { columnsOf } from './table-columns.js'
 import { tablesOf } from './tables.js'
 

@@ -1,6 +1,6 @@
 import type { Day } from '#core/calendar/day'
 import { fail, ok, type Failure, type Outcome } from '../failing.js'
-import type { Db } from './open-database.js'
+import type { Db } from './query.js'
 
 /** One act of hers, as the caller asks for it. The id is made by the caller and never used twice. */
 export interface ChangeRequest {
@@ -15,6 +15,9 @@ export interface Done<A> {
   readonly words: string
   readonly answer: A
 }
+
+/** What most commands answer: the id of the row they were about. */
+export type Answer = Outcome<Done<{ id: string }>>
 
 export interface ChangeNote {
   readonly id: string

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { bringImagesAlong } from './journal-images.js'
-import type { Db } from './open-database.js'
+import type { Db } from './query.js'
 import { packageRoot } from './package-root.js'
 
 export interface Migration {

@@ -3,11 +3,11 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { installJournalTriggers } from './journal-triggers.js'
+import type { Db } from './query.js'
 import { completeDefaults } from './fill-defaults.js'
 import { fileFaultOf } from './health.js'
+import { installViews } from './views.js'
 import { migrate, readMigrations, SchemaMismatch } from './migrate.js'
-
-export type Db = Database.Database
 
 export interface Opening {
   readonly appliedAt: string
@@ -44,6 +44,7 @@ function openForReading(file: string): Db | null {
         // One of an earlier schema has to be brought up to date first, which is writing.
         if (applied !== known.length) throw new SchemaMismatch('It is of an earlier schema.')
         installJournalTriggers(db)
+        installViews(db)
         return db
       } catch (error) {
         db.close()
@@ -80,6 +81,7 @@ function openForWriting(file: string, options: Opening): Db {
     db.pragma('busy_timeout = 4000')
     migrate(db, { ...options, complete: completeDefaults })
     installJournalTriggers(db)
+    installViews(db)
     return db
   } catch (error) {
     db.close()

@@ -1,4 +1,6 @@
-import type { Db } from './open-database.js'
+import type Database from 'better-sqlite3'
+
+export type Db = Database.Database
 
 /** A prepared statement with the types of its parameters and of its row. */
 export interface Query<Parameters extends unknown[] = [Record<string, unknown>], Row = unknown> {

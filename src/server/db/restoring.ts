@@ -1,4 +1,4 @@
-import type { Db } from './open-database.js'
+import type { Db } from './query.js'
 import { columnsOf, referencesOf, type Reference } from './table-columns.js'
 import { TABLES, tablesOf, type UniqueKey } from './tables.js'
 

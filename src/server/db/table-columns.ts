@@ -1,4 +1,4 @@
-import type { Db } from './open-database.js'
+import type { Db } from './query.js'
 
 /** The columns of a table as the schema at hand has them, in their order. */
 export function columnsOf(db: Db, table: string): string[] {

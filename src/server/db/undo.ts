@@ -1,7 +1,7 @@
 import { fail, ok, type Outcome } from '../failing.js'
 import { breachesOf } from './house-rules.js'
 import type { Applied, ChangeRequest, Journal } from './journal.js'
-import type { Db } from './open-database.js'
+import type { Db } from './query.js'
 import { Restoring, type InTheWay, type NetRow } from './restoring.js'
 
 export interface ListedChange {

@@ -5,20 +5,22 @@ import { isSpoiled } from '#core/shelf-life/last-good-day'
 import type { CompareAnswer } from '#contract/deciding'
 import { preparing } from '../db/query.js'
 import { fail, ok, type Outcome } from '../failing.js'
-import type { House } from '../house.js'
 import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
 import { destinationsOf } from './decide.js'
 import { doubtView } from './doubting.js'
-import type { Evidence } from './evidence.js'
+import type { Evidence, GatheringEvidence } from './evidence.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { Forecasts } from '../forecast/forecasts.js'
 
 /** Near twins side by side, each with the same facts. */
 export class Comparing {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    const sql = preparing(house.db)
+  constructor(
+    private readonly services: Context & { evidence: GatheringEvidence; stock: Stock; forecasts: Forecasts },
+  ) {
+    const sql = preparing(services.db)
     this.#queries = {
       felt: sql<[string], { felt: Felt }>(`
         SELECT f.felt FROM feeling f JOIN wear w ON w.id = f.wear_id WHERE w.item_id = ? AND f.aspect = 'in all'`),
@@ -26,15 +28,15 @@ export class Comparing {
   }
 
   of(ids: readonly string[]): Outcome<CompareAnswer> {
-    const evidence = this.#house.evidence.all()
+    const evidence = this.services.evidence.all()
     const { today } = evidence
-    const items = ids.flatMap((id) => this.#house.stock.one(id, today) ?? [])
+    const items = ids.flatMap((id) => this.services.stock.one(id, today) ?? [])
     const missing = ids.find((id) => !items.some((item) => item.id === id))
     if (missing !== undefined) return fail('unknown-item', { value: missing })
     const order = keepOrder(items.map((item) => keepFactsOf(item, evidence)))
     return ok({
       today,
-      currency: this.#house.settings().currency,
+      currency: this.services.settings().currency,
       sameUse: new Set(items.map((item) => item.wornAsId)).size === 1,
       things: items.map((item) => ({
         ...this.#thing(item, evidence),
@@ -46,7 +48,7 @@ export class Comparing {
 
   #thing(item: ItemFacts, evidence: Evidence): Omit<CompareAnswer['things'][number], 'place'> {
     const { chances, reached } = evidence.reach(item.id)
-    const left = item.endedOn === null ? this.#house.forecasts.of(item).forecast.content.usesLeft : null
+    const left = item.endedOn === null ? this.services.forecasts.of(item).forecast.content.usesLeft : null
     const usesLeft = left?.[Math.floor(left.length / 2)] ?? null
     const price = item.priceMinor
     return {

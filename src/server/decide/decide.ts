@@ -6,11 +6,16 @@ import { trialStanding } from '#core/decide/trial'
 import { destinationsFor, HANDED_OVER, type Otherwise } from '#core/decide/verdict'
 import { isSpoiled } from '#core/shelf-life/last-good-day'
 import type { DecideAnswer, GiveVerdict, StartTrial, StartTrials, TrialView } from '#contract/ending'
-import type { Done } from '../db/journal.js'
+import type { Answer } from '../db/journal.js'
 import { counted } from '#core/words/counted'
-import type { House } from '../house.js'
 import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
 import { decideQueries, type TrialRow } from './queries.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { Lessons } from '../buying/lessons.js'
+import type { Drawer } from '../drawer/drawer.js'
+import type { Projects } from '../projects/projects.js'
+import type { Wearing } from '../today/wearing.js'
 
 /** As many verdicts as are looked at in one go; the page of a thing has all of its own. */
 const VERDICTS_SHOWN = 200
@@ -21,16 +26,22 @@ type VerdictBody = z.output<typeof GiveVerdict>
 
 /** Trials with a decision due, verdicts, and what to put on trial next. */
 export class Decide {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = decideQueries(house.db)
+  constructor(
+    private readonly services: Context & {
+      stock: Stock
+      lessons: Lessons
+      drawer: Drawer
+      projects: Projects
+      wearing: Wearing
+    },
+  ) {
+    this.#queries = decideQueries(services.db)
   }
 
   all(): DecideAnswer {
-    const today = this.#house.today()
+    const today = this.services.today()
     const running = this.#queries.running.all()
     const verdicts = this.#queries.verdicts.all(VERDICTS_SHOWN)
     const items = new Map(this.#items([...running, ...verdicts]).map((item) => [item.id, item]))
@@ -53,7 +64,7 @@ export class Decide {
   /** How many trials ask for a decision now, and how many run. */
   counts(): { due: number; running: number } {
     const running = this.#queries.running.all()
-    const today = this.#house.today()
+    const today = this.services.today()
     return {
       due: running.filter((row) => this.#standingOf(row, today).decisionDue).length,
       running: running.length,
@@ -61,18 +72,18 @@ export class Decide {
   }
 
   #items(rows: readonly { item_id: string }[]): ItemFacts[] {
-    return this.#house.stock.facts(
+    return this.services.stock.facts(
       rows.map((row) => row.item_id),
-      this.#house.today(),
+      this.services.today(),
     )
   }
 
   startTrial(
     body: z.output<typeof StartTrial>,
     held: { readonly setId: string | null; readonly otherwise: Otherwise | null } = { setId: null, otherwise: null },
-  ): Outcome<Done<{ id: string }>> {
-    const today = this.#house.today()
-    const item = this.#house.stock.one(body.itemId, today)
+  ): Answer {
+    const today = this.services.today()
+    const item = this.services.stock.one(body.itemId, today)
     if (!item) return fail('unknown-item', { value: body.itemId })
     if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
     if (item.onTrial) return fail('already-on-trial', { name: itemMark(item) })
@@ -85,7 +96,7 @@ export class Decide {
   }
 
   /** Several in one face, as one change: all of them, or none where one cannot be. */
-  startTrials(body: z.output<typeof StartTrials>): Outcome<Done<{ id: string }>> {
+  startTrials(body: z.output<typeof StartTrials>): Answer {
     const { changeId, setId, trials, wearsWanted, dueOn, question } = body
     if (this.#queries.setTaken.get(setId)) return fail('id-taken', { value: setId })
     const held = { setId: trials.length > 1 ? setId : null, otherwise: null }
@@ -100,9 +111,9 @@ export class Decide {
   }
 
   /** A verdict ends the running trial and does what it says; what is let go keeps its history. */
-  giveVerdict(body: VerdictBody): Outcome<Done<{ id: string }>> {
-    const today = this.#house.today()
-    const item = this.#house.stock.one(body.itemId, today)
+  giveVerdict(body: VerdictBody): Answer {
+    const today = this.services.today()
+    const item = this.services.stock.one(body.itemId, today)
     if (!item) return fail('unknown-item', { value: body.itemId })
     if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
     if (body.trialId !== null) {
@@ -138,7 +149,7 @@ export class Decide {
     if (!done.ok) return done
     if (body.lesson !== null) {
       const { categoryId } = item
-      const learned = this.#house.lessons.learn(body.lesson, 'verdict', { itemId, categoryId })
+      const learned = this.services.lessons.learn(body.lesson, 'verdict', { itemId, categoryId })
       if (!learned.ok) return learned
     }
     const name = itemMark(item)
@@ -149,21 +160,27 @@ export class Decide {
   #carryOut(body: VerdictBody, item: ItemFacts, today: Day): Outcome<unknown> {
     const { itemId, verdict, until, usedAs, into, again } = body
     if (verdict === 'let go' || verdict === 'rest until a date') {
-      if (item.placement !== null) this.#house.drawer.takeOut(itemId, today, until)
+      if (item.placement !== null) this.services.drawer.takeOut(itemId, today, until)
       if (verdict === 'let go') {
-        this.#house.projects.rollOutEverywhere(itemId, today)
+        this.services.projects.rollOutEverywhere(itemId, today)
         this.#queries.leave.run({ id: itemId, day: this.#endOf(item, today) })
         this.#queries.offShortList.run(itemId)
       } else if (until !== null) this.#queries.rest.run({ id: itemId, until })
     }
     if (usedAs !== null) {
       this.#queries.useAs.run({ id: itemId, usedAs })
-      this.#house.wearing.laterWordHolds()
+      this.services.wearing.laterWordHolds()
     }
     if (into !== null) {
       const { projectId, ...stay } = into
       const beside = { beside: false, partId: null, guess: null }
-      return this.#house.projects.rollIn(projectId, { changeId: body.changeId, itemId, day: today, ...beside, ...stay })
+      return this.services.projects.rollIn(projectId, {
+        changeId: body.changeId,
+        itemId,
+        day: today,
+        ...beside,
+        ...stay,
+      })
     }
     if (again === null) return ok(null)
     const { otherwise, ...trial } = again

@@ -1,30 +1,27 @@
 import { ranked, type Doubt, type Leaning } from '#core/decide/doubts'
 import { itemMark } from '#core/words/told'
 import type { DoubtsAnswer, DoubtView } from '#contract/deciding'
-import type { House } from '../house.js'
 import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
+import type { Context } from '../context.js'
+import type { GatheringEvidence } from './evidence.js'
 
 /** As many as one sitting bears. Assumption. */
 const SHOWN = 40
 
 /** What deserves a decision, and why. */
 export class Doubting {
-  readonly #house: House
-
-  constructor(house: House) {
-    this.#house = house
-  }
+  constructor(private readonly services: Context & { evidence: GatheringEvidence }) {}
 
   all(asked?: Leaning): DoubtsAnswer {
-    const leaning = asked ?? this.#house.settings().leaning
-    const { items, doubts, today, byId } = this.#house.evidence.all()
+    const leaning = asked ?? this.services.settings().leaning
+    const { items, doubts, today, byId } = this.services.evidence.all()
     const inDoubt = ranked(
       items.map((item) => ({ of: item, doubts: doubts(item) })),
       leaning,
     )
     return {
       today,
-      currency: this.#house.settings().currency,
+      currency: this.services.settings().currency,
       leaning,
       inDoubt: inDoubt.slice(0, SHOWN).map(({ of, doubts: own, offer }) => ({
         item: summaryOf(of),

@@ -1,7 +1,6 @@
 import type { Day } from '#core/calendar/day'
 import type { Felt } from '#core/decide/feelings'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
+import { type Db, preparing } from '../db/query.js'
 
 export function evidenceQueries(db: Db) {
   const sql = preparing(db)
@@ -10,12 +9,11 @@ export function evidenceQueries(db: Db) {
       'SELECT item_id, day FROM wear WHERE day BETWEEN @from AND @to',
     ),
     wearDaysWithin: sql<[{ from: Day; to: Day }], { day: Day }>(`
-      SELECT DISTINCT w.day FROM wear w JOIN item i ON i.id = w.item_id
-        JOIN category c ON c.id = coalesce(w.used_as, i.used_as, i.category_id)
+      SELECT DISTINCT w.day FROM worn w JOIN category c ON c.id = w.category_id
        WHERE w.day BETWEEN @from AND @to AND c.makeup = 1 ORDER BY w.day`),
     staysSince: sql<[Day], { item_id: string; kind: string; from_day: Day; to_day: Day | null }>(`
-      SELECT p.item_id, coalesce(i.used_as, i.category_id) AS kind, p.from_day, p.to_day
-        FROM placement p JOIN item i ON i.id = p.item_id WHERE p.to_day IS NULL OR p.to_day >= ?`),
+      SELECT p.item_id, i.type_id AS kind, p.from_day, p.to_day
+        FROM placement p JOIN typed_item i ON i.id = p.item_id WHERE p.to_day IS NULL OR p.to_day >= ?`),
     /** Times held up and put back since it was last worn. */
     putBacks: sql<[], { item_id: string; n: number }>(`
       SELECT p.item_id, count(*) AS n FROM put_back p

@@ -5,9 +5,10 @@ import { colourTells, twinsAmong, type Coloured, type Twin } from '#core/decide/
 import type { PackageState } from '#core/item/traits'
 import type { Supplying } from '../forecast/supplying.js'
 import { isTickOf, type TouchedRow } from '../db/journal.js'
-import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 import { evidenceQueries } from './evidence-queries.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
 
 const YEAR_DAYS = 365
 /** A decision to keep holds this long before anything but what cannot wait is said again. Assumption. */
@@ -47,15 +48,13 @@ interface Past {
 
 /** Gathers the evidence, kept until something changes. */
 export class GatheringEvidence {
-  readonly #house: House
   readonly #queries
   #kept: Evidence | null = null
   #past: Past | null = null
   #twins: { readonly key: string; readonly found: ReadonlyMap<string, readonly Twin[]> } | null = null
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = evidenceQueries(house.db)
+  constructor(private readonly services: Context & { stock: Stock; supplying: Supplying }) {
+    this.#queries = evidenceQueries(services.db)
   }
 
   /** Drops what is kept: any change may bear on it. What was worn on days that are over outlasts a tick of today. */
@@ -67,18 +66,18 @@ export class GatheringEvidence {
   }
 
   all(): Evidence {
-    const today = this.#house.today()
-    if (this.#kept?.today === today && !this.#house.db.inTransaction) return this.#kept
+    const today = this.services.today()
+    if (this.#kept?.today === today && !this.services.db.inTransaction) return this.#kept
     const found = this.#gather(today)
-    if (!this.#house.db.inTransaction) this.#kept = found
+    if (!this.services.db.inTransaction) this.#kept = found
     return found
   }
 
   #gather(today: Day): Evidence {
     const queries = this.#queries
     const since = addDays(today, -YEAR_DAYS)
-    const items = this.#house.stock
-      .facts(this.#house.stock.presentIds(), today)
+    const items = this.services.stock
+      .facts(this.services.stock.presentIds(), today)
       .filter((item) => item.setAside !== 'keepsake')
     const byId = new Map(items.map((item) => [item.id, item]))
     const past = this.#pastOf(today)
@@ -94,7 +93,7 @@ export class GatheringEvidence {
         .map((row) => ({ itemId: row.item_id, kind: row.kind, from: row.from_day, to: row.to_day })),
       wornOn,
       (id) => byId.get(id)?.seasons ?? [],
-      this.#house.settings().hemisphere,
+      this.services.settings().hemisphere,
     )
     const twins = this.#twinsOf(items)
     const counts = (rows: readonly { item_id: string; n: number }[]): Map<string, number> =>
@@ -128,7 +127,7 @@ export class GatheringEvidence {
         daysKnown: item.lastWorn === null ? knownFor(item) : 0,
         putBack: backs.get(item.id) ?? 0,
         clearOuts: outs.get(item.id) ?? 0,
-        spoilsFirst: (spoiling ??= this.#house.supplying.spoiling(items, today)).get(item.id) ?? null,
+        spoilsFirst: (spoiling ??= this.services.supplying.spoiling(items, today)).get(item.id) ?? null,
         twin: better
           ? {
               otherId: better.id,
@@ -174,7 +173,7 @@ export class GatheringEvidence {
       else wornOn.set(id, new Set([day]))
     }
     const past = { today, wornOn, wearDays: this.#queries.wearDaysWithin.all(span).map((row) => row.day) }
-    if (!this.#house.db.inTransaction) this.#past = past
+    if (!this.services.db.inTransaction) this.#past = past
     return past
   }
 

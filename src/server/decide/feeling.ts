@@ -3,20 +3,18 @@ import type { Day } from '#core/calendar/day'
 import type { Aspect, Felt } from '#core/decide/feelings'
 import { itemMark } from '#core/words/told'
 import type { FeelingsAnswer, FeltView, SetFeelings } from '#contract/deciding'
-import type { Done } from '../db/journal.js'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
-import { fail, ok, type Outcome } from '../failing.js'
-import type { House } from '../house.js'
+import type { Answer } from '../db/journal.js'
+import { type Db, preparing } from '../db/query.js'
+import { fail, ok } from '../failing.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
 
 /** How wears felt. */
 export class Feeling {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = feelingQueries(house.db)
+  constructor(private readonly services: Context & { stock: Stock }) {
+    this.#queries = feelingQueries(services.db)
   }
 
   /** What was felt of everything worn on a day, by item. */
@@ -27,15 +25,15 @@ export class Feeling {
     return { worn: [...found].map(([itemId, felt]) => ({ itemId, felt })) }
   }
 
-  set({ itemId, day, felt, words }: z.output<typeof SetFeelings>): Outcome<Done<{ id: string }>> {
-    const item = this.#house.stock.one(itemId, this.#house.today())
+  set({ itemId, day, felt, words }: z.output<typeof SetFeelings>): Answer {
+    const item = this.services.stock.one(itemId, this.services.today())
     if (!item) return fail('unknown-item', { value: itemId })
     const wear = this.#queries.wear.get({ itemId, day })
     if (!wear) return fail('not-worn', { value: itemId })
     for (const each of felt) {
       const at = { wearId: wear.id, aspect: each.aspect }
       if (each.felt === null) this.#queries.drop.run(at)
-      else this.#queries.put.run({ ...at, id: this.#house.newId(), felt: each.felt })
+      else this.#queries.put.run({ ...at, id: this.services.newId(), felt: each.felt })
     }
     if (words !== null) this.#queries.say.run({ id: wear.id, words: words === '' ? null : words })
     return ok({ words: `Recorded how ${itemMark(item)} felt`, answer: { id: wear.id } })

@@ -3,28 +3,27 @@ import type { Day } from '#core/calendar/day'
 import type { Destination, LetGoWhy } from '#core/decide/verdict'
 import { itemMark } from '#core/words/told'
 import type { GoneView, LettingGoAnswer, SetHanded, SetRegret } from '#contract/deciding'
-import type { Done } from '../db/journal.js'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
+import type { Answer } from '../db/journal.js'
+import { type Db, preparing } from '../db/query.js'
 import { fail, ok, type Outcome } from '../failing.js'
-import type { House } from '../house.js'
 import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { Forecasts } from '../forecast/forecasts.js'
 
 /** What was let go: what still waits to be handed over, what went unused, what was missed later. */
 export class LettingGo {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = lettingGoQueries(house.db)
+  constructor(private readonly services: Context & { stock: Stock; forecasts: Forecasts }) {
+    this.#queries = lettingGoQueries(services.db)
   }
 
   all(): LettingGoAnswer {
-    const today = this.#house.today()
+    const today = this.services.today()
     const rows = this.#queries.all.all()
     const items = new Map(
-      this.#house.stock
+      this.services.stock
         .facts(
           rows.map((row) => row.item_id),
           today,
@@ -37,7 +36,7 @@ export class LettingGo {
     })
     return {
       today,
-      currency: this.#house.settings().currency,
+      currency: this.services.settings().currency,
       waiting: gone.filter(({ handedOn }) => handedOn === null),
       gone: gone.filter(({ handedOn }) => handedOn !== null),
       reasons: sumsByReason(gone),
@@ -45,10 +44,10 @@ export class LettingGo {
   }
 
   /** Handed over on a day, or taken back into the bag. */
-  setHanded(verdictId: string, { day, toWhom }: z.output<typeof SetHanded>): Outcome<Done<{ id: string }>> {
+  setHanded(verdictId: string, { day, toWhom }: z.output<typeof SetHanded>): Answer {
     const row = this.#letGo(verdictId)
     if (!row.ok) return row
-    if (day !== null && day > this.#house.today()) return fail('day-in-future', { value: day })
+    if (day !== null && day > this.services.today()) return fail('day-in-future', { value: day })
     if (day !== null && day < row.value.day) return fail('handed-before-let-go', { value: day, day: row.value.day })
     this.#queries.hand.run({ id: verdictId, day, toWhom })
     const name = this.#nameOf(row.value.item_id)
@@ -58,10 +57,10 @@ export class LettingGo {
     })
   }
 
-  setRegret(verdictId: string, { day, words }: z.output<typeof SetRegret>): Outcome<Done<{ id: string }>> {
+  setRegret(verdictId: string, { day, words }: z.output<typeof SetRegret>): Answer {
     const row = this.#letGo(verdictId)
     if (!row.ok) return row
-    if (day !== null && day > this.#house.today()) return fail('day-in-future', { value: day })
+    if (day !== null && day > this.services.today()) return fail('day-in-future', { value: day })
     if (day !== null && day < row.value.day) return fail('handed-before-let-go', { value: day, day: row.value.day })
     this.#queries.regret.run({ id: verdictId, day, words: day === null ? '' : words })
     const name = this.#nameOf(row.value.item_id)
@@ -75,13 +74,13 @@ export class LettingGo {
   }
 
   #nameOf(itemId: string): string {
-    const item = this.#house.stock.one(itemId, this.#house.today())
+    const item = this.services.stock.one(itemId, this.services.today())
     return item ? itemMark(item) : ''
   }
 
   /** What was left when it went, by the same reckoning that forecasts what is here. */
   #gone(row: GoneRow, item: ItemFacts): GoneView {
-    const { share, grams } = this.#house.forecasts.of(item).forecast.content
+    const { share, grams } = this.services.forecasts.of(item).forecast.content
     const known = item.content !== null
     return {
       verdictId: row.id,

@@ -2,32 +2,31 @@ import { learnedPairs, type Together } from '#core/decide/pairs'
 import type { Felt } from '#core/decide/feelings'
 import { itemMark } from '#core/words/told'
 import type { TogetherAnswer } from '#contract/deciding'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
+import { type Db, preparing } from '../db/query.js'
 import { fail, ok, type Outcome } from '../failing.js'
-import type { House } from '../house.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { Care } from '../collection/care.js'
 
 const MOST_SHOWN = 6
 
 /** What a thing is worn with, and what its days tell of who it goes with. */
 export class Pairing {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = pairingQueries(house.db)
+  constructor(private readonly services: Context & { stock: Stock; care: Care }) {
+    this.#queries = pairingQueries(services.db)
   }
 
   of(itemId: string): Outcome<TogetherAnswer> {
-    const today = this.#house.today()
-    if (!this.#house.stock.one(itemId, today)) return fail('unknown-item', { value: itemId })
+    const today = this.services.today()
+    if (!this.services.stock.one(itemId, today)) return fail('unknown-item', { value: itemId })
     const felt = new Map<string, Record<Felt, number>>()
     for (const { item_id: id, felt: how, n } of this.#queries.felt.all(itemId)) {
       const counts = felt.get(id) ?? { good: 0, 'so-so': 0, bad: 0 }
       felt.set(id, { ...counts, [how]: n })
     }
-    const said = new Set(this.#house.care.pairsOf(itemId).map((pair) => pair.otherItemId))
+    const said = new Set(this.services.care.pairsOf(itemId).map((pair) => pair.otherItemId))
     const together = this.#queries.together.all(itemId).map(({ item_id: otherId, n }): Together => ({
       otherId,
       days: n,
@@ -36,7 +35,7 @@ export class Pairing {
     const learned = learnedPairs(together).filter(({ otherId }) => !said.has(otherId))
     const most = together.slice(0, MOST_SHOWN)
     const marks = new Map(
-      this.#house.stock
+      this.services.stock
         .facts(
           [...learned, ...most].map(({ otherId }) => otherId),
           today,

@@ -2,8 +2,7 @@ import type { Day } from '#core/calendar/day'
 import type { Aspect, Felt } from '#core/decide/feelings'
 import type { Otherwise } from '#core/decide/verdict'
 import type { VerdictView } from '#contract/ending'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
+import { type Db, preparing } from '../db/query.js'
 
 export interface TrialRow {
   id: string
@@ -65,8 +64,7 @@ export function decideQueries(db: Db) {
     /** Wear days of the trial on which the item lay in the drawer or was worn. */
     chances: sql<[{ itemId: string; from: Day; to: Day }], { n: number }>(`
       SELECT count(DISTINCT w.day) AS n
-        FROM wear w JOIN item i ON i.id = w.item_id
-        JOIN category c ON c.id = coalesce(w.used_as, i.used_as, i.category_id)
+        FROM worn w JOIN category c ON c.id = w.category_id
        WHERE c.makeup = 1 AND w.day BETWEEN @from AND @to
          AND (w.item_id = @itemId OR EXISTS (
                SELECT 1 FROM placement pl WHERE pl.item_id = @itemId AND pl.from_day <= w.day
@@ -80,9 +78,8 @@ export function decideQueries(db: Db) {
     /** Everything else that was worn on its days, with where it lies in a face. */
     facesSince: sql<[{ itemId: string; from: Day }], { day: Day; item_id: string; words: string; position: number }>(`
       SELECT mine.day, o.item_id, CASE WHEN p.shade = '' THEN p.name ELSE p.shade END AS words, c.position
-        FROM wear mine JOIN wear o ON o.day = mine.day AND o.item_id <> mine.item_id
-        JOIN item i ON i.id = o.item_id JOIN product p ON p.id = i.product_id
-        JOIN category c ON c.id = coalesce(o.used_as, i.used_as, i.category_id)
+        FROM wear mine JOIN worn o ON o.day = mine.day AND o.item_id <> mine.item_id
+        JOIN item i ON i.id = o.item_id JOIN product p ON p.id = i.product_id JOIN category c ON c.id = o.category_id
        WHERE mine.item_id = @itemId AND mine.day >= @from ORDER BY mine.day, c.position, o.item_id`),
     photos: sql<[{ itemId: string; from: Day }], { id: string; day: Day }>(
       'SELECT id, day FROM photo WHERE item_id = @itemId AND day >= @from ORDER BY day DESC, rowid DESC LIMIT 6',

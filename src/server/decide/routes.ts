@@ -1,4 +1,3 @@
-import { Router } from 'express'
 import {
   CompareQuery,
   DoubtsQuery,
@@ -13,52 +12,61 @@ import {
 } from '#contract/deciding'
 import { GiveVerdict, StartTrial, StartTrials } from '#contract/ending'
 import { ok } from '../failing.js'
-import { dayParam } from '../http/day-param.js'
-import { problemOf, problemOfInput, sendProblem } from '../http/problem.js'
-import { command, read } from '../http/routes.js'
-import type { House } from '../house.js'
+import { dayParam, read, readBy, write, type Route } from '../http/routes.js'
+import type { Comparing } from './comparing.js'
+import type { Decide } from './decide.js'
+import type { Doubting } from './doubting.js'
+import type { Feeling } from './feeling.js'
+import type { LettingGo } from './letting-go.js'
+import type { Pairing } from './pairing.js'
+import type { SettingAside } from './setting-aside.js'
+import type { Stash } from './stash.js'
+import type { Targets } from './targets.js'
 
-export function decideRoutes(house: House): Router {
-  const { comparing, decide, doubting, feeling, lettingGo, pairing, settingAside, stash, targets } = house
-  const routes = Router()
-  read(routes, '/decide', () => ok(decide.all()))
-  read(routes, '/feelings', (request) => {
-    const day = dayParam(request.query['day'])
-    return ok(day === null ? { worn: [] } : feeling.on(day))
-  })
-  read(routes, '/items/:id/together', (_request, { id = '' }) => pairing.of(id))
-  read(routes, '/aside', () => ok(settingAside.all()))
-  read(routes, '/stash', () => ok(stash.all()))
-  read(routes, '/letting-go', () => ok(lettingGo.all()))
-  read(routes, '/targets', () => ok(targets.all()))
-  routes.get('/doubts', (request, response) => {
-    const parsed = DoubtsQuery.safeParse(request.query)
-    if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.query))
-    response.json(doubting.all(parsed.data.leaning))
-  })
-  routes.get('/compare', (request, response) => {
-    const parsed = CompareQuery.safeParse(request.query)
-    if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.query))
-    const compared = comparing.of(parsed.data.items)
-    if (!compared.ok) return sendProblem(response, problemOf(compared.failure))
-    response.json(compared.value)
-  })
-  command(house, routes, 'post', '/trials', StartTrial, 'start-trial', (body) => decide.startTrial(body))
-  command(house, routes, 'post', '/trials/together', StartTrials, 'start-trials', (body) => decide.startTrials(body))
-  command(house, routes, 'post', '/verdicts', GiveVerdict, 'verdict', (body) => decide.giveVerdict(body))
-  command(house, routes, 'post', '/verdicts/:id/handed', SetHanded, 'set-handed', (body, { id = '' }) =>
-    lettingGo.setHanded(id, body),
-  )
-  command(house, routes, 'post', '/verdicts/:id/regret', SetRegret, 'set-regret', (body, { id = '' }) =>
-    lettingGo.setRegret(id, body),
-  )
-  command(house, routes, 'post', '/feelings', SetFeelings, 'set-feelings', (body) => feeling.set(body))
-  command(house, routes, 'put', '/items/:id/aside', SetAsideBody, 'set-aside', (body, { id = '' }) =>
-    settingAside.set(id, body),
-  )
-  command(house, routes, 'post', '/stash', StartPick, 'start-pick', (body) => stash.start(body))
-  command(house, routes, 'post', '/stash/:id/end', EndPick, 'end-pick', (body, { id = '' }) => stash.end(id, body))
-  command(house, routes, 'post', '/targets', SetTarget, 'set-target', (body) => targets.set(body))
-  command(house, routes, 'post', '/targets/:id/drop', DropTarget, 'drop-target', (_, { id = '' }) => targets.drop(id))
-  return routes
+export function decideRoutes({
+  comparing,
+  decide,
+  doubting,
+  feeling,
+  lettingGo,
+  pairing,
+  settingAside,
+  stash,
+  targets,
+}: {
+  comparing: Comparing
+  decide: Decide
+  doubting: Doubting
+  feeling: Feeling
+  lettingGo: LettingGo
+  pairing: Pairing
+  settingAside: SettingAside
+  stash: Stash
+  targets: Targets
+}): Route[] {
+  return [
+    read('/decide', () => ok(decide.all())),
+    read('/feelings', (_, query) => {
+      const day = dayParam(query['day'])
+      return ok(day === null ? { worn: [] } : feeling.on(day))
+    }),
+    read('/items/:id/together', (id) => pairing.of(id)),
+    read('/aside', () => ok(settingAside.all())),
+    read('/stash', () => ok(stash.all()), 'all'),
+    read('/letting-go', () => ok(lettingGo.all()), 'all'),
+    read('/targets', () => ok(targets.all()), 'all'),
+    readBy('/doubts', DoubtsQuery, ({ leaning }) => ok(doubting.all(leaning)), 'all'),
+    readBy('/compare', CompareQuery, ({ items }) => comparing.of(items), 'all'),
+    write('post', '/trials', 'start-trial', StartTrial, (body) => decide.startTrial(body)),
+    write('post', '/trials/together', 'start-trials', StartTrials, (body) => decide.startTrials(body)),
+    write('post', '/verdicts', 'verdict', GiveVerdict, (body) => decide.giveVerdict(body)),
+    write('post', '/verdicts/:id/handed', 'set-handed', SetHanded, (body, id) => lettingGo.setHanded(id, body)),
+    write('post', '/verdicts/:id/regret', 'set-regret', SetRegret, (body, id) => lettingGo.setRegret(id, body)),
+    write('post', '/feelings', 'set-feelings', SetFeelings, (body) => feeling.set(body)),
+    write('put', '/items/:id/aside', 'set-aside', SetAsideBody, (body, id) => settingAside.set(id, body)),
+    write('post', '/stash', 'start-pick', StartPick, (body) => stash.start(body)),
+    write('post', '/stash/:id/end', 'end-pick', EndPick, (body, id) => stash.end(id, body)),
+    write('post', '/targets', 'set-target', SetTarget, (body) => targets.set(body)),
+    write('post', '/targets/:id/drop', 'drop-target', DropTarget, (_, id) => targets.drop(id)),
+  ]
 }

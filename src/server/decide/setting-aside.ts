@@ -3,26 +3,25 @@ import type { SetAside } from '#core/decide/set-aside'
 import type { Day } from '#core/calendar/day'
 import { itemMark } from '#core/words/told'
 import type { AsideAnswer, SetAsideBody } from '#contract/deciding'
-import type { Done } from '../db/journal.js'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
-import { fail, ok, type Outcome } from '../failing.js'
-import type { House } from '../house.js'
+import type { Answer } from '../db/journal.js'
+import { type Db, preparing } from '../db/query.js'
+import { fail, ok } from '../failing.js'
 import { summaryOf } from '../stock/item-facts.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { Drawer } from '../drawer/drawer.js'
 
 /** What is kept to look at, and what is kept for occasions. */
 export class SettingAside {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = asideQueries(house.db)
+  constructor(private readonly services: Context & { stock: Stock; drawer: Drawer }) {
+    this.#queries = asideQueries(services.db)
   }
 
   all(): AsideAnswer {
-    const today = this.#house.today()
-    const items = this.#house.stock.facts(
+    const today = this.services.today()
+    const items = this.services.stock.facts(
       this.#queries.all.all().map((row) => row.item_id),
       today,
     )
@@ -32,16 +31,16 @@ export class SettingAside {
       (a.shelfLife.actOn ?? '9999') < (b.shelfLife.actOn ?? '9999') ? -1 : 1
     return {
       today,
-      currency: this.#house.settings().currency,
+      currency: this.services.settings().currency,
       special: of('special').sort(soonest),
       keepsakes: of('keepsake'),
     }
   }
 
   /** What is kept to look at lies in no drawer, on no list and on no trial. */
-  set(itemId: string, body: z.output<typeof SetAsideBody>): Outcome<Done<{ id: string }>> {
-    const today = this.#house.today()
-    const item = this.#house.stock.one(itemId, today)
+  set(itemId: string, body: z.output<typeof SetAsideBody>): Answer {
+    const today = this.services.today()
+    const item = this.services.stock.one(itemId, today)
     if (!item) return fail('unknown-item', { value: itemId })
     if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
     const { kind, forDay, words, id } = body
@@ -57,7 +56,7 @@ export class SettingAside {
       const what = item.onTrial ? 'on trial' : this.#queries.inProject.get(itemId) ? 'in a project' : null
       if (what !== null) return fail('keepsake-in-use', { name, what })
       if (item.placement !== null) {
-        const out = this.#house.drawer.takeOut(itemId, today)
+        const out = this.services.drawer.takeOut(itemId, today)
         if (!out.ok) return out
       }
       this.#queries.offShortList.run(itemId)

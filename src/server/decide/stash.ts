@@ -7,12 +7,15 @@ import { isInDate, isSpoiled } from '#core/shelf-life/last-good-day'
 import { counted } from '#core/words/counted'
 import { itemMark } from '#core/words/told'
 import type { EndPick, PickReasonView, PickView, StartPick, StashAnswer } from '#contract/deciding'
-import type { Done } from '../db/journal.js'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
-import { fail, ok, type Outcome } from '../failing.js'
-import type { House } from '../house.js'
+import type { Answer } from '../db/journal.js'
+import { type Db, preparing } from '../db/query.js'
+import { fail, ok } from '../failing.js'
 import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { Drawer } from '../drawer/drawer.js'
+import type { Decide } from './decide.js'
+import type { GatheringEvidence } from './evidence.js'
 
 /** More of them than she picks, so that there is something to choose from. */
 const PROPOSED = MOST_PICKED
@@ -22,16 +25,16 @@ const PICKS_SHOWN = 12
 
 /** Shopping the stash: a few neglected things in reach for a while, beside what lies there. */
 export class Stash {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = stashQueries(house.db)
+  constructor(
+    private readonly services: Context & { stock: Stock; drawer: Drawer; decide: Decide; evidence: GatheringEvidence },
+  ) {
+    this.#queries = stashQueries(services.db)
   }
 
   all(): StashAnswer {
-    const today = this.#house.today()
+    const today = this.services.today()
     const [running] = this.#queries.running.all()
     return {
       today,
@@ -42,21 +45,21 @@ export class Stash {
   }
 
   /** Each lies beside the drawer while it lasts; what lies in it already stays where it is. */
-  start({ id, to, items }: z.output<typeof StartPick>): Outcome<Done<{ id: string }>> {
-    const today = this.#house.today()
+  start({ id, to, items }: z.output<typeof StartPick>): Answer {
+    const today = this.services.today()
     if (this.#queries.running.get()) return fail('pick-running')
     if (this.#queries.one.get(id)) return fail('id-taken', { value: id })
     if (to <= today) return fail('pick-ends-in-past', { value: to })
     this.#queries.add.run({ id, from: today, to })
     for (const each of items) {
-      const item = this.#house.stock.one(each.itemId, today)
+      const item = this.services.stock.one(each.itemId, today)
       if (!item) return fail('unknown-item', { value: each.itemId })
       if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
       if (item.setAside === 'keepsake') return fail('is-keepsake', { name: itemMark(item) })
       if (this.#queries.item.get(each.id)) return fail('id-taken', { value: each.id })
       const laid = item.placement === null
       if (laid) {
-        const placed = this.#house.drawer.place(each.placementId, item.id, item.homeZoneId, true)
+        const placed = this.services.drawer.place(each.placementId, item.id, item.homeZoneId, true)
         if (!placed.ok) return placed
       }
       this.#queries.addItem.run({ id: each.id, pickId: id, itemId: item.id, laid: laid ? 1 : 0 })
@@ -65,26 +68,26 @@ export class Stash {
   }
 
   /** Each goes back, stays within reach or goes on trial; what ended meanwhile is passed over. */
-  end(pickId: string, body: z.output<typeof EndPick>): Outcome<Done<{ id: string }>> {
-    const today = this.#house.today()
+  end(pickId: string, body: z.output<typeof EndPick>): Answer {
+    const today = this.services.today()
     const pick = this.#queries.one.get(pickId)
     if (!pick) return fail('unknown-pick', { value: pickId })
     if (pick.closed_on !== null) return fail('pick-over')
     const said = new Map(body.endings.map((each) => [each.itemId, each]))
     for (const row of this.#queries.itemsOf.all(pickId)) {
-      const item = this.#house.stock.one(row.item_id, today)
+      const item = this.services.stock.one(row.item_id, today)
       if (!item || item.endedOn !== null) continue
       const each = said.get(row.item_id)
       const ending: PickEnding = each?.ending ?? 'goes back'
       this.#queries.endItem.run({ id: row.id, ending })
       if (ending === 'goes back' && row.laid === 1 && item.placement?.beside === true) {
-        const out = this.#house.drawer.takeOut(item.id, today)
+        const out = this.services.drawer.takeOut(item.id, today)
         if (!out.ok) return out
       }
       if (ending === 'goes on trial' && each && !item.onTrial) {
         const { changeId } = body
         const trial = { trialId: each.trialId, itemId: item.id, wearsWanted: TRIAL.wears, question: '' }
-        const started = this.#house.decide.startTrial({ changeId, ...trial, dueOn: addDays(today, TRIAL.days) })
+        const started = this.services.decide.startTrial({ changeId, ...trial, dueOn: addDays(today, TRIAL.days) })
         if (!started.ok) return started
       }
     }
@@ -95,7 +98,7 @@ export class Stash {
   #view(row: PickRow, today: Day): PickView {
     const rows = this.#queries.itemsOf.all(row.id)
     const items = new Map(
-      this.#house.stock
+      this.services.stock
         .facts(
           rows.map((each) => each.item_id),
           today,
@@ -128,8 +131,8 @@ export class Stash {
   }
 
   #proposed(today: Day): StashAnswer['proposed'] {
-    const { items, byId, known } = this.#house.evidence.all()
-    const season = seasonOn(today, this.#house.settings().hemisphere)
+    const { items, byId, known } = this.services.evidence.all()
+    const season = seasonOn(today, this.services.settings().hemisphere)
     const pairs = this.#queries.pairs.all()
     const partners = (id: string, verdict: string): string[] =>
       pairs.flatMap((pair) =>

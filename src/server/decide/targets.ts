@@ -4,28 +4,26 @@ import { supplyOf } from '#core/forecast/supply'
 import { keepOrder, stockOn, targetStanding, type Span } from '#core/decide/target'
 import { itemMark } from '#core/words/told'
 import type { SetTarget, TargetsAnswer, TargetView } from '#contract/deciding'
-import type { Done } from '../db/journal.js'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
-import { fail, ok, type Outcome } from '../failing.js'
-import type { House } from '../house.js'
+import type { Answer } from '../db/journal.js'
+import { type Db, preparing } from '../db/query.js'
+import { fail, ok } from '../failing.js'
 import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
 import { keepFactsOf } from './comparing.js'
 import { doubtView } from './doubting.js'
-import type { Evidence } from './evidence.js'
+import type { Evidence, GatheringEvidence } from './evidence.js'
+import type { Context } from '../context.js'
+import type { Supplying } from '../forecast/supplying.js'
 
 /** So many of a category by a day: what it takes, which to keep first, and how it went month by month. */
 export class Targets {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = targetQueries(house.db)
+  constructor(private readonly services: Context & { evidence: GatheringEvidence; supplying: Supplying }) {
+    this.#queries = targetQueries(services.db)
   }
 
   all(): TargetsAnswer {
-    const evidence = this.#house.evidence.all()
+    const evidence = this.services.evidence.all()
     const { today } = evidence
     const groups = new Map<string, ItemFacts[]>()
     for (const item of evidence.items) groups.set(item.categoryId, [...(groups.get(item.categoryId) ?? []), item])
@@ -42,8 +40,8 @@ export class Targets {
   }
 
   /** One for each category: the later word holds, and the months go on from when it was first set. */
-  set(body: z.output<typeof SetTarget>): Outcome<Done<{ id: string }>> {
-    const today = this.#house.today()
+  set(body: z.output<typeof SetTarget>): Answer {
+    const today = this.services.today()
     const category = this.#queries.category.get(body.categoryId)
     if (!category) return fail('unknown-category', { value: body.categoryId })
     if (body.by <= today) return fail('target-in-past', { value: body.by })
@@ -56,7 +54,7 @@ export class Targets {
     return ok({ words: `${category.name}: ${items} by then`, answer: { id } })
   }
 
-  drop(id: string): Outcome<Done<{ id: string }>> {
+  drop(id: string): Answer {
     if (!this.#queries.one.get(id)) return fail('unknown-target', { value: id })
     this.#queries.drop.run(id)
     return ok({ words: 'Dropped a target', answer: { id } })
@@ -77,9 +75,9 @@ export class Targets {
     })
     const byId = new Map(own.map((item) => [item.id, item]))
     const inOrder = keepOrder(own.map((item) => keepFactsOf(item, evidence))).flatMap(({ id }) => byId.get(id) ?? [])
-    const pace = this.#house.supplying.paceOf(row.category_id, today)
+    const pace = this.services.supplying.paceOf(row.category_id, today)
     const yearsOf = (kept: readonly ItemFacts[]): number | null =>
-      pace === null ? null : supplyOf(this.#house.supplying.stockOf(kept, today), pace).years
+      pace === null ? null : supplyOf(this.services.supplying.stockOf(kept, today), pace).years
     return {
       id: row.id,
       categoryId: row.category_id,

@@ -8,20 +8,19 @@ import { isSpoiled } from '#core/shelf-life/last-good-day'
 import { counted } from '#core/words/counted'
 import { listedOf } from '../stock/item-facts.js'
 import type { DrawerZone, EditZone, LayMany, ProposalAnswer } from '#contract/today'
-import type { Done } from '../db/journal.js'
-import type { House } from '../house.js'
+import type { Done, Answer } from '../db/journal.js'
 import { drawerQueries } from './queries.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
 
 const TOO_TALL = 'too tall for the drawer'
 
 /** The active drawer: zones with slots, and what lies in them. A layout is the placements on a date. */
 export class Drawer {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = drawerQueries(house.db)
+  constructor(private readonly services: Context & { stock: Stock }) {
+    this.#queries = drawerQueries(services.db)
   }
 
   /** The zones in their order with the ids of what lies in them, as she placed it. */
@@ -38,9 +37,9 @@ export class Drawer {
   }
 
   /** Lays an item into a zone, from wherever it was. `zone-full` when its slots do not suffice. */
-  place(placementId: string, itemId: string, zoneId: string, beside = false): Outcome<Done<{ id: string }>> {
-    const today = this.#house.today()
-    const item = this.#house.stock.one(itemId, today)
+  place(placementId: string, itemId: string, zoneId: string, beside = false): Answer {
+    const today = this.services.today()
+    const item = this.services.stock.one(itemId, today)
     if (!item) return fail('unknown-item', { value: itemId })
     if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
     if (item.setAside === 'keepsake') return fail('is-keepsake', { name: itemMark(item) })
@@ -73,9 +72,9 @@ export class Drawer {
 
   /** A drawer to begin with, or what could fill the one there is. */
   proposal(): ProposalAnswer {
-    const today = this.#house.today()
+    const today = this.services.today()
     const zones = this.zones()
-    const present = this.#house.stock.facts(this.#house.stock.presentIds(), today)
+    const present = this.services.stock.facts(this.services.stock.presentIds(), today)
     const there = new Map<string, number>()
     for (const item of present)
       if (item.placement !== null) there.set(item.wornAsId, (there.get(item.wornAsId) ?? 0) + 1)
@@ -96,15 +95,15 @@ export class Drawer {
         seasons: item.seasons,
       })),
       new Map(zones.map((zone) => [zone.id, zone.slots - zone.taken])),
-      { season: seasonOn(today, this.#house.settings().hemisphere), today, there },
+      { season: seasonOn(today, this.services.settings().hemisphere), today, there },
     )
     const chosen = new Set(picks.map((pick) => pick.itemId))
     return { today, zones, picks, items: out.filter((item) => chosen.has(item.id)).map(listedOf) }
   }
 
   /** Takes an item out; it rests from then on. */
-  takeOut(itemId: string, day: Day, until: Day | null = null): Outcome<Done<{ id: string }>> {
-    const item = this.#house.stock.one(itemId, this.#house.today())
+  takeOut(itemId: string, day: Day, until: Day | null = null): Answer {
+    const item = this.services.stock.one(itemId, this.services.today())
     if (!item) return fail('unknown-item', { value: itemId })
     if (item.placement === null) return fail('not-in-drawer')
     // A day before it was laid in can be meant when it ended earlier than it was recorded.
@@ -114,7 +113,7 @@ export class Drawer {
   }
 
   /** Puts the items of a zone into her order; ids that do not lie there are ignored. */
-  reorder(zoneId: string, itemIds: readonly string[]): Outcome<Done<{ id: string }>> {
+  reorder(zoneId: string, itemIds: readonly string[]): Answer {
     const zone = this.zones().find((each) => each.id === zoneId)
     if (!zone) return fail('unknown-zone', { value: zoneId })
     const rest = zone.itemIds.filter((id) => !itemIds.includes(id))
@@ -124,7 +123,7 @@ export class Drawer {
     return ok({ words: `Rearranged ${zone.name}`, answer: { id: zoneId } })
   }
 
-  editZone(id: string, { version, name, slots }: z.output<typeof EditZone>): Outcome<Done<{ id: string }>> {
+  editZone(id: string, { version, name, slots }: z.output<typeof EditZone>): Answer {
     const zone = this.zones().find((each) => each.id === id)
     if (!zone) return fail('unknown-zone', { value: id })
     if (zone.version !== version) return fail('stale', { current: JSON.stringify(zone) })

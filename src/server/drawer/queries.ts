@@ -1,6 +1,5 @@
 import type { Day } from '#core/calendar/day'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
+import { type Db, preparing } from '../db/query.js'
 
 export interface ZoneRow {
   id: string

@@ -1,30 +1,41 @@
 import type { z } from 'zod'
-import { fail, ok, type Failure, type Outcome } from '../failing.js'
+import { fail, ok, type Refusal, type Outcome } from '../failing.js'
 import { itemMark } from '#core/words/told'
 import { daysBetween, type Day } from '#core/calendar/day'
 import { median } from '#core/forecast/median'
 import type { EmptiesAnswer, FinishItem, PutReview } from '#contract/ending'
-import type { Done } from '../db/journal.js'
-import type { House } from '../house.js'
+import type { Done, Answer } from '../db/journal.js'
 import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
 import { emptiesQueries } from './queries.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { Measuring } from '../measuring/measuring.js'
+import type { Lessons } from '../buying/lessons.js'
+import type { Drawer } from '../drawer/drawer.js'
+import type { Decide } from '../decide/decide.js'
 
 /** Finished items with what was thought of them. What leaves keeps its history. */
 export class Empties {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = emptiesQueries(house.db)
+  constructor(
+    private readonly services: Context & {
+      stock: Stock
+      measuring: Measuring
+      lessons: Lessons
+      drawer: Drawer
+      decide: Decide
+    },
+  ) {
+    this.#queries = emptiesQueries(services.db)
   }
 
   all(): EmptiesAnswer {
-    const today = this.#house.today()
+    const today = this.services.today()
     const rows = this.#queries.finished.all()
     const replacements = rows.flatMap((row) => row.replaced_by_item_id ?? [])
     const items = new Map(
-      this.#house.stock
+      this.services.stock
         .facts([...rows.map((row) => row.item_id), ...replacements], today)
         .map((item) => [item.id, item]),
     )
@@ -36,7 +47,7 @@ export class Empties {
     const usual = usualByCategory(own)
     return {
       today,
-      currency: this.#house.settings().currency,
+      currency: this.services.settings().currency,
       empties: own.map(({ row, item, days, cost }) => {
         const other = row.replaced_by_item_id === null ? undefined : items.get(row.replaced_by_item_id)
         const photo = photos.get(item.id)
@@ -66,8 +77,8 @@ export class Empties {
   }
 
   /** What she thought of an empty, written or changed later. */
-  putReview(itemId: string, body: z.output<typeof PutReview>): Outcome<Done<{ id: string }>> {
-    const item = this.#house.stock.one(itemId, this.#house.today())
+  putReview(itemId: string, body: z.output<typeof PutReview>): Answer {
+    const item = this.services.stock.one(itemId, this.services.today())
     if (!item) return fail('unknown-item', { value: itemId })
     if (item.lifecycle !== 'finished' || item.endedOn === null) return fail('not-finished', { name: itemMark(item) })
     const there = this.#queries.reviewOf.get(itemId)
@@ -86,8 +97,8 @@ export class Empties {
     return ok({ words, answer: { id: body.reviewId } })
   }
 
-  #wrongReplacement({ replacedById }: ReviewFields): { readonly ok: false; readonly failure: Failure } | null {
-    if (replacedById === null || this.#house.stock.one(replacedById, this.#house.today()) !== null) return null
+  #wrongReplacement({ replacedById }: ReviewFields): Refusal | null {
+    if (replacedById === null || this.services.stock.one(replacedById, this.services.today()) !== null) return null
     return fail('unknown-item', { value: replacedById })
   }
 
@@ -96,8 +107,8 @@ export class Empties {
    * met goal offers to roll out, and that is an act of its own.
    */
   finish(itemId: string, body: z.output<typeof FinishItem>): Outcome<Done<{ id: string; backups: number }>> {
-    const today = this.#house.today()
-    const item = this.#house.stock.one(itemId, today)
+    const today = this.services.today()
+    const item = this.services.stock.one(itemId, today)
     if (!item) return fail('unknown-item', { value: itemId })
     if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
     if (body.day > today) return fail('day-in-future', { value: body.day })
@@ -112,17 +123,17 @@ export class Empties {
     this.#queries.review.run({ ...reviewBindings(body), id, productId: item.productId, itemId, day })
     if (body.empty) {
       const { changeId, day, empty } = body
-      const weighed = this.#house.measuring.addWeight(itemId, { changeId, day, ...empty })
+      const weighed = this.services.measuring.addWeight(itemId, { changeId, day, ...empty })
       if (!weighed.ok) return weighed
     }
     if (body.lesson !== null) {
       const { categoryId } = item
-      const learned = this.#house.lessons.learn(body.lesson, 'empty', { itemId, categoryId })
+      const learned = this.services.lessons.learn(body.lesson, 'empty', { itemId, categoryId })
       if (!learned.ok) return learned
     }
     if (body.packageGoes === 'keep the container')
       this.#queries.keepContainer.run({
-        id: this.#house.newId(),
+        id: this.services.newId(),
         words: (item.name.includes(item.shade) ? item.name : `${item.name} ${item.shade}`).slice(0, 120),
         itemId,
         day: body.day,
@@ -136,11 +147,11 @@ export class Empties {
   /** A shade is used up; with the last one of them the palette is. */
   finishPart(partId: string, day: Day): Outcome<Done<{ id: string; last: boolean }>> {
     const part = this.#queries.part.get(partId)
-    const item = part && this.#house.stock.one(part.item_id, this.#house.today())
+    const item = part && this.services.stock.one(part.item_id, this.services.today())
     if (!part || !item) return fail('unknown-part', { value: partId, field: 'partId' })
     if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
     if (part.finished_on !== null) return fail('part-finished', { name: part.name })
-    if (day > this.#house.today()) return fail('day-in-future', { value: day })
+    if (day > this.services.today()) return fail('day-in-future', { value: day })
     if (part.last_worn !== null && day < part.last_worn)
       return fail('finished-before-last-wear', { value: day, day: part.last_worn })
     this.#queries.finishPart.run({ id: partId, day })
@@ -154,13 +165,13 @@ export class Empties {
   }
 
   /** It leaves the drawer, trials and the short list; its history stays. */
-  #end(item: ItemFacts, day: Day): { readonly ok: false; readonly failure: Failure } | null {
+  #end(item: ItemFacts, day: Day): Refusal | null {
     if (item.placement !== null) {
-      const out = this.#house.drawer.takeOut(item.id, day)
+      const out = this.services.drawer.takeOut(item.id, day)
       if (!out.ok) return out
     }
     this.#queries.finish.run({ id: item.id, day })
-    this.#house.decide.closeTrials(item.id, day)
+    this.services.decide.closeTrials(item.id, day)
     this.#queries.offShortList.run(item.id)
     return null
   }

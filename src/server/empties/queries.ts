@@ -1,7 +1,6 @@
 import type { Day } from '#core/calendar/day'
 import type { EmptyView } from '#contract/ending'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
+import { type Db, preparing } from '../db/query.js'
 
 export interface ReviewRow {
   item_id: string

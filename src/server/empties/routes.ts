@@ -1,21 +1,13 @@
-import { Router } from 'express'
 import { ok } from '../failing.js'
 import { FinishItem, FinishPart, PutReview } from '#contract/ending'
-import type { House } from '../house.js'
-import { command, read } from '../http/routes.js'
+import { read, write, type Route } from '../http/routes.js'
+import type { Empties } from './empties.js'
 
-export function emptiesRoutes(house: House): Router {
-  const { empties } = house
-  const routes = Router()
-  read(routes, '/empties', () => ok(empties.all()))
-  command(house, routes, 'post', '/items/:id/finish', FinishItem, 'finish', (body, { id = '' }) =>
-    empties.finish(id, body),
-  )
-  command(house, routes, 'post', '/parts/:id/finish', FinishPart, 'finish-part', (body, { id = '' }) =>
-    empties.finishPart(id, body.day),
-  )
-  command(house, routes, 'put', '/items/:id/review', PutReview, 'put-review', (body, { id = '' }) =>
-    empties.putReview(id, body),
-  )
-  return routes
+export function emptiesRoutes({ empties }: { empties: Empties }): Route[] {
+  return [
+    read('/empties', () => ok(empties.all())),
+    write('post', '/items/:id/finish', 'finish', FinishItem, (body, id) => empties.finish(id, body)),
+    write('post', '/parts/:id/finish', 'finish-part', FinishPart, (body, id) => empties.finishPart(id, body.day)),
+    write('put', '/items/:id/review', 'put-review', PutReview, (body, id) => empties.putReview(id, body)),
+  ]
 }

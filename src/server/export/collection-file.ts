@@ -6,10 +6,11 @@ import type { Done } from '../db/journal.js'
 import { columnsOf } from '../db/table-columns.js'
 import { exportedTables, tablesOf } from '../db/tables.js'
 import { fail, ok, type Outcome } from '../failing.js'
-import type { House } from '../house.js'
 
 import { collectionText } from './collection-text.js'
 import type { ReadCollection } from './read-collection.js'
+import type { Context } from '../context.js'
+import type { Photos } from '../collection/photos.js'
 
 type TableName = keyof CollectionFile['tables']
 
@@ -20,27 +21,28 @@ const MOST_PICTURES = 200_000_000
 
 /** The whole collection out of the house and into it again. */
 export class CollectionFiles {
-  readonly #house: House
   readonly #tables = exportedTables() as TableName[]
   readonly #columns: ReadonlyMap<string, readonly string[]>
 
   readonly #mostPictures: number
 
-  constructor(house: House, mostPictures = MOST_PICTURES) {
-    this.#house = house
+  constructor(
+    private readonly services: Context & { photos: Photos },
+    mostPictures = MOST_PICTURES,
+  ) {
     this.#mostPictures = mostPictures
-    this.#columns = new Map(this.#tables.map((name) => [name, columnsOf(house.db, name)]))
+    this.#columns = new Map(this.#tables.map((name) => [name, columnsOf(services.db, name)]))
   }
 
   /** Everything that was recorded, as the text of a file: tables with their ids, rows in the order in which they were made, pictures. */
   text(): Generator<string> {
-    const { db, photos } = this.#house
-    return collectionText(db.name, this.#house.now(), photos, this.#mostPictures)
+    const { db, photos } = this.services
+    return collectionText(db.name, this.services.now(), photos, this.#mostPictures)
   }
 
   /** True as long as nothing but the defaults is in it. */
   isEmpty(): boolean {
-    return this.#house.db.prepare('SELECT 1 FROM item UNION ALL SELECT 1 FROM project LIMIT 1').get() === undefined
+    return this.services.db.prepare('SELECT 1 FROM item UNION ALL SELECT 1 FROM project LIMIT 1').get() === undefined
   }
 
   /**
@@ -52,15 +54,15 @@ export class CollectionFiles {
     if (!file.replace && !this.isEmpty()) return fail('collection-not-empty')
     const wrong = this.#incomplete(file)
     if (wrong) return wrong
-    const { db } = this.#house
+    const { db } = this.services
     // The pictures first: a row never stands without its picture. Their names are made of what is in them.
     const content = new Map(
-      Object.entries(file.pictures).map(([id, place]) => [id, this.#house.photos.write(readFileSync(place))]),
+      Object.entries(file.pictures).map(([id, place]) => [id, this.services.photos.write(readFileSync(place))]),
     )
     // What the file only names is here still, or it is nowhere: a row never stands without its picture.
     const photo = file.tables.photo
       .map((row) => ({ ...row, content: content.get(row.id) ?? row.content }))
-      .filter((row) => content.has(row.id) || this.#house.photos.holds(row.content))
+      .filter((row) => content.has(row.id) || this.services.photos.holds(row.content))
     const kept = new Set(photo.map((row) => row.id))
     const panReading = file.tables.pan_reading.filter((row) => kept.has(row.photo_id))
     const missing = file.tables.photo.length - photo.length

@@ -1,7 +1,8 @@
 import Papa from 'papaparse'
 import { moneyText } from '#core/quantity/money'
-import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
 
 const HEADERS = [
   'Maker',
@@ -27,16 +28,16 @@ const HEADERS = [
  * The collection as a sheet that any spreadsheet opens and that Seligo reads again. Cells that begin like a formula get an
  * apostrophe (OWASP, CSV injection); import takes it off. A mark of UTF-8 at the front, so that spreadsheets see accents.
  */
-export function collectionCsv(house: House): string {
-  const today = house.today()
-  const { currency } = house.settings()
-  const ids = house.db.prepare<[], { id: string }>('SELECT id FROM item').all()
-  const items = house.stock.facts(
+export function collectionCsv(services: Context & { stock: Stock }): string {
+  const today = services.today()
+  const { currency } = services.settings()
+  const ids = services.db.prepare<[], { id: string }>('SELECT id FROM item').all()
+  const items = services.stock.facts(
     ids.map((row) => row.id),
     today,
   )
   const went = new Map(
-    house.db
+    services.db
       .prepare<[], { item_id: string; destination: string }>(
         "SELECT item_id, destination FROM verdict WHERE verdict = 'let go' ORDER BY day, rowid",
       )

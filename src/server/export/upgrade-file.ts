@@ -1,7 +1,7 @@
 import Database from 'better-sqlite3'
 import { COLLECTION_FILE_VERSION } from '#contract/collection-file'
 import { migrate, readMigrations } from '../db/migrate.js'
-import type { Db } from '../db/open-database.js'
+import type { Db } from '../db/query.js'
 import { columnsOf } from '../db/table-columns.js'
 import { exportedTables } from '../db/tables.js'
 import { fail, ok, type Outcome } from '../failing.js'

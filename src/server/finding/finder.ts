@@ -1,10 +1,11 @@
 import MiniSearch from 'minisearch'
 import { plainWords } from '#core/words/plain-words'
 import type { FindAnswer, GoneItem } from '#contract/finding'
-import type { TouchedRow } from '../db/journal.js'
-import type { House } from '../house.js'
+import type { TouchedRow, Journal } from '../db/journal.js'
 import { listedOf } from '../stock/item-facts.js'
 import { findingQueries, type EndingRow, type FindableRow } from './queries.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
 
 /** Tables whose rows hold words that can be looked for. */
 const WORDED = ['product', 'item', 'part', 'category', 'review', 'verdict']
@@ -19,20 +20,18 @@ const MOST_GONE = 60
 
 /** Finds things again by words: accents folded, small slips forgiven, notes and kept cells looked at, what has gone found too. */
 export class Finder {
-  readonly #house: House
   readonly #queries
   #index: MiniSearch<FindableRow> | null = null
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = findingQueries(house.db)
-    house.journal.listen((touched) => this.#forget(touched))
+  constructor(private readonly services: Context & { journal: Journal; stock: Stock }) {
+    this.#queries = findingQueries(services.db)
+    services.journal.listen((touched) => this.#forget(touched))
   }
 
   /** Ids of what is there, the closest first, and what has gone with how it ended. No words: nothing. */
   find(words: string): FindAnswer {
     const ids = this.#search(words)
-    const present = new Set(this.#house.stock.presentIds())
+    const present = new Set(this.services.stock.presentIds())
     const gone = ids.filter((id) => !present.has(id)).slice(0, MOST_GONE)
     return { ids: ids.filter((id) => present.has(id)), gone: this.#gone(gone) }
   }
@@ -62,7 +61,7 @@ export class Finder {
   }
 
   #gone(ids: readonly string[]): GoneItem[] {
-    const items = new Map(this.#house.stock.facts(ids, this.#house.today()).map((item) => [item.id, item]))
+    const items = new Map(this.services.stock.facts(ids, this.services.today()).map((item) => [item.id, item]))
     const endings = new Map(this.#queries.endings.all(JSON.stringify(ids)).map((row) => [row.item_id, row]))
     return ids.flatMap((id) => {
       const [item, ending] = [items.get(id), endings.get(id)]

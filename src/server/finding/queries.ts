@@ -1,5 +1,4 @@
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
+import { type Db, preparing } from '../db/query.js'
 
 /** Everything about an item that words can be looked for in. */
 export interface FindableRow {

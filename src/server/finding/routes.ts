@@ -1,13 +1,10 @@
-import { Router } from 'express'
 import { ok } from '../failing.js'
-import type { House } from '../house.js'
-import { read } from '../http/routes.js'
+import { read, type Route } from '../http/routes.js'
+import type { Finder } from './finder.js'
 
 /** More letters than this are no search any more. */
 const MOST_LETTERS = 200
 
-export function findingRoutes(house: House): Router {
-  const routes = Router()
-  read(routes, '/find', (request) => ok(house.finder.find(String(request.query['words'] ?? '').slice(0, MOST_LETTERS))))
-  return routes
+export function findingRoutes({ finder }: { finder: Finder }): Route[] {
+  return [read('/find', (_, query) => ok(finder.find(String(query['words'] ?? '').slice(0, MOST_LETTERS))))]
 }

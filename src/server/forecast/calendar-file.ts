@@ -3,7 +3,9 @@ import { addDays, addMonths, type Day } from '#core/calendar/day'
 import { counted } from '#core/words/counted'
 import { callOf } from '#core/item/naming'
 import { preparing } from '../db/query.js'
-import type { House } from '../house.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { Supplying } from './supplying.js'
 
 /** What lies further back than this is no longer in the calendar. */
 const BACK_DAYS = 60
@@ -19,15 +21,15 @@ interface Entry {
 }
 
 /** Days that she may want in her calendar, as an iCalendar file (RFC 5545): whole days that block no time. */
-export function calendarFile(house: House): string {
-  const today = house.today()
+export function calendarFile(services: Context & { stock: Stock; supplying: Supplying }): string {
+  const today = services.today()
   const calendar = ical({
     name: 'Seligo',
     prodId: { company: 'Seligo', product: 'Seligo', language: 'EN' },
     method: ICalCalendarMethod.PUBLISH,
     ttl: 60 * 60 * 12,
   })
-  for (const { uid, day, words, more } of entriesOf(house, today)) {
+  for (const { uid, day, words, more } of entriesOf(services, today)) {
     if (day < addDays(today, -BACK_DAYS)) continue
     calendar.createEvent({
       id: `${uid}@seligo`,
@@ -44,10 +46,10 @@ export function calendarFile(house: House): string {
   return calendar.toString()
 }
 
-function entriesOf(house: House, today: Day): Entry[] {
-  const sql = preparing(house.db)
-  const name = (id: string): string => house.stock.names([id]).get(id) ?? 'an item'
-  const items = house.stock.facts(house.stock.presentIds(), today)
+function entriesOf(services: Context & { stock: Stock; supplying: Supplying }, today: Day): Entry[] {
+  const sql = preparing(services.db)
+  const name = (id: string): string => services.stock.names([id]).get(id) ?? 'an item'
+  const items = services.stock.facts(services.stock.presentIds(), today)
   const lastGood = items.flatMap((item): Entry[] =>
     item.shelfLife.actOn === null
       ? []
@@ -87,7 +89,7 @@ function entriesOf(house: House, today: Day): Entry[] {
         },
       ]
     : []
-  const needs = house.supplying.all().categories.flatMap(({ categoryId, category, need, items: n }): Entry[] =>
+  const needs = services.supplying.all().categories.flatMap(({ categoryId, category, need, items: n }): Entry[] =>
     need?.middle
       ? [
           {

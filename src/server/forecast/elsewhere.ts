@@ -1,7 +1,10 @@
 import { Worker } from 'node:worker_threads'
 import type { Day } from '#core/calendar/day'
-import type { House } from '../house.js'
-import type { Prepared } from './forecasts.js'
+import type { Prepared, Forecasts } from './forecasts.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { ForecastKeeping } from './keeping.js'
+import type { Journal } from '../db/journal.js'
 
 /** It makes much that is gone at once: room for that would be kept for nothing. */
 const YOUNG_MB = 16
@@ -13,10 +16,12 @@ const FEW = 400
 const KEPT_AFTER = new Set(['stay', 'measurement'])
 
 /** All forecasts of today, reckoned in a thread of its own. */
-function reckoned(house: House): Promise<Prepared> {
+function reckoned(
+  services: Context & { stock: Stock; forecasts: Forecasts; forecastKeeping: ForecastKeeping; journal: Journal },
+): Promise<Prepared> {
   return new Promise((resolve, reject) => {
     const worker = new Worker(new URL('./forecast-worker.js', import.meta.url), {
-      workerData: { file: house.db.name, today: house.today() },
+      workerData: { file: services.db.name, today: services.today() },
       resourceLimits: { maxYoungGenerationSizeMb: YOUNG_MB },
     })
     worker.once('message', (answer: Prepared) => resolve(answer))
@@ -33,24 +38,26 @@ const LOOK_MS = 60_000
  * large collection; and kept as they are shown: at a roll-in, at a reading, and every four weeks. Where they cannot be kept it is
  * said, and they are shown all the same.
  */
-export function forecastAhead(house: House): void {
-  const { forecasts, forecastKeeping, journal } = house
+export function forecastAhead(
+  services: Context & { stock: Stock; forecasts: Forecasts; forecastKeeping: ForecastKeeping; journal: Journal },
+): void {
+  const { forecasts, forecastKeeping, journal } = services
   /** The day whose forecasts were kept last. */
   let kept: Day | null = null
   forecasts.makeWith(make)
   journal.listen((touched) => {
-    if (forecasts.takeStale() && house.stock.presentIds().length > FEW) leave()
+    if (forecasts.takeStale() && services.stock.presentIds().length > FEW) leave()
     // Not for a tick: that would begin what is left for later.
     if (!touched.some(({ tbl }) => KEPT_AFTER.has(tbl))) return
     forecasts
       .whenReady(true)
-      .then(() => house.db.open && forecastKeeping.after(touched))
+      .then(() => services.db.open && forecastKeeping.after(touched))
       .catch(said)
   })
   leave()
   const look = setInterval(() => {
-    if (!house.db.open) clearInterval(look)
-    else if (kept !== null && kept !== house.today()) leave()
+    if (!services.db.open) clearInterval(look)
+    else if (kept !== null && kept !== services.today()) leave()
   }, LOOK_MS).unref()
 
   /** For whoever asks first; or for a little later, when what she sees now stands. */
@@ -62,10 +69,10 @@ export function forecastAhead(house: House): void {
   }
 
   async function make(): Promise<void> {
-    if (!house.db.open) return
-    await forecasts.prepare(() => reckoned(house))
-    const today = house.today()
-    if (kept === today || !house.db.open || house.db.readonly) return
+    if (!services.db.open) return
+    await forecasts.prepare(() => reckoned(services))
+    const today = services.today()
+    if (kept === today || !services.db.open || services.db.readonly) return
     kept = today
     try {
       forecastKeeping.due()

@@ -3,28 +3,25 @@ import { counted } from '#core/words/counted'
 import { itemMark } from '#core/words/told'
 import type { AddGuess, GuessBody, SetRole } from '#contract/forecast'
 import type { Day } from '#core/calendar/day'
-import type { Done } from '../db/journal.js'
-import { fail, ok, type Outcome } from '../failing.js'
-import type { House } from '../house.js'
+import type { Answer } from '../db/journal.js'
+import { fail, ok } from '../failing.js'
 import { forecastQueries } from './queries.js'
-
-type Answer = Outcome<Done<{ id: string }>>
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
 
 /** Her own guesses of how long things last, and what she says of how they stand among their like. */
 export class Guessing {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = forecastQueries(house.db)
+  constructor(private readonly services: Context & { stock: Stock }) {
+    this.#queries = forecastQueries(services.db)
   }
 
   add(itemId: string, body: z.output<typeof AddGuess>): Answer {
-    const item = this.#house.stock.one(itemId, this.#house.today())
+    const item = this.services.stock.one(itemId, this.services.today())
     if (!item) return fail('unknown-item', { value: itemId })
     if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
-    if (body.day > this.#house.today()) return fail('day-in-future', { value: body.day })
+    if (body.day > this.services.today()) return fail('day-in-future', { value: body.day })
     return this.write(itemId, body.day, body)
   }
 
@@ -34,7 +31,7 @@ export class Guessing {
     const before = this.#queries.guessOn.get({ itemId, day })
     if (before) this.#queries.dropGuess.run(before.id)
     this.#queries.addGuess.run({ id, itemId, day, months })
-    const item = this.#house.stock.one(itemId, this.#house.today())
+    const item = this.services.stock.one(itemId, this.services.today())
     return ok({
       words: `Guessed ${counted(months, 'month')} for ${item ? itemMark(item) : 'an item'}`,
       answer: { id },
@@ -48,7 +45,7 @@ export class Guessing {
   }
 
   setRole(itemId: string, { role }: z.output<typeof SetRole>): Answer {
-    const item = this.#house.stock.one(itemId, this.#house.today())
+    const item = this.services.stock.one(itemId, this.services.today())
     if (!item) return fail('unknown-item', { value: itemId })
     this.#queries.setRole.run({ id: itemId, role })
     return ok({

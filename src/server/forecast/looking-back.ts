@@ -5,24 +5,23 @@ import { Z_TENTH } from '#core/forecast/normal'
 import { whyMissed, type MissReason } from '#core/look-back/misses'
 import { itemMark } from '#core/words/told'
 import type { FactorView, LookBackAnswer } from '#contract/forecast'
-import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 import { forecastQueries, type ForecastRow } from './queries.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
 
 const SHARES = [0.1, 0.5, 0.9] as const
 
 /** Guesses and forecasts against what came of them. */
 export class LookingBack {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = forecastQueries(house.db)
+  constructor(private readonly services: Context & { stock: Stock }) {
+    this.#queries = forecastQueries(services.db)
   }
 
   all(): LookBackAnswer {
-    const today = this.#house.today()
+    const today = this.services.today()
     return {
       today,
       guesses: this.#guesses(today),
@@ -108,7 +107,7 @@ export class LookingBack {
 
   /** Only of things whose beginning and end are known to the day. */
   #lasted(today: Day): LookBackAnswer['lasted'] {
-    const finished = this.#house.stock
+    const finished = this.services.stock
       .facts(
         this.#queries.finishedIds.all().map((row) => row.id),
         today,
@@ -128,7 +127,7 @@ export class LookingBack {
   }
 
   #items(ids: readonly string[], today: Day): Map<string, ItemFacts> {
-    return new Map(this.#house.stock.facts([...new Set(ids)], today).map((item) => [item.id, item]))
+    return new Map(this.services.stock.facts([...new Set(ids)], today).map((item) => [item.id, item]))
   }
 }
 

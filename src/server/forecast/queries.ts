@@ -1,7 +1,6 @@
 import type { Day } from '#core/calendar/day'
 import type { ForecastReason, Role } from '#core/forecast/role'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
+import { type Db, preparing } from '../db/query.js'
 
 /** A forecast as it was shown. */
 export interface ForecastRow {
@@ -36,8 +35,8 @@ export function forecastQueries(db: Db) {
         FROM item i WHERE i.id = ?`),
     /** How many things of each category lie in the drawer, by what they are worn as. */
     inDrawer: sql<[], { id: string; category_id: string }>(`
-      SELECT i.id, coalesce(i.used_as, i.category_id) AS category_id
-        FROM placement p JOIN item i ON i.id = p.item_id WHERE p.to_day IS NULL`),
+      SELECT i.id, i.type_id AS category_id
+        FROM placement p JOIN typed_item i ON i.id = p.item_id WHERE p.to_day IS NULL`),
     saidRoles: sql<[], { id: string; role: Role }>('SELECT id, role FROM item WHERE role IS NOT NULL'),
     finishedIds: sql<[], { id: string }>("SELECT id FROM item WHERE ended_as = 'finished' ORDER BY id"),
     shadeDays: sql<[string], { part_id: string; day: Day }>(`

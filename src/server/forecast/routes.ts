@@ -1,30 +1,38 @@
-import { Router } from 'express'
 import { ok } from '../failing.js'
 import { AddGuess, DropGuess, SetRole, SetUpQuery } from '#contract/forecast'
-import type { House } from '../house.js'
-import { problemOfInput, sendProblem } from '../http/problem.js'
-import { command, read } from '../http/routes.js'
+import { afterForecasts, plain, read, readBy, write, type Route } from '../http/routes.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
 import { calendarFile } from './calendar-file.js'
+import type { Guessing } from './guessing.js'
+import type { LookingBack } from './looking-back.js'
+import type { SettingUp } from './setting-up.js'
+import type { Supplying } from './supplying.js'
 
-export function forecastRoutes(house: House): Router {
-  const { guessing, lookingBack, settingUp, supplying } = house
-  const routes = Router()
-  read(routes, '/look-back', () => ok(lookingBack.all()))
-  read(routes, '/supply', () => ok(supplying.all()))
-  routes.get('/set-up', (request, response) => {
-    const parsed = SetUpQuery.safeParse(request.query)
-    if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.query))
-    response.json(settingUp.of(parsed.data))
-  })
-  command(house, routes, 'post', '/items/:id/guesses', AddGuess, 'guess', (body, { id = '' }) => guessing.add(id, body))
-  command(house, routes, 'post', '/guesses/:id/drop', DropGuess, 'drop-guess', (_, { id = '' }) => guessing.drop(id))
-  command(house, routes, 'put', '/items/:id/role', SetRole, 'set-role', (body, { id = '' }) =>
-    guessing.setRole(id, body),
-  )
-  /** The same under one address, to be read or subscribed to by any calendar on this machine. */
-  routes.get('/calendar.ics', (_request, response) => {
-    response.setHeader('Content-Disposition', 'inline; filename="seligo.ics"')
-    response.type('text/calendar; charset=utf-8').send(calendarFile(house))
-  })
-  return routes
+export function forecastRoutes(
+  services: Context & {
+    stock: Stock
+    guessing: Guessing
+    lookingBack: LookingBack
+    settingUp: SettingUp
+    supplying: Supplying
+  },
+): Route[] {
+  const { guessing, lookingBack, settingUp, supplying } = services
+  return [
+    read('/look-back', () => ok(lookingBack.all()), 'few'),
+    read('/supply', () => ok(supplying.all()), 'all'),
+    readBy('/set-up', SetUpQuery, (query) => ok(settingUp.of(query)), 'few'),
+    write('post', '/items/:id/guesses', 'guess', AddGuess, (body, id) => guessing.add(id, body)),
+    write('post', '/guesses/:id/drop', 'drop-guess', DropGuess, (_, id) => guessing.drop(id)),
+    write('put', '/items/:id/role', 'set-role', SetRole, (body, id) => guessing.setRole(id, body)),
+    // One address, to be read or subscribed to by any calendar on this machine.
+    afterForecasts(
+      'all',
+      plain('get', '/calendar.ics', (_request, response) => {
+        response.setHeader('Content-Disposition', 'inline; filename="seligo.ics"')
+        response.type('text/calendar; charset=utf-8').send(calendarFile(services))
+      }),
+    ),
+  ]
 }

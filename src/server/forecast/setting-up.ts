@@ -6,9 +6,11 @@ import { setUpOf } from '#core/forecast/set-up'
 import type { Span } from '#core/forecast/weighed'
 import type { SetUpAnswer, SetUpQuery } from '#contract/forecast'
 import { preparing } from '../db/query.js'
-import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
-import { aimOf, spanOfUses, type GoalAsked } from './views.js'
+import { aimOf, spanOfUses, type GoalAsked, type ForecastViews } from './views.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { Forecasts } from './forecasts.js'
 
 type Query = z.output<typeof SetUpQuery>
 /** How often a zone is worn is that of the last year. */
@@ -16,17 +18,17 @@ const YEAR_DAYS = 365
 
 /** What a goal would ask, before she commits to it: uses against the days there are, and what would make it possible. */
 export class SettingUp {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    const sql = preparing(house.db)
+  constructor(
+    private readonly services: Context & { stock: Stock; forecastViews: ForecastViews; forecasts: Forecasts },
+  ) {
+    const sql = preparing(services.db)
     this.#queries = {
       /** Days on which anything of each zone was worn, and days with anything at all. */
       zoneDays: sql<[{ from: Day }], { zone_id: string | null; days: number }>(`
-        SELECT c.zone_id, count(DISTINCT w.day) AS days FROM wear w JOIN item i ON i.id = w.item_id
-          JOIN category c ON c.id = coalesce(w.used_as, i.used_as, i.category_id)
+        SELECT c.zone_id, count(DISTINCT w.day) AS days 
+          FROM worn w JOIN category c ON c.id = w.category_id
          WHERE w.day >= @from GROUP BY c.zone_id
         UNION ALL SELECT NULL, count(DISTINCT day) FROM wear WHERE day >= @from`),
       zones: sql<[], { id: string; name: string }>('SELECT id, name FROM zone'),
@@ -37,22 +39,22 @@ export class SettingUp {
   }
 
   of(query: Query): SetUpAnswer {
-    const today = this.#house.today()
-    const items = this.#house.stock.facts(query.items, today).filter((item) => item.endedOn === null)
+    const today = this.services.today()
+    const items = this.services.stock.facts(query.items, today).filter((item) => item.endedOn === null)
     const asked: GoalAsked = { kind: query.kind, target: query.target ?? null, uses: query.headStart }
     const by = query.by ?? null
     return {
       by,
       kinds: by === null || by < today || aimOf(asked) === null ? [] : this.#kinds(items, asked, by, query),
       outlooks: items.flatMap((item) => {
-        const outlook = this.#house.forecastViews.outlook(item, null, { ...asked, by })
+        const outlook = this.services.forecastViews.outlook(item, null, { ...asked, by })
         return outlook === null ? [] : [{ itemId: item.id, ...outlook }]
       }),
     }
   }
 
   #kinds(items: readonly ItemFacts[], asked: GoalAsked, by: Day, { project }: Query): SetUpAnswer['kinds'] {
-    const today = this.#house.today()
+    const today = this.services.today()
     const zones = new Map(this.#queries.zones.all().map((row) => [row.id, row.name]))
     const shares = this.#zoneShares(today)
     const others = this.#already(project ?? null, new Set(items.map((item) => item.id)), by)
@@ -63,7 +65,7 @@ export class SettingUp {
       const needs = [...own.map((item) => this.#needs(item, asked)), ...already]
       const zoneId = own[0]?.homeZoneId ?? ''
       const share = shares.get(zoneId) ?? 1
-      const daysUntil = (day: Day): number => this.#house.stock.wearDaysBetween(today, day) * share
+      const daysUntil = (day: Day): number => this.services.stock.wearDaysBetween(today, day) * share
       const found = setUpOf(needs, daysUntil(by))
       return {
         category: own[0]?.wornAs ?? '',
@@ -75,7 +77,7 @@ export class SettingUp {
         days: Math.round(daysUntil(by)),
         usesEach: found.usesEach,
         counted: isCounted(asked.kind),
-        enoughOn: found.fits ? null : this.#house.stock.dayOfWears(found.needed.middle / share, today),
+        enoughOn: found.fits ? null : this.services.stock.dayOfWears(found.needed.middle / share, today),
       }
     })
   }
@@ -87,20 +89,20 @@ export class SettingUp {
       const left = Math.max(0, aim.target - aim.done)
       return { low: left, middle: left, high: left }
     }
-    return spanOfUses(usesUntil(this.#house.forecasts.of(item).forecast, aim))
+    return spanOfUses(usesUntil(this.services.forecasts.of(item).forecast, aim))
   }
 
   /** What the project holds already asks for its days too. */
   #already(projectId: string | null, except: ReadonlySet<string>, by: Day): Map<string, Span[]> {
     const found = new Map<string, Span[]>()
     if (projectId === null) return found
-    const today = this.#house.today()
+    const today = this.services.today()
     const ids = this.#queries.inProject
       .all(projectId)
       .map((row) => row.item_id)
       .filter((id) => !except.has(id))
-    const goals = this.#house.stock.goals(ids, today)
-    for (const item of this.#house.stock.facts(ids, today))
+    const goals = this.services.stock.goals(ids, today)
+    for (const item of this.services.stock.facts(ids, today))
       for (const { goal } of goals.get(item.id) ?? []) {
         if (goal.projectId !== projectId || goal.partId !== null || goal.met || goal.by === null || goal.by > by)
           continue

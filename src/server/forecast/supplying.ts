@@ -5,8 +5,10 @@ import { itemMark } from '#core/words/told'
 import type { SupplyAnswer, SupplyView } from '#contract/forecast'
 import { isTickOf, type TouchedRow } from '../db/journal.js'
 import { preparing } from '../db/query.js'
-import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
+import type { Context } from '../context.js'
+import type { Forecasts } from './forecasts.js'
+import type { Stock } from '../stock/stock.js'
 
 /** Her pace is that of the last year. */
 const YEAR_DAYS = 365
@@ -34,37 +36,34 @@ interface Past {
 
 /** By category: years of supply at her pace, what will spoil before its turn, and when something will be needed. */
 export class Supplying {
-  readonly #house: House
   readonly #queries
   #past: Past | null = null
 
-  constructor(house: House) {
-    this.#house = house
-    const sql = preparing(house.db)
+  constructor(private readonly services: Context & { forecasts: Forecasts; stock: Stock }) {
+    const sql = preparing(services.db)
     this.#queries = {
       /** Uses by category: of what each thing was worn as on the day. */
       pace: sql<[{ from: Day; to: Day }], { category_id: string; uses: number }>(`
-        SELECT coalesce(w.used_as, i.used_as, i.category_id) AS category_id, count(*) AS uses
-          FROM wear w JOIN item i ON i.id = w.item_id WHERE w.day BETWEEN @from AND @to GROUP BY 1`),
+        SELECT category_id, count(*) AS uses FROM worn WHERE day BETWEEN @from AND @to GROUP BY category_id`),
       first: sql<[], { day: Day | null }>('SELECT min(day) AS day FROM wear'),
     }
   }
 
   /** What is kept to look at is no supply. */
   all(): SupplyAnswer {
-    const today = this.#house.today()
+    const today = this.services.today()
     const items = this.#inUse(today)
     const paces = this.#paces(today)
     return {
       today,
-      currency: this.#house.settings().currency,
+      currency: this.services.settings().currency,
       categories: [...byKind(items)].map(([id, own]) => this.#category(id, own, paces && (paces.get(id) ?? 0), today)),
     }
   }
 
   /** When what is in stock of each kind that is in use has run out, and how often it is used a year. */
   needs(): { readonly categoryId: string; readonly perYear: number; readonly need: SupplyView['need'] }[] {
-    const today = this.#house.today()
+    const today = this.services.today()
     const paces = this.#paces(today)
     if (paces === null) return []
     return [...byKind(this.#inUse(today))].map(([categoryId, own]) => {
@@ -98,7 +97,7 @@ export class Supplying {
   /** These things as they are used up. */
   stockOf(items: readonly ItemFacts[], today: Day): InStock[] {
     return items.map((item): InStock => {
-      const { usesLeft } = this.#house.forecasts.of(item).forecast.content
+      const { usesLeft } = this.services.forecasts.of(item).forecast.content
       const at = (p: number): number => usesLeft[Math.floor(p * usesLeft.length)] ?? 0
       return {
         id: item.id,
@@ -110,7 +109,9 @@ export class Supplying {
   }
 
   #inUse(today: Day): ItemFacts[] {
-    return this.#house.stock.facts(this.#house.stock.presentIds(), today).filter((item) => item.setAside !== 'keepsake')
+    return this.services.stock
+      .facts(this.services.stock.presentIds(), today)
+      .filter((item) => item.setAside !== 'keepsake')
   }
 
   /** Drops what is kept of days that are over, unless only today was ticked. */
@@ -137,7 +138,7 @@ export class Supplying {
       first: this.#queries.first.get()?.day ?? null,
       uses: new Map(rows.map((row) => [row.category_id, row.uses])),
     }
-    if (!this.#house.db.inTransaction) this.#past = past
+    if (!this.services.db.inTransaction) this.#past = past
     return past
   }
 

@@ -12,10 +12,11 @@ import { eyeMeasureOf } from '#core/item/form'
 import { leftByReading } from '#core/item/what-is-left'
 import type { ForecastView, OutlookView, RaceView } from '#contract/forecast'
 import type { GoalView } from '#contract/item'
-import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
-import type { ItemForecast } from './forecasts.js'
+import type { ItemForecast, Forecasts } from './forecasts.js'
 import { forecastQueries } from './queries.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
 
 type DaySpan = RaceView['finish']
 /** Between so many even steps the ribbon of the past is drawn. */
@@ -25,20 +26,18 @@ const DRAWN_DAYS = LONG_DAYS
 
 /** Forecasts as the pages show them. */
 export class ForecastViews {
-  readonly #house: House
   readonly #queries
   /** Of each forecast that is remembered, its race. */
   readonly #races = new WeakMap<ItemForecast, { readonly key: string; readonly json: string }>()
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = forecastQueries(house.db)
+  constructor(private readonly services: Context & { stock: Stock; forecasts: Forecasts }) {
+    this.#queries = forecastQueries(services.db)
   }
 
   /** Null of what has ended: nothing is ahead of it. */
   one(item: ItemFacts): ForecastView | null {
     if (item.endedOn !== null) return null
-    const { forecasts } = this.#house
+    const { forecasts } = this.services
     const found = forecasts.of(item)
     const { forecast, last } = found
     const facts = forecasts.factsOf(item)
@@ -51,13 +50,13 @@ export class ForecastViews {
         : bestMeasure(facts, forecast, habit, {
             weighs: true,
             looks: eye === 'length' ? 'length' : eye === 'level' ? 'level' : null,
-            step: this.#house.settings().scaleStep,
+            step: this.services.settings().scaleStep,
           })
     const per = (z: number): number => 7 * logistic(rate.mean + z * Math.sqrt(rate.variance))
     const uses = content.usesLeft
     return {
       last,
-      finish: daySpan(last, forecast.finish, this.#house.today()),
+      finish: daySpan(last, forecast.finish, this.services.today()),
       days: forecast.finish,
       uses: spanOfUses(uses),
       grams: content.grams,
@@ -77,7 +76,7 @@ export class ForecastViews {
         high,
       })),
       inDate: inDate(item, found),
-      asked: asked && { measure: asked.measure, finish: daySpan(last, asked.finish, this.#house.today()) },
+      asked: asked && { measure: asked.measure, finish: daySpan(last, asked.finish, this.services.today()) },
       packages: content.packages.map(({ mean, sd }) => ({ mean, sd })),
       before: this.#queries.kept.all(item.id).map((row) => ({
         madeOn: row.made_on,
@@ -92,7 +91,7 @@ export class ForecastViews {
 
   /** The ribbon from its first known day to the last: at every reading, and between them. */
   #past(item: ItemFacts, facts: ForecastFacts, last: Day): ForecastView['past'] {
-    const measured = this.#house.stock.measured.of(item.id)
+    const measured = this.services.stock.measured.of(item.id)
     const first = addDays(last, -facts.log.cut)
     const even = Array.from({ length: PAST_STEPS + 1 }, (_, n) =>
       addDays(first, Math.round((facts.log.cut * n) / PAST_STEPS)),
@@ -100,7 +99,7 @@ export class ForecastViews {
     const days = [...new Set([...even, ...measured.readings.map((row) => row.day)])].filter((day) => day <= last).sort()
     const { seen } = facts.content
     const shares = sharesBefore(
-      { ...facts.content, handShift: this.#house.forecasts.habit().amount },
+      { ...facts.content, handShift: this.services.forecasts.habit().amount },
       days.map((day) => {
         const uses = measured.days.filter((each) => each >= day).length
         // Losses are told with what was seen: those since the nearest look from here on.
@@ -112,10 +111,10 @@ export class ForecastViews {
 
   /** Against its last good day, as JSON: thousands of rows are not reckoned and written anew for every reader. */
   raceJson(item: ItemFacts, usualPrice: number | null): string {
-    const found = this.#house.forecasts.of(item)
+    const found = this.services.forecasts.of(item)
     const price = item.priceMinor ?? usualPrice
     const { shelfLife, wornAsId } = item
-    const key = `${this.#house.today()} ${price} ${item.priceMinor === null} ${wornAsId} ${JSON.stringify(shelfLife)}`
+    const key = `${this.services.today()} ${price} ${item.priceMinor === null} ${wornAsId} ${JSON.stringify(shelfLife)}`
     const known = this.#races.get(found)
     if (known?.key === key) return known.json
     const { reason, sun } = shelfLife
@@ -135,7 +134,7 @@ export class ForecastViews {
     const share = forecast.content.share.middle
     return {
       itemId: item.id,
-      finish: daySpan(last, forecast.finish, this.#house.today()),
+      finish: daySpan(last, forecast.finish, this.services.today()),
       curve: curveOf(forecast).map((each) => Math.round(each * 1000) / 1000),
       last,
       chance,
@@ -166,13 +165,13 @@ export class ForecastViews {
     goal: GoalAsked & { readonly by: Day | null },
   ): Omit<OutlookView, 'stayId'> | null {
     const aim = aimOf(goal)
-    const { forecasts } = this.#house
+    const { forecasts } = this.services
     const found = partId === null ? forecasts.of(item) : forecasts.ofShade(item, partId)
     if (aim === null || found === null) return null
     const { forecast, last } = found
     const until = goal.by === null ? null : Math.max(0, daysBetween(last, goal.by))
     const { chance, days, sure } = outlookOf(forecast, aim, until)
-    const today = this.#house.today()
+    const today = this.services.today()
     const left = aim.kind === 'uses' ? Math.max(0, aim.target - aim.done) : spanOfUses(usesUntil(forecast, aim)).middle
     return {
       reach: daySpan(last, days, today),

@@ -1,26 +1,25 @@
 import type { Day } from '#core/calendar/day'
 import type { Fronts } from '#contract/today'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
-import type { House } from '../house.js'
+import { type Db, preparing } from '../db/query.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { Decide } from '../decide/decide.js'
 
 /** The live figure on each drawer front of the chest. */
 export class FrontFigures {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = frontQueries(house.db)
+  constructor(private readonly services: Context & { stock: Stock; decide: Decide }) {
+    this.#queries = frontQueries(services.db)
   }
 
   read(): Fronts {
-    const house = this.#house
+    const { services } = this
     const queries = this.#queries
-    const today = house.today()
-    const present = house.stock.presentIds()
-    const soon = house.stock.facts(present, today).filter((item) => item.shelfLife.state === 'within 90 days')
-    const trials = house.decide.counts()
+    const today = services.today()
+    const present = services.stock.presentIds()
+    const soon = services.stock.facts(present, today).filter((item) => item.shelfLife.state === 'within 90 days')
+    const trials = services.decide.counts()
     return {
       today,
       wornToday: queries.wornOn.get(today)?.n ?? 0,

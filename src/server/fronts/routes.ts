@@ -1,10 +1,7 @@
-import { Router } from 'express'
 import { ok } from '../failing.js'
-import type { House } from '../house.js'
-import { read } from '../http/routes.js'
+import { read, type Route } from '../http/routes.js'
+import type { FrontFigures } from './figures.js'
 
-export function frontRoutes(house: House): Router {
-  const routes = Router()
-  read(routes, '/fronts', () => ok(house.fronts.read()))
-  return routes
+export function frontRoutes({ fronts }: { fronts: FrontFigures }): Route[] {
+  return [read('/fronts', () => ok(fronts.read()))]
 }

@@ -5,12 +5,14 @@ import type { Form } from '#core/item/form'
 import { counted } from '#core/words/counted'
 import type { ImportChoices, PreviewAnswer, PreviewImport, PreviewRow, RunImport } from '#contract/importing'
 import type { Done } from '../db/journal.js'
-import type { House } from '../house.js'
 import { fieldsOf, identityOf, type PreparedRow } from './imported-item.js'
 import { knownCategories } from './known-categories.js'
 import { groupProblems, remarksOn } from './problem-groups.js'
 import { importingQueries } from './queries.js'
 import type { ReadSheet } from './read-sheet-bytes.js'
+import type { Context } from '../context.js'
+import type { SettingsStore } from '../settings/settings-store.js'
+import type { CollectionCommands } from '../collection/commands.js'
 
 type PreviewBody = z.output<typeof PreviewImport>
 type RunBody = z.output<typeof RunImport>
@@ -23,14 +25,15 @@ export interface Prepared {
 
 /** From a sheet to items: first a preview that stores nothing, then all of it as one change. */
 export class Importing {
-  readonly #house: House
   readonly #readSheet: ReadSheet
   readonly #queries
 
-  constructor(house: House, readSheet: ReadSheet) {
-    this.#house = house
+  constructor(
+    private readonly services: Context & { settingsStore: SettingsStore; collection: CollectionCommands },
+    readSheet: ReadSheet,
+  ) {
     this.#readSheet = readSheet
-    this.#queries = importingQueries(house.db)
+    this.#queries = importingQueries(services.db)
   }
 
   async preview(body: PreviewBody): Promise<Outcome<PreviewAnswer>> {
@@ -55,10 +58,10 @@ export class Importing {
   async prepare(body: Omit<PreviewBody, 'choices'> & { choices: ImportChoices }): Promise<Outcome<Prepared>> {
     const { choices } = body
     const reading = await this.#readSheet(Buffer.from(body.base64, 'base64'), body.fileName, {
-      today: this.#house.today(),
+      today: this.services.today(),
       categories: knownCategories(this.#queries.categories.all()),
       // Before she has chosen a currency the first sheet brings one; later another one is listed.
-      currency: this.#currencyIsChosen() ? this.#house.settings().currency : null,
+      currency: this.#currencyIsChosen() ? this.services.settings().currency : null,
       fallbackOrder: 'month-first',
       mended: choices.mended,
       ...(choices.meanings === null ? {} : { meanings: choices.meanings }),
@@ -82,7 +85,7 @@ export class Importing {
       if (!stored.ok) return stored
     }
     if (!this.#currencyIsChosen())
-      this.#house.settingsStore.save({ ...this.#house.settings(), currency: reading.currency })
+      this.services.settingsStore.save({ ...this.services.settings(), currency: reading.currency })
     return ok({
       words: `Imported ${counted(chosen.length, 'item')} from ${body.fileName}`,
       answer: {
@@ -94,7 +97,7 @@ export class Importing {
   }
 
   #storeRow(body: RunBody, { item, row }: PreparedRow): Outcome<unknown> {
-    const id = this.#house.newId()
+    const id = this.services.newId()
     const fields = fieldsOf(item, row, this.#isSunscreen(row.categoryId))
     const brought = {
       priceSaid: item.priceSaid,
@@ -102,17 +105,17 @@ export class Importing {
       keptText: item.kept,
       importIdentity: identityOf(item),
     } as const
-    const added = this.#house.collection.add({ changeId: body.changeId, id, fields, reading: null }, brought)
+    const added = this.services.collection.add({ changeId: body.changeId, id, fields, reading: null }, brought)
     if (!added.ok) return added
     for (let n = 1; n <= item.backups; n += 1) {
       const backup = { ...fields, opened: { kind: 'unopened' } as const, usesBefore: null }
-      const stored = this.#house.collection.add(
-        { changeId: body.changeId, id: this.#house.newId(), fields: backup, reading: null },
+      const stored = this.services.collection.add(
+        { changeId: body.changeId, id: this.services.newId(), fields: backup, reading: null },
         { priceSaid: item.priceSaid, openedBy: 'sheet', keptText: [], importIdentity: `${identityOf(item)}|b${n}` },
       )
       if (!stored.ok) return stored
     }
-    for (const day of new Set(item.wornOn)) this.#queries.addWear.run({ id: this.#house.newId(), itemId: id, day })
+    for (const day of new Set(item.wornOn)) this.#queries.addWear.run({ id: this.services.newId(), itemId: id, day })
     if (item.ended !== null) this.#end(id, item)
     return added
   }
@@ -120,7 +123,7 @@ export class Importing {
   /** History: it ended on its day, or on or before the last day it can have been. */
   #end(id: string, item: SheetItem): void {
     if (item.ended === null) return
-    const today = this.#house.today()
+    const today = this.services.today()
     const { when } = item.ended
     const said = when === null || when.latest > today ? today : when.latest
     // It was there on the last day that the sheet ticks.
@@ -130,7 +133,7 @@ export class Importing {
     this.#queries.end.run({ id, lifecycle, day: latest, roughly: roughly ? 1 : 0 })
     if (item.ended.kind === 'left')
       this.#queries.addVerdict.run({
-        id: this.#house.newId(),
+        id: this.services.newId(),
         itemId: id,
         day: latest,
         destination: item.ended.destination,
@@ -143,7 +146,7 @@ export class Importing {
   }
 
   #currencyIsChosen(): boolean {
-    return this.#house.settingsStore.read().version > 0
+    return this.services.settingsStore.read().version > 0
   }
 
   #look(reading: SheetReading, choices: ImportChoices): Outcome<Prepared> {

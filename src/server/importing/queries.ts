@@ -1,7 +1,6 @@
 import type { Day } from '#core/calendar/day'
 import type { Form } from '#core/item/form'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
+import { type Db, preparing } from '../db/query.js'
 
 export function importingQueries(db: Db) {
   const sql = preparing(db)

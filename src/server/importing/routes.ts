@@ -1,46 +1,34 @@
 import { createHash } from 'node:crypto'
-import { Router, type Request, type Response } from 'express'
 import { PreviewImport, RunImport } from '#contract/importing'
+import type { Copies } from '../copies/copies.js'
 import { fail } from '../failing.js'
-import type { House } from '../house.js'
 import { isStillLetIn } from '../http/guard.js'
-import { problemOf, problemOfInput, sendProblem } from '../http/problem.js'
+import { problemOfInput, sendProblem } from '../http/problem.js'
+import { plain, send, writeAs, type Route } from '../http/routes.js'
+import type { Importing } from './importing.js'
 
-export function importingRoutes(house: House): Router {
-  const { importing } = house
-  house.commandRoutes.push({ method: 'post', path: '/import/run', schema: RunImport })
-  const routes = Router()
-  routes.post('/import/preview', preview)
-  routes.post('/import/run', run)
-  return routes
-
-  async function preview(request: Request, response: Response): Promise<void> {
-    const parsed = PreviewImport.safeParse(request.body)
-    if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.body))
-    const outcome = await importing.preview(parsed.data)
-    if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
-    response.json(outcome.value)
-  }
-
-  async function run(request: Request, response: Response): Promise<void> {
-    const parsed = RunImport.safeParse(request.body)
-    if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.body))
-    const body = parsed.data
-    const prepared = await importing.prepare(body)
-    if (!prepared.ok) return sendProblem(response, problemOf(prepared.failure))
-    const { base64, ...named } = body
-    // The journal keeps what the act was, not the file; what it hashes to tells one from another.
-    const said = { ...named, hash: createHash('sha256').update(base64).digest('hex') }
-    const outcome = await house.copies.around('import', (stored) =>
-      isStillLetIn(response)
-        ? house.journal.run(
-            { changeId: body.changeId, command: 'import', body: said },
-            () => importing.store(body, prepared.value),
-            { stored },
-          )
-        : fail('not-let-in'),
-    )
-    if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
-    response.json(outcome.value)
-  }
+export function importingRoutes({ importing, copies }: { importing: Importing; copies: Copies }): Route[] {
+  return [
+    plain('post', '/import/preview', async (request, response) => {
+      const parsed = PreviewImport.safeParse(request.body)
+      if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.body))
+      send(response, await importing.preview(parsed.data))
+    }),
+    writeAs('post', '/import/run', RunImport, async (body, _params, journal, response) => {
+      const prepared = await importing.prepare(body)
+      if (!prepared.ok) return prepared
+      const { base64, ...named } = body
+      // The journal keeps what the act was, not the file; what it hashes to tells one from another.
+      const said = { ...named, hash: createHash('sha256').update(base64).digest('hex') }
+      return copies.around('import', (stored) =>
+        isStillLetIn(response)
+          ? journal.run(
+              { changeId: body.changeId, command: 'import', body: said },
+              () => importing.store(body, prepared.value),
+              { stored },
+            )
+          : fail('not-let-in'),
+      )
+    }),
+  ]
 }

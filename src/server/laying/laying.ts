@@ -7,14 +7,17 @@ import { counted } from '#core/words/counted'
 import type { Destination } from '#core/decide/verdict'
 import { putAwayUntil } from '#core/plan/laying-choices'
 import { isInDate, isSpoiled } from '#core/shelf-life/last-good-day'
-import { destinationsOf } from '../decide/decide.js'
+import { destinationsOf, type Decide } from '../decide/decide.js'
 import { rivalries } from '#core/plan/rivals'
 import type { ChooseInLaying, LayingAnswer, LayingCandidate, LayoutChange } from '#contract/laying'
-import type { Done } from '../db/journal.js'
-import type { House } from '../house.js'
+import type { Done, Answer } from '../db/journal.js'
 import { canBePlanned } from '../planning/gathering.js'
 import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
 import { layingQueries } from './queries.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { CurrentPlan } from '../planning/current-plan.js'
+import type { Drawer } from '../drawer/drawer.js'
 
 /** A doubtful thing is worn this often within this long, and then decided on. Assumption. */
 const TRIAL_WEARS = 5
@@ -23,31 +26,30 @@ const TRIAL_DAYS = 42
 /** The drawer is laid for the season that has begun in this many days. Assumption. */
 const AHEAD_DAYS = 14
 
-type Answer = Outcome<Done<{ id: string }>>
-type MonthDrawer = ReturnType<House['planning']['monthDrawer']>
+type MonthDrawer = ReturnType<CurrentPlan['monthDrawer']>
 
 /** A guided pass for a new season over the drawer and the season's candidates; it can be stopped and resumed at will. */
 export class Laying {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = layingQueries(house.db)
+  constructor(
+    private readonly services: Context & { stock: Stock; currentPlan: CurrentPlan; drawer: Drawer; decide: Decide },
+  ) {
+    this.#queries = layingQueries(services.db)
   }
 
   all(): LayingAnswer {
-    const today = this.#house.today()
+    const today = this.services.today()
     const laying = this.#queries.open.get()
-    const season = laying?.season ?? seasonOn(addDays(today, AHEAD_DAYS), this.#house.settings().hemisphere)
+    const season = laying?.season ?? seasonOn(addDays(today, AHEAD_DAYS), this.services.settings().hemisphere)
     const present = this.#present()
-    const perWeek = this.#house.stock.week(today).week.reduce((sum, share) => sum + share, 0)
+    const perWeek = this.services.stock.week(today).week.reduce((sum, share) => sum + share, 0)
     return {
       today,
       season,
       laying: laying ? { id: laying.id, season: laying.season, startedOn: laying.started_on } : null,
       candidates: laying ? this.#candidates(laying.id, season, present, today) : [],
-      hasPlan: this.#house.planning.monthDrawer(today) !== null,
+      hasPlan: this.services.currentPlan.monthDrawer(today) !== null,
       comeBack: present.filter((item) => asksBack(item, today)).map(summaryOf),
       rivalries: rivalries(inReach(present), perWeek),
       perWeek,
@@ -58,8 +60,8 @@ export class Laying {
   /** The drawer as it was on a day, and what changed since. */
   layout(day: Day): LayoutChange {
     const then = this.#queries.placedOn.all({ day }).map((row) => row.item_id)
-    const now = new Set(this.#house.drawer.zones().flatMap((zone) => zone.itemIds))
-    const lay = this.#house.stock.summaries([...new Set([...then, ...now])], this.#house.today())
+    const now = new Set(this.services.drawer.zones().flatMap((zone) => zone.itemIds))
+    const lay = this.services.stock.summaries([...new Set([...then, ...now])], this.services.today())
     return {
       day,
       lay,
@@ -71,22 +73,22 @@ export class Laying {
   start(id: string, season: Season): Answer {
     if (this.#queries.open.get()) return fail('laying-open')
     if ((this.#queries.taken.get(id)?.n ?? 0) > 0) return fail('id-taken', { value: id })
-    this.#queries.start.run({ id, season, day: this.#house.today() })
+    this.#queries.start.run({ id, season, day: this.services.today() })
     return ok({ words: `Began to lay the drawer for ${season}`, answer: { id } })
   }
 
   choose(layingId: string, body: z.output<typeof ChooseInLaying>): Answer {
     const laying = this.#queries.open.get()
     if (laying?.id !== layingId) return fail('no-laying')
-    const today = this.#house.today()
-    const item = this.#house.stock.one(body.itemId, today)
+    const today = this.services.today()
+    const item = this.services.stock.one(body.itemId, today)
     if (!item) return fail('unknown-item', { value: body.itemId })
     if (body.until !== null && body.until <= today) return fail('until-in-past', { value: body.until })
     const { itemId, choice, until, destination } = body
     if (destination !== null && !destinationsOf(item).includes(destination))
       return fail('destination-refused', { value: destination, destination })
     if (choice === null) this.#queries.unchoose.run({ layingId, itemId })
-    else this.#queries.choose.run({ id: this.#house.newId(), layingId, itemId, choice, until, destination })
+    else this.#queries.choose.run({ id: this.services.newId(), layingId, itemId, choice, until, destination })
     return ok({ words: `${itemMark(item)}: ${choice ?? 'not chosen'}`, answer: { id: itemId } })
   }
 
@@ -97,8 +99,8 @@ export class Laying {
   chooseAsPlanned(layingId: string): Outcome<Done<{ count: number }>> {
     const laying = this.#queries.open.get()
     if (laying?.id !== layingId) return fail('no-laying')
-    const today = this.#house.today()
-    if (this.#house.planning.monthDrawer(today) === null) return fail('no-plan')
+    const today = this.services.today()
+    if (this.services.currentPlan.monthDrawer(today) === null) return fail('no-plan')
     let count = 0
     for (const { item, choice, planned, spoiled } of this.#candidates(
       layingId,
@@ -110,7 +112,7 @@ export class Laying {
       const lies = item.placement !== null
       if (!planned && !lies) continue
       this.#queries.choose.run({
-        id: this.#house.newId(),
+        id: this.services.newId(),
         layingId,
         itemId: item.id,
         choice: planned ? (lies ? 'stays' : 'comes in') : 'rests',
@@ -126,10 +128,10 @@ export class Laying {
   close(layingId: string): Outcome<Done<{ id: string; noRoom: string[]; brushes: { out: string[]; in: string[] } }>> {
     const laying = this.#queries.open.get()
     if (laying?.id !== layingId) return fail('no-laying')
-    const today = this.#house.today()
+    const today = this.services.today()
     const choices = this.#queries.choices.all(layingId)
     const items = new Map(
-      this.#house.stock
+      this.services.stock
         .facts(
           choices.map((row) => row.item_id),
           today,
@@ -141,7 +143,7 @@ export class Laying {
     for (const { item_id: id, choice, until_day: until } of choices) {
       const item = items.get(id)
       if (!item || item.endedOn !== null || (choice !== 'put away' && choice !== 'rests')) continue
-      if (item.placement !== null) this.#house.drawer.takeOut(id, today)
+      if (item.placement !== null) this.services.drawer.takeOut(id, today)
       if (until !== null) this.#queries.setSeasonBox.run({ id, until })
       if (item.brushes !== '') brushes.out.push(item.brushes)
     }
@@ -149,14 +151,14 @@ export class Laying {
       const item = items.get(id)
       if (!item || item.endedOn !== null || (choice !== 'comes in' && choice !== 'doubtful')) continue
       if (item.placement === null) {
-        const placed = this.#house.drawer.place(this.#house.newId(), id, item.homeZoneId, tooTall(item))
+        const placed = this.services.drawer.place(this.services.newId(), id, item.homeZoneId, tooTall(item))
         if (!placed.ok) noRoom.push(itemMark(item))
         else if (item.brushes !== '') brushes.in.push(item.brushes)
       }
       if (choice === 'doubtful' && !item.onTrial)
-        this.#house.decide.startTrial({
+        this.services.decide.startTrial({
           changeId: '',
-          trialId: this.#house.newId(),
+          trialId: this.services.newId(),
           itemId: id,
           wearsWanted: TRIAL_WEARS,
           dueOn: addDays(today, TRIAL_DAYS),
@@ -182,9 +184,9 @@ export class Laying {
   }
 
   #letGo(itemId: string, destination: Destination | null, season: Season): Outcome<unknown> {
-    return this.#house.decide.giveVerdict({
+    return this.services.decide.giveVerdict({
       changeId: '',
-      verdictId: this.#house.newId(),
+      verdictId: this.services.newId(),
       itemId,
       trialId: null,
       verdict: 'let go',
@@ -201,8 +203,8 @@ export class Laying {
   }
 
   #present(): ItemFacts[] {
-    return this.#house.stock
-      .facts(this.#house.stock.presentIds(), this.#house.today())
+    return this.services.stock
+      .facts(this.services.stock.presentIds(), this.services.today())
       .filter((item) => item.setAside !== 'keepsake')
   }
 
@@ -210,8 +212,8 @@ export class Laying {
   #candidates(layingId: string, season: Season, present: readonly ItemFacts[], today: Day): LayingCandidate[] {
     const chosen = new Map(this.#queries.choices.all(layingId).map((row) => [row.item_id, row]))
     const listed = new Set(this.#queries.shortListed.all({ season }).map((row) => row.item_id))
-    const plan = this.#house.planning.monthDrawer(today)
-    const { hemisphere } = this.#house.settings()
+    const plan = this.services.currentPlan.monthDrawer(today)
+    const { hemisphere } = this.services.settings()
     const found = present.flatMap((item): LayingCandidate[] => {
       const why = whyLookedAt(item, season, listed, plan, today)
       if (why === null) return []

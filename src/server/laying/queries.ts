@@ -2,8 +2,7 @@ import type { Day } from '#core/calendar/day'
 import type { Destination } from '#core/decide/verdict'
 import type { Season } from '#core/item/traits'
 import type { LayingCandidate } from '#contract/laying'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
+import { type Db, preparing } from '../db/query.js'
 
 export interface LayingRow {
   id: string

@@ -2,51 +2,49 @@ import type { z } from 'zod'
 import { addDays, type Day } from '#core/calendar/day'
 import { itemMark } from '#core/words/told'
 import type { AnswerAsk, AsksAnswer, Candidate, PutAsk } from '#contract/look-back'
-import type { Done } from '../db/journal.js'
-import { fail, ok, type Outcome } from '../failing.js'
-import type { House } from '../house.js'
+import type { Answer } from '../db/journal.js'
+import { fail, ok } from '../failing.js'
 import { listedOf, type ItemFacts } from '../stock/item-facts.js'
 import { MoneyOf } from './money-of.js'
 import { lookBackQueries } from './queries.js'
-
-type Answer = Outcome<Done<{ id: string }>>
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { Forecasts } from '../forecast/forecasts.js'
 
 /** What she wore lately, as evidence: a season. */
 const LATELY_DAYS = 90
 
 /** Which next? Two to six candidates on a sheet for friends, and what they said. */
 export class Asking {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = lookBackQueries(house.db)
+  constructor(private readonly services: Context & { stock: Stock; forecasts: Forecasts }) {
+    this.#queries = lookBackQueries(services.db)
   }
 
   all(): AsksAnswer {
-    const house = this.#house
-    const today = house.today()
+    const { services } = this
+    const today = services.today()
     const rows = this.#queries.askItems.all()
     const ids = [...new Set(rows.map((row) => row.item_id))]
-    const items = new Map(house.stock.facts(ids, today).map((item) => [item.id, item]))
+    const items = new Map(services.stock.facts(ids, today).map((item) => [item.id, item]))
     const rivals = new Map<string, number>()
-    const present = ids.length === 0 ? [] : house.stock.facts(house.stock.presentIds(), today)
+    const present = ids.length === 0 ? [] : services.stock.facts(services.stock.presentIds(), today)
     for (const item of present)
       if (item.lifecycle === 'open') rivals.set(item.wornAsId, (rivals.get(item.wornAsId) ?? 0) + 1)
     const works = this.#queries.works.all(JSON.stringify(ids))
     const others = new Map(
-      house.stock
+      services.stock
         .facts(
           works.flatMap((row) => [row.item_id, row.other_item_id]),
           today,
         )
         .map((item) => [item.id, item]),
     )
-    const money = new MoneyOf(house)
+    const money = new MoneyOf(services)
     return {
       today,
-      currency: house.settings().currency,
+      currency: services.settings().currency,
       asks: this.#queries.asks.all().map((row) => ({
         id: row.id,
         version: row.version,
@@ -69,7 +67,7 @@ export class Asking {
   }
 
   #candidate(item: ItemFacts, today: Day, money: MoneyOf, open: number, partner: ItemFacts | undefined): Candidate {
-    const left = item.endedOn === null ? this.#house.forecasts.of(item).forecast.content.usesLeft : []
+    const left = item.endedOn === null ? this.services.forecasts.of(item).forecast.content.usesLeft : []
     return {
       item: listedOf(item),
       usesNeeded: left[Math.floor(left.length / 2)] ?? null,
@@ -83,8 +81,8 @@ export class Asking {
   }
 
   put({ id, version, question, itemIds }: z.output<typeof PutAsk>): Answer {
-    const today = this.#house.today()
-    const known = new Set(this.#house.stock.facts(itemIds, today).map((item) => item.id))
+    const today = this.services.today()
+    const known = new Set(this.services.stock.facts(itemIds, today).map((item) => item.id))
     const unknown = itemIds.find((each) => !known.has(each))
     if (unknown !== undefined) return fail('unknown-item', { value: unknown })
     const there = this.#queries.ask.get(id)
@@ -95,7 +93,7 @@ export class Asking {
     else this.#queries.addAsk.run({ id, question, askedOn: today })
     this.#queries.dropAskItems.run(id)
     itemIds.forEach((itemId, position) =>
-      this.#queries.addAskItem.run({ id: this.#house.newId(), askId: id, itemId, position }),
+      this.#queries.addAskItem.run({ id: this.services.newId(), askId: id, itemId, position }),
     )
     return ok({ words: there ? 'Changed a question to friends' : `Asked: ${question}`, answer: { id } })
   }
@@ -109,7 +107,7 @@ export class Asking {
     const candidates = this.#queries.askItems.all().filter((row) => row.ask_id === id)
     if (chosenItemId !== null && !candidates.some((row) => row.item_id === chosenItemId))
       return fail('unknown-item', { value: chosenItemId })
-    this.#queries.answerAsk.run({ id, answer, chosenItemId, day: this.#house.today() })
+    this.#queries.answerAsk.run({ id, answer, chosenItemId, day: this.services.today() })
     return ok({ words: `Typed in what was said to: ${there.question}`, answer: { id } })
   }
 

@@ -2,11 +2,12 @@ import { addDays, daysBetween, earlier, type Day } from '#core/calendar/day'
 import type { LookSpan } from '#core/look-back/span'
 import { itemMark } from '#core/words/told'
 import type { FinishView, SpanSheet } from '#contract/look-back'
-import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 import { knownUses } from '../stock/known-uses.js'
 import type { MoneyOf } from './money-of.js'
 import type { LookBackQueries, ThingRow } from './queries.js'
+import type { LookingBack } from '../forecast/looking-back.js'
+import type { Forecasts } from '../forecast/forecasts.js'
 
 const inside = (day: Day | null, { from, to }: LookSpan): day is Day => day !== null && day >= from && day <= to
 const named = (item: { id: string; name: string; shade: string }): { itemId: string; mark: string } => ({
@@ -16,7 +17,7 @@ const named = (item: { id: string; name: string; shade: string }): { itemId: str
 
 /** What was finished within a span, with how long it took against what was guessed and forecast. */
 export function finishesOf(
-  house: House,
+  services: { lookingBack: LookingBack; forecasts: Forecasts },
   queries: LookBackQueries,
   span: LookSpan,
   items: readonly ItemFacts[],
@@ -25,7 +26,7 @@ export function finishesOf(
     (item) => item.lifecycle === 'finished' && !item.endedRoughly && inside(item.endedOn, span),
   )
   if (finished.length === 0) return []
-  const { guesses, forecasts } = house.lookingBack.all()
+  const { guesses, forecasts } = services.lookingBack.all()
   const guessOf = new Map(guesses.each.filter((each) => each.finished).map((each) => [each.itemId, each]))
   const forecastOf = new Map(forecasts.each.map((each) => [each.itemId, each]))
   const again = new Map(

@@ -2,10 +2,12 @@ import { addDays, type Day } from '#core/calendar/day'
 import { neverTogether, wornTogether } from '#core/look-back/faces'
 import { itemMark } from '#core/words/told'
 import type { FacesAnswer, TogetherView } from '#contract/look-back'
-import type { House } from '../house.js'
 import { listedOf } from '../stock/item-facts.js'
 import { lookBackQueries } from './queries.js'
 import { wornSpan } from './worn-span.js'
+import type { Context } from '../context.js'
+import type { SpanSheets } from './sheets.js'
+import type { Stock } from '../stock/stock.js'
 
 /** Faces are laid out over a season; what goes together is counted over a year. */
 const SHOWN_DAYS = 92
@@ -13,10 +15,10 @@ const COUNTED_DAYS = 365
 const MOST_PAIRS = 8
 
 /** Faces of days, saved ones with when they were last worn whole, and what goes together and what never does. */
-export function facesOf(house: House, until: Day): FacesAnswer {
-  const queries = lookBackQueries(house.db)
-  const today = house.today()
-  const things = house.spanSheets.things()
+export function facesOf(services: Context & { spanSheets: SpanSheets; stock: Stock }, until: Day): FacesAnswer {
+  const queries = lookBackQueries(services.db)
+  const today = services.today()
+  const things = services.spanSheets.things()
   const kinds = new Map(queries.kinds.all().map((row) => [row.id, row]))
   const from = addDays(until, 1 - SHOWN_DAYS)
   const worn = wornSpan(queries, { from: addDays(until, 1 - COUNTED_DAYS), to: until }, things, kinds)
@@ -48,7 +50,7 @@ export function facesOf(house: House, until: Day): FacesAnswer {
     ...saved.flatMap((face) => face.itemIds),
     ...[...often, ...never].flatMap((pair) => pair.itemIds),
   ])
-  const items = house.stock.facts([...ids], today)
+  const items = services.stock.facts([...ids], today)
   const order = new Map(items.map((item, at) => [item.id, at]))
   const inOrder = (own: readonly string[]): string[] =>
     own.filter((id) => order.has(id)).sort((a, b) => (order.get(a) ?? 0) - (order.get(b) ?? 0))

@@ -1,26 +1,22 @@
 import type { z } from 'zod'
 import { dayMark } from '#core/words/told'
 import type { PutSpan, PutSpanWords, SpansAnswer } from '#contract/look-back'
-import type { Done } from '../db/journal.js'
-import { fail, ok, type Outcome } from '../failing.js'
-import type { House } from '../house.js'
+import type { Answer } from '../db/journal.js'
+import { fail, ok } from '../failing.js'
 import { lookBackQueries } from './queries.js'
-
-type Answer = Outcome<Done<{ id: string }>>
+import type { Context } from '../context.js'
 
 /** Spans she named, and what she felt of one. */
 export class KeptSpans {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = lookBackQueries(house.db)
+  constructor(private readonly services: Context) {
+    this.#queries = lookBackQueries(services.db)
   }
 
   all(): SpansAnswer {
     return {
-      today: this.#house.today(),
+      today: this.services.today(),
       logSince: this.#queries.logSince.get()?.day ?? null,
       spans: this.#queries.spans
         .all()
@@ -32,7 +28,7 @@ export class KeptSpans {
   }
 
   put({ id, version, name, from, to }: z.output<typeof PutSpan>): Answer {
-    if (from > this.#house.today()) return fail('span-ahead', { value: from })
+    if (from > this.services.today()) return fail('span-ahead', { value: from })
     const there = this.#queries.span.get(id)
     if (!there) {
       if (version !== null) return fail('unknown-span', { value: id })

@@ -1,19 +1,15 @@
-import type { WornThing } from '#core/look-back/used-up'
-import { moneyUsed, shareUnused } from '#core/look-back/used-up'
-import type { House } from '../house.js'
+import { type WornThing, moneyUsed, shareUnused } from '#core/look-back/used-up'
 import { knownUses } from '../stock/known-uses.js'
 import type { ItemFacts } from '../stock/item-facts.js'
+import type { Forecasts } from '../forecast/forecasts.js'
 
 type Uses = Omit<WornThing, 'price' | 'uses'>
 
 /** Of things, how many uses each had and likely still has, and what that comes to in money. */
 export class MoneyOf {
-  readonly #house: House
   readonly #known = new Map<string, Uses>()
 
-  constructor(house: House) {
-    this.#house = house
-  }
+  constructor(private readonly services: { forecasts: Forecasts }) {}
 
   /** Minor units used up by so many uses; null where its price or its uses are not known. */
   used(item: ItemFacts, uses: number): number | null {
@@ -42,7 +38,7 @@ export class MoneyOf {
       const usesLeft = left === null || allUses === null || left >= 1 ? null : (allUses * left) / (1 - left)
       return { logged, allUses, usesLeft, shareLeft: left }
     }
-    const { usesLeft, share } = this.#house.forecasts.of(item).forecast.content
+    const { usesLeft, share } = this.services.forecasts.of(item).forecast.content
     return { logged, allUses, usesLeft: usesLeft[Math.floor(usesLeft.length / 2)] ?? null, shareLeft: share.middle }
   }
 }

@@ -2,8 +2,8 @@ import { addDays, daysBetween, earlier, later, type Day } from '#core/calendar/d
 import type { LookSpan } from '#core/look-back/span'
 import { itemMark } from '#core/words/told'
 import type { SpanSheet } from '#contract/look-back'
-import type { House } from '../house.js'
 import type { LookBackQueries, ThingRow } from './queries.js'
+import type { Stock } from '../stock/stock.js'
 
 /** A push that lies in a span for fewer days is another's. Assumption. */
 const LEAST_DAYS = 10
@@ -13,7 +13,7 @@ const LEAST_DAYS = 10
  * days before. A push belongs to every span it lies in for ten days, or all of its days where they are fewer.
  */
 export function pushesOf(
-  house: House,
+  services: { stock: Stock },
   queries: LookBackQueries,
   span: LookSpan,
   today: Day,
@@ -38,7 +38,7 @@ export function pushesOf(
   return found.map(({ row, thing, since, until }) => {
     const days = daysBetween(since, until) + 1
     const uses = (from: Day, to: Day): number => queries.daysOf.get({ itemId: row.item_id, from, to })?.n ?? 0
-    const goals = house.stock.goalsOn(until, [row.item_id], today).get(row.item_id) ?? []
+    const goals = services.stock.goalsOn(until, [row.item_id], today).get(row.item_id) ?? []
     const ended = thing.ended_as === 'finished' ? thing.ended_on : null
     return {
       itemId: row.item_id,

@@ -3,8 +3,7 @@ import type { LetGoWhy, Destination, Verdict } from '#core/decide/verdict'
 import type { PackageEvent } from '#core/measure/package-events'
 import type { Source } from '#core/item/traits'
 import { itemMark } from '#core/words/told'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
+import { type Db, preparing } from '../db/query.js'
 
 interface Between {
   from: Day
@@ -82,11 +81,11 @@ export function lookBackQueries(db: Db) {
       SELECT day, group_concat(iif(used_as IS NULL, item_id, item_id || ':' || used_as), ' ') AS worn
         FROM wear WHERE day BETWEEN @from AND @to GROUP BY day ORDER BY day`),
     things: sql<[], ThingRow>(`
-      SELECT i.id, p.name, p.shade, i.category_id, coalesce(i.used_as, i.category_id) AS worn_as, i.price_minor, i.price_said,
+      SELECT i.id, p.name, p.shade, i.category_id, i.type_id AS worn_as, i.price_minor, i.price_said,
              i.source, i.acquired_earliest, i.acquired_latest, i.ended_as, i.ended_on, i.ended_roughly,
              i.origin_item_id IS NOT NULL OR EXISTS (SELECT 1 FROM blend_parent b WHERE b.item_id = i.id) AS made_here,
              EXISTS (SELECT 1 FROM set_aside a WHERE a.item_id = i.id AND a.kind = 'keepsake') AS keepsake
-        FROM item i JOIN product p ON p.id = i.product_id`),
+        FROM typed_item i JOIN product p ON p.id = i.product_id`),
     kinds: sql<[], KindRow>('SELECT id, name, makeup, position FROM category ORDER BY position'),
     days: sql<[Between], { id: Day; no_makeup: 0 | 1 }>(
       'SELECT id, no_makeup FROM day_record WHERE id BETWEEN @from AND @to',

@@ -7,7 +7,6 @@ import type { DatedEvent } from '#core/measure/package-events'
 import type { MoneyView, SpanSheet, TogetherView } from '#contract/look-back'
 import { fail, ok, type Outcome } from '../failing.js'
 import type { TouchedRow } from '../db/journal.js'
-import type { House } from '../house.js'
 import { listedOf, type ItemFacts } from '../stock/item-facts.js'
 import { cameInOf, finishesOf, firstAndLast, letGoOf, spoiledOf } from './endings-of.js'
 import { kindsOf, stockAlong, stockSpans } from './kinds-of.js'
@@ -17,6 +16,11 @@ import { lookBackQueries, markOf, type ThingRow } from './queries.js'
 import { stayLines } from './stay-lines.js'
 import { leastWorn, mostWorn, reachOf } from './worn-lists.js'
 import { wornSpan, type WornSpan } from './worn-span.js'
+import type { Forecasts } from '../forecast/forecasts.js'
+import type { LookingBack } from '../forecast/looking-back.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { BuyingRules } from '../buying/rules.js'
 
 const MOST_PAIRS = 6
 const MOST_DRAWN_FINISHES = 36
@@ -27,19 +31,24 @@ const MOST_DAYS = 366 * 30
 
 /** A month, a year or any span, laid out on one sheet. */
 export class SpanSheets {
-  readonly #house: House
   readonly #queries
   #things: ReadonlyMap<string, ThingRow> | null = null
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = lookBackQueries(house.db)
+  constructor(
+    private readonly services: Context & {
+      stock: Stock
+      forecasts: Forecasts
+      lookingBack: LookingBack
+      buyingRules: BuyingRules
+    },
+  ) {
+    this.#queries = lookBackQueries(services.db)
   }
 
   /** Everything that is or ever was there, by id; kept until a change touches what it is read from. */
   things(): ReadonlyMap<string, ThingRow> {
     const found = this.#things ?? new Map(this.#queries.things.all().map((row) => [row.id, row]))
-    if (!this.#house.db.inTransaction) this.#things = found
+    if (!this.services.db.inTransaction) this.#things = found
     return found
   }
 
@@ -49,7 +58,7 @@ export class SpanSheets {
 
   /** `projectId` null = of every project. A span that lies ahead or runs backwards is refused. */
   of(asked: LookSpan, projectId: string | null): Outcome<SpanSheet> {
-    const today = this.#house.today()
+    const today = this.services.today()
     if (asked.to < asked.from) return fail('span-reversed', { value: asked.to, day: asked.from })
     if (asked.from > today) return fail('span-ahead', { value: asked.from })
     if (daysBetween(asked.from, asked.to) > MOST_DAYS) return fail('span-too-long')
@@ -60,18 +69,18 @@ export class SpanSheets {
   }
 
   #sheet(asked: LookSpan, today: Day, projectId: string | null): Omit<SpanSheet, 'project'> {
-    const house = this.#house
+    const { services } = this
     const span = { from: asked.from, to: earlier(asked.to, today) }
     const things = this.things()
     const kinds = new Map(this.#queries.kinds.all().map((row) => [row.id, row]))
     const worn = wornSpan(this.#queries, span, things, kinds)
-    const money = new MoneyOf(house)
-    const items = house.stock.facts(concerned(things, worn, span), today)
+    const money = new MoneyOf(services)
+    const items = services.stock.facts(concerned(things, worn, span), today)
     const byId = new Map(items.map((item) => [item.id, item]))
     const drawn = new Set<string>()
-    const stays = stayLines(house, this.#queries, span, projectId, worn)
+    const stays = stayLines(services, this.#queries, span, projectId, worn)
     for (const line of stays.lines) drawn.add(line.itemId)
-    const finishes = finishesOf(house, this.#queries, span, items)
+    const finishes = finishesOf(services, this.#queries, span, items)
     for (const { itemId } of finishes.slice(-MOST_DRAWN_FINISHES)) drawn.add(itemId)
     const reach = reachOf(this.#queries, span, worn, things, kinds)
     const wornMost = mostWorn(worn, byId, kinds)
@@ -79,7 +88,7 @@ export class SpanSheets {
     const least = leastWorn(things, worn, kinds, span, byId)
     for (const { itemId } of least.listed) drawn.add(itemId)
     for (const { itemId } of reach.neglected) drawn.add(itemId)
-    const pushes = pushesOf(house, this.#queries, span, today, things)
+    const pushes = pushesOf(services, this.#queries, span, today, things)
     for (const { itemId } of pushes) drawn.add(itemId)
     const often = wornTogether(worn.faces, this.#couldMeet(things), MOST_PAIRS)
     const { different, most: face } = facesIn(worn.faces)
@@ -96,7 +105,7 @@ export class SpanSheets {
       kind,
       running: asked.to >= today,
       logSince,
-      currency: house.settings().currency,
+      currency: services.settings().currency,
       words: this.#queries.words.get(asked) ?? null,
       days: { ...this.#days(span, worn, logSince, today), faces: different },
       totals: {
@@ -130,13 +139,13 @@ export class SpanSheets {
       spoiled: spoiledOf(this.#queries, span, today, items, money),
       kinds: kindsOf(this.#queries, span, worn, kinds, endings, finishes),
       stock: kind === 'month' ? { days: [], kinds: [] } : stockAlong(endings, logSince, span.to),
-      rules: house.buyingRules.all().filter((rule) => rule.from <= span.to && rule.to >= span.from),
+      rules: services.buyingRules.all().filter((rule) => rule.from <= span.to && rule.to >= span.from),
       pairs: often.map(({ itemIds: [one, other], days, each }): TogetherView => {
         return { one: mark(one), other: mark(other), days, each: [...each] }
       }),
       face: face && { itemIds: inFaceOrder(face.itemIds, byId), days: face.days },
       lessons: this.#lessons(span),
-      items: house.stock.facts([...drawn], today).map(listedOf),
+      items: services.stock.facts([...drawn], today).map(listedOf),
       photos: this.#photos(
         [...stays.lines.map((line) => line.itemId), ...finishes.map((each) => each.itemId)],
         span,

@@ -6,30 +6,31 @@ import { lookBy, lookFrom } from '#core/measure/sheet'
 import { itemMark } from '#core/words/told'
 import type { SheetItem } from '#contract/check-in'
 import type { SpanSheet } from '#contract/look-back'
-import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 import { lookView, sheetReading } from '../stock/looks.js'
 import { costingEvent } from '../stock/measured.js'
 import type { LookBackQueries, StaySpanRow } from './queries.js'
 import type { WornSpan } from './worn-span.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
 
 /** So many of a project are laid out before and after; of more, the sheet says how many. */
 const MOST_LINES = 48
 
 /** The things of projects within a span: before and after, what was done of the goal by its end, who came and who went. */
 export function stayLines(
-  house: House,
+  services: Context & { stock: Stock },
   queries: LookBackQueries,
   span: LookSpan,
   projectId: string | null,
   worn: WornSpan,
 ): Pick<SpanSheet, 'lines' | 'rolledIn' | 'rolledOut' | 'stays'> {
-  const today = house.today()
+  const today = services.today()
   const rows = queries.stays.all({ ...span, projectId })
   const ids = [...new Set(rows.map((row) => row.item_id))]
-  const items = new Map(house.stock.facts(ids, today).map((item) => [item.id, item]))
+  const items = new Map(services.stock.facts(ids, today).map((item) => [item.id, item]))
   const shown = [...items.values()].slice(0, MOST_LINES)
-  const goals = house.stock.goalsOn(
+  const goals = services.stock.goalsOn(
     earlier(span.to, today),
     shown.map(({ id }) => id),
     today,
@@ -44,7 +45,7 @@ export function stayLines(
       const own = rows.filter((row) => row.item_id === item.id)
       const goal =
         (goals.get(item.id) ?? []).findLast(({ stay }) => own.some((row) => row.id === stay.id))?.goal ?? null
-      return lineOf(house, span, item, own, goal, worn.uses.get(item.id) ?? 0)
+      return lineOf(services, span, item, own, goal, worn.uses.get(item.id) ?? 0)
     }),
     rolledIn: rows.filter((row) => within(row.rolled_in)).map((row) => ({ ...of(row), on: row.rolled_in })),
     rolledOut: rows.flatMap((row) =>
@@ -55,14 +56,14 @@ export function stayLines(
 }
 
 function lineOf(
-  house: House,
+  services: Context & { stock: Stock },
   span: LookSpan,
   item: ItemFacts,
   stays: readonly StaySpanRow[],
   goal: SheetItem['goal'],
   uses: number,
 ): SheetItem {
-  const { readings, events } = house.stock.measured.since(item.id, span.from)
+  const { readings, events } = services.stock.measured.since(item.id, span.from)
   const all = readings.map(sheetReading)
   const came = stays[0]?.rolled_in ?? null
   const begin = came === null ? span.from : later(came, span.from)

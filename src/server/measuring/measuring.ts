@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import { fail, ok, type Failure, type Outcome } from '../failing.js'
+import { fail, ok, type Refusal } from '../failing.js'
 import { itemMark } from '#core/words/told'
 import type { Day } from '#core/calendar/day'
 import { maskOf } from '#core/measure/mask-text'
@@ -19,31 +19,29 @@ import type { AddPackageWeight } from '#contract/package'
 import type { EventView, PackageWeightView } from '#contract/package-view'
 import { labelGrams, useAmountOf } from '#core/forecast/use-amounts'
 import { packageModelOf } from '#core/forecast/form-models'
-import type { Done } from '../db/journal.js'
-import type { House } from '../house.js'
+import type { Answer } from '../db/journal.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 import type { Measured } from '../stock/measured.js'
 import type { MeasurementRow } from '../stock/measured-queries.js'
 import { measuringQueries } from './queries.js'
 import { readingViews } from './reading-view.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { SettingsStore } from '../settings/settings-store.js'
 
-type Answer = Outcome<Done<{ id: string }>>
-type Refusal = { readonly ok: false; readonly failure: Failure }
 /** A package holds this much less than full only after it was opened. Assumption. */
 const STILL_FULL = 0.95
 
 /** Readings of every kind: written down, corrected, explained. */
 export class Measuring {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = measuringQueries(house.db)
+  constructor(private readonly services: Context & { stock: Stock; settingsStore: SettingsStore }) {
+    this.#queries = measuringQueries(services.db)
   }
 
   addReading(itemId: string, body: z.output<typeof AddReading>): Answer {
-    const item = this.#house.stock.one(itemId, this.#house.today())
+    const item = this.services.stock.one(itemId, this.services.today())
     if (!item) return fail('unknown-item', { value: itemId })
     if (this.#queries.reading.get(body.id)) return fail('id-taken', { value: body.id })
     const wrong = this.#wrongReading(item, body.partId, body.reading) ?? this.#wrongCheckIn(body.checkInId)
@@ -57,7 +55,7 @@ export class Measuring {
       partId: body.partId,
       checkInId: body.checkInId,
       moment: this.#moment(itemId, body.reading.day),
-      savedAt: this.#house.now().toISOString(),
+      savedAt: this.services.now().toISOString(),
     })
     if (body.pan) this.#queries.addPan.run(panBindings(body.pan, body.id))
     return ok({ words: wordsOf(body.reading, item), answer: { id: body.id } })
@@ -65,7 +63,7 @@ export class Measuring {
 
   editReading(id: string, body: z.output<typeof EditReading>): Answer {
     const row = this.#queries.reading.get(id)
-    const item = row && this.#house.stock.one(row.item_id, this.#house.today())
+    const item = row && this.services.stock.one(row.item_id, this.services.today())
     if (!row || !item) return fail('unknown-reading', { value: id })
     if (row.version !== body.version) return fail('stale', { current: JSON.stringify(this.#viewOf(item, id)) })
     const wrong = this.#wrongReading(item, row.part_id, body.reading)
@@ -80,7 +78,7 @@ export class Measuring {
   dropReading(id: string): Answer {
     const row = this.#queries.reading.get(id)
     if (!row) return fail('unknown-reading', { value: id })
-    const item = this.#house.stock.one(row.item_id, this.#house.today())
+    const item = this.services.stock.one(row.item_id, this.services.today())
     this.#queries.dropPan.run(id)
     this.#queries.dropReading.run(id)
     return ok({ words: `Removed a reading of ${item ? itemMark(item) : 'an item'}`, answer: { id } })
@@ -92,7 +90,7 @@ export class Measuring {
    */
   sayCause(id: string, body: z.output<typeof SayCause>): Answer {
     const row = this.#queries.reading.get(id)
-    const item = row && this.#house.stock.one(row.item_id, this.#house.today())
+    const item = row && this.services.stock.one(row.item_id, this.services.today())
     if (!row || !item) return fail('unknown-reading', { value: id })
     this.#queries.setCause.run({ id, cause: body.cause, doubtful: isSlip(body.cause) ? 1 : 0 })
     if (body.cause === 'repressed' || body.cause === 'other package') {
@@ -118,9 +116,9 @@ export class Measuring {
 
   /** What a package of its kind weighs, weighed of this one. */
   addWeight(itemId: string, body: z.output<typeof AddPackageWeight>): Answer {
-    const item = this.#house.stock.one(itemId, this.#house.today())
+    const item = this.services.stock.one(itemId, this.services.today())
     if (!item) return fail('unknown-item', { value: itemId })
-    if (body.day > this.#house.today()) return fail('day-in-future', { value: body.day })
+    if (body.day > this.services.today()) return fail('day-in-future', { value: body.day })
     if (this.#queries.weight.get(body.id)) return fail('id-taken', { value: body.id })
     if (body.state === 'as finished' && item.lifecycle !== 'finished')
       return fail('empty-not-finished', { name: itemMark(item) })
@@ -146,14 +144,14 @@ export class Measuring {
     parents: { itemId: string; mark: string; share: number | null; grams: number | null }[]
     origin: { itemId: string; mark: string } | null
   } {
-    const { measured: things } = this.#house.stock
+    const { measured: things } = this.services.stock
     const measured = things.of(item.id)
     return {
       readings: readingViews(
         item,
         measured,
         things.pansOf(item.id),
-        this.#house.settingsStore.read().settings.scaleCapacity,
+        this.services.settingsStore.read().settings.scaleCapacity,
       ),
       packageEvents: measured.events.map((row) => this.#eventView(row)),
       packageWeights: measured.weights.map(({ item_id, ...row }) => ({ ...row, itemId: item_id })),
@@ -175,7 +173,7 @@ export class Measuring {
   }
 
   contentView(item: ItemFacts, measured: Measured): ContentView | null {
-    const found = this.#house.stock.measured.content(item, measured)
+    const found = this.services.stock.measured.content(item, measured)
     if (found === null) return null
     const trusted = measured.readings.filter((row) => row.doubtful === 0 && row.part_id === null)
     const empty = measured.weights.findLast((row) => row.state !== 'full')
@@ -207,7 +205,7 @@ export class Measuring {
   }
 
   #markOf(id: string): string {
-    const item = this.#house.stock.one(id, this.#house.today())
+    const item = this.services.stock.one(id, this.services.today())
     return item ? itemMark(item) : ''
   }
 
@@ -217,7 +215,7 @@ export class Measuring {
   }
 
   #eventView(row: Measured['events'][number]): EventView {
-    const other = row.other_item_id === null ? null : this.#house.stock.one(row.other_item_id, this.#house.today())
+    const other = row.other_item_id === null ? null : this.services.stock.one(row.other_item_id, this.services.today())
     return {
       id: row.id,
       partId: row.part_id,
@@ -241,7 +239,7 @@ export class Measuring {
   }
 
   #wrongReading(item: ItemFacts, partId: string | null, reading: ReadingBody): Refusal | null {
-    if (reading.day > this.#house.today()) return fail('day-in-future', { value: reading.day })
+    if (reading.day > this.services.today()) return fail('day-in-future', { value: reading.day })
     const part = item.parts.find((each) => each.id === partId)
     if (partId !== null && !part) return fail('unknown-part', { value: partId, field: 'partId' })
     if (!kindsFor(part?.form ?? item.form, item.opaque, part !== undefined).includes(reading.kind))

@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import { fail, ok, type Failure, type Outcome } from '../failing.js'
+import { fail, ok, type Refusal } from '../failing.js'
 import { itemMark } from '#core/words/told'
 import type { Day } from '#core/calendar/day'
 import type { PackageState } from '#core/item/traits'
@@ -7,13 +7,16 @@ import type { PackageEvent } from '#core/measure/package-events'
 import { earliestLastGood } from '#core/shelf-life/last-good-day'
 import type { AddBlend, AddContainer, AddEvent, ContainersAnswer, Depot, EditContainer } from '#contract/package'
 import type { ItemFields } from '#contract/item'
-import type { Done } from '../db/journal.js'
-import type { House } from '../house.js'
+import type { Answer } from '../db/journal.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 import { measuringQueries } from './queries.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { CollectionCommands } from '../collection/commands.js'
+import type { Drawer } from '../drawer/drawer.js'
+import type { Projects } from '../projects/projects.js'
+import type { Decide } from '../decide/decide.js'
 
-type Answer = Outcome<Done<{ id: string }>>
-type Refusal = { readonly ok: false; readonly failure: Failure }
 type Parent = z.output<typeof AddBlend>['parents'][number]
 
 /** What an event leaves the package in. */
@@ -45,16 +48,22 @@ const SHARES_OUT = 0.02
 
 /** What happens to packages: events, blends, shades taken out of palettes, and the containers that are kept. */
 export class Packages {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = measuringQueries(house.db)
+  constructor(
+    private readonly services: Context & {
+      stock: Stock
+      collection: CollectionCommands
+      drawer: Drawer
+      projects: Projects
+      decide: Decide
+    },
+  ) {
+    this.#queries = measuringQueries(services.db)
   }
 
   addEvent(itemId: string, body: z.output<typeof AddEvent>): Answer {
-    const item = this.#house.stock.one(itemId, this.#house.today())
+    const item = this.services.stock.one(itemId, this.services.today())
     if (!item) return fail('unknown-item', { value: itemId })
     const wrong =
       this.#wrongDay(item, body.day) ??
@@ -81,10 +90,10 @@ export class Packages {
     const row = this.#queries.event.get(id)
     if (!row) return fail('unknown-event', { value: id })
     if (row.kind === 'gave to a blend' || row.kind === 'depotted') return fail('event-made-a-thing')
-    const item = this.#house.stock.one(row.item_id, this.#house.today())
+    const item = this.services.stock.one(row.item_id, this.services.today())
     this.#queries.dropEvent.run(id)
     const left = STATE_AFTER[row.kind]
-    const again = this.#house.stock.measured.of(row.item_id).events.some((event) => event.kind === row.kind)
+    const again = this.services.stock.measured.of(row.item_id).events.some((event) => event.kind === row.kind)
     // What it left the package in goes with it, unless it happened another time too.
     if (item && left !== undefined && !again && item.packageStates.includes(left)) {
       const states = item.packageStates.filter((state) => state !== left)
@@ -98,11 +107,11 @@ export class Packages {
    * blended, what goes on has lost what went in.
    */
   blend(body: z.output<typeof AddBlend>): Answer {
-    const today = this.#house.today()
+    const today = this.services.today()
     const wrong =
       this.#wrongParents(body.parents, body.id, body.day) ?? this.#wrongContainer(body.containerId, body.day)
     if (wrong) return wrong
-    const parents = body.parents.map((parent) => ({ parent, item: this.#house.stock.one(parent.itemId, today) }))
+    const parents = body.parents.map((parent) => ({ parent, item: this.services.stock.one(parent.itemId, today) }))
     const lastGood = earliestLastGood(parents.map(({ item }) => item?.shelfLife ?? null))
     const fields: ItemFields = {
       ...body.fields,
@@ -118,7 +127,7 @@ export class Packages {
       sunProtection: false,
       spf: null,
     }
-    const added = this.#house.collection.add({ changeId: body.changeId, id: body.id, fields, reading: null })
+    const added = this.services.collection.add({ changeId: body.changeId, id: body.id, fields, reading: null })
     if (!added.ok) return added
     for (const { parent, item } of parents) {
       if (!item) continue
@@ -130,7 +139,7 @@ export class Packages {
     if (body.containerId !== null)
       this.#write(body.id, {
         ...NOTHING,
-        id: this.#house.newId(),
+        id: this.services.newId(),
         day: body.day,
         kind: 'decanted',
         containerId: body.containerId,
@@ -140,7 +149,7 @@ export class Packages {
 
   /** The shade becomes a thing that remembers where it came from; its old uses stay with the palette. */
   depot(itemId: string, body: z.output<typeof Depot>): Answer {
-    const item = this.#house.stock.one(itemId, this.#house.today())
+    const item = this.services.stock.one(itemId, this.services.today())
     if (!item) return fail('unknown-item', { value: itemId })
     const part = item.parts.find((each) => each.id === body.partId)
     if (!part) return fail('unknown-part', { value: body.partId, field: 'partId' })
@@ -149,7 +158,7 @@ export class Packages {
     if (wrong) return wrong
     if (this.#queries.event.get(body.eventId)) return fail('id-taken', { value: body.eventId })
     const fields = fieldsOfShade(item, part)
-    const added = this.#house.collection.add({ changeId: body.changeId, id: body.id, fields, reading: null })
+    const added = this.services.collection.add({ changeId: body.changeId, id: body.id, fields, reading: null })
     if (!added.ok) return added
     this.#queries.setOrigin.run({ id: body.id, originId: itemId })
     this.#queries.depotPart.run({ id: part.id, day: body.day })
@@ -165,7 +174,7 @@ export class Packages {
     if (body.containerId !== null)
       this.#write(body.id, {
         ...NOTHING,
-        id: this.#house.newId(),
+        id: this.services.newId(),
         day: body.day,
         kind: 'decanted',
         containerId: body.containerId,
@@ -185,9 +194,9 @@ export class Packages {
   }
 
   containers(): ContainersAnswer {
-    const today = this.#house.today()
+    const today = this.services.today()
     const marks = new Map(
-      this.#house.stock
+      this.services.stock
         .facts(
           this.#queries.containers.all().flatMap((row) => [row.item_id, row.holds].flatMap((id) => id ?? [])),
           today,
@@ -218,8 +227,8 @@ export class Packages {
 
   addContainer(body: z.output<typeof AddContainer>): Answer {
     if (this.#queries.container.get(body.id)) return fail('id-taken', { value: body.id })
-    if (body.day > this.#house.today()) return fail('day-in-future', { value: body.day })
-    if (body.itemId !== null && !this.#house.stock.one(body.itemId, this.#house.today()))
+    if (body.day > this.services.today()) return fail('day-in-future', { value: body.day })
+    if (body.itemId !== null && !this.services.stock.one(body.itemId, this.services.today()))
       return fail('unknown-item', { value: body.itemId })
     this.#queries.addContainer.run(body)
     return ok({ words: `Kept a container: ${body.words}`, answer: { id: body.id } })
@@ -237,7 +246,7 @@ export class Packages {
   containerGone(id: string, day: Day): Answer {
     const row = this.#queries.container.get(id)
     if (!row) return fail('unknown-container', { value: id })
-    if (day > this.#house.today()) return fail('day-in-future', { value: day })
+    if (day > this.services.today()) return fail('day-in-future', { value: day })
     if (day < row.kept_on) return fail('gone-before-kept', { day: row.kept_on })
     if (this.containers().containers.find((each) => each.id === id)?.holds)
       return fail('container-in-use', { words: row.words })
@@ -246,7 +255,7 @@ export class Packages {
   }
 
   #wrongDay(item: ItemFacts, day: Day): Refusal | null {
-    if (day > this.#house.today()) return fail('day-in-future', { value: day })
+    if (day > this.services.today()) return fail('day-in-future', { value: day })
     if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
     if (item.acquired !== null && day < item.acquired.earliest)
       return fail('read-before-it-came', { name: itemMark(item), day: item.acquired.earliest })
@@ -271,7 +280,7 @@ export class Packages {
     if (parents.some((parent) => parent.itemId === blendId)) return fail('blend-of-itself')
     if (new Set(parents.map((parent) => parent.itemId)).size < parents.length) return fail('blend-of-itself')
     for (const parent of parents) {
-      const item = this.#house.stock.one(parent.itemId, this.#house.today())
+      const item = this.services.stock.one(parent.itemId, this.services.today())
       if (!item) return fail('unknown-item', { value: parent.itemId })
       const wrong = this.#wrongDay(item, day)
       if (wrong) return wrong
@@ -294,19 +303,19 @@ export class Packages {
 
   #endAsBlended(item: ItemFacts, day: Day): Refusal | null {
     if (item.placement !== null) {
-      const out = this.#house.drawer.takeOut(item.id, day)
+      const out = this.services.drawer.takeOut(item.id, day)
       if (!out.ok) return out
     }
-    this.#house.projects.rollOutBlended(item.id, day)
+    this.services.projects.rollOutBlended(item.id, day)
     this.#queries.endAsBlended.run({ id: item.id, day })
-    this.#house.decide.closeTrials(item.id, day)
+    this.services.decide.closeTrials(item.id, day)
     this.#queries.offShortList.run(item.id)
     return null
   }
 
   #write(itemId: string, event: Omit<EventBindings, 'itemId' | 'savedAt'>): void {
     const { id, partId, checkInId, day, kind, grams, share, containerId, otherItemId, words } = event
-    const savedAt = this.#house.now().toISOString()
+    const savedAt = this.services.now().toISOString()
     this.#queries.addEvent.run({
       id,
       itemId,

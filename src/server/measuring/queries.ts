@@ -2,8 +2,7 @@ import type { Day } from '#core/calendar/day'
 import type { Form } from '#core/item/form'
 import type { PackageEvent } from '#core/measure/package-events'
 import type { ContradictionCause } from '#core/measure/reading'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
+import { type Db, preparing } from '../db/query.js'
 import { READING, type MeasurementRow } from '../stock/measured-queries.js'
 
 export interface ContainerRow {

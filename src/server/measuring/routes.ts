@@ -1,4 +1,3 @@
-import { Router } from 'express'
 import { ok } from '../failing.js'
 import {
   AddBlend,
@@ -12,57 +11,31 @@ import {
   EditContainer,
 } from '#contract/package'
 import { AddReading, DropReading, EditReading, SayCause } from '#contract/reading'
-import type { House } from '../house.js'
-import { command, read } from '../http/routes.js'
+import { read, write, type Route } from '../http/routes.js'
+import type { Measuring } from './measuring.js'
+import type { Packages } from './packages.js'
 
-export function measuringRoutes(house: House): Router {
-  const { measuring, packages } = house
-  const routes = Router()
-  read(routes, '/containers', () => ok(packages.containers()))
-  command(house, routes, 'post', '/items/:id/readings', AddReading, 'add-reading', (body, { id = '' }) =>
-    measuring.addReading(id, body),
-  )
-  command(house, routes, 'put', '/readings/:id', EditReading, 'edit-reading', (body, { id = '' }) =>
-    measuring.editReading(id, body),
-  )
-  command(house, routes, 'post', '/readings/:id/drop', DropReading, 'drop-reading', (_, { id = '' }) =>
-    measuring.dropReading(id),
-  )
-  command(house, routes, 'post', '/readings/:id/cause', SayCause, 'say-cause', (body, { id = '' }) =>
-    measuring.sayCause(id, body),
-  )
-  command(
-    house,
-    routes,
-    'post',
-    '/items/:id/package-weights',
-    AddPackageWeight,
-    'add-package-weight',
-    (body, { id = '' }) => measuring.addWeight(id, body),
-  )
-  command(
-    house,
-    routes,
-    'post',
-    '/package-weights/:id/drop',
-    DropPackageWeight,
-    'drop-package-weight',
-    (_, { id = '' }) => measuring.dropWeight(id),
-  )
-  command(house, routes, 'post', '/items/:id/events', AddEvent, 'add-event', (body, { id = '' }) =>
-    packages.addEvent(id, body),
-  )
-  command(house, routes, 'post', '/events/:id/drop', DropEvent, 'drop-event', (_, { id = '' }) =>
-    packages.dropEvent(id),
-  )
-  command(house, routes, 'post', '/blends', AddBlend, 'blend', (body) => packages.blend(body))
-  command(house, routes, 'post', '/items/:id/depot', Depot, 'depot', (body, { id = '' }) => packages.depot(id, body))
-  command(house, routes, 'post', '/containers', AddContainer, 'add-container', (body) => packages.addContainer(body))
-  command(house, routes, 'put', '/containers/:id', EditContainer, 'edit-container', (body, { id = '' }) =>
-    packages.editContainer(id, body),
-  )
-  command(house, routes, 'post', '/containers/:id/gone', ContainerGone, 'container-gone', (body, { id = '' }) =>
-    packages.containerGone(id, body.day),
-  )
-  return routes
+export function measuringRoutes({ measuring, packages }: { measuring: Measuring; packages: Packages }): Route[] {
+  return [
+    read('/containers', () => ok(packages.containers())),
+    write('post', '/items/:id/readings', 'add-reading', AddReading, (body, id) => measuring.addReading(id, body)),
+    write('put', '/readings/:id', 'edit-reading', EditReading, (body, id) => measuring.editReading(id, body)),
+    write('post', '/readings/:id/drop', 'drop-reading', DropReading, (_, id) => measuring.dropReading(id)),
+    write('post', '/readings/:id/cause', 'say-cause', SayCause, (body, id) => measuring.sayCause(id, body)),
+    write('post', '/items/:id/package-weights', 'add-package-weight', AddPackageWeight, (body, id) =>
+      measuring.addWeight(id, body),
+    ),
+    write('post', '/package-weights/:id/drop', 'drop-package-weight', DropPackageWeight, (_, id) =>
+      measuring.dropWeight(id),
+    ),
+    write('post', '/items/:id/events', 'add-event', AddEvent, (body, id) => packages.addEvent(id, body)),
+    write('post', '/events/:id/drop', 'drop-event', DropEvent, (_, id) => packages.dropEvent(id)),
+    write('post', '/blends', 'blend', AddBlend, (body) => packages.blend(body)),
+    write('post', '/items/:id/depot', 'depot', Depot, (body, id) => packages.depot(id, body)),
+    write('post', '/containers', 'add-container', AddContainer, (body) => packages.addContainer(body)),
+    write('put', '/containers/:id', 'edit-container', EditContainer, (body, id) => packages.editContainer(id, body)),
+    write('post', '/containers/:id/gone', 'container-gone', ContainerGone, (body, id) =>
+      packages.containerGone(id, body.day),
+    ),
+  ]
 }

@@ -6,10 +6,15 @@ import { median } from '#core/forecast/median'
 import { MOST_MONTHS } from '#core/plan/laid/span'
 import { bareAtStage } from '#core/item/what-is-left'
 import type { PlanAnswer } from '#contract/planning'
-import type { House } from '../house.js'
 import { listedOf, type ItemFacts } from '../stock/item-facts.js'
 import { aimOf } from '../forecast/views.js'
 import type { planQueries } from './queries.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { Drawer } from '../drawer/drawer.js'
+import type { Projects } from '../projects/projects.js'
+import type { Forecasts } from '../forecast/forecasts.js'
+import type { Supplying } from '../forecast/supplying.js'
 
 /** Kinds are learned from the last so many days. */
 const LEARN_DAYS = 365
@@ -26,26 +31,33 @@ type Gathered = Omit<PlanAnswer, 'inForce'>
 
 /** Gathers what a plan is made from: what could lie in the drawer, her days, her kinds, her words. */
 export class PlanGathering {
-  readonly #house: House
   readonly #queries: ReturnType<typeof planQueries>
 
-  constructor(house: House, queries: ReturnType<typeof planQueries>) {
-    this.#house = house
+  constructor(
+    private readonly services: Context & {
+      stock: Stock
+      drawer: Drawer
+      projects: Projects
+      forecasts: Forecasts
+      supplying: Supplying
+    },
+    queries: ReturnType<typeof planQueries>,
+  ) {
     this.#queries = queries
   }
 
   all(): Gathered {
-    const house = this.#house
-    const today = house.today()
-    const present = house.stock.facts(house.stock.presentIds(), today)
+    const { services } = this
+    const today = services.today()
+    const present = services.stock.facts(services.stock.presentIds(), today)
     const possible = present.filter(canBePlanned)
-    const zones = house.drawer.zones()
+    const zones = services.drawer.zones()
     const slotsOf = new Map(present.map((item) => [item.id, item]))
     const words = new Map(this.#queries.words.all().map((row) => [row.item_id, row]))
-    const { week, weeks } = house.stock.week(today)
+    const { week, weeks } = services.stock.week(today)
     const learned = this.#learned(today)
     const kinds = this.#kinds(learned, today)
-    const projects = house.projects.forPlan(possible)
+    const projects = services.projects.forPlan(possible)
     const inside = new Map<string, string[]>()
     for (const { projectId, inside: own } of projects)
       for (const id of own) inside.set(id, [...(inside.get(id) ?? []), projectId])
@@ -55,9 +67,9 @@ export class PlanGathering {
     const can = possible.filter(({ id }) => planned.has(id))
     const basis: PlanBasis = {
       today,
-      hemisphere: house.settings().hemisphere,
+      hemisphere: services.settings().hemisphere,
       week,
-      calm: house.stock.days
+      calm: services.stock.days
         .calm(today)
         .filter(({ latest, earliest }) => latest >= today && earliest <= addDays(today, AHEAD_DAYS)),
       places: zones.map(({ id, slots, itemIds }) => ({
@@ -76,7 +88,7 @@ export class PlanGathering {
     const out = present.filter((item) => !canBePlanned(item))
     return {
       today,
-      currency: house.settings().currency,
+      currency: services.settings().currency,
       basis,
       zones: zones.map(({ id, name }) => ({ id, name })),
       kinds: kinds.map(({ shown }) => shown),
@@ -100,7 +112,7 @@ export class PlanGathering {
     word: { said: PlanThing['said']; weight: number | null; most_a_week: number | null } | undefined,
     projectIds: readonly string[],
   ): PlanThing {
-    const { forecast } = this.#house.forecasts.of(item)
+    const { forecast } = this.services.forecasts.of(item)
     const goal = item.goal
     const counts = goal !== null && goal.partId === null && !goal.beside && !goal.met ? goal : null
     const aim = counts === null ? null : aimOf(counts)
@@ -166,7 +178,7 @@ export class PlanGathering {
   #needs(today: Day): Map<string, { low: Day | null; middle: Day; high: Day | null }> {
     const end = addDays(today, MOST_MONTHS * 31)
     return new Map(
-      this.#house.supplying.needs().flatMap(({ categoryId, need, perYear }) => {
+      this.services.supplying.needs().flatMap(({ categoryId, need, perYear }) => {
         if (need?.middle === null || need?.middle === undefined || need.middle > end) return []
         // A use or two a year is no need.
         if (perYear < LEAST_A_YEAR) return []

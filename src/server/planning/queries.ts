@@ -1,8 +1,7 @@
 import type { Day } from '#core/calendar/day'
 import type { PlanWord, Toward } from '#core/plan/laid/basis'
 import type { PlanMonth } from '#core/plan/laid/span'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
+import { type Db, preparing } from '../db/query.js'
 
 export interface PlanRow {
   id: string
@@ -104,11 +103,9 @@ export function planQueries(db: Db) {
        WHERE l.plan_id = @planId AND w.day >= @from ORDER BY w.day`),
     /** Uses by category within two days, by what each was worn as. */
     uses: sql<[{ from: Day; to: Day }], { category_id: string; uses: number }>(`
-      SELECT coalesce(w.used_as, i.used_as, i.category_id) AS category_id, count(*) AS uses
-        FROM wear w JOIN item i ON i.id = w.item_id WHERE w.day BETWEEN @from AND @to GROUP BY 1`),
+      SELECT category_id, count(*) AS uses FROM worn WHERE day BETWEEN @from AND @to GROUP BY category_id`),
     wearDays: sql<[{ from: Day; to: Day }], { n: number }>(`
-      SELECT count(DISTINCT w.day) AS n FROM wear w JOIN item i ON i.id = w.item_id
-        JOIN category c ON c.id = coalesce(w.used_as, i.used_as, i.category_id)
+      SELECT count(DISTINCT w.day) AS n FROM worn w JOIN category c ON c.id = w.category_id
        WHERE c.makeup = 1 AND w.day BETWEEN @from AND @to`),
   }
 }

@@ -1,4 +1,3 @@
-import { Router } from 'express'
 import {
   AddPlanBreak,
   AdoptPlan,
@@ -10,28 +9,19 @@ import {
   SetPlanWord,
 } from '#contract/planning'
 import { ok } from '../failing.js'
-import { command, read } from '../http/routes.js'
-import type { House } from '../house.js'
+import { read, write, type Route } from '../http/routes.js'
+import type { Planning } from './planning.js'
 
-export function planningRoutes(house: House): Router {
-  const { planning } = house
-  const routes = Router()
-  read(routes, '/plan', () => ok(planning.all()))
-  command(house, routes, 'put', '/plan/words/:id', SetPlanWord, 'plan-word', (body, { id = '' }) =>
-    planning.setWord(id, body),
-  )
-  command(house, routes, 'put', '/plan/moves/:id', SetPlanMoves, 'plan-moves', (body, { id = '' }) =>
-    planning.setMoves(id, body.moves),
-  )
-  command(house, routes, 'post', '/plan/moves/clear', ClearPlanMoves, 'clear-plan-moves', () => planning.clearMoves())
-  command(house, routes, 'put', '/plan/paces/:id', SetPlanPace, 'plan-pace', (body, { id = '' }) =>
-    planning.setPace(id, body),
-  )
-  command(house, routes, 'post', '/plan/breaks', AddPlanBreak, 'plan-break', (body) => planning.addBreak(body))
-  command(house, routes, 'post', '/plan/breaks/:id/drop', DropPlanBreak, 'drop-plan-break', (_body, { id = '' }) =>
-    planning.dropBreak(id),
-  )
-  command(house, routes, 'post', '/plan', AdoptPlan, 'adopt-plan', (body) => planning.adopt(body))
-  command(house, routes, 'post', '/plan/:id/end', EndPlan, 'end-plan', (_body, { id = '' }) => planning.end(id))
-  return routes
+export function planningRoutes({ planning }: { planning: Planning }): Route[] {
+  return [
+    read('/plan', () => ok(planning.all()), 'all'),
+    write('put', '/plan/words/:id', 'plan-word', SetPlanWord, (body, id) => planning.setWord(id, body)),
+    write('put', '/plan/moves/:id', 'plan-moves', SetPlanMoves, (body, id) => planning.setMoves(id, body.moves)),
+    write('post', '/plan/moves/clear', 'clear-plan-moves', ClearPlanMoves, () => planning.clearMoves()),
+    write('put', '/plan/paces/:id', 'plan-pace', SetPlanPace, (body, id) => planning.setPace(id, body)),
+    write('post', '/plan/breaks', 'plan-break', AddPlanBreak, (body) => planning.addBreak(body)),
+    write('post', '/plan/breaks/:id/drop', 'drop-plan-break', DropPlanBreak, (_, id) => planning.dropBreak(id)),
+    write('post', '/plan', 'adopt-plan', AdoptPlan, (body) => planning.adopt(body)),
+    write('post', '/plan/:id/end', 'end-plan', EndPlan, (_, id) => planning.end(id)),
+  ]
 }

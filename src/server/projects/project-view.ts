@@ -3,23 +3,27 @@ import { evennessOf } from '#core/goal/evenness'
 import { overloads } from '#core/goal/overload'
 import type { OverloadView, ProjectView, ProjectsAnswer, StayView } from '#contract/projects'
 import type { z } from 'zod'
-import type { House } from '../house.js'
 import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
 import type { ProjectQueries, ProjectRow } from './queries.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { CurrentPlan } from '../planning/current-plan.js'
+import type { ForecastViews } from '../forecast/views.js'
 
 /** Projects as the place shows them: their stays with goal and pace, what cannot be met, how even it goes. */
 export class ProjectViews {
-  readonly #house: House
   readonly #queries: ProjectQueries
 
-  constructor(house: House, queries: ProjectQueries) {
-    this.#house = house
+  constructor(
+    private readonly services: Context & { stock: Stock; currentPlan: CurrentPlan; forecastViews: ForecastViews },
+    queries: ProjectQueries,
+  ) {
     this.#queries = queries
   }
 
   all(): ProjectsAnswer {
-    const today = this.#house.today()
-    const { week, weeks } = this.#house.stock.week(today)
+    const today = this.services.today()
+    const { week, weeks } = this.services.stock.week(today)
     return {
       today,
       projects: this.#queries.open.all().map((row) => this.one(row, today)),
@@ -27,7 +31,7 @@ export class ProjectViews {
       shortList: this.#shortList(today),
       week: [...week],
       weekLearnedFrom: weeks,
-      plan: this.#house.planning.brief(),
+      plan: this.services.currentPlan.brief(),
     }
   }
 
@@ -65,8 +69,8 @@ export class ProjectViews {
   #stays(projectId: string, today: Day): StayView[] {
     const heads = this.#queries.stays.all(projectId)
     const ids = [...new Set(heads.map((head) => head.item_id))]
-    const items = new Map(this.#house.stock.facts(ids, today).map((item) => [item.id, item]))
-    const goals = this.#house.stock.goals(ids, today)
+    const items = new Map(this.services.stock.facts(ids, today).map((item) => [item.id, item]))
+    const goals = this.services.stock.goals(ids, today)
     return heads.flatMap((head): StayView[] => {
       const item = items.get(head.item_id)
       const found = goals.get(head.item_id)?.find(({ stay }) => stay.id === head.id)
@@ -82,7 +86,7 @@ export class ProjectViews {
           outWords: head.out_words,
           carried: head.carried_from !== null,
           outlook:
-            head.rolled_out === null ? (this.#house.forecastViews.outlooks(item, [found.goal])[0] ?? null) : null,
+            head.rolled_out === null ? (this.services.forecastViews.outlooks(item, [found.goal])[0] ?? null) : null,
         },
       ]
     })
@@ -91,7 +95,7 @@ export class ProjectViews {
   #shortList(today: Day): ProjectsAnswer['shortList'] {
     const rows = this.#queries.shortList.all()
     const items = new Map<string, ItemFacts>(
-      this.#house.stock
+      this.services.stock
         .facts(
           rows.map((row) => row.item_id),
           today,

@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import { fail, ok, type Failure, type Outcome } from '../failing.js'
+import { fail, ok, type Outcome, type Refusal } from '../failing.js'
 import { itemMark } from '#core/words/told'
 import { later, type Day } from '#core/calendar/day'
 import type { RuleBreach } from '#core/goal/project-rules'
@@ -18,22 +18,24 @@ import type {
 } from '#contract/projects'
 import { counted } from '#core/words/counted'
 import type { GoalView } from '#contract/item'
-import type { Done } from '../db/journal.js'
-import type { House } from '../house.js'
+import type { Answer } from '../db/journal.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 import { ProjectViews } from './project-view.js'
 import { projectQueries, type ProjectRow, type StayHeadRow } from './queries.js'
 import { projectForPlan, type ProjectForPlan } from './for-plan.js'
 import { RollInList } from './roll-in-list.js'
 import { ruleBrokenBy } from './rules-of.js'
+import type { ForecastViews } from '../forecast/views.js'
+import type { CurrentPlan } from '../planning/current-plan.js'
+import type { Context } from '../context.js'
+import type { Lessons } from '../buying/lessons.js'
+import type { Stock } from '../stock/stock.js'
+import type { Guessing } from '../forecast/guessing.js'
 
 type AddBody = z.output<typeof AddProject>
 type EditBody = z.output<typeof EditProject>
 type RollInBody = z.output<typeof RollIn>
 type RollOutBody = z.output<typeof RollOut>
-type Answer = Outcome<Done<{ id: string }>>
-type Refusal = { readonly ok: false; readonly failure: Failure }
-
 /** A lesson is a line; a longer one is told in the project alone. */
 const LESSON_LENGTH = 400
 function linesOf(lessons: string): string[] {
@@ -45,16 +47,22 @@ function linesOf(lessons: string): string[] {
 
 /** Projects of every school: items roll in with a goal under her rules, and out when she says so. */
 export class Projects {
-  readonly #house: House
   readonly #queries
   readonly #views: ProjectViews
   readonly #list: RollInList
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = projectQueries(house.db)
-    this.#views = new ProjectViews(house, this.#queries)
-    this.#list = new RollInList(house, this.#queries)
+  constructor(
+    private readonly services: Context & {
+      lessons: Lessons
+      stock: Stock
+      guessing: Guessing
+      currentPlan: CurrentPlan
+      forecastViews: ForecastViews
+    },
+  ) {
+    this.#queries = projectQueries(services.db)
+    this.#views = new ProjectViews(services, this.#queries)
+    this.#list = new RollInList(services, this.#queries)
   }
 
   all(): ProjectsAnswer {
@@ -85,7 +93,7 @@ export class Projects {
     if (!project) return fail('unknown-project', { value: id })
     if (project.version !== version) return this.#stale(project)
     if (project.closed_on !== null) return fail('project-closed', { name: project.name })
-    const today = this.#house.today()
+    const today = this.services.today()
     for (const { stayId, goal, rolledOut } of this.#views.one(project, today).stays)
       if (rolledOut === null)
         this.#queries.rollOut.run({
@@ -95,7 +103,8 @@ export class Projects {
           words: goal.met ? '' : 'at the finale',
         })
     this.#queries.close.run({ id, day: today, lessons })
-    for (const words of linesOf(lessons)) this.#house.lessons.learn({ id: this.#house.newId(), words }, 'finale', null)
+    for (const words of linesOf(lessons))
+      this.services.lessons.learn({ id: this.services.newId(), words }, 'finale', null)
     return ok({ words: `Closed ${project.name}`, answer: { id } })
   }
 
@@ -104,8 +113,8 @@ export class Projects {
     const project = this.#queries.one.get(projectId)
     if (!project) return fail('unknown-project', { value: projectId })
     if (project.closed_on !== null) return fail('project-closed', { name: project.name })
-    const today = this.#house.today()
-    const item = this.#house.stock.one(body.itemId, today)
+    const today = this.services.today()
+    const item = this.services.stock.one(body.itemId, today)
     if (!item) return fail('unknown-item', { value: body.itemId })
     if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
     if (item.setAside === 'keepsake') return fail('is-keepsake', { name: itemMark(item) })
@@ -131,7 +140,7 @@ export class Projects {
       ...goalBindings(body.goal),
     })
     if (body.guess) {
-      const guessed = this.#house.guessing.write(body.itemId, body.day, body.guess)
+      const guessed = this.services.guessing.write(body.itemId, body.day, body.guess)
       if (!guessed.ok) return guessed
     }
     const name = part?.name ?? itemMark(item)
@@ -170,12 +179,12 @@ export class Projects {
     const project = stay ? this.#queries.one.get(stay.project_id) : undefined
     if (!stay || !project) return fail('unknown-stay', { value: stayId })
     if (stay.rolled_out !== null) return fail('already-rolled-out')
-    const today = this.#house.today()
+    const today = this.services.today()
     if (body.day > today) return fail('day-in-future', { value: body.day })
     if (body.day < stay.rolled_in) return fail('rolled-out-before-in', { value: body.day, day: stay.rolled_in })
     const wrong = this.#wrongReason(stay, project, body.reason)
     if (wrong) return wrong
-    const item = this.#house.stock.one(stay.item_id, today)
+    const item = this.services.stock.one(stay.item_id, today)
     this.#queries.rollOut.run({ id: stayId, day: body.day, reason: body.reason, words: body.words })
     return ok({ words: `${item ? itemMark(item) : 'An item'} rolled out`, answer: { id: stayId } })
   }
@@ -191,7 +200,7 @@ export class Projects {
     if (!into) return fail('unknown-project', { value: body.projectId })
     const goal = this.#goal(stay)
     if (!goal) return fail('unknown-stay', { value: stayId })
-    if (body.day > this.#house.today()) return fail('day-in-future', { value: body.day })
+    if (body.day > this.services.today()) return fail('day-in-future', { value: body.day })
     const earliest = stay.rolled_out ?? stay.rolled_in
     if (body.day < earliest) return fail('carried-before-in', { value: body.day, day: earliest })
     // A use of the very day counts from the new stay's first day on; it must not be in the head start too.
@@ -227,7 +236,7 @@ export class Projects {
 
   /** Ends every stay of what is used up by a blend, whatever the project's rules say of leaving: it is there no more. */
   rollOutBlended(itemId: string, day: Day): void {
-    const goals = this.#house.stock.goals([itemId], this.#house.today()).get(itemId) ?? []
+    const goals = this.services.stock.goals([itemId], this.services.today()).get(itemId) ?? []
     for (const { goal, stay } of goals)
       if (stay.rolled_out === null)
         this.#queries.rollOut.run({
@@ -248,7 +257,7 @@ export class Projects {
     const project = this.#queries.one.get(projectId)
     if (!project) return fail('unknown-project', { value: projectId })
     const stays = this.#queries.stays.all(projectId)
-    const day = this.#house.today()
+    const day = this.services.today()
     return ok(
       this.#list.of(
         project,
@@ -261,7 +270,7 @@ export class Projects {
 
   /** The open projects as a plan follows them; `items` = what can be planned. */
   forPlan(items: readonly ItemFacts[]): ProjectForPlan[] {
-    const today = this.#house.today()
+    const today = this.services.today()
     return this.#queries.open.all().map((project) => {
       const stays = this.#queries.stays.all(project.id)
       return projectForPlan(project, stays, this.#categoriesOf(stays), items, today)
@@ -269,8 +278,8 @@ export class Projects {
   }
 
   putOnShortList(body: z.output<typeof PutOnShortList>): Answer {
-    const today = this.#house.today()
-    const item = this.#house.stock.one(body.itemId, today)
+    const today = this.services.today()
+    const item = this.services.stock.one(body.itemId, today)
     if (!item) return fail('unknown-item', { value: body.itemId })
     if (item.endedOn !== null) return fail('item-ended', { name: itemMark(item) })
     const { id, itemId, season, words } = body
@@ -286,7 +295,7 @@ export class Projects {
 
   /** Whether it can have rolled out for this reason. */
   #wrongReason(stay: StayHeadRow, project: ProjectRow, reason: RollOutBody['reason']): Refusal | null {
-    const item = this.#house.stock.one(stay.item_id, this.#house.today())
+    const item = this.services.stock.one(stay.item_id, this.services.today())
     const part = item?.parts.find((each) => each.id === stay.part_id)
     const name = part?.name ?? (item ? itemMark(item) : '')
     if (reason === 'met' && this.#goal(stay)?.met !== true) return fail('goal-not-met')
@@ -299,25 +308,25 @@ export class Projects {
   }
 
   #goal(stay: StayHeadRow): GoalView | undefined {
-    return this.#house.stock
-      .goals([stay.item_id], this.#house.today())
+    return this.services.stock
+      .goals([stay.item_id], this.services.today())
       .get(stay.item_id)
       ?.find((each) => each.stay.id === stay.id)?.goal
   }
 
   #stale(project: ProjectRow): Refusal {
-    return fail('stale', { current: JSON.stringify(this.#views.one(project, this.#house.today())) })
+    return fail('stale', { current: JSON.stringify(this.#views.one(project, this.services.today())) })
   }
 
   #wrongProject(body: Omit<AddBody, 'id'>): Refusal | null {
     const { startedOn, by, shape, categoryId, paletteId, atLeast, mostItems } = body
-    if (startedOn > this.#house.today()) return fail('day-in-future', { value: startedOn })
+    if (startedOn > this.services.today()) return fail('day-in-future', { value: startedOn })
     if (by !== null && by <= startedOn) return fail('by-before-start', { value: by })
     if (shape === 'sweep' && (categoryId === null || body.usesEach === null)) return fail('sweep-incomplete')
     if (categoryId !== null && !this.#queries.category.get(categoryId))
       return fail('unknown-category', { value: categoryId })
     if (shape === 'palette' || paletteId !== null) {
-      const palette = paletteId === null ? null : this.#house.stock.one(paletteId, this.#house.today())
+      const palette = paletteId === null ? null : this.services.stock.one(paletteId, this.services.today())
       if (!palette || palette.parts.length === 0) return fail('palette-missing', { value: paletteId ?? '' })
     }
     if (atLeast !== null && mostItems !== null && atLeast > mostItems)
@@ -338,7 +347,7 @@ export class Projects {
 
   #categoriesOf(stays: readonly StayHeadRow[]): Map<string, string> {
     const ids = stays.map((stay) => stay.item_id)
-    return new Map(this.#house.stock.facts(ids, this.#house.today()).map((each) => [each.id, each.categoryId]))
+    return new Map(this.services.stock.facts(ids, this.services.today()).map((each) => [each.id, each.categoryId]))
   }
 }
 

@@ -1,8 +1,7 @@
 import type { Day } from '#core/calendar/day'
 import type { ProjectShape, Replacing, Theme } from '#core/goal/project-rules'
 import type { Season } from '#core/item/traits'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
+import { type Db, preparing } from '../db/query.js'
 
 export interface ProjectRow {
   id: string

@@ -1,9 +1,11 @@
 import { rollInShortList, SHORT_LIST, type RollInCandidate } from '#core/plan/roll-in'
 import { isSpoiled } from '#core/shelf-life/last-good-day'
 import type { RollInReasonView, ShortListAnswer } from '#contract/projects'
-import type { House } from '../house.js'
 import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
 import type { ProjectQueries, ProjectRow, StayHeadRow } from './queries.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { CurrentPlan } from '../planning/current-plan.js'
 
 type Listed = { item: ItemFacts; sameCategory: boolean; reason: RollInReasonView }
 
@@ -12,11 +14,12 @@ const SWEEP_SHOWN = 8
 
 /** What could roll into a project, each with its reason; nothing that her rules would refuse. */
 export class RollInList {
-  readonly #house: House
   readonly #queries: ProjectQueries
 
-  constructor(house: House, queries: ProjectQueries) {
-    this.#house = house
+  constructor(
+    private readonly services: Context & { stock: Stock; currentPlan: CurrentPlan },
+    queries: ProjectQueries,
+  ) {
     this.#queries = queries
   }
 
@@ -26,9 +29,9 @@ export class RollInList {
     replacing: string | null,
     allowed: (item: ItemFacts) => boolean,
   ): ShortListAnswer {
-    const today = this.#house.today()
+    const today = this.services.today()
     const inside = new Set(stays.filter((stay) => stay.rolled_out === null).map((stay) => stay.item_id))
-    const all = this.#house.stock.facts(this.#house.stock.presentIds(), today)
+    const all = this.services.stock.facts(this.services.stock.presentIds(), today)
     const candidates = all.filter(
       (item) =>
         // Not what has just made room, and nothing that should not come near an eye or lip any more.
@@ -40,7 +43,7 @@ export class RollInList {
         allowed(item),
     )
     if (project.shape === 'sweep') return shown(this.#nextInSweep(stays, candidates))
-    const out = replacing === null ? null : this.#house.stock.one(replacing, today)
+    const out = replacing === null ? null : this.services.stock.one(replacing, today)
     const kept = this.#keptForLater(candidates)
     kept.push(
       ...this.#planned(candidates, out?.categoryId ?? null).filter(
@@ -81,7 +84,7 @@ export class RollInList {
 
   /** What the plan in force lays in this month or the next, like for like first. */
   #planned(candidates: readonly ItemFacts[], categoryId: string | null): Listed[] {
-    const coming = this.#house.planning.comingIn(this.#house.today())
+    const coming = this.services.currentPlan.comingIn(this.services.today())
     const found = candidates.flatMap((item): Listed[] => {
       const month = coming.get(item.id)
       if (month === undefined || item.placement !== null) return []

@@ -2,7 +2,7 @@ import type { Hemisphere } from '#core/calendar/hemisphere'
 import { DEFAULT_SETTINGS } from '#core/settings'
 import { Settings } from '#contract/settings'
 import type { TouchedRow } from '../db/journal.js'
-import type { Db } from '../db/open-database.js'
+import type { Db } from '../db/query.js'
 
 const ROW_ID = 'settings'
 

@@ -1,21 +1,18 @@
 import type { z } from 'zod'
-import { ok, type Outcome } from '../failing.js'
+import { ok } from '../failing.js'
 import { dayMark, yearlyMark } from '#core/words/told'
 import type { Day } from '#core/calendar/day'
 import type { AddAway, AddLowSeason, AddWearLess, StretchesAnswer } from '#contract/settings'
-import { preparing } from '../db/query.js'
-import type { Db } from '../db/open-database.js'
-import type { Done } from '../db/journal.js'
-import type { House } from '../house.js'
-
-type Answer = Outcome<Done<{ id: string }>>
+import { preparing, type Db } from '../db/query.js'
+import type { Answer } from '../db/journal.js'
+import type { Context } from '../context.js'
 
 /** Days away and low seasons: when less makeup is worn than the week says. */
 export class Stretches {
   readonly #queries
 
-  constructor(house: House) {
-    this.#queries = stretchQueries(house.db)
+  constructor({ db }: Context) {
+    this.#queries = stretchQueries(db)
   }
 
   all(): StretchesAnswer {

@@ -1,20 +1,30 @@
-import { Router } from 'express'
-import type { House } from '../house.js'
+import { afterForecasts, plain, type Route } from '../http/routes.js'
 import type { ItemFacts } from '../stock/item-facts.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { ForecastViews } from '../forecast/views.js'
 
-export function shelfLifeRoutes(house: House): Router {
-  const routes = Router()
-  /** Of everything that is there, when it will be gone against its last good day. */
-  routes.get('/shelf-life', (_request, response) => {
-    const today = house.today()
-    const items = house.stock.facts(house.stock.presentIds(), today).filter((item) => item.setAside !== 'keepsake')
-    // Thousands of races are not written anew for every reader: each is kept as JSON.
-    const usual = usualPrices(items)
-    const races = items.map((item) => house.forecastViews.raceJson(item, usual.get(item.wornAsId) ?? null))
-    const head = JSON.stringify({ today, currency: house.settings().currency }).slice(0, -1)
-    response.type('json').send(`${head},"races":[${races.join(',')}]}`)
-  })
-  return routes
+export function shelfLifeRoutes({
+  today,
+  stock,
+  forecastViews,
+  settings,
+}: Context & { stock: Stock; forecastViews: ForecastViews }): Route[] {
+  return [
+    // Of everything that is there, when it will be gone against its last good day.
+    afterForecasts(
+      'all',
+      plain('get', '/shelf-life', (_request, response) => {
+        const day = today()
+        const items = stock.facts(stock.presentIds(), day).filter((item) => item.setAside !== 'keepsake')
+        // Thousands of races are not written anew for every reader: each is kept as JSON.
+        const usual = usualPrices(items)
+        const races = items.map((item) => forecastViews.raceJson(item, usual.get(item.wornAsId) ?? null))
+        const head = JSON.stringify({ today: day, currency: settings().currency }).slice(0, -1)
+        response.type('json').send(`${head},"races":[${races.join(',')}]}`)
+      }),
+    ),
+  ]
 }
 
 /** What a thing of each category usually cost her: the middle of those with a price. */

@@ -8,7 +8,7 @@ import {
   type TimedReading,
 } from '#core/measure/content-facts'
 import type { Day } from '#core/calendar/day'
-import type { Db } from '../db/open-database.js'
+import type { Db } from '../db/query.js'
 import type { ItemFacts } from './item-facts.js'
 import {
   measuredQueries,

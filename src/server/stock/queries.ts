@@ -1,7 +1,6 @@
 import type { Day } from '#core/calendar/day'
 import type { DayRange } from '#core/calendar/when'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
+import { type Db, preparing } from '../db/query.js'
 import type {
   PlanLineOfRow,
   DayOfItemRow,
@@ -33,11 +32,11 @@ export function stockQueries(db: Db) {
              (SELECT count(*) FROM trial t WHERE t.item_id = i.id AND t.closed_on IS NULL) AS on_trial,
              a.kind AS aside_kind, a.for_day AS aside_for, a.words AS aside_words
         FROM json_each(?) j
-        JOIN item i ON i.id = j.value
+        JOIN typed_item i ON i.id = j.value
         LEFT JOIN set_aside a ON a.item_id = i.id
         JOIN product p ON p.id = i.product_id
         JOIN category c ON c.id = i.category_id
-        JOIN category w ON w.id = coalesce(i.used_as, i.category_id)
+        JOIN category w ON w.id = i.type_id
        ORDER BY w.position, p.maker, p.name, p.shade, i.id`),
     /** Everything present of the products of these items. The unary plus keeps the planner on the index of products. */
     siblings: sql<[string], SiblingRow>(`
@@ -92,8 +91,7 @@ export function stockQueries(db: Db) {
        ORDER BY wp.part_id, w.day`),
     makeupDaysSince: sql<[Day], { day: Day }>(`
       SELECT DISTINCT w.day
-        FROM wear w JOIN item i ON i.id = w.item_id
-        JOIN category c ON c.id = coalesce(w.used_as, i.used_as, i.category_id)
+        FROM worn w JOIN category c ON c.id = w.category_id
        WHERE w.day >= ? AND c.makeup = 1`),
     /** Days with any record, makeup or not, each once, ascending. */
     recordedDays: sql<[{ since: Day }], { day: Day }>(`

@@ -5,8 +5,7 @@ import type { Nameable } from '#core/item/naming'
 import type { LevelWord, ReadingKind } from '#core/measure/reading'
 import type { SetAside } from '#core/decide/set-aside'
 import type { GoalKind } from '#core/goal/progress'
-import type { Availability, Depth, Format, Location, Structure, Undertone } from '#core/item/traits'
-import type { Finish, Source } from '#core/item/traits'
+import type { Availability, Depth, Format, Location, Structure, Undertone, Finish, Source } from '#core/item/traits'
 
 export interface NameRow extends Nameable {
   readonly id: string

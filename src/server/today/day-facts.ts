@@ -3,20 +3,18 @@ import { fail, ok, type Outcome } from '../failing.js'
 import { itemMark } from '#core/words/told'
 import type { Day } from '#core/calendar/day'
 import type { DayView, SaveFace, SavedFace, SetDay } from '#contract/today'
-import type { Done } from '../db/journal.js'
-import type { House } from '../house.js'
+import type { Done, Answer } from '../db/journal.js'
 import { todayQueries } from './queries.js'
-
-type Answer = Outcome<Done<{ id: string }>>
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
+import type { Wearing } from './wearing.js'
 
 /** What she says of a day beyond its ticks, and the faces she keeps. */
 export class DayFacts {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = todayQueries(house.db)
+  constructor(private readonly services: Context & { stock: Stock; wearing: Wearing }) {
+    this.#queries = todayQueries(services.db)
   }
 
   conditions(day: Day): DayView {
@@ -33,7 +31,7 @@ export class DayFacts {
   }
 
   setDay(body: z.output<typeof SetDay>): Outcome<Done<{ conditions: DayView }>> {
-    if (body.day > this.#house.today()) return fail('day-in-future', { value: body.day })
+    if (body.day > this.services.today()) return fail('day-in-future', { value: body.day })
     const now = this.conditions(body.day)
     const fields = Object.keys(body.set) as (keyof DayView)[]
     const said = (field: keyof DayView, from: typeof body.set) => (from[field] === '' ? null : (from[field] ?? null))
@@ -47,19 +45,19 @@ export class DayFacts {
 
   /** Held up, looked at and put back: a fact of its own, not a wear. */
   setPutBack(itemId: string, day: Day, putBack: boolean): Answer {
-    const item = this.#house.stock.one(itemId, this.#house.today())
+    const item = this.services.stock.one(itemId, this.services.today())
     if (!item) return fail('unknown-item', { value: itemId })
-    if (day > this.#house.today()) return fail('day-in-future', { value: day })
-    if (putBack) this.#queries.addPutBack.run({ id: this.#house.newId(), itemId, day })
+    if (day > this.services.today()) return fail('day-in-future', { value: day })
+    if (putBack) this.#queries.addPutBack.run({ id: this.services.newId(), itemId, day })
     else this.#queries.dropPutBack.run({ itemId, day })
     const name = itemMark(item)
     return ok({ words: putBack ? `${name} put back unused` : `${name} not put back`, answer: { id: itemId } })
   }
 
   setNotToday(itemId: string, day: Day, notToday: boolean): Answer {
-    const item = this.#house.stock.one(itemId, this.#house.today())
+    const item = this.services.stock.one(itemId, this.services.today())
     if (!item) return fail('unknown-item', { value: itemId })
-    if (notToday) this.#queries.addNotToday.run({ id: this.#house.newId(), itemId, day })
+    if (notToday) this.#queries.addNotToday.run({ id: this.services.newId(), itemId, day })
     else this.#queries.dropNotToday.run({ itemId, day })
     return ok({ words: `${itemMark(item)}: not today`, answer: { id: itemId } })
   }
@@ -72,9 +70,9 @@ export class DayFacts {
 
   saveFace(body: z.output<typeof SaveFace>): Answer {
     if (this.#queries.face.get(body.id)) return fail('id-taken', { value: body.id })
-    const known = this.#house.stock.facts(body.itemIds, this.#house.today()).map((item) => item.id)
+    const known = this.services.stock.facts(body.itemIds, this.services.today()).map((item) => item.id)
     const worn = new Map(
-      (body.day === null ? [] : this.#house.wearing.wornOn(body.day)).map((each) => [each.itemId, each]),
+      (body.day === null ? [] : this.services.wearing.wornOn(body.day)).map((each) => [each.itemId, each]),
     )
     const missing = body.itemIds.find((id) => !known.includes(id))
     if (missing !== undefined) return fail('unknown-item', { value: missing })
@@ -82,7 +80,7 @@ export class DayFacts {
     this.#queries.addFace.run({ id, name, occasion })
     for (const itemId of new Set(body.itemIds))
       this.#queries.addFaceItem.run({
-        id: this.#house.newId(),
+        id: this.services.newId(),
         faceId: id,
         itemId,
         partIds: JSON.stringify(worn.get(itemId)?.partIds ?? []),

@@ -1,7 +1,6 @@
 import type { Day } from '#core/calendar/day'
 import type { DayView, Worn } from '#contract/today'
-import type { Db } from '../db/open-database.js'
-import { preparing } from '../db/query.js'
+import { type Db, preparing } from '../db/query.js'
 
 export interface WearRow {
   id: string
@@ -27,8 +26,7 @@ export interface DayRow {
 }
 
 /** Days on which any makeup was worn: sunscreen, skin care and fragrance make none. */
-const MAKEUP_DAY = `FROM wear w JOIN item i ON i.id = w.item_id
-        JOIN category c ON c.id = coalesce(w.used_as, i.used_as, i.category_id)`
+const MAKEUP_DAY = `FROM worn w JOIN category c ON c.id = w.category_id`
 
 export function todayQueries(db: Db) {
   const sql = preparing(db)
@@ -142,7 +140,7 @@ export function todayQueries(db: Db) {
       'SELECT item_id, other_item_id, verdict FROM pair',
     ),
     sunscreens: sql<[], { id: string }>(`
-      SELECT i.id FROM item i JOIN category c ON c.id = coalesce(i.used_as, i.category_id)
+      SELECT i.id FROM typed_item i JOIN category c ON c.id = i.type_id
        WHERE i.ended_as IS NULL AND c.model_type = 'sunscreen'`),
     savedFaces: sql<[], { id: string; name: string; occasion: string; items: string }>(`
       SELECT f.id, f.name, f.occasion,

@@ -3,9 +3,11 @@ import { stepOf } from '#core/plan/face-step'
 import { reachFor, type WithinReach } from '#core/plan/reach-for'
 import { isInDate } from '#core/shelf-life/last-good-day'
 import type { DayView, SuggestionView } from '#contract/today'
-import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 import type { TodayQueries } from './queries.js'
+import type { Context } from '../context.js'
+import type { CurrentPlan } from '../planning/current-plan.js'
+import type { Stock } from '../stock/stock.js'
 
 /** Things put back within this long still tell something. Assumption. */
 const PUT_BACK_DAYS = 60
@@ -14,11 +16,12 @@ const OCCASION_DAYS = 3
 
 /** What to reach for today, from the drawer and the day. */
 export class Reaching {
-  readonly #house: House
   readonly #queries: TodayQueries
 
-  constructor(house: House, queries: TodayQueries) {
-    this.#house = house
+  constructor(
+    private readonly services: Context & { currentPlan: CurrentPlan; stock: Stock },
+    queries: TodayQueries,
+  ) {
     this.#queries = queries
   }
 
@@ -28,7 +31,7 @@ export class Reaching {
       this.#queries.putBackSince.all(addDays(day, -PUT_BACK_DAYS)).map((row) => [row.item_id, row.n]),
     )
     const pairs = this.#queries.pairs.all()
-    const aims = this.#house.planning.weekAims(day)
+    const aims = this.services.currentPlan.weekAims(day)
     const shares = this.#occasionShares(day, conditions.occasion)
     const partners = (id: string, verdict: 'works' | 'fights'): string[] =>
       pairs.flatMap((pair) => {
@@ -72,13 +75,13 @@ export class Reaching {
         },
       ]
     })
-    return reachFor(within, conditions, day, worn, this.#house.settings().hemisphere)
+    return reachFor(within, conditions, day, worn, this.services.settings().hemisphere)
   }
 
   /** When no sunscreen in date lies in the drawer and none is worn: the one elsewhere that lasts longest, opened ones first. */
   sunscreen(items: readonly ItemFacts[], worn: ReadonlySet<string>, day: Day): { elsewhere: ItemFacts | null } | null {
     const ids = this.#queries.sunscreens.all().map((row) => row.id)
-    const all = this.#house.stock.facts(ids, this.#house.today())
+    const all = this.services.stock.facts(ids, this.services.today())
     if (all.length === 0 || all.some((item) => worn.has(item.id))) return null
     const good = all.filter((item) => isInDate(item.shelfLife))
     if (good.some((item) => items.some((each) => each.id === item.id && each.placement !== null))) return null

@@ -1,4 +1,3 @@
-import { Router } from 'express'
 import { fail, ok } from '../failing.js'
 import type { Day } from '#core/calendar/day'
 import {
@@ -18,66 +17,84 @@ import {
   type EarlierFace,
   type TodayAnswer,
 } from '#contract/today'
-import type { House } from '../house.js'
-import { dayParam } from '../http/day-param.js'
-import { command, read } from '../http/routes.js'
+import { dayParam, read, write, type Route } from '../http/routes.js'
 import { todayQueries } from './queries.js'
 import { Reaching } from './reaching.js'
 import { listedOf } from '../stock/item-facts.js'
+import type { Context } from '../context.js'
+import type { Drawer } from '../drawer/drawer.js'
+import type { Wearing } from './wearing.js'
+import type { DayFacts } from './day-facts.js'
+import type { CurrentPlan } from '../planning/current-plan.js'
+import type { FrontFigures } from '../fronts/figures.js'
+import type { Stock } from '../stock/stock.js'
 
-export function todayRoutes(house: House): Router {
-  const queries = todayQueries(house.db)
-  const { drawer, wearing, dayFacts: facts } = house
-  const reaching = new Reaching(house, queries)
-  const routes = Router()
+export function todayRoutes(
+  services: Context & {
+    drawer: Drawer
+    wearing: Wearing
+    dayFacts: DayFacts
+    currentPlan: CurrentPlan
+    fronts: FrontFigures
+    stock: Stock
+  },
+): Route[] {
+  const { drawer, wearing, dayFacts: facts, db, today, fronts, stock } = services
+  const queries = todayQueries(db)
+  const reaching = new Reaching(services, queries)
+  return [
+    read('/today', (_, query) => {
+      const asked = query['day']
+      const day = asked === undefined ? today() : dayParam(asked)
+      if (day === null || day > today()) return fail('day-in-future', { value: String(asked) })
+      return ok(pageOf(day))
+    }),
+    read('/worn-days', (_, query) => {
+      const [from, to] = [dayParam(query['from']), dayParam(query['to'])]
+      if (from === null || to === null) return fail('day-in-future', { value: String(query['to']) })
+      return ok({ worn: queries.wornBetween.all({ from, to }).map((row) => ({ itemId: row.item_id, day: row.day })) })
+    }),
+    read('/day-after-ticks', (_, query) => {
+      const day = dayParam(query['day'])
+      if (day === null || day > today()) return fail('day-in-future', { value: String(query['day']) })
+      const touched = String(query['items'] ?? '').split(',')
+      const {
+        zones,
+        occasions,
+        silence,
+        earlierFaces,
+        savedFaces,
+        collectionIsEmpty,
+        today: now,
+        ...after
+      } = pageOf(day)
+      return ok({ ...after, items: after.items.filter((item) => touched.includes(item.id)), fronts: fronts.read() })
+    }),
+    write('post', '/wear', 'set-worn', SetWorn, (body) => wearing.setWorn(body)),
+    write('post', '/face', 'set-face', SetFace, (body) => wearing.setFace(body)),
+    write('post', '/wear-details', 'wear-details', SetWearDetails, (body) => wearing.setDetails(body)),
+    write('post', '/mix', 'mix', SetMix, (body) => wearing.setMix(body)),
+    write('post', '/wear/mixed', 'wear-mixed', WearMixed, (body) => wearing.wearMixed(body)),
+    write('post', '/tally-sheet', 'type-in', TypeInSheet, (body) => wearing.typeIn(body)),
+    write('post', '/no-makeup', 'no-makeup', SetNoMakeup, (body) => wearing.setNoMakeup(body.day, body.noMakeup)),
+    write('post', '/silence', 'say-of-silence', SayOfSilence, (body) => wearing.sayOfSilence(body)),
+    write('post', '/day', 'set-day', SetDay, (body) => facts.setDay(body)),
+    write('post', '/put-back', 'put-back', SetPutBack, (body) => facts.setPutBack(body.itemId, body.day, body.putBack)),
+    write('post', '/not-today', 'not-today', SetNotToday, (body) =>
+      facts.setNotToday(body.itemId, body.day, body.notToday),
+    ),
+    write('post', '/saved-faces', 'save-face', SaveFace, (body) => facts.saveFace(body)),
+    write('post', '/saved-faces/:id/drop', 'drop-face', DropFace, (_, id) => facts.dropFace(id)),
+  ]
 
-  read(routes, '/today', (request) => {
-    const asked = request.query['day']
-    const day = asked === undefined ? house.today() : dayParam(asked)
-    if (day === null || day > house.today()) return fail('day-in-future', { value: String(asked) })
-    return ok(today(day))
-  })
-  read(routes, '/worn-days', (request) => {
-    const [from, to] = [dayParam(request.query['from']), dayParam(request.query['to'])]
-    if (from === null || to === null) return fail('day-in-future', { value: String(request.query['to']) })
-    return ok({ worn: queries.wornBetween.all({ from, to }).map((row) => ({ itemId: row.item_id, day: row.day })) })
-  })
-  read(routes, '/day-after-ticks', (request) => {
-    const day = dayParam(request.query['day'])
-    if (day === null || day > house.today()) return fail('day-in-future', { value: String(request.query['day']) })
-    const touched = String(request.query['items'] ?? '').split(',')
-    const { zones, occasions, silence, earlierFaces, savedFaces, collectionIsEmpty, today: now, ...after } = today(day)
-    return ok({ ...after, items: after.items.filter((item) => touched.includes(item.id)), fronts: house.fronts.read() })
-  })
-  command(house, routes, 'post', '/wear', SetWorn, 'set-worn', (body) => wearing.setWorn(body))
-  command(house, routes, 'post', '/face', SetFace, 'set-face', (body) => wearing.setFace(body))
-  command(house, routes, 'post', '/wear-details', SetWearDetails, 'wear-details', (body) => wearing.setDetails(body))
-  command(house, routes, 'post', '/mix', SetMix, 'mix', (body) => wearing.setMix(body))
-  command(house, routes, 'post', '/wear/mixed', WearMixed, 'wear-mixed', (body) => wearing.wearMixed(body))
-  command(house, routes, 'post', '/tally-sheet', TypeInSheet, 'type-in', (body) => wearing.typeIn(body))
-  command(house, routes, 'post', '/no-makeup', SetNoMakeup, 'no-makeup', (body) =>
-    wearing.setNoMakeup(body.day, body.noMakeup),
-  )
-  command(house, routes, 'post', '/silence', SayOfSilence, 'say-of-silence', (body) => wearing.sayOfSilence(body))
-  command(house, routes, 'post', '/day', SetDay, 'set-day', (body) => facts.setDay(body))
-  command(house, routes, 'post', '/put-back', SetPutBack, 'put-back', (body) =>
-    facts.setPutBack(body.itemId, body.day, body.putBack),
-  )
-  command(house, routes, 'post', '/not-today', SetNotToday, 'not-today', (body) =>
-    facts.setNotToday(body.itemId, body.day, body.notToday),
-  )
-  command(house, routes, 'post', '/saved-faces', SaveFace, 'save-face', (body) => facts.saveFace(body))
-  command(house, routes, 'post', '/saved-faces/:id/drop', DropFace, 'drop-face', (_, { id = '' }) => facts.dropFace(id))
-  return routes
-
-  function today(day: Day): TodayAnswer {
-    const now = house.today()
+  function pageOf(day: Day): TodayAnswer {
+    const now = today()
     const zones = drawer.zones()
     const worn = wearing.wornOn(day)
     const drawerIds = zones.flatMap((zone) => zone.itemIds)
     const onTrial = day === now ? queries.onTrial.all().map((row) => row.item_id) : []
     const ids = [...new Set([...drawerIds, ...onTrial, ...worn.map((each) => each.itemId)])]
-    const items = house.stock.facts(ids, now)
+    const items = stock.facts(ids, now)
     const wornIds = new Set(worn.map((each) => each.itemId))
     const conditions = facts.conditions(day)
     const isNow = day === now
@@ -96,7 +113,7 @@ export function todayRoutes(house: House): Router {
       notToday: queries.notTodayOn.all(day).map((row) => row.item_id),
       reachFor: isNow ? reaching.suggestions(items, wornIds, day, conditions) : [],
       sunscreen: sunscreen && { elsewhere: sunscreen.elsewhere && listedOf(sunscreen.elsewhere) },
-      silence: isNow ? house.stock.days.silent(now) : null,
+      silence: isNow ? stock.days.silent(now) : null,
       earlierFaces: earlierFaces(day, conditions.occasion),
       savedFaces: facts.savedFaces(),
       collectionIsEmpty: (queries.itemCount.get()?.n ?? 0) === 0,
@@ -109,8 +126,8 @@ export function todayRoutes(house: House): Router {
     const add = (like: EarlierFace['like'], on: Day | undefined): void => {
       if (on === undefined || found.some((face) => face.day === on)) return
       const worn = wearing.wornOn(on).map((each) => each.itemId)
-      const still = house.stock
-        .facts(worn, house.today())
+      const still = stock
+        .facts(worn, today())
         .filter((item) => item.endedOn === null || item.endedOn >= day)
         .map((item) => item.id)
       found.push({ like, day: on, itemIds: worn.filter((id) => still.includes(id)), gone: worn.length - still.length })

@@ -1,13 +1,14 @@
 import type { z } from 'zod'
-import { fail, ok, type Failure, type Outcome } from '../failing.js'
+import { fail, ok, type Outcome, type Refusal } from '../failing.js'
 import { dayMark, itemMark } from '#core/words/told'
 import type { Day } from '#core/calendar/day'
 import { counted } from '#core/words/counted'
 import type { SayOfSilence, SetFace, SetMix, SetWearDetails, TypeInSheet, WearMixed, Worn } from '#contract/today'
 import type { Done } from '../db/journal.js'
-import type { House } from '../house.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 import { todayQueries } from './queries.js'
+import type { Context } from '../context.js'
+import type { Stock } from '../stock/stock.js'
 
 export interface WornState {
   readonly itemId: string
@@ -26,22 +27,19 @@ interface Manner {
   readonly mix: { readonly key: string; readonly ratio: string } | null
 }
 
-type Refusal = { readonly ok: false; readonly failure: Failure }
-type Answer = Outcome<Done<{ worn: Worn[] }>>
+type WornAnswer = Outcome<Done<{ worn: Worn[] }>>
 
 /** Ticking what was worn. Every command sets a state, so that saying it twice is saying it once. */
 export class Wearing {
-  readonly #house: House
   readonly #queries
 
-  constructor(house: House) {
-    this.#house = house
-    this.#queries = todayQueries(house.db)
+  constructor(private readonly services: Context & { stock: Stock }) {
+    this.#queries = todayQueries(services.db)
   }
 
   /** Worn or not on a day, with the shades worn of an item that has them. */
-  setWorn(state: WornState): Answer {
-    const item = this.#house.stock.one(state.itemId, this.#house.today())
+  setWorn(state: WornState): WornAnswer {
+    const item = this.services.stock.one(state.itemId, this.services.today())
     if (!item) return fail('unknown-item', { value: state.itemId })
     const wrong = state.worn ? this.#refusal(item, state.day, state.despite ?? false) : this.#future(state.day)
     if (wrong) return wrong
@@ -51,7 +49,7 @@ export class Wearing {
     else this.#take(state.itemId, state.day)
     const name = itemMark(item)
     return ok({
-      words: `${name} ${state.worn ? 'worn' : 'not worn'}${state.day === this.#house.today() ? '' : ` on ${dayMark(state.day)}`}`,
+      words: `${name} ${state.worn ? 'worn' : 'not worn'}${state.day === this.services.today() ? '' : ` on ${dayMark(state.day)}`}`,
       answer: { worn: this.wornOn(state.day) },
     })
   }
@@ -60,9 +58,9 @@ export class Wearing {
    * Ticks all of these on top of what is ticked: *same as* a day brings its shades, mixes and uses along, a saved face its
    * shades and uses. What has left since is passed over.
    */
-  setFace({ day, itemIds, like, words }: Omit<z.output<typeof SetFace>, 'changeId'>): Answer {
-    if (day > this.#house.today()) return fail('day-in-future', { value: day })
-    const items = this.#house.stock.facts(itemIds, this.#house.today())
+  setFace({ day, itemIds, like, words }: Omit<z.output<typeof SetFace>, 'changeId'>): WornAnswer {
+    if (day > this.services.today()) return fail('day-in-future', { value: day })
+    const items = this.services.stock.facts(itemIds, this.services.today())
     const missing = itemIds.find((id) => !items.some((item) => item.id === id))
     if (missing !== undefined) return fail('unknown-item', { value: missing })
     if (like?.kind === 'face' && !this.#queries.face.get(like.id)) return fail('unknown-face', { value: like.id })
@@ -78,7 +76,7 @@ export class Wearing {
       if (there || manner === undefined) continue
       if (manner.usedAs !== null) this.#queries.setUsedAs.run({ id: wearId, usedAs: manner.usedAs })
       if (manner.mix === null) continue
-      const mixId = mixes.get(manner.mix.key) ?? this.#house.newId()
+      const mixId = mixes.get(manner.mix.key) ?? this.services.newId()
       mixes.set(manner.mix.key, mixId)
       this.#queries.addMix.run({ id: mixId, day, ratio: manner.mix.ratio })
       this.#queries.setMix.run({ wearId, mixId })
@@ -89,7 +87,7 @@ export class Wearing {
   /** A paper sheet at once: every ticked day of every item, on top of what is there. */
   typeIn(body: z.output<typeof TypeInSheet>): Outcome<Done<{ added: number }>> {
     const ids = body.rows.map((row) => row.itemId)
-    const items = new Map(this.#house.stock.facts(ids, this.#house.today()).map((item) => [item.id, item]))
+    const items = new Map(this.services.stock.facts(ids, this.services.today()).map((item) => [item.id, item]))
     let added = 0
     for (const { itemId, days } of body.rows) {
       const item = items.get(itemId)
@@ -106,7 +104,7 @@ export class Wearing {
   }
 
   /** How it was worn: as what, how much, how it felt. */
-  setDetails(body: z.output<typeof SetWearDetails>): Answer {
+  setDetails(body: z.output<typeof SetWearDetails>): WornAnswer {
     const wear = this.#queries.wear.get({ itemId: body.itemId, day: body.day })
     if (!wear) return fail('not-worn', { value: body.itemId })
     if (body.usedAs !== null && !this.#queries.category.get(body.usedAs))
@@ -121,7 +119,7 @@ export class Wearing {
     return ok({ words: 'Recorded how it was worn', answer: { worn: this.wornOn(body.day) } })
   }
 
-  setMix(body: z.output<typeof SetMix>): Answer {
+  setMix(body: z.output<typeof SetMix>): WornAnswer {
     const ids = [...new Set(body.itemIds)]
     if (ids.length < 2) return fail('mix-of-one', { value: ids.join(', ') })
     const other = this.#queries.mix.get(body.mixId)
@@ -134,7 +132,7 @@ export class Wearing {
   }
 
   /** Both of a pair ticked and mixed in its ratio, each with its amount. */
-  wearMixed({ pairId, day, mixId, changeId }: z.output<typeof WearMixed>): Answer {
+  wearMixed({ pairId, day, mixId, changeId }: z.output<typeof WearMixed>): WornAnswer {
     const pair = this.#queries.recipe.get(pairId)
     if (!pair || pair.item_amount === null || pair.other_amount === null || pair.amount_unit === null)
       return fail('no-recipe', { value: pairId })
@@ -143,7 +141,7 @@ export class Wearing {
       { itemId: pair.other_item_id, amount: pair.other_amount },
     ]
     for (const { itemId, amount } of things) {
-      const item = this.#house.stock.one(itemId, this.#house.today())
+      const item = this.services.stock.one(itemId, this.services.today())
       if (!item) return fail('unknown-item', { value: itemId })
       const wrong = this.#refusal(item, day, false)
       if (wrong) return wrong
@@ -155,7 +153,7 @@ export class Wearing {
   }
 
   setNoMakeup(day: Day, noMakeup: boolean): Outcome<Done<{ noMakeup: boolean }>> {
-    if (day > this.#house.today()) return fail('day-in-future', { value: day })
+    if (day > this.services.today()) return fail('day-in-future', { value: day })
     const count = this.#queries.makeupWornOn.get(day)?.n ?? 0
     if (noMakeup && count > 0) return fail('makeup-worn', { count })
     this.#queries.setNoMakeup.run({ day, noMakeup: noMakeup ? 1 : 0 })
@@ -165,11 +163,11 @@ export class Wearing {
   /** What nobody wrote down was either without makeup, day by day, or is not known and is left out of every rate. */
   sayOfSilence(body: z.output<typeof SayOfSilence>): Outcome<Done<{ days: number }>> {
     const { id, earliest, latest } = body
-    if (latest >= this.#house.today()) return fail('day-in-future', { value: latest })
-    const asked = this.#house.stock.days.silent(this.#house.today())
+    if (latest >= this.services.today()) return fail('day-in-future', { value: latest })
+    const asked = this.services.stock.days.silent(this.services.today())
     if (asked === null || earliest < asked.earliest || latest > asked.latest)
       return fail('not-silent', { value: earliest })
-    const days = this.#house.stock.days.atHome({ earliest, latest })
+    const days = this.services.stock.days.atHome({ earliest, latest })
     if (body.said === 'not written down') this.#queries.addUnwritten.run({ id, earliest, latest })
     else for (const day of days) this.#queries.setNoMakeup.run({ day, noMakeup: 1 })
     const what = body.said === 'no makeup' ? 'no makeup' : 'not written down'
@@ -223,7 +221,7 @@ export class Wearing {
   }
 
   #future(day: Day): Refusal | null {
-    return day > this.#house.today() ? fail('day-in-future', { value: day }) : null
+    return day > this.services.today() ? fail('day-in-future', { value: day }) : null
   }
 
   /** Before it came or after it left is asked about; with `despite` her tick stands, and the record gives way. */
@@ -240,7 +238,7 @@ export class Wearing {
   /** `partIds` null leaves the shades of a wear that is there as they are. Gives the id of the wear. */
   #put(item: ItemFacts, day: Day, partIds: readonly string[] | null): string {
     const there = this.#queries.wear.get({ itemId: item.id, day })
-    const wearId = there?.id ?? this.#house.newId()
+    const wearId = there?.id ?? this.services.newId()
     if (!there) this.#queries.addWear.run({ id: wearId, itemId: item.id, day })
     if (partIds !== null) this.#setParts(wearId, partIds)
     if (item.acquired !== null && day < item.acquired.earliest) this.#queries.cameBy.run({ id: item.id, day })
@@ -264,7 +262,7 @@ export class Wearing {
     const now = this.#queries.wornParts.all(wearId).map((row) => row.part_id)
     for (const partId of now) if (!partIds.includes(partId)) this.#queries.dropPart.run({ wearId, partId })
     for (const partId of new Set(partIds))
-      if (!now.includes(partId)) this.#queries.addPart.run({ id: this.#house.newId(), wearId, partId })
+      if (!now.includes(partId)) this.#queries.addPart.run({ id: this.services.newId(), wearId, partId })
   }
 
   #take(itemId: string, day: Day): void {

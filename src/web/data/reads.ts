@@ -20,7 +20,7 @@ import type { AsksAnswer, FacesAnswer, SpanSheet, SpansAnswer } from '#contract/
 import type { LayingAnswer } from '#contract/laying'
 import type { ContainersAnswer } from '#contract/package'
 import type { PlanAnswer } from '#contract/planning'
-import type { CopiesAnswer, DevicesAnswer } from '#contract/premises'
+import type { CopiesAnswer, DevicesAnswer } from '#contract/host'
 import type { ProjectsAnswer } from '#contract/projects'
 import type { Settings, StretchesAnswer } from '#contract/settings'
 import type { DrawerAnswer, Fronts, ProposalAnswer, TodayAnswer } from '#contract/today'

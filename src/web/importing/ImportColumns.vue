@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { SHEET_FIELDS, type SheetField } from '#core/formats/sheet/columns'
+import { SHEET_FIELDS, type SheetField } from '#core/formats/sheet/header-words-data'
 import { counted } from '#core/words/counted'
 import type { PreviewAnswer } from '#contract/importing'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { SheetField } from '#core/formats/sheet/columns'
+import type { SheetField } from '#core/formats/sheet/header-words-data'
 import { counted, plural } from '#core/words/counted'
 import type { ImportChoices } from '#contract/importing'
 import type { ChangeNote } from '#contract/basic'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { WentBack } from '#contract/premises'
+import type { WentBack } from '#contract/host'
 import { counted } from '#core/words/counted'
 import { OutOfReach, Refused, sendLarge } from '#web/data/client'
 import { useChanges } from '#web/data/changes'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { CopyView, WentBack } from '#contract/premises'
+import type { CopyView, WentBack } from '#contract/host'
 import { counted } from '#core/words/counted'
 import { ask } from '#web/data/client'
 import { useChanges } from '#web/data/changes'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { CopyInside, CopyView } from '#contract/premises'
+import type { CopyInside, CopyView } from '#contract/host'
 import { counted } from '#core/words/counted'
 import { get } from '#web/data/client'
 import { useChanges } from '#web/data/changes'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
-import type { CodeAnswer, DevicesAnswer } from '#contract/premises'
+import type { CodeAnswer, DevicesAnswer } from '#contract/host'
 import { ask } from '#web/data/client'
 import { useChanges } from '#web/data/changes'
 import { devicesChanged } from '#web/data/listen'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useNow } from '@vueuse/core'
 import { computed } from 'vue'
-import type { CodeAnswer } from '#contract/premises'
+import type { CodeAnswer } from '#contract/host'
 import { counted } from '#core/words/counted'
 
 /** A one-time code in large letters and as a picture for the phone's camera, until its time is over. */

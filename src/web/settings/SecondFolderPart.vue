@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { AlsoTo, CopiesAnswer } from '#contract/premises'
+import type { AlsoTo, CopiesAnswer } from '#contract/host'
 import { ask, Refused } from '#web/data/client'
 import { useChanges } from '#web/data/changes'
 import { instantFormat } from '#web/data/locale'

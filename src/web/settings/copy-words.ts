@@ -1,5 +1,5 @@
 import { numberWords } from '#web/data/locale'
-import type { CopyDifference, CopyKind, CopyView } from '#contract/premises'
+import type { CopyDifference, CopyKind, CopyView } from '#contract/host'
 
 /** Why a copy was made: all that it stands for. */
 export function whyWords({ kinds }: Pick<CopyView, 'kinds'>): string {

@@ -1,28 +1,5 @@
-import { HEADER_WORDS } from './header-words-data.js'
+import { HEADER_WORDS, type SheetField } from './header-words-data.js'
 import { plainWords } from '../../words/plain-words.js'
-
-/** What a column of a sheet can mean. */
-export const SHEET_FIELDS = [
-  'maker',
-  'name',
-  'shade',
-  'category',
-  'size',
-  'price',
-  'acquired',
-  'opened',
-  'shelf-life',
-  'pao',
-  'expiry',
-  'uses',
-  'quantity',
-  'status',
-  'ended',
-  'finish',
-  'swatch',
-  'notes',
-] as const
-export type SheetField = (typeof SHEET_FIELDS)[number]
 
 interface Phrase {
   readonly field: SheetField

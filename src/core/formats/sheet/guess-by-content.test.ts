@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import { CATEGORY_DEFAULTS } from '../../item/category-defaults.js'
-import type { SheetField } from './columns.js'
+import type { SheetField } from './header-words-data.js'
 import { guessByContent } from './guess-by-content.js'
 
 const guess = (rows: string[][], meanings: (SheetField | null)[] = (rows[0] ?? []).map(() => null)) =>

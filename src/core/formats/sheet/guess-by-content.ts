@@ -4,7 +4,7 @@ import { currencyNamed } from '../../quantity/money.js'
 import { parsePao } from '../../shelf-life/printed-expiry.js'
 import { saysNothing } from './cell-words.js'
 import { matchCategory, type KnownCategory } from './category-match.js'
-import type { SheetField } from './columns.js'
+import type { SheetField } from './header-words-data.js'
 import { plainWords } from '../../words/plain-words.js'
 
 /** This share of the filled cells must show a meaning before it is believed. Assumption. */

@@ -1,4 +1,25 @@
-import type { SheetField } from './columns.js'
+/** What a column of a sheet can mean. */
+export const SHEET_FIELDS = [
+  'maker',
+  'name',
+  'shade',
+  'category',
+  'size',
+  'price',
+  'acquired',
+  'opened',
+  'shelf-life',
+  'pao',
+  'expiry',
+  'uses',
+  'quantity',
+  'status',
+  'ended',
+  'finish',
+  'swatch',
+  'notes',
+] as const
+export type SheetField = (typeof SHEET_FIELDS)[number]
 
 /**
  * Words that headers use for each meaning, plain lower case without accents, in the languages sheets come in. The order of

@@ -5,7 +5,7 @@ import type { Finish, Format } from '../../item/traits.js'
 import type { NetContent } from '../../quantity/mass-volume.js'
 import type { Minor } from '../../quantity/money.js'
 import type { KnownCategory } from './category-match.js'
-import type { SheetField } from './columns.js'
+import type { SheetField } from './header-words-data.js'
 import type { SheetStatus } from './status-words.js'
 
 /** One item as a row of a sheet gives it. Null = the sheet does not say, or says it wrongly. */

@@ -1,6 +1,5 @@
 import { addDays, daysBetween, type Day } from '../../calendar/day.js'
-import { needsOf } from './problem-of.js'
-import type { MadeProblem } from './problem-of.js'
+import { needsOf, type MadeProblem } from './problem-of.js'
 import type { PlanSetup } from './basis.js'
 import { milestoneOf, type Schedule } from './problem.js'
 import { endOf } from './span.js'

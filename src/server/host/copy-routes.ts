@@ -1,23 +1,16 @@
 import express, { Router, type Request, type Response } from 'express'
 import { join } from 'node:path'
-import {
-  AlsoCopyTo,
-  Nothing,
-  type CopiesAnswer,
-  type CopyInside,
-  type CopyView,
-  type WentBack,
-} from '#contract/premises'
+import { AlsoCopyTo, Nothing, type CopiesAnswer, type CopyInside, type CopyView, type WentBack } from '#contract/host'
 import { problemOf, problemOfInput, sendProblem } from '../http/problem.js'
 import { doorOf, hereOnly } from './admitting.js'
-import type { Premises } from './premises.js'
+import type { Host } from './host.js'
 import { KEPT, type KnownCopy } from '../copies/copy-shelf.js'
 
 const BODY_LIMIT = '4kb'
 export type LookInto = (file: string, now: string, name: string) => CopyInside | Promise<CopyInside>
 
 /** The copies of the collection: looked through, looked into, gone back to. */
-export function copyRoutes(premises: Premises, lookInto: LookInto): Router {
+export function copyRoutes(host: Host, lookInto: LookInto): Router {
   const routes = Router()
   const json = express.json({ limit: BODY_LIMIT })
   routes.get('/copies', async (request, response) => response.json(await answer(request)))
@@ -28,7 +21,7 @@ export function copyRoutes(premises: Premises, lookInto: LookInto): Router {
     const found = await shelf().checkAgain(name)
     if (found !== null && found.facts.wrong !== null)
       return sendProblem(response, problemOf({ code: 'copy-unsound', data: { why: found.facts.wrong } }))
-    response.json(await lookInto(file, premises.house.db.name, name))
+    response.json(await lookInto(file, host.house.db.name, name))
   })
   routes.post('/copies/:name/check', hereOnly, async (request, response) => {
     const found = await shelf().checkAgain(String(request.params['name']))
@@ -40,19 +33,19 @@ export function copyRoutes(premises: Premises, lookInto: LookInto): Router {
   return routes
 
   function shelf() {
-    return premises.house.copies.shelf
+    return host.house.copies.shelf
   }
 
   async function answer(request: Request): Promise<CopiesAnswer> {
-    const { alsoCopyTo } = premises.machine.now
+    const { alsoCopyTo } = host.machine.now
     const here = doorOf(request) === 'here'
     return {
       here,
       // Where things lie on this machine is nobody else's business.
       folder: here ? shelf().folder : '',
       copies: viewsOf(await shelf().known()),
-      alsoTo: alsoCopyTo === null || !here ? null : { folder: alsoCopyTo, ...premises.second.state },
-      trouble: here ? premises.copyTrouble : '',
+      alsoTo: alsoCopyTo === null || !here ? null : { folder: alsoCopyTo, ...host.second.state },
+      trouble: here ? host.copyTrouble : '',
       kept: KEPT,
     }
   }
@@ -63,13 +56,13 @@ export function copyRoutes(premises: Premises, lookInto: LookInto): Router {
     const file = shelf().fileOf(String(request.params['name']))
     if (file === null) return sendProblem(response, problemOf({ code: 'unknown-copy', data: {} }))
     // This request waits for the house itself.
-    premises.isNoWork(response)
+    host.isNoWork(response)
     const found = await shelf().checkAgain(String(request.params['name']))
     if (found !== null && found.facts.wrong !== null)
       return sendProblem(response, problemOf({ code: 'copy-unsound', data: { why: found.facts.wrong } }))
-    const outcome = await premises.goBackTo(file)
+    const outcome = await host.goBackTo(file)
     if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
-    const items = premises.house.db.prepare<[], { n: number }>('SELECT count(*) AS n FROM item').get()?.n ?? 0
+    const items = host.house.db.prepare<[], { n: number }>('SELECT count(*) AS n FROM item').get()?.n ?? 0
     const went: WentBack = { ...outcome.value, items }
     response.json(went)
   }
@@ -79,14 +72,14 @@ export function copyRoutes(premises: Premises, lookInto: LookInto): Router {
     if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.body))
     const { folder } = parsed.data
     if (folder !== null) {
-      const usable = await premises.second.usable(folder)
+      const usable = await host.second.usable(folder)
       if (!usable.ok) return sendProblem(response, problemOf(usable.failure))
     }
-    premises.machine.change({ alsoCopyTo: folder })
+    host.machine.change({ alsoCopyTo: folder })
     // The newest copy goes there at once: whether it works is seen now, not tomorrow.
     const [newest] = (await shelf().known()).filter(({ kind, facts }) => kind === 'day' && facts.wrong === null)
     if (folder !== null && newest)
-      await premises.second.put(join(shelf().folder, newest.name), newest.name, folder, premises.now().toISOString())
+      await host.second.put(join(shelf().folder, newest.name), newest.name, folder, host.now().toISOString())
     response.json(await answer(request))
   }
 }

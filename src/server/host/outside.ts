@@ -3,11 +3,11 @@ import { archiveRoutes } from './archive-routes.js'
 import { copyRoutes, type LookInto } from './copy-routes.js'
 import type { Outside } from '../create-app.js'
 import { deviceRoutes, pairRoutes } from './device-routes.js'
-import type { Premises } from './premises.js'
+import type { Host } from './host.js'
 
 /** Everything that is asked about the machine rather than the collection. */
-export function outsideOf(premises: Premises, lookInto: LookInto): Pick<Outside, 'pages' | 'api'> {
+export function outsideOf(host: Host, lookInto: LookInto): Pick<Outside, 'pages' | 'api'> {
   const api = Router()
-  api.use(deviceRoutes(premises), copyRoutes(premises, lookInto), archiveRoutes(premises))
-  return { pages: pairRoutes(premises), api }
+  api.use(deviceRoutes(host), copyRoutes(host, lookInto), archiveRoutes(host))
+  return { pages: pairRoutes(host), api }
 }

@@ -9,8 +9,9 @@ import { SecondFolder } from '../copies/second-folder.js'
 import { createApp, type Outside } from '../create-app.js'
 import { collectionFile } from '../db/data-folder.js'
 import { fileFaultOf } from '../db/health.js'
-import { openDatabase, type Db } from '../db/open-database.js'
-import { HERE, House, type LargeWork } from '../house.js'
+import { openDatabase } from '../db/open-database.js'
+import type { Db } from '../db/query.js'
+import { HERE, makeServices, type HeavyWork, type Services } from '../services.js'
 import { failureWords } from '../http/failure-words.js'
 import { admitting, cameThrough, type Door } from './admitting.js'
 import { dropWhole, makeReady, moveAside, putInPlace, sweepUp } from './going-back.js'
@@ -29,28 +30,28 @@ export interface WentBack {
 const DRAIN_MS = 15_000
 const TURN_MS = 25
 
-export interface PremisesOptions {
+export interface HostOptions {
   /** Makes the routes that ask about the machine. */
-  readonly outside: (premises: Premises) => Pick<Outside, 'pages' | 'api'>
+  readonly outside: (host: Host) => Pick<Outside, 'pages' | 'api'>
   readonly folder: string
   readonly now: () => Date
   readonly secure?: Secure | null
   readonly alsoThere?: readonly string[]
   /** What takes long or much; a running server has it done in threads of their own. */
-  readonly large?: LargeWork
+  readonly large?: HeavyWork
   /** Tells the terminal when the door to the network opens, shuts, or cannot be opened. */
   readonly say?: (words: string) => void
   /** The half of the earth whose seasons hold until she says otherwise. */
   readonly hemisphere?: Hemisphere
   /** What a house does of itself once it is open, such as making forecasts ahead. */
-  readonly opened?: (house: House) => void
+  readonly opened?: (services: Services) => void
 }
 
 /**
  * A data folder with a house in it: who is let in, its copies, and the house itself, which is another after the collection was put
  * back to a copy. Requests wait while that is done; none is lost, and none meets a house that is half one thing, half another.
  */
-export class Premises {
+export class Host {
   readonly folder: string
   readonly now: () => Date
   readonly machine: MachineFile
@@ -66,13 +67,13 @@ export class Premises {
   /** Where this machine finds the house itself. */
   port = 0
   readonly check: Check
-  readonly #large: LargeWork
+  readonly #large: HeavyWork
   readonly #hemisphere: Hemisphere | undefined
-  readonly #opened: (house: House) => void
+  readonly #opened: (services: Services) => void
   readonly #say: (words: string) => void
   /** What is asked about the machine rather than the collection. */
   readonly #outside: Pick<Outside, 'pages' | 'api'>
-  #house: House | null = null
+  #house: Services | null = null
   #app: RequestListener | null = null
   #shut: Promise<void> | null = null
   #goingBack = false
@@ -82,7 +83,7 @@ export class Premises {
   /** Requests that are being answered, but for lines that stay open. */
   readonly #working = new Set<ServerResponse>()
 
-  constructor(options: PremisesOptions) {
+  constructor(options: HostOptions) {
     this.folder = options.folder
     this.now = options.now
     sweepUp(options.folder)
@@ -100,7 +101,7 @@ export class Premises {
   }
 
   /** The house that stands now. Throws where none does. */
-  get house(): House {
+  get house(): Services {
     if (this.#house === null) throw new Error('No collection is open.')
     return this.#house
   }
@@ -116,7 +117,11 @@ export class Premises {
 
   /** Furnishes the house over an open database. */
   begin(db: Db): void {
-    const house = new House(db, this.now, undefined, this.#large, this.#hemisphere, this.folder)
+    const house = makeServices(db, this.now, {
+      heavy: this.#large,
+      hemisphere: this.#hemisphere,
+      folder: this.folder,
+    })
     house.journal.listen((_touched, changeId) => this.stream.changed(changeId))
     this.#house = house
     this.#app = createApp(house, { admitting: this.admitting, ...this.#outside })
@@ -320,7 +325,7 @@ export class Premises {
     const { house } = this
     const today = house.today()
     if (this.#lookedThrough !== today && house.health.trouble !== 'damaged') {
-      const wrong = await this.#large.lookThrough(house.db.name)
+      const wrong = await this.#large.checkOpen(house.db.name)
       this.#lookedThrough = today
       if (wrong !== null) {
         house.health.damaged(wrong)

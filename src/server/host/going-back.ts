@@ -4,7 +4,8 @@ import { join } from 'node:path'
 import { fail, ok, type Outcome } from '../failing.js'
 import { linkOrCopy, syncFile } from '../copies/copy-shelf.js'
 import { filesIn } from '../db/folder-files.js'
-import { openDatabase, type Db } from '../db/open-database.js'
+import { openDatabase } from '../db/open-database.js'
+import type { Db } from '../db/query.js'
 
 const DATABASE = 'collection.db'
 /** What belongs to a database while it is open, or was when it was killed. */

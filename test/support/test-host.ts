@@ -1,17 +1,16 @@
-import { createServer, type Server } from 'node:http'
+import { createServer, type Server, request as ask } from 'node:http'
 import { once } from 'node:events'
 import { mkdtempSync, rmSync } from 'node:fs'
 import type { AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { request as ask } from 'node:http'
 import { factsOf } from '#server/copies/copy-facts'
 import { lookInto } from '#server/copies/look-into'
 import { collectionFile } from '#server/db/data-folder'
 import { openDatabase } from '#server/db/open-database'
-import { outsideOf } from '#server/premises/outside'
-import type { rescueApp } from '#server/premises/rescue-app'
-import { Premises } from '#server/premises/premises'
+import { outsideOf } from '#server/host/outside'
+import type { rescueApp } from '#server/host/rescue-app'
+import { Host } from '#server/host/host'
 
 /** Stands for the home network: another loopback address of this machine. */
 export const NETWORK = '127.0.0.2'
@@ -31,19 +30,19 @@ export interface Asking {
 }
 
 /** A data folder with a house in it and both its doors, under a clock that stands still. */
-export class TestPremises {
-  readonly folder = mkdtempSync(join(tmpdir(), 'seligo-premises-'))
-  premises: Premises
+export class TestHost {
+  readonly folder = mkdtempSync(join(tmpdir(), 'seligo-host-'))
+  host: Host
   #server: Server
   now = new Date(2026, 10, 24, 12)
   #ids = 0
 
   private constructor() {
-    ;[this.premises, this.#server] = this.#start()
+    ;[this.host, this.#server] = this.#start()
   }
 
-  #premises(): Premises {
-    return new Premises({
+  #host(): Host {
+    return new Host({
       folder: this.folder,
       now: () => this.now,
       alsoThere: [NETWORK],
@@ -51,14 +50,14 @@ export class TestPremises {
     })
   }
 
-  #start(): [Premises, Server] {
-    const premises = this.#premises()
-    premises.begin(openDatabase(collectionFile(this.folder), { appliedAt: this.now.toISOString() }))
-    return [premises, createServer(premises.handler('here'))]
+  #start(): [Host, Server] {
+    const host = this.#host()
+    host.begin(openDatabase(collectionFile(this.folder), { appliedAt: this.now.toISOString() }))
+    return [host, createServer(host.handler('here'))]
   }
 
-  static async open(): Promise<TestPremises> {
-    const made = new TestPremises()
+  static async open(): Promise<TestHost> {
+    const made = new TestHost()
     await made.#listen()
     return made
   }
@@ -66,14 +65,14 @@ export class TestPremises {
   async #listen(): Promise<void> {
     this.#server.listen(0, '127.0.0.1')
     await once(this.#server, 'listening')
-    this.premises.port = (this.#server.address() as AddressInfo).port
-    await this.premises.openAsLeft()
+    this.host.port = (this.#server.address() as AddressInfo).port
+    await this.host.openAsLeft()
   }
 
   /** Stops and starts on the same folder. */
   async restart(): Promise<void> {
     this.#stop()
-    ;[this.premises, this.#server] = this.#start()
+    ;[this.host, this.#server] = this.#start()
     await this.#listen()
   }
 
@@ -82,7 +81,7 @@ export class TestPremises {
     this.#stop()
     const file = join(this.folder, 'collection.db')
     spoil(file)
-    const premises = this.#premises()
+    const host = this.#host()
     let why = ''
     try {
       openDatabase(collectionFile(this.folder), { appliedAt: '' }).close()
@@ -90,18 +89,18 @@ export class TestPremises {
       why = String(error)
     }
     if (why === '') throw new Error('It opens all the same.')
-    premises.answerWith(offer(premises, join(this.folder, 'copies'), factsOf, why))
-    this.premises = premises
-    this.#server = createServer(premises.handler('here'))
+    host.answerWith(offer(host, join(this.folder, 'copies'), factsOf, why))
+    this.host = host
+    this.#server = createServer(host.handler('here'))
     await this.#listen()
   }
 
   get here(): string {
-    return `127.0.0.1:${this.premises.port}`
+    return `127.0.0.1:${this.host.port}`
   }
 
   get network(): string {
-    return this.premises.network.hosts[0] ?? `${NETWORK}:1`
+    return this.host.network.hosts[0] ?? `${NETWORK}:1`
   }
 
   id(): string {
@@ -154,7 +153,7 @@ export class TestPremises {
   }
 
   #stop(): void {
-    this.premises.close()
+    this.host.close()
     this.#server.close()
     this.#server.closeAllConnections()
   }

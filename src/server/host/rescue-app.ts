@@ -3,7 +3,7 @@ import express, { type Express, type Request, type Response } from 'express'
 import { CopyShelf, type Check, type KnownCopy } from '../copies/copy-shelf.js'
 import { securityHeaders } from '../create-app.js'
 import { failureWords } from '../http/failure-words.js'
-import type { Premises } from './premises.js'
+import type { Host } from './host.js'
 import { hereOnly } from './admitting.js'
 import { escaped, plainPage } from './pair-page.js'
 
@@ -14,19 +14,19 @@ const OFFERED = 6
  * The small page that stands in the place of a collection that cannot be opened: why, what was not touched, and the newest healthy
  * copy to go back to. On this machine only.
  */
-export function rescueApp(premises: Premises, folder: string, check: Check, why: string): Express {
+export function rescueApp(host: Host, folder: string, check: Check, why: string): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(securityHeaders())
-  for (const step of [...premises.admitting, hereOnly]) app.use(step)
-  const shelf = new CopyShelf(folder, premises.now, check)
+  for (const step of [...host.admitting, hereOnly]) app.use(step)
+  const shelf = new CopyShelf(folder, host.now, check)
   app.post('/rescue', express.urlencoded({ extended: false, limit: '2kb' }), async (request, response) => {
     const { name } = (request.body ?? {}) as { name?: unknown }
     const file = typeof name === 'string' ? shelf.fileOf(name) : null
     if (file === null) return show(request, response, 422, failureWords({ code: 'unknown-copy', data: {} }).detail)
     // Read through again: what was found when the page was shown may be long ago.
     const found = typeof name === 'string' ? await shelf.checkAgain(name) : null
-    if (premises.isOpen) return response.redirect(303, '/')
+    if (host.isOpen) return response.redirect(303, '/')
     if (found !== null && found.facts.wrong !== null)
       return show(
         request,
@@ -34,8 +34,8 @@ export function rescueApp(premises: Premises, folder: string, check: Check, why:
         409,
         failureWords({ code: 'copy-unsound', data: { why: found.facts.wrong } }).detail,
       )
-    const outcome = await premises.rescueWith(file)
-    if (premises.isOpen) return response.redirect(303, '/')
+    const outcome = await host.rescueWith(file)
+    if (host.isOpen) return response.redirect(303, '/')
     if (!outcome.ok) return show(request, response, 409, failureWords(outcome.failure).detail)
     return response.redirect(303, '/')
   })

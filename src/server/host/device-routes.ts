@@ -1,12 +1,12 @@
 import express, { Router, type Request, type Response } from 'express'
 import { rateLimit } from 'express-rate-limit'
-import { LetIn, Nothing, type CodeAnswer, type DevicesAnswer } from '#contract/premises'
+import { LetIn, Nothing, type CodeAnswer, type DevicesAnswer } from '#contract/host'
 import { failureWords } from '../http/failure-words.js'
 import { problemOf, problemOfInput, sendProblem } from '../http/problem.js'
 import { askerOf, COOKIE, doorOf, hereOnly } from './admitting.js'
 import { pairPage } from './pair-page.js'
 import { CODE_GOOD_MS } from './pairing.js'
-import type { Premises } from './premises.js'
+import type { Host } from './host.js'
 
 /** A year: a phone that is used at all is seen more often. */
 const COOKIE_MS = 365 * 86_400_000
@@ -17,8 +17,8 @@ const TRIES_MS = 600_000
 const FORM_LIMIT = '2kb'
 
 /** Letting a device in: the page for strangers. */
-export function pairRoutes(premises: Premises): Router {
-  const { pairing, network } = premises
+export function pairRoutes(host: Host): Router {
+  const { pairing, network } = host
   const routes = Router()
   const seldom = rateLimit({
     windowMs: TRIES_MS,
@@ -51,7 +51,7 @@ export function pairRoutes(premises: Premises): Router {
       maxAge: COOKIE_MS,
       path: '/',
     })
-    premises.stream.devices()
+    host.stream.devices()
     return response.redirect(303, '/')
   }
 }
@@ -68,11 +68,11 @@ function nameFor(request: Request): string {
 }
 
 /** Who is let in, where, and the line over which pages hear of changes. */
-export function deviceRoutes(premises: Premises): Router {
-  const { pairing, network, machine, stream } = premises
+export function deviceRoutes(host: Host): Router {
+  const { pairing, network, machine, stream } = host
   const routes = Router()
   routes.get('/stream', (request, response) => {
-    premises.isNoWork(response)
+    host.isNoWork(response)
     stream.listen(response, askerOf(request)?.id ?? null)
   })
   routes.get('/devices', (request, response) => response.json(devices(request)))
@@ -99,7 +99,7 @@ export function deviceRoutes(premises: Premises): Router {
       addresses: here ? network.addresses() : [],
       picked: machine.now.letIn?.address ?? null,
       url: network.url,
-      trouble: premises.doorTrouble,
+      trouble: host.doorTrouble,
       secure: network.secure,
       devices: machine.now.devices.map(({ id, name, pairedAt, lastSeenAt }) => ({
         id,
@@ -114,7 +114,7 @@ export function deviceRoutes(premises: Premises): Router {
   async function letIn(request: Request, response: Response): Promise<void> {
     const parsed = LetIn.safeParse(request.body)
     if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.body))
-    const outcome = await premises.letInAt(parsed.data.address)
+    const outcome = await host.letInAt(parsed.data.address)
     if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
     response.json(devices(request))
   }
