@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { addDays } from '#core/calendar/day'
-import { BuyingAnswer, BuyingCheckAnswer, LessonsAnswer } from '#contract/buying'
-import { EmptiesAnswer } from '#contract/ending'
+import type { BuyingAnswer, BuyingCheckAnswer, LessonsAnswer } from '#contract/buying'
+import type { EmptiesAnswer } from '#contract/ending'
 import { ago, every, opened, usesOn } from './support/long-used'
 import { ownerActs } from './support/owner-acts'
 import { TestHouse, TODAY, type Answer } from './support/test-house'
@@ -13,8 +13,7 @@ beforeEach(async () => {
 afterEach(() => house.close())
 const { wear, item, code, finish } = ownerActs(() => house)
 const OLD = { opened: opened(ago(200)), usesBefore: 0 }
-const read = async <T>(path: string, schema: { parse: (body: unknown) => T }): Promise<T> =>
-  schema.parse((await house.get(path)).body)
+const read = async <T>(path: string): Promise<T> => (await house.get(path)).body as T
 const WISH = {
   categoryId: 'blush',
   maker: 'Kitt Larkspur',
@@ -34,7 +33,7 @@ describe('the check before buying', () => {
     await house.item({ ...OLD, colour: '#402020', name: 'Fig', shade: 'Fig', opened: { kind: 'unopened' } })
     await house.item({ ...OLD, colour: '#c7747a', categoryId: 'lipstick', form: 'bullet', name: 'Quay', shade: 'Quay' })
     await house.post('/tally-sheet', usesOn(twin, every(2, 100)))
-    const check = await read('/buying/check?category=blush&colour=%23c7757b&price=1900', BuyingCheckAnswer)
+    const check = await read<BuyingCheckAnswer>('/buying/check?category=blush&colour=%23c7757b&price=1900')
     // Every second day of the hundred that the log knows: 183 uses a year.
     expect(check).toMatchObject({ owned: 2, unopened: 1, twins: 1, perYear: 183 })
     expect(check.nearest[0]).toMatchObject({ itemId: twin, worn: 50 })
@@ -48,7 +47,7 @@ describe('the check before buying', () => {
 
   test('without a colour no twins, without a pace no years, without a kind a refusal in words', async () => {
     await house.item({ ...OLD, colour: '#c7747a' })
-    const check = await read('/buying/check?category=blush', BuyingCheckAnswer)
+    const check = await read<BuyingCheckAnswer>('/buying/check?category=blush')
     expect(check).toMatchObject({ nearest: [], twins: 0, perYear: null, years: null, needed: null, perUse: null })
     expect((await house.get('/buying/check')).status).toBe(422)
     expect((await house.get('/buying/check?category=blush&colour=red')).status).toBe(422)
@@ -57,14 +56,14 @@ describe('the check before buying', () => {
 
   test('of a primer a swatch tells nothing', async () => {
     await house.item({ ...OLD, colour: '#f0e0d0', categoryId: 'primer', form: 'tube' })
-    expect(await read('/buying/check?category=primer&colour=%23f0e0d0', BuyingCheckAnswer)).toMatchObject({ twins: 0 })
+    expect(await read<BuyingCheckAnswer>('/buying/check?category=primer&colour=%23f0e0d0')).toMatchObject({ twins: 0 })
   })
 })
 
 describe('wishes', () => {
   test('one waits, and once bought it arrives unopened with its story; without a price too', async () => {
     await wish({ waitUntil: addDays(TODAY, 14), priceMinor: null })
-    expect((await read('/buying', BuyingAnswer)).wishes).toMatchObject([
+    expect((await read<BuyingAnswer>('/buying')).wishes).toMatchObject([
       { daysToWait: 14, daysWaited: 0, priceMinor: null },
     ])
     house.setClock(new Date(2026, 11, 1, 12))
@@ -76,10 +75,10 @@ describe('wishes', () => {
       priceMinor: 1750,
       notes: 'the choir\nWished for 7 days before it was bought.',
     })
-    expect((await read('/buying', BuyingAnswer)).ended).toMatchObject([{ endedAs: 'bought', itemId: 'new' }])
+    expect((await read<BuyingAnswer>('/buying')).ended).toMatchObject([{ endedAs: 'bought', itemId: 'new' }])
     expect(code(await house.post('/wishes/wish/drop', {}))[1]).toBe('wish-ended')
     await house.post(`/changes/${bought.body.change.id}/take-back`, {})
-    expect((await read('/buying', BuyingAnswer)).wishes).toHaveLength(1)
+    expect((await read<BuyingAnswer>('/buying')).wishes).toHaveLength(1)
     expect((await house.get('/items/new')).status).toBe(404)
   })
 
@@ -110,16 +109,16 @@ test('a no-buy counts what was bought, spares what was planned, and says what it
   await house.item({ ...on(2), source: null, name: 'Quay' })
   await house.item({ ...on(2), source: 'gift', name: 'Weir' })
   await house.item({ ...on(1), source: 'bought', name: 'Soot', categoryId: 'mascara', form: 'wand' })
-  const [standing] = (await read('/buying', BuyingAnswer)).rules
+  const [standing] = (await read<BuyingAnswer>('/buying')).rules
   expect(standing).toMatchObject({ excepted: 1, left: -1, sourceUnknown: 1, state: 'in force' })
   expect(standing?.counted.map((each) => each.itemId)).toEqual([one])
-  const check = await read('/buying/check?category=mascara', BuyingCheckAnswer)
+  const check = await read<BuyingCheckAnswer>('/buying/check?category=mascara')
   expect(check.rules).toMatchObject([{ left: -1, excepted: false }])
   const again = [...exceptions, { ...exceptions[0], id: 'e2' }]
   expect(code(await house.post('/buying-rules', { id: 'two', ...rule, exceptions: again }))[1]).toBe('exception-twice')
   expect(code(await house.post('/buying-rules', { id: 'two', ...rule, to: ago(30), exceptions: [] }))[2]).toBe('to')
   await house.post('/buying-rules/rule/drop', {})
-  expect((await read('/buying', BuyingAnswer)).rules).toEqual([])
+  expect((await read<BuyingAnswer>('/buying')).rules).toEqual([])
 })
 
 describe('lessons', () => {
@@ -139,7 +138,7 @@ describe('lessons', () => {
       await house.item({ ...OLD, categoryId: 'highlighter', name: `H${n}`, shade: '', colour: null })
   }
   const offered = async (): Promise<number[]> =>
-    (await read('/lessons', LessonsAnswer)).offered
+    (await read<LessonsAnswer>('/lessons')).offered
       .filter(({ rule }) => rule === 'never finishes')
       .map(({ count }) => count)
 
@@ -152,27 +151,27 @@ describe('lessons', () => {
     expect(await offered()).toEqual([8])
     const kept = await lesson()
     expect(await offered()).toEqual([])
-    expect((await read('/buying/check?category=highlighter', BuyingCheckAnswer)).lessons).toMatchObject([
+    expect((await read<BuyingCheckAnswer>('/buying/check?category=highlighter')).lessons).toMatchObject([
       { words: 'Minis would do.', noLonger: false },
     ])
-    expect((await read('/buying/check?category=blush', BuyingCheckAnswer)).lessons).toEqual([])
+    expect((await read<BuyingCheckAnswer>('/buying/check?category=blush')).lessons).toEqual([])
     expect(code(await lesson())[1]).toBe('lesson-known')
     await house.post(`/lessons/${kept.body.id}/strike`, { struck: true })
-    expect((await read('/buying/check?category=highlighter', BuyingCheckAnswer)).lessons).toEqual([])
+    expect((await read<BuyingCheckAnswer>('/buying/check?category=highlighter')).lessons).toEqual([])
     await highlighters(15, 8)
     expect(await offered()).toEqual([])
     await highlighters(16, 15)
     expect(await offered()).toEqual([16])
     // Kept again it is the same row.
     await lesson()
-    expect((await read('/lessons', LessonsAnswer)).kept).toHaveLength(1)
+    expect((await read<LessonsAnswer>('/lessons')).kept).toHaveLength(1)
   })
 
   test('what her numbers no longer show says so', async () => {
     await lesson()
-    expect((await read('/lessons', LessonsAnswer)).kept).toMatchObject([{ noLonger: true, shown: null }])
+    expect((await read<LessonsAnswer>('/lessons')).kept).toMatchObject([{ noLonger: true, shown: null }])
     await lesson({ rule: null, about: null, promptedBy: 'herself', categoryId: null })
-    expect((await read('/lessons', LessonsAnswer)).kept[0]).toMatchObject({ noLonger: false })
+    expect((await read<LessonsAnswer>('/lessons')).kept[0]).toMatchObject({ noLonger: false })
     expect(code(await lesson({ about: null }))).toEqual([422, 'invalid', 'about'])
   })
 
@@ -183,7 +182,7 @@ describe('lessons', () => {
     await house.post('/projects', { id: 'p', name: 'P', startedOn: ago(9), by: null, finishesWanted: null, rules: '' })
     await house.post('/projects/p/close', { version: 1, lessons: 'Six is enough.\n\nNo wands in May.' })
     const words = async (): Promise<string[]> =>
-      (await read('/lessons', LessonsAnswer)).kept.map((each) => `${each.promptedBy}: ${each.words}`)
+      (await read<LessonsAnswer>('/lessons')).kept.map((each) => `${each.promptedBy}: ${each.words}`)
     expect(await words()).toEqual(['finale: No wands in May.', 'finale: Six is enough.', 'empty: Blushes last.'])
     await house.post(`/changes/${done.body.change.id}/take-back`, {})
     expect(await words()).toHaveLength(2)
@@ -192,7 +191,7 @@ describe('lessons', () => {
 
 describe('empties in full', () => {
   const REVIEW = { wouldBuyAgain: 'yes', words: 'Even.', packageGoes: null }
-  const empties = async (): Promise<EmptiesAnswer['empties']> => (await read('/empties', EmptiesAnswer)).empties
+  const empties = async (): Promise<EmptiesAnswer['empties']> => (await read<EmptiesAnswer>('/empties')).empties
 
   test('what remained, what ended it, for whom, and what replaces it; changed later in one window', async () => {
     const [a, heir] = [await house.item(OLD), await house.item({ ...OLD, name: 'Fig', shade: 'Fig' })]
@@ -228,7 +227,7 @@ describe('empties in full', () => {
   test('what would be bought again and is no longer here stands on the list; with another one here it does not', async () => {
     const a = await house.item(OLD)
     await house.post(`/items/${a}/finish`, { reviewId: 'r', day: TODAY, ...REVIEW, againWhy: 'it never failed' })
-    const list = async () => (await read('/buying', BuyingAnswer)).replacements
+    const list = async () => (await read<BuyingAnswer>('/buying')).replacements
     expect(await list()).toMatchObject([{ itemId: a, finished: true, againWhy: 'it never failed', needed: null }])
     await house.item({ opened: { kind: 'unopened' } })
     expect(await list()).toEqual([])

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
-import { DecideAnswer } from '#contract/ending'
-import { FeelingsAnswer, LettingGoAnswer, TogetherAnswer } from '#contract/deciding'
+import type { DecideAnswer } from '#contract/ending'
+import type { FeelingsAnswer, LettingGoAnswer, TogetherAnswer } from '#contract/deciding'
 import { decidingActs, OLD, SOON } from './support/deciding-acts'
 import { ago, GOAL, PROJECT } from './support/long-used'
 import { ownerActs } from './support/owner-acts'
@@ -30,7 +30,7 @@ describe('trials of several in one face', () => {
       ],
       words: 'slipped by noon',
     })
-    const { trials: running } = await read('/decide', DecideAnswer)
+    const { trials: running } = await read<DecideAnswer>('/decide')
     const first = running.find((trial) => trial.item.id === a)
     expect(first).toMatchObject({ wears: 1, wearsLeft: 1, setId: running[1]?.setId })
     expect(first?.companions.map(({ words, under }) => [words, under])).toEqual(
@@ -42,7 +42,7 @@ describe('trials of several in one face', () => {
     expect(first?.days).toMatchObject([{ day: TODAY, words: 'slipped by noon', under: ['Weir'], over: ['Quay'] }])
     expect(first?.days[0]?.felt).toHaveLength(2)
     await verdict(a, 'keep', { trialId: `t-${a}` })
-    expect((await read('/decide', DecideAnswer)).trials.map((trial) => trial.item.id)).toEqual([b])
+    expect((await read<DecideAnswer>('/decide')).trials.map((trial) => trial.item.id)).toEqual([b])
   })
 
   test('all or none: one that cannot be refuses them all; a due date must come', async () => {
@@ -50,7 +50,7 @@ describe('trials of several in one face', () => {
     await verdict(b, 'let go')
     expect(code(await trials([a, b]))[1]).toBe('item-ended')
     expect(code(await trials([a], { dueOn: TODAY }))).toEqual([422, 'due-in-past', 'dueOn'])
-    expect((await read('/decide', DecideAnswer)).trials).toEqual([])
+    expect((await read<DecideAnswer>('/decide')).trials).toEqual([])
     await trials([a])
     expect(code(await trials([a], { trials: [{ trialId: 'other', itemId: a }] }))[1]).toBe('already-on-trial')
   })
@@ -59,7 +59,7 @@ describe('trials of several in one face', () => {
     const a = await house.item()
     await trials([a])
     await verdict(a, 'let go')
-    expect((await read('/decide', DecideAnswer)).trials).toEqual([])
+    expect((await read<DecideAnswer>('/decide')).trials).toEqual([])
     expect(code(await verdict(a, 'keep', { trialId: `t-${a}` }))[1]).toBe('item-ended')
   })
 })
@@ -83,7 +83,7 @@ describe('a verdict does what it says, and all of it is taken back at once', () 
     await trials([a])
     const again = { trialId: 'again', otherwise: 'base', wearsWanted: 4, dueOn: SOON, question: 'Less patchy?' }
     await verdict(a, 'once more, otherwise', { again, reason: 'The base pilled.' })
-    const [running, ...rest] = (await read('/decide', DecideAnswer)).trials
+    const [running, ...rest] = (await read<DecideAnswer>('/decide')).trials
     expect(rest).toEqual([])
     expect(running).toMatchObject({ id: 'again', otherwise: 'base', wearsWanted: 4, wears: 0, setId: null })
     expect(running?.before).toMatchObject([{ verdict: 'once more, otherwise', reason: 'The base pilled.' }])
@@ -112,7 +112,7 @@ describe('letting go', () => {
     const b = await house.item({ ...OLD, name: 'Fig', shade: 'Fig', priceMinor: null, content: null })
     await verdict(a, 'let go', { destination: 'give', toWhom: 'Ines', why: 'shade', verdictId: 'va' })
     await verdict(b, 'let go', { why: 'shade' })
-    const { waiting, gone, reasons } = await read('/letting-go', LettingGoAnswer)
+    const { waiting, gone, reasons } = await read<LettingGoAnswer>('/letting-go')
     expect(waiting.map((each) => each.toWhom)).toEqual(['Ines'])
     expect(gone).toMatchObject([{ handedOn: TODAY, grams: null, lost: null }])
     const [mine] = waiting
@@ -125,13 +125,13 @@ describe('letting go', () => {
     expect(code(await house.post('/verdicts/va/handed', { day: ago(1), toWhom: '' }))[1]).toBe('handed-before-let-go')
     expect(code(await house.post('/verdicts/va/handed', { day: SOON, toWhom: '' }))[1]).toBe('day-in-future')
     await house.post('/verdicts/va/handed', { day: TODAY, toWhom: 'Ines' })
-    expect((await read('/letting-go', LettingGoAnswer)).waiting).toEqual([])
+    expect((await read<LettingGoAnswer>('/letting-go')).waiting).toEqual([])
     await house.post('/verdicts/va/regret', { day: TODAY, words: 'that red' })
-    const rued = (await read('/letting-go', LettingGoAnswer)).gone.find(({ verdictId }) => verdictId === 'va')
+    const rued = (await read<LettingGoAnswer>('/letting-go')).gone.find(({ verdictId }) => verdictId === 'va')
     expect(rued).toMatchObject({ regretOn: TODAY, regretWords: 'that red' })
     await house.post('/verdicts/va/regret', { day: null, words: '' })
     expect(
-      (await read('/letting-go', LettingGoAnswer)).gone.find(({ verdictId }) => verdictId === 'va')?.regretOn,
+      (await read<LettingGoAnswer>('/letting-go')).gone.find(({ verdictId }) => verdictId === 'va')?.regretOn,
     ).toBeNull()
   })
 
@@ -152,7 +152,7 @@ describe('feelings', () => {
     await wear(a, 0)
     await feel('good')
     await feel('bad')
-    const on = async (): Promise<FeelingsAnswer['worn']> => (await read(`/feelings?day=${TODAY}`, FeelingsAnswer)).worn
+    const on = async (): Promise<FeelingsAnswer['worn']> => (await read<FeelingsAnswer>(`/feelings?day=${TODAY}`)).worn
     expect(await on()).toEqual([{ itemId: a, felt: [{ aspect: 'in all', felt: 'bad' }] }])
     const off = await wear(a, 0, { worn: false })
     expect(await on()).toEqual([])
@@ -174,8 +174,8 @@ describe('feelings', () => {
     ] as const)
       await house.post('/feelings', { itemId, day, felt: [{ aspect, felt: 'good' }], words: null })
     await house.post('/merge', { keepId: a, dropIds: [b] })
-    expect((await read(`/feelings?day=${TODAY}`, FeelingsAnswer)).worn[0]?.felt).toHaveLength(2)
-    expect((await read(`/feelings?day=${ago(1)}`, FeelingsAnswer)).worn).toMatchObject([{ itemId: a }])
+    expect((await read<FeelingsAnswer>(`/feelings?day=${TODAY}`)).worn[0]?.felt).toHaveLength(2)
+    expect((await read<FeelingsAnswer>(`/feelings?day=${ago(1)}`)).worn).toMatchObject([{ itemId: a }])
   })
 
   test('days that felt good together are offered as a pair until it is said', async () => {
@@ -190,11 +190,11 @@ describe('feelings', () => {
         words: null,
       })
     }
-    const together = await read(`/items/${a}/together`, TogetherAnswer)
+    const together = await read<TogetherAnswer>(`/items/${a}/together`)
     expect(together.learned).toMatchObject([{ otherId: b, days: 3, verdict: 'works', felt: { good: 3 } }])
     const ratio = { itemAmount: 2, otherAmount: 1, amountUnit: 'pumps' }
     await house.post(`/items/${a}/pairs`, { id: 'pair', otherItemId: b, verdict: 'works', ...ratio, words: '' })
-    expect((await read(`/items/${a}/together`, TogetherAnswer)).learned).toEqual([])
+    expect((await read<TogetherAnswer>(`/items/${a}/together`)).learned).toEqual([])
     expect(code(await house.post('/wear/mixed', { mixId: 'm', day: SOON, pairId: 'pair' }))[1]).toBe('day-in-future')
     expect(code(await house.post('/wear/mixed', { mixId: 'm', day: TODAY, pairId: 'none' }))[1]).toBe('no-recipe')
     await house.post('/wear/mixed', { mixId: 'm', day: TODAY, pairId: 'pair' })

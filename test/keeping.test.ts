@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { addDays } from '#core/calendar/day'
-import { AsideAnswer, CompareAnswer, DoubtsAnswer, StashAnswer, TargetsAnswer } from '#contract/deciding'
+import type { AsideAnswer, CompareAnswer, DoubtsAnswer, StashAnswer, TargetsAnswer } from '#contract/deciding'
 import { decidingActs, OLD, SOON } from './support/deciding-acts'
 import { ago, opened } from './support/long-used'
 import { ownerActs } from './support/owner-acts'
@@ -19,7 +19,7 @@ describe('side by side', () => {
     const a = await house.item({ ...OLD, colour: '#c7747a', priceMinor: 1200, liking: 4 })
     const b = await house.item({ ...OLD, colour: '#c7757b', name: 'Fig', shade: 'Fig', liking: 2 })
     for (const days of [1, 2, 3]) await wear(a, days)
-    const compared = await read(`/compare?items=${a},${b}`, CompareAnswer)
+    const compared = await read<CompareAnswer>(`/compare?items=${a},${b}`)
     expect(compared).toMatchObject({ sameUse: true, differences: [{ a, b, comparable: true }] })
     expect(compared.differences[0]?.difference).toBeLessThan(2)
     expect(compared.things.map(({ item: each, place, worn, costSoFar }) => [each.id, place, worn, costSoFar])).toEqual([
@@ -30,7 +30,7 @@ describe('side by side', () => {
 
   test('across uses it says so; one thing, seven things and unknown ones are refused in words', async () => {
     const [a, b] = [await house.item(OLD), await house.item({ ...OLD, categoryId: 'lipstick', form: 'bullet' })]
-    const across = await read(`/compare?items=${a},${b}`, CompareAnswer)
+    const across = await read<CompareAnswer>(`/compare?items=${a},${b}`)
     expect(across).toMatchObject({ sameUse: false, differences: [{ comparable: false }] })
     expect((await house.get(`/compare?items=${a}`)).body.errors[0].message).toContain('at least two')
     expect((await house.get('/compare?items=a,b,c,d,e,f,g')).body.errors[0].message).toContain('at most six')
@@ -47,8 +47,8 @@ describe('set aside', () => {
     const b = await house.item({ ...OLD, name: 'Fig', shade: 'Fig' })
     for (const days of [1, 9, 20]) await wear(b, days)
     const counts = async () => ({
-      doubts: (await read('/doubts', DoubtsAnswer)).inDoubt.filter((row) => row.item.id === a).length,
-      targets: (await read('/targets', TargetsAnswer)).others.find(({ categoryId }) => categoryId === 'blush')?.items,
+      doubts: (await read<DoubtsAnswer>('/doubts')).inDoubt.filter((row) => row.item.id === a).length,
+      targets: (await read<TargetsAnswer>('/targets')).others.find(({ categoryId }) => categoryId === 'blush')?.items,
       supply: (await house.get('/supply')).body.categories[0].items,
       races: (await house.get('/shelf-life')).body.races.length,
     })
@@ -78,10 +78,10 @@ describe('set aside', () => {
     expect(code(await aside(a, 'special', { forDay: ago(1) }))).toEqual([422, 'for-day-past', 'forDay'])
     expect(code(await aside(a, 'keepsake', { forDay: SOON }))).toEqual([422, 'invalid', 'forDay'])
     await aside(a, 'special', { forDay: SOON, words: 'the party' })
-    const { special } = await read('/aside', AsideAnswer)
+    const { special } = await read<AsideAnswer>('/aside')
     expect(special).toMatchObject([{ id: a, asideFor: SOON, asideWords: 'the party', priceMinor: 4000 }])
     await aside(a, null)
-    expect((await read('/aside', AsideAnswer)).special).toEqual([])
+    expect((await read<AsideAnswer>('/aside')).special).toEqual([])
   })
 })
 
@@ -108,15 +108,15 @@ describe('from the stash', () => {
     await house.post('/drawer/place', { placementId: 'there', itemId: lain, zoneId: 'cheeks' })
     // Not worn in a log that has only begun tells nothing.
     await wear(a, 1)
-    expect((await read('/stash', StashAnswer)).proposed).toEqual([])
+    expect((await read<StashAnswer>('/stash')).proposed).toEqual([])
     await wear(a, 1, { worn: false })
     await wear(a, 100)
-    expect((await read('/stash', StashAnswer)).proposed.map((each) => each.item.id)).toContain(a)
+    expect((await read<StashAnswer>('/stash')).proposed.map((each) => each.item.id)).toContain(a)
     await start([a, b, c, lain])
     expect((await item(a)).placement).toMatchObject({ beside: true })
     expect(code(await start([b], { id: 'second' }))).toEqual([409, 'pick-running', ''])
     await wear(a, 0)
-    const { now } = await read('/stash', StashAnswer)
+    const { now } = await read<StashAnswer>('/stash')
     expect(now?.items[0]).toMatchObject({ wears: 1, unwornBefore: 100, ending: null })
     await end({ [b]: 'stays', [c]: 'goes on trial' })
     expect((await item(a)).placement).toBeNull()
@@ -124,7 +124,7 @@ describe('from the stash', () => {
     expect(await item(c)).toMatchObject({ onTrial: true })
     // What lay in the drawer before lies there still.
     expect((await item(lain)).placement).toMatchObject({ beside: false })
-    const { before } = await read('/stash', StashAnswer)
+    const { before } = await read<StashAnswer>('/stash')
     expect(before[0]?.items.map(({ ending }) => ending)).toEqual(['goes back', 'stays', 'goes on trial', 'goes back'])
     expect(code(await end({}))[1]).toBe('pick-over')
   })
@@ -136,7 +136,7 @@ describe('from the stash', () => {
     await start([a, b])
     await verdict(a, 'let go')
     expect((await end({ [a]: 'stays' })).status).toBe(200)
-    expect((await read('/stash', StashAnswer)).before[0]?.items.map(({ ending }) => ending)).toEqual([
+    expect((await read<StashAnswer>('/stash')).before[0]?.items.map(({ ending }) => ending)).toEqual([
       null,
       'goes back',
     ])
@@ -155,15 +155,15 @@ describe('targets', () => {
     expect(code(await set(1, { by: TODAY }))).toEqual([422, 'target-in-past', 'by'])
     expect(code(await set(1, { categoryId: 'none' }))[1]).toBe('unknown-category')
     await set(1)
-    const [target] = (await read('/targets', TargetsAnswer)).targets
+    const [target] = (await read<TargetsAnswer>('/targets')).targets
     expect(target).toMatchObject({ now: 3, tooMany: 2, standing: 'not at this pace' })
     expect(target?.keepFirst[0]?.item.id).toBe(ids[1])
     await verdict(ids[0] ?? '', 'let go')
     await verdict(ids[2] ?? '', 'let go')
-    const [met] = (await read('/targets', TargetsAnswer)).targets
+    const [met] = (await read<TargetsAnswer>('/targets')).targets
     expect(met).toMatchObject({ now: 1, letGo: 2, standing: 'met', neededPerMonth: null })
     await house.post('/targets/target/drop', {})
-    expect((await read('/targets', TargetsAnswer)).targets).toEqual([])
+    expect((await read<TargetsAnswer>('/targets')).targets).toEqual([])
   })
 })
 
@@ -171,7 +171,7 @@ test('a decision to keep silences the list for half a year, but not what cannot 
   const idle = await house.item({ ...OLD, opened: opened(ago(400)), colour: null })
   await wear(idle, 300)
   const doubted = async (): Promise<string[]> =>
-    (await read('/doubts', DoubtsAnswer)).inDoubt.flatMap((row) => row.doubts.map((each) => each.code))
+    (await read<DoubtsAnswer>('/doubts')).inDoubt.flatMap((row) => row.doubts.map((each) => each.code))
   expect(await doubted()).toContain('unworn')
   await verdict(idle, 'keep')
   expect(await doubted()).toEqual([])

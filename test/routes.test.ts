@@ -1,9 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { addDays } from '#core/calendar/day'
-import { CollectionAnswer, ItemAnswer, ShelfLifeAnswer } from '#contract/item'
-import { DecideAnswer, EmptiesAnswer } from '#contract/ending'
-import { ProjectsAnswer } from '#contract/projects'
-import { Fronts, TodayAnswer } from '#contract/today'
 import { shadeFields } from './support/fields'
 import { TestHouse, TODAY } from './support/test-house'
 
@@ -315,35 +311,6 @@ test('a gift has no price, and a backup is an unopened item beside an open one',
   const backup = await house.item({ opened: { kind: 'unopened' } })
   expect((await house.get(`/items/${open}`)).body.item).toMatchObject({ priceMinor: null, backups: 1, isBackup: false })
   expect((await house.get(`/items/${backup}`)).body.item).toMatchObject({ isBackup: true, backups: 0 })
-})
-
-test('every answer has the shape its contract states', async () => {
-  const itemId = await house.item()
-  const projectId = await newProject()
-  await house.post(`/projects/${projectId}/roll-in`, {
-    stayId: 's',
-    itemId,
-    day: TODAY,
-    goal: goal({ by: { kind: 'project' } }),
-  })
-  await house.post('/drawer/place', { placementId: 'p', itemId, zoneId: 'cheeks' })
-  await house.post('/trials', { trialId: 't', itemId, wearsWanted: 2, dueOn: addDays(TODAY, 20), question: '' })
-  await wear(itemId, 1)
-  CollectionAnswer.parse((await house.get('/collection')).body)
-  ShelfLifeAnswer.parse((await house.get('/shelf-life')).body)
-  ItemAnswer.parse((await house.get(`/items/${itemId}`)).body)
-  TodayAnswer.parse((await house.get('/today')).body)
-  ProjectsAnswer.parse((await house.get('/projects')).body)
-  DecideAnswer.parse((await house.get('/decide')).body)
-  Fronts.parse((await house.get('/fronts')).body)
-  await house.post(`/items/${itemId}/finish`, {
-    reviewId: 'r',
-    day: TODAY,
-    wouldBuyAgain: 'no',
-    words: '',
-    packageGoes: null,
-  })
-  EmptiesAnswer.parse((await house.get('/empties')).body)
 })
 
 test('the export holds every row with its id', async () => {

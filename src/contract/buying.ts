@@ -1,5 +1,6 @@
+import type { Day } from '#core/calendar/day'
+import { type LessonPrompt, type LessonRule, LESSON_PROMPTS, LESSON_RULES } from '#core/decide/lessons'
 import { z } from 'zod'
-import { LESSON_PROMPTS, LESSON_RULES } from '#core/decide/lessons'
 import { BUY_AGAIN } from '#core/decide/review-choices'
 import { FINISHES } from '#core/item/traits'
 import { ChangeId, DayText, Hex, Id, Line, NewId } from './basic.js'
@@ -13,78 +14,71 @@ export const BuyingQuery = z.object({
   finish: z.enum(FINISHES).optional(),
   price: z.coerce.number().int().min(0).max(1_000_000).optional(),
 })
-export const LessonShown = z.object({
-  rule: z.enum(LESSON_RULES),
-  about: z.string(),
+export interface LessonShown {
+  rule: LessonRule
+  about: string
   /** What it is about, in words: the category's name, the maker, the source. */
-  aboutWords: z.string(),
-  count: z.int(),
-  mine: z.number(),
-  others: z.number(),
-})
-export type LessonShown = z.infer<typeof LessonShown>
-const LessonView = z.object({
-  id: Id,
-  words: z.string(),
-  promptedBy: z.enum(LESSON_PROMPTS),
-  keptOn: DayText,
-  struckOn: DayText.nullable(),
+  aboutWords: string
+  count: number
+  mine: number
+  others: number
+}
+export interface LessonView {
+  id: string
+  words: string
+  promptedBy: LessonPrompt
+  keptOn: Day
+  struckOn: Day | null
   /** The span whose sheet made her think of it. */
-  span: z.object({ from: DayText, to: DayText }).nullable(),
-  item: z.object({ itemId: Id, mark: z.string() }).nullable(),
-  categoryId: Id.nullable(),
+  span: { from: Day; to: Day } | null
+  item: { itemId: string; mark: string } | null
+  categoryId: string | null
   /** What her numbers show of it now; null where it came from her, or they no longer show it. */
-  shown: LessonShown.nullable(),
+  shown: LessonShown | null
   /** It came from her numbers and they no longer show it. */
-  noLonger: z.boolean(),
-})
-export type LessonView = z.infer<typeof LessonView>
+  noLonger: boolean
+}
 
-export const BuyingCheckAnswer = z.object({
-  today: DayText,
-  currency: z.string(),
-  category: z.string(),
-  owned: z.int(),
-  unopened: z.int(),
+export interface BuyingCheckAnswer {
+  today: Day
+  currency: string
+  category: string
+  owned: number
+  unopened: number
   /** The nearest by swatch, the nearest first, and how many are near twins. */
-  nearest: z.array(
-    z.object({
-      itemId: Id,
-      mark: z.string(),
-      colour: z.string(),
-      difference: z.number(),
-      worn: z.int(),
-      lastGood: DayText.nullable(),
-    }),
-  ),
-  twins: z.int(),
-  perYear: z.number().nullable(),
-  years: z.number().nullable(),
-  yearsAfter: z.number().nullable(),
+  nearest: {
+    itemId: string
+    mark: string
+    colour: string
+    difference: number
+    worn: number
+    lastGood: Day | null
+  }[]
+  twins: number
+  perYear: number | null
+  years: number | null
+  yearsAfter: number | null
   /** What would spoil before its turn because this joins. */
-  pushedOut: z.array(z.object({ itemId: Id, mark: z.string(), priceMinor: z.int().nullable() })),
-  spoilingAlready: z.int(),
+  pushedOut: { itemId: string; mark: string; priceMinor: number | null }[]
+  spoilingAlready: number
   /** When the kind is needed; null = more than 30 years ahead, or not known. */
-  needed: DayText.nullable(),
-  likelyUses: z.number(),
-  usesGot: z.number().nullable(),
-  perUse: z.number().nullable(),
-  perUseAtBest: z.number().nullable(),
+  needed: Day | null
+  likelyUses: number
+  usesGot: number | null
+  perUse: number | null
+  perUseAtBest: number | null
   /** What she pays a use in this category, in the middle of what is finished; null where there are too few. */
-  usualPerUse: z.number().nullable(),
-  rules: z.array(
-    z.object({
-      ruleId: Id,
-      words: z.string(),
-      left: z.int(),
-      excepted: z.boolean(),
-      replacing: z.boolean(),
-      to: DayText,
-    }),
-  ),
-  lessons: z.array(LessonView),
-})
-export type BuyingCheckAnswer = z.infer<typeof BuyingCheckAnswer>
+  usualPerUse: number | null
+  rules: {
+    ruleId: string
+    words: string
+    left: number
+    excepted: boolean
+    replacing: boolean
+    to: Day
+  }[]
+  lessons: LessonView[]
+}
 
 const WishFields = {
   categoryId: Id,
@@ -107,19 +101,17 @@ export const BuyWish = z.strictObject({
   day: DayText,
   priceMinor: Price.nullable(),
 })
-const WishView = z.object({
-  id: Id,
-  version: z.int(),
-  ...WishFields,
-  category: z.string(),
-  wishedOn: DayText,
-  daysWaited: z.int(),
-  daysToWait: z.int(),
-  endedAs: z.enum(['bought', 'dropped']).nullable(),
-  endedOn: DayText.nullable(),
-  itemId: Id.nullable(),
-})
-export type WishView = z.infer<typeof WishView>
+export type WishView = z.infer<z.ZodObject<typeof WishFields>> & {
+  id: string
+  version: number
+  category: string
+  wishedOn: Day
+  daysWaited: number
+  daysToWait: number
+  endedAs: 'bought' | 'dropped' | null
+  endedOn: Day | null
+  itemId: string | null
+}
 
 export const AddRule = z
   .strictObject({
@@ -137,53 +129,47 @@ export const AddRule = z
   })
   .refine((rule) => rule.from <= rule.to, { path: ['to'], message: 'The last day must not be before the first.' })
 export const DropRule = z.strictObject({ changeId: ChangeId })
-export const RuleView = z.object({
-  id: Id,
-  from: DayText,
-  to: DayText,
-  most: z.int(),
-  category: z.string().nullable(),
-  sparesReplacements: z.boolean(),
-  words: z.string(),
-  state: z.enum(['to come', 'in force', 'over']),
-  counted: z.array(z.object({ itemId: Id, mark: z.string(), day: DayText })),
-  excepted: z.int(),
-  replacing: z.int(),
-  unsure: z.int(),
+export interface RuleView {
+  id: string
+  from: Day
+  to: Day
+  most: number
+  category: string | null
+  sparesReplacements: boolean
+  words: string
+  state: 'to come' | 'in force' | 'over'
+  counted: { itemId: string; mark: string; day: Day }[]
+  excepted: number
+  replacing: number
+  unsure: number
   /** Things that came in its time of which nobody said whether they were bought. */
-  sourceUnknown: z.int(),
-  left: z.int(),
-  exceptions: z.array(
-    z.object({ categoryId: Id, category: z.string(), words: z.string(), most: z.int(), left: z.int() }),
-  ),
-  daysLeft: z.int(),
-})
-export type RuleView = z.infer<typeof RuleView>
+  sourceUnknown: number
+  left: number
+  exceptions: { categoryId: string; category: string; words: string; most: number; left: number }[]
+  daysLeft: number
+}
 
-export const BuyingAnswer = z.object({
-  today: DayText,
-  currency: z.string(),
-  wishes: z.array(WishView),
-  ended: z.array(WishView),
-  rules: z.array(RuleView),
+export interface BuyingAnswer {
+  today: Day
+  currency: string
+  wishes: WishView[]
+  ended: WishView[]
+  rules: RuleView[]
   /** What to buy again: the last of its kind in use, or finished and wanted again. */
-  replacements: z.array(
-    z.object({
-      itemId: Id,
-      mark: z.string(),
-      categoryId: Id,
-      category: z.string(),
-      again: z.enum(BUY_AGAIN).nullable(),
-      againWhy: z.string(),
-      /** It is finished, or it is the last one in use. */
-      finished: z.boolean(),
-      /** When the next is needed; null = not within five years, or not known. */
-      needed: z.object({ low: DayText.nullable(), middle: DayText.nullable() }).nullable(),
-      backups: z.int(),
-    }),
-  ),
-})
-export type BuyingAnswer = z.infer<typeof BuyingAnswer>
+  replacements: {
+    itemId: string
+    mark: string
+    categoryId: string
+    category: string
+    again: (typeof BUY_AGAIN)[number] | null
+    againWhy: string
+    /** It is finished, or it is the last one in use. */
+    finished: boolean
+    /** When the next is needed; null = not within five years, or not known. */
+    needed: { low: Day | null; middle: Day | null } | null
+    backups: number
+  }[]
+}
 
 export const KeepLesson = z
   .strictObject({
@@ -205,10 +191,9 @@ export const KeepLesson = z
     message: 'A rule is about something.',
   })
 export const StrikeLesson = z.strictObject({ changeId: ChangeId, struck: z.boolean() })
-export const LessonsAnswer = z.object({
-  today: DayText,
-  kept: z.array(LessonView),
-  struck: z.array(LessonView),
-  offered: z.array(LessonShown),
-})
-export type LessonsAnswer = z.infer<typeof LessonsAnswer>
+export interface LessonsAnswer {
+  today: Day
+  kept: LessonView[]
+  struck: LessonView[]
+  offered: LessonShown[]
+}

@@ -1,9 +1,16 @@
+import type { Day } from '#core/calendar/day'
+import {
+  type CheckInWay,
+  type CheckInOver,
+  type CheckInMeasure,
+  CHECK_IN_OVER,
+  CHECK_IN_WAYS,
+} from '#core/measure/check-in'
 import { z } from 'zod'
-import { CHECK_IN_MEASURES, CHECK_IN_OVER, CHECK_IN_WAYS } from '#core/measure/check-in'
 import { PACKAGE_EVENTS } from '#core/measure/package-events'
 import { ChangeId, DayText, Id, Line, NewId } from './basic.js'
 import { GoalView, ListedItem } from './item.js'
-import { PanBody, Reading, ReadingBody, ReadingView } from './reading.js'
+import { PanBody, Reading, ReadingBody, type ReadingView } from './reading.js'
 
 export const StartCheckIn = z
   .strictObject({
@@ -104,61 +111,56 @@ export const ClosedSheet = z.object({
 export type ClosedSheet = z.infer<typeof ClosedSheet>
 
 /** A reading of a closed sheet that is no longer as it stood there. */
-export const Correction = z.object({
-  itemId: Id,
-  readingId: Id,
+export interface Correction {
+  itemId: string
+  readingId: string
   /** As it is now; null = removed. */
-  now: ReadingView.nullable(),
-})
-export type Correction = z.infer<typeof Correction>
+  now: ReadingView | null
+}
 
-export const StepView = z.object({
-  id: Id,
-  version: z.int(),
-  itemId: Id,
-  position: z.int(),
-  measure: z.enum(CHECK_IN_MEASURES),
-  state: z.enum(['asked', 'done', 'skipped']),
-  words: z.string(),
-})
-export type StepView = z.infer<typeof StepView>
+export interface StepView {
+  id: string
+  version: number
+  itemId: string
+  position: number
+  measure: CheckInMeasure
+  state: 'asked' | 'done' | 'skipped'
+  words: string
+}
 
-export const CheckInHead = z.object({
-  id: Id,
-  version: z.int(),
-  name: z.string(),
-  over: z.enum(CHECK_IN_OVER),
-  projectId: Id.nullable(),
-  categoryId: Id.nullable(),
-  way: z.enum(CHECK_IN_WAYS),
-  startedOn: DayText,
-  closedOn: DayText.nullable(),
-  items: z.int(),
-  done: z.int(),
-  pushItemId: Id.nullable(),
-  totals: Totals.nullable(),
-})
-export type CheckInHead = z.infer<typeof CheckInHead>
-export const CheckInsAnswer = z.object({
-  today: DayText,
-  checkIns: z.array(CheckInHead),
+export interface CheckInHead {
+  id: string
+  version: number
+  name: string
+  over: CheckInOver
+  projectId: string | null
+  categoryId: string | null
+  way: CheckInWay
+  startedOn: Day
+  closedOn: Day | null
+  items: number
+  done: number
+  pushItemId: string | null
+  totals: z.infer<typeof Totals> | null
+}
+export interface CheckInsAnswer {
+  today: Day
+  checkIns: CheckInHead[]
   /** What a new one could go over, with how many things that is. */
-  choices: z.object({
-    projects: z.array(z.object({ id: Id, name: z.string(), items: z.int() })),
-    categories: z.array(z.object({ id: Id, name: z.string(), items: z.int() })),
-    drawer: z.int(),
-  }),
-})
-export type CheckInsAnswer = z.infer<typeof CheckInsAnswer>
-export const CheckInAnswer = z.object({
-  today: DayText,
-  checkIn: CheckInHead,
-  steps: z.array(StepView),
+  choices: {
+    projects: { id: string; name: string; items: number }[]
+    categories: { id: string; name: string; items: number }[]
+    drawer: number
+  }
+}
+export interface CheckInAnswer {
+  today: Day
+  checkIn: CheckInHead
+  steps: StepView[]
   /** The things it goes over, as lists show them. */
-  items: z.array(ListedItem),
+  items: ListedItem[]
   /** What she said of each the time before. */
-  saidBefore: z.record(Id, z.object({ day: DayText, words: z.string() })),
-  sheet: ClosedSheet,
-  corrections: z.array(Correction),
-})
-export type CheckInAnswer = z.infer<typeof CheckInAnswer>
+  saidBefore: Record<string, { day: Day; words: string }>
+  sheet: ClosedSheet
+  corrections: Correction[]
+}

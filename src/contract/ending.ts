@@ -1,7 +1,16 @@
+import {
+  type Destination,
+  type Otherwise,
+  DESTINATIONS,
+  LET_GO_WHY,
+  OTHERWISE,
+  VERDICTS,
+  type Verdict,
+} from '#core/decide/verdict'
+import type { Felt, Aspect } from '#core/decide/feelings'
+import { type EndedBy, BUY_AGAIN, ENDED_BY, PACKAGE_GOES } from '#core/decide/review-choices'
+import type { Day } from '#core/calendar/day'
 import { z } from 'zod'
-import { ASPECTS, FELT } from '#core/decide/feelings'
-import { BUY_AGAIN, ENDED_BY, PACKAGE_GOES } from '#core/decide/review-choices'
-import { DESTINATIONS, LET_GO_WHY, OTHERWISE, VERDICTS } from '#core/decide/verdict'
 import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
 import { ItemSummary } from './item.js'
 import { GoalBody } from './projects.js'
@@ -56,35 +65,37 @@ export const PutReview = z.strictObject({
   ...ReviewBody,
 })
 
-export const EmptyView = z.object({
-  item: ItemSummary,
-  day: DayText,
-  reviewId: Id.nullable(),
-  version: z.int().nullable(),
-  endedBy: z.enum(ENDED_BY).nullable(),
-  remained: z.number().nullable(),
-  did: z.string(),
-  forWhom: z.string(),
-  dislikes: z.string(),
-  againWhy: z.string(),
-  replacedBy: z.string(),
-  replacement: z.object({ itemId: Id, mark: z.string() }).nullable(),
-  photo: z.object({ id: Id, words: z.string() }).nullable(),
+export interface EmptyView {
+  item: ItemSummary
+  day: Day
+  reviewId: string | null
+  version: number | null
+  endedBy: EndedBy | null
+  remained: number | null
+  did: string
+  forWhom: string
+  dislikes: string
+  againWhy: string
+  replacedBy: string
+  replacement: { itemId: string; mark: string } | null
+  photo: { id: string; words: string } | null
   /** Of a full one's price, for each use. */
-  costPerUse: z.number().nullable(),
+  costPerUse: number | null
   /** Against her own middle of the category: days in use and cost a use, with how many that is of; null where there are too few. */
-  against: z.object({ days: z.number(), cost: z.number().nullable(), of: z.int() }).nullable(),
+  against: { days: number; cost: number | null; of: number } | null
   /** Null = not reviewed: it came finished, with an imported sheet. */
-  wouldBuyAgain: z.enum(BUY_AGAIN).nullable(),
-  words: z.string(),
-  packageGoes: z.enum(PACKAGE_GOES).nullable(),
+  wouldBuyAgain: (typeof BUY_AGAIN)[number] | null
+  words: string
+  packageGoes: (typeof PACKAGE_GOES)[number] | null
   /** Days between opening and finishing: both ends when the opening is a range; null when unknown. */
-  daysInUse: z.object({ least: z.int(), most: z.int() }).nullable(),
-})
-export type EmptyView = z.infer<typeof EmptyView>
+  daysInUse: { least: number; most: number } | null
+}
 
-export const EmptiesAnswer = z.object({ today: DayText, currency: z.string(), empties: z.array(EmptyView) })
-export type EmptiesAnswer = z.infer<typeof EmptiesAnswer>
+export interface EmptiesAnswer {
+  today: Day
+  currency: string
+  empties: EmptyView[]
+}
 
 export const StartTrial = z.strictObject({
   changeId: ChangeId,
@@ -153,58 +164,53 @@ export const GiveVerdict = z
     only('why', 'let go')
   })
 
-export const TrialView = z.object({
-  id: Id,
-  item: ItemSummary,
-  startedOn: DayText,
-  dueOn: DayText,
-  wearsWanted: z.int(),
-  question: z.string(),
-  wears: z.int(),
-  wearsLeft: z.int(),
-  daysLeft: z.int(),
-  decisionDue: z.boolean(),
-  standing: z.enum(['wear it', 'worn enough', 'time is up']),
+export interface TrialView {
+  id: string
+  item: ItemSummary
+  startedOn: Day
+  dueOn: Day
+  wearsWanted: number
+  question: string
+  wears: number
+  wearsLeft: number
+  daysLeft: number
+  decisionDue: boolean
+  standing: 'wear it' | 'worn enough' | 'time is up'
   /** Those held in one face have one. */
-  setId: Id.nullable(),
-  otherwise: z.enum(OTHERWISE).nullable(),
+  setId: string | null
+  otherwise: Otherwise | null
   /** Wear days since it began on which the item was in the drawer. */
-  chances: z.int(),
+  chances: number
   /** What was worn with it, by where it lies in a face: beneath it, or over and beside it. */
-  companions: z.array(z.object({ itemId: Id, words: z.string(), days: z.int(), under: z.boolean() })),
+  companions: { itemId: string; words: string; days: number; under: boolean }[]
   /** Each wear of the trial, the last first, with how it felt and what was worn under and over it. */
-  days: z.array(
-    z.object({
-      day: DayText,
-      felt: z.array(z.object({ aspect: z.enum(ASPECTS), felt: z.enum(FELT) })),
-      words: z.string(),
-      under: z.array(z.string()),
-      over: z.array(z.string()),
-    }),
-  ),
-  photos: z.array(z.object({ id: Id, day: DayText })),
+  days: {
+    day: Day
+    felt: { aspect: Aspect; felt: Felt }[]
+    words: string
+    under: string[]
+    over: string[]
+  }[]
+  photos: { id: string; day: Day }[]
   /** Verdicts given on it before, the last first. */
-  before: z.array(z.object({ day: DayText, verdict: z.enum(VERDICTS), reason: z.string() })),
-  destinations: z.array(z.enum(DESTINATIONS)),
-})
-export type TrialView = z.infer<typeof TrialView>
+  before: { day: Day; verdict: Verdict; reason: string }[]
+  destinations: Destination[]
+}
 
-export const VerdictView = z.object({
-  id: Id,
-  item: ItemSummary,
-  day: DayText,
-  verdict: z.enum(VERDICTS),
-  reason: z.string(),
-  destination: z.enum(DESTINATIONS).nullable(),
-  until: DayText.nullable(),
-})
-export type VerdictView = z.infer<typeof VerdictView>
+export interface VerdictView {
+  id: string
+  item: ItemSummary
+  day: Day
+  verdict: Verdict
+  reason: string
+  destination: Destination | null
+  until: Day | null
+}
 
-export const DecideAnswer = z.object({
-  today: DayText,
-  trials: z.array(TrialView),
-  verdicts: z.array(VerdictView),
+export interface DecideAnswer {
+  today: Day
+  trials: TrialView[]
+  verdicts: VerdictView[]
   /** How many verdicts there are in all. */
-  verdictsInAll: z.int(),
-})
-export type DecideAnswer = z.infer<typeof DecideAnswer>
+  verdictsInAll: number
+}

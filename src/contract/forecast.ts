@@ -1,12 +1,21 @@
+import { type ForecastReason, type Role, ROLES } from '#core/forecast/role'
+import type { Verdict } from '#core/forecast/chance'
+import type { Day } from '#core/calendar/day'
 import { z } from 'zod'
-import { VERDICTS } from '#core/forecast/chance'
-import { FORECAST_REASONS, ROLES } from '#core/forecast/role'
 import { GOAL_KINDS } from '#core/goal/progress'
 import { ChangeId, DayText, Id, NewId } from './basic.js'
 
-const Span = z.object({ low: z.number(), middle: z.number(), high: z.number() })
+interface Span {
+  low: number
+  middle: number
+  high: number
+}
 /** Days of the calendar; null = more than five years ahead. */
-const DaySpan = z.object({ low: DayText.nullable(), middle: DayText.nullable(), high: DayText.nullable() })
+interface DaySpan {
+  low: Day | null
+  middle: Day | null
+  high: Day | null
+}
 
 export const GuessBody = z.strictObject({
   id: NewId,
@@ -20,176 +29,172 @@ export const DropGuess = z.strictObject({ changeId: ChangeId })
 /** How a thing stands among its like, by her word; null = as the drawer tells. */
 export const SetRole = z.strictObject({ changeId: ChangeId, role: z.enum(ROLES).nullable() })
 /** When it will be finished against its last good day. */
-export const RaceView = z.object({
-  itemId: Id,
-  finish: DaySpan,
+export interface RaceView {
+  itemId: string
+  finish: DaySpan
   /** Chance of being finished by each day of the curve, counted from `last`. */
-  curve: z.array(z.number()),
+  curve: number[]
   /** The last known day. */
-  last: DayText,
+  last: Day
   /** Chance of being finished by the day to act on; null where that day is not known. */
-  chance: z.number().nullable(),
-  verdict: z.enum(VERDICTS).nullable(),
+  chance: number | null
+  verdict: Verdict | null
   /** What would be lost, in minor units: price by what is left and by how likely it spoils; null without any price to go by. */
-  stake: z.number().nullable(),
+  stake: number | null
   /** What it is reckoned with; `usual` = the middle price of its category, where it has none of its own. */
-  price: z.object({ minor: z.number(), usual: z.boolean() }).nullable(),
+  price: { minor: number; usual: boolean } | null
   /** Of a full one, what is likely left. */
-  share: z.number(),
-  uses: Span,
-})
-export type RaceView = z.infer<typeof RaceView>
+  share: number
+  uses: Span
+}
 
 /** When a goal will be reached, if it goes on like this. */
-export const OutlookView = z.object({
-  stayId: Id,
-  reach: DaySpan,
+export interface OutlookView {
+  stayId: string
+  reach: DaySpan
   /** The day by which it is nearly sure. */
-  sure: DayText.nullable(),
-  chance: z.number().nullable(),
-  verdict: z.enum(VERDICTS).nullable(),
+  sure: Day | null
+  chance: number | null
+  verdict: Verdict | null
   /** Uses a week: needed until its date, and kept of late. */
-  needed: z.number().nullable(),
-  kept: z.number(),
-})
-export type OutlookView = z.infer<typeof OutlookView>
+  needed: number | null
+  kept: number
+}
 
 /** What could be measured now, and what the finish would come to. */
-export const AskedView = z.object({
-  measure: z.enum(['weigh', 'look', 'weigh an empty']),
-  finish: DaySpan,
-})
+export interface AskedView {
+  measure: 'weigh' | 'look' | 'weigh an empty'
+  finish: DaySpan
+}
 
 /** The whole forecast of one thing, as its page shows it. */
-export const ForecastView = z.object({
-  last: DayText,
-  finish: DaySpan,
-  days: Span,
-  uses: Span,
-  grams: Span,
-  share: Span,
-  perUse: Span,
+export interface ForecastView {
+  last: Day
+  finish: DaySpan
+  days: Span
+  uses: Span
+  grams: Span
+  share: Span
+  perUse: Span
   /** Uses a week it is reckoned with, in the middle and as a likely span. */
-  perWeek: Span,
-  role: z.enum(ROLES),
-  roleSaid: z.boolean(),
+  perWeek: Span
+  role: Role
+  roleSaid: boolean
   /** Days that are known of it, and uses among them. */
-  known: z.object({ days: z.int(), uses: z.int() }),
+  known: { days: number; uses: number }
   /** Ways in which her habit shifts it, as factors: what a use takes, and how often. */
-  habit: z.object({ amount: z.number(), rate: z.number() }),
+  habit: { amount: number; rate: number }
   /** What was left along the days so far, and what will be, as shares of a full one. */
-  past: z.array(z.object({ day: DayText, low: z.number(), middle: z.number(), high: z.number() })),
-  fan: z.array(z.object({ day: DayText, low: z.number(), middle: z.number(), high: z.number() })),
+  past: { day: Day; low: number; middle: number; high: number }[]
+  fan: { day: Day; low: number; middle: number; high: number }[]
   /** Chance of being finished by each day of the curve, counted from `last`. */
-  curve: z.array(z.number()),
+  curve: number[]
   /** Chance of being finished by its last good day (both ends), and what that is called. */
-  inDate: z.object({ early: z.number(), late: z.number(), verdict: z.enum(VERDICTS) }).nullable(),
-  asked: AskedView.nullable(),
+  inDate: { early: number; late: number; verdict: Verdict } | null
+  asked: AskedView | null
   /** Weight when finished, by series of weighings, g. */
-  packages: z.array(z.object({ mean: z.number(), sd: z.number() })),
+  packages: { mean: number; sd: number }[]
   /** What was forecast before. */
-  before: z.array(
-    z.object({
-      madeOn: DayText,
-      why: z.enum(FORECAST_REASONS),
-      share: z.number(),
-      low: DayText,
-      middle: DayText,
-      high: DayText,
-    }),
-  ),
-})
-export type ForecastView = z.infer<typeof ForecastView>
+  before: {
+    madeOn: Day
+    why: ForecastReason
+    share: number
+    low: Day
+    middle: Day
+    high: Day
+  }[]
+}
 
-export const GuessView = z.object({ id: Id, madeOn: DayText, months: z.number() })
+export interface GuessView {
+  id: string
+  madeOn: Day
+  months: number
+}
 
 /** Guesses and forecasts against what came of them. */
-const FactorView = z.object({
-  factor: z.number(),
-  low: z.number(),
-  high: z.number(),
-  finished: z.int(),
-  unfinished: z.int(),
-  runsShort: z.boolean(),
-})
-export type FactorView = z.infer<typeof FactorView>
-const ScoreView = z.object({
+export interface FactorView {
+  factor: number
+  low: number
+  high: number
+  finished: number
+  unfinished: number
+  runsShort: boolean
+}
+interface ScoreView {
   /** Things finished that a forecast was kept of. */
-  n: z.int(),
-  inside: z.int(),
-  early: z.int(),
-  late: z.int(),
+  n: number
+  inside: number
+  early: number
+  late: number
   /** Mean loss of the three figures, days. */
-  loss: z.number().nullable(),
-})
-const Rates = { before: z.number(), after: z.number() }
-const Counts = { expected: z.int(), came: z.int() }
-const MissView = z.discriminatedUnion('code', [
-  z.object({ code: z.literal('worn more often'), ...Rates }),
-  z.object({ code: z.literal('worn less often'), ...Rates }),
-  z.object({ code: z.literal('held more'), ...Counts }),
-  z.object({ code: z.literal('held less'), ...Counts }),
-])
-export const LookBackAnswer = z.object({
-  today: DayText,
-  guesses: z.object({
-    all: FactorView,
-    categories: z.array(z.object({ category: z.string(), factor: FactorView })),
-    each: z.array(
-      z.object({
-        itemId: Id,
-        mark: z.string(),
-        madeOn: DayText,
-        months: z.number(),
-        days: z.int(),
-        finished: z.boolean(),
-      }),
-    ),
-  }),
-  forecasts: z.object({
-    all: ScoreView,
-    categories: z.array(z.object({ category: z.string(), score: ScoreView })),
-    each: z.array(
-      z.object({
-        itemId: Id,
-        mark: z.string(),
-        madeOn: DayText,
-        low: DayText,
-        middle: DayText,
-        high: DayText,
-        finishedOn: DayText,
-        /** Of one that did not hold, what was off more; null where it held or nothing tells. */
-        miss: MissView.nullable(),
-      }),
-    ),
-  }),
+  loss: number | null
+}
+interface Rates {
+  before: number
+  after: number
+}
+interface Counts {
+  expected: number
+  came: number
+}
+type MissView =
+  | (Rates & { code: 'worn more often' })
+  | (Rates & { code: 'worn less often' })
+  | (Counts & { code: 'held more' })
+  | (Counts & { code: 'held less' })
+export interface LookBackAnswer {
+  today: Day
+  guesses: {
+    all: FactorView
+    categories: { category: string; factor: FactorView }[]
+    each: {
+      itemId: string
+      mark: string
+      madeOn: Day
+      months: number
+      days: number
+      finished: boolean
+    }[]
+  }
+  forecasts: {
+    all: ScoreView
+    categories: { category: string; score: ScoreView }[]
+    each: {
+      itemId: string
+      mark: string
+      madeOn: Day
+      low: Day
+      middle: Day
+      high: Day
+      finishedOn: Day
+      /** Of one that did not hold, what was off more; null where it held or nothing tells. */
+      miss: MissView | null
+    }[]
+  }
   /** Her own median time from the first use to the finish. */
-  lasted: z.array(z.object({ category: z.string(), finished: z.int(), days: z.int(), uses: z.int() })),
-})
-export type LookBackAnswer = z.infer<typeof LookBackAnswer>
+  lasted: { category: string; finished: number; days: number; uses: number }[]
+}
 
-export const SupplyView = z.object({
-  categoryId: Id,
-  category: z.string(),
-  items: z.int(),
-  uses: z.number(),
+export interface SupplyView {
+  categoryId: string
+  category: string
+  items: number
+  uses: number
   /** Null while too little is written down to know a pace. */
-  perYear: z.number().nullable(),
-  years: z.number().nullable(),
-  spoiling: z.array(
-    z.object({ itemId: Id, mark: z.string(), lastGood: DayText.nullable(), priceMinor: z.int().nullable() }),
-  ),
-  spoilingPrice: z.int(),
-  spoilingUnpriced: z.int(),
-  need: z.object({ low: DayText.nullable(), middle: DayText.nullable(), high: DayText.nullable() }).nullable(),
+  perYear: number | null
+  years: number | null
+  spoiling: { itemId: string; mark: string; lastGood: Day | null; priceMinor: number | null }[]
+  spoilingPrice: number
+  spoilingUnpriced: number
+  need: { low: Day | null; middle: Day | null; high: Day | null } | null
   /** The same if only so many were kept, for every number from one on. */
-  keeping: z.array(
-    z.object({ items: z.int(), years: z.number().nullable(), spoiling: z.int(), spoilingPrice: z.int() }),
-  ),
-})
-export type SupplyView = z.infer<typeof SupplyView>
-export const SupplyAnswer = z.object({ today: DayText, currency: z.string(), categories: z.array(SupplyView) })
-export type SupplyAnswer = z.infer<typeof SupplyAnswer>
+  keeping: { items: number; years: number | null; spoiling: number; spoilingPrice: number }[]
+}
+export interface SupplyAnswer {
+  today: Day
+  currency: string
+  categories: SupplyView[]
+}
 
 /** What is about to be taken on: asked before she commits. */
 export const SetUpQuery = z.object({
@@ -204,26 +209,23 @@ export const SetUpQuery = z.object({
   headStart: z.coerce.number().int().min(0).max(5000).default(0),
   by: DayText.optional(),
 })
-export const SetUpAnswer = z.object({
-  by: DayText.nullable(),
+export interface SetUpAnswer {
+  by: Day | null
   /** Of each kind, with what the project holds of it already; nothing without a date. */
-  kinds: z.array(
-    z.object({
-      category: z.string(),
-      zone: z.string(),
-      items: z.int(),
-      already: z.int(),
-      needed: Span,
-      /** Days until then on which she likely wears something of the zone. */
-      days: z.number(),
-      fits: z.boolean(),
-      fewer: z.int(),
-      usesEach: z.int(),
-      /** Whether fewer uses are a way out: the goal is a number of uses. */
-      counted: z.boolean(),
-      enoughOn: DayText.nullable(),
-    }),
-  ),
-  outlooks: z.array(z.object({ itemId: Id, ...OutlookView.omit({ stayId: true }).shape })),
-})
-export type SetUpAnswer = z.infer<typeof SetUpAnswer>
+  kinds: {
+    category: string
+    zone: string
+    items: number
+    already: number
+    needed: Span
+    /** Days until then on which she likely wears something of the zone. */
+    days: number
+    fits: boolean
+    fewer: number
+    usesEach: number
+    /** Whether fewer uses are a way out: the goal is a number of uses. */
+    counted: boolean
+    enoughOn: Day | null
+  }[]
+  outlooks: (Omit<OutlookView, 'stayId'> & { itemId: string })[]
+}

@@ -1,8 +1,9 @@
+import { type SheetField, SHEET_FIELDS } from '#core/formats/sheet/header-words-data'
+import type { Format } from '#core/item/traits'
+import type { Day } from '#core/calendar/day'
+import { type Form, FORMS } from '#core/item/form'
 import { z } from 'zod'
-import { SHEET_FIELDS } from '#core/formats/sheet/header-words-data'
-import { FORMS } from '#core/item/form'
-import { FORMATS } from '#core/item/traits'
-import { ChangeId, DayText, Id, Line, NewId } from './basic.js'
+import { ChangeId, Id, Line, NewId } from './basic.js'
 
 /** What she corrects in the preview: what the columns mean, and category and form of rows at once. */
 export const ImportChoices = z.strictObject({
@@ -35,69 +36,66 @@ export const PreviewImport = z.strictObject({
 })
 export const RunImport = PreviewImport.extend({ changeId: ChangeId, importId: NewId })
 
-export const PreviewRow = z.object({
-  row: z.int(),
+export interface PreviewRow {
+  row: number
   /** Where her sheet has it: the tab, blank in a text, and the row as a spreadsheet numbers it. */
-  tab: z.string(),
-  line: z.int(),
-  maker: z.string(),
-  name: z.string(),
-  shade: z.string(),
-  categoryText: z.string(),
-  categoryId: Id.nullable(),
-  form: z.enum(FORMS).nullable(),
-  content: z.object({ amount: z.number(), unit: z.enum(['g', 'ml']) }).nullable(),
-  priceMinor: z.int().nullable(),
+  tab: string
+  line: number
+  maker: string
+  name: string
+  shade: string
+  categoryText: string
+  categoryId: string | null
+  form: Form | null
+  content: { amount: number; unit: 'g' | 'ml' } | null
+  priceMinor: number | null
   /** A price in another currency, kept as text. */
-  priceSaid: z.string().nullable(),
-  gift: z.boolean(),
-  opened: z.object({ earliest: DayText, latest: DayText }).nullable(),
-  openedAs: z.enum(['unopened', 'unknown', 'range']),
-  paoMonths: z.int().nullable(),
-  expiry: DayText.nullable(),
-  uses: z.int().nullable(),
-  format: z.enum(FORMATS).nullable(),
+  priceSaid: string | null
+  gift: boolean
+  opened: { earliest: Day; latest: Day } | null
+  openedAs: 'unopened' | 'unknown' | 'range'
+  paoMonths: number | null
+  expiry: Day | null
+  uses: number | null
+  format: Format | null
   /** Unopened packages stored beside it. */
-  backups: z.int(),
+  backups: number
   /** Finished or gone: stored as history. */
-  ended: z.enum(['finished', 'left']).nullable(),
+  ended: 'finished' | 'left' | null
   /** Days ticked in columns of days. */
-  daysWorn: z.int(),
-  alreadyThere: z.boolean(),
-  skipped: z.boolean(),
-})
-export type PreviewRow = z.infer<typeof PreviewRow>
+  daysWorn: number
+  alreadyThere: boolean
+  skipped: boolean
+}
 
-export const PreviewProblem = z.object({
-  row: z.int(),
-  tab: z.string(),
-  line: z.int(),
+export interface PreviewProblem {
+  row: number
+  tab: string
+  line: number
   /** The column it stands in, from 0; null for what concerns the whole row. */
-  at: z.int().nullable(),
-  column: z.string(),
-  value: z.string(),
-  message: z.string(),
-})
-export const ProblemGroup = z.object({
-  code: z.string(),
+  at: number | null
+  column: string
+  value: string
+  message: string
+}
+export interface ProblemGroup {
+  code: string
   /** One sentence for the whole group. */
-  words: z.string(),
-  what: z.string(),
-  serious: z.boolean(),
-  cells: z.array(PreviewProblem),
-})
-export type ProblemGroup = z.infer<typeof ProblemGroup>
+  words: string
+  what: string
+  serious: boolean
+  cells: PreviewProblem[]
+}
 
-export const PreviewAnswer = z.object({
-  fileName: z.string(),
-  headers: z.array(z.string()),
-  meanings: z.array(z.enum(SHEET_FIELDS).nullable()),
-  tabs: z.array(z.object({ name: z.string(), rows: z.int() })),
-  currency: z.string(),
-  dateOrder: z.enum(['month-first', 'day-first']),
-  rows: z.array(PreviewRow),
-  groups: z.array(ProblemGroup),
-  willStore: z.int(),
-  willStoreBackups: z.int(),
-})
-export type PreviewAnswer = z.infer<typeof PreviewAnswer>
+export interface PreviewAnswer {
+  fileName: string
+  headers: string[]
+  meanings: (SheetField | null)[]
+  tabs: { name: string; rows: number }[]
+  currency: string
+  dateOrder: 'month-first' | 'day-first'
+  rows: PreviewRow[]
+  groups: ProblemGroup[]
+  willStore: number
+  willStoreBackups: number
+}

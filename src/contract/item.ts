@@ -1,8 +1,9 @@
+import type { Day } from '#core/calendar/day'
+import type { ModelType } from '#core/item/model-type'
+import { type Form, FORMS } from '#core/item/form'
 import { z } from 'zod'
 import { SET_ASIDE } from '#core/decide/set-aside'
-import { MODEL_TYPES } from '#core/item/model-type'
 import { GOAL_KINDS } from '#core/goal/progress'
-import { FORMS } from '#core/item/form'
 import {
   AVAILABILITIES,
   DEPTHS,
@@ -16,10 +17,10 @@ import {
   UNDERTONES,
 } from '#core/item/traits'
 import { ChangeId, DayText, Hex, Id, NewId, Line } from './basic.js'
-import { PairView, PhotoView } from './beside-item.js'
-import { ContentView, Reading, ReadingBody, ReadingView, ShadeContent } from './reading.js'
-import { ForecastView, GuessView, OutlookView, RaceView } from './forecast.js'
-import { EventView, PackageWeightView } from './package-view.js'
+import type { PairView, PhotoView } from './beside-item.js'
+import { type ContentView, Reading, ReadingBody, type ReadingView, type ShadeContent } from './reading.js'
+import type { ForecastView, GuessView, OutlookView, RaceView } from './forecast.js'
+import type { EventView, PackageWeightView } from './package-view.js'
 
 const Range = z.object({ earliest: DayText, latest: DayText })
 
@@ -311,88 +312,83 @@ export const ListedItem = ItemSummary.pick({
 })
 export type ListedItem = z.infer<typeof ListedItem>
 
-export const CategoryView = z.object({
-  id: Id,
-  version: z.int(),
-  name: z.string(),
-  makeup: z.boolean(),
-  zoneId: Id,
-  usualForm: z.enum(FORMS),
-  eye: z.boolean(),
-  lip: z.boolean(),
-  modelType: z.enum(MODEL_TYPES),
-})
-export type CategoryView = z.infer<typeof CategoryView>
+export interface CategoryView {
+  id: string
+  version: number
+  name: string
+  makeup: boolean
+  zoneId: string
+  usualForm: Form
+  eye: boolean
+  lip: boolean
+  modelType: ModelType
+}
 
-export const ZoneView = z.object({ id: Id, name: z.string(), slots: z.int() })
-export type ZoneView = z.infer<typeof ZoneView>
+export interface ZoneView {
+  id: string
+  name: string
+  slots: number
+}
 
-export const CollectionAnswer = z.object({
-  today: DayText,
-  currency: z.string(),
+export interface CollectionAnswer {
+  today: Day
+  currency: string
   /** The items as `packItems` writes them: a collection of thousands is sent whole. */
-  items: z.object({
-    categories: z.array(z.unknown()),
-    makers: z.array(z.string()),
-    rows: z.array(z.array(z.unknown())),
-  }),
-})
-export type CollectionAnswer = z.infer<typeof CollectionAnswer>
+  items: {
+    categories: unknown[]
+    makers: string[]
+    rows: unknown[][]
+  }
+}
 
 /** The race of everything in stock, with the reasons for each last good day; what the things are is told by the collection. */
-export const ShelfLifeAnswer = z.object({
-  today: DayText,
-  currency: z.string(),
-  races: z.array(RaceView.extend({ wornAsId: Id, reason: ShelfLifeReason, sunLastDay: DayText.nullable() })),
-})
-export type ShelfLifeAnswer = z.infer<typeof ShelfLifeAnswer>
+export interface ShelfLifeAnswer {
+  today: Day
+  currency: string
+  races: (RaceView & { wornAsId: string; reason: z.infer<typeof ShelfLifeReason>; sunLastDay: Day | null })[]
+}
 
-export const LifeEvent = z.object({
-  day: DayText,
-  kind: z.enum([
-    'wear',
-    'reading',
-    'event',
-    'rolled in',
-    'rolled out',
-    'into drawer',
-    'out of drawer',
-    'trial',
-    'verdict',
-    'finished',
-  ]),
-  words: z.string(),
-})
-export type LifeEvent = z.infer<typeof LifeEvent>
+export interface LifeEvent {
+  day: Day
+  kind:
+    | 'wear'
+    | 'reading'
+    | 'event'
+    | 'rolled in'
+    | 'rolled out'
+    | 'into drawer'
+    | 'out of drawer'
+    | 'trial'
+    | 'verdict'
+    | 'finished'
+  words: string
+}
 
-export const ItemAnswer = z.object({
-  today: DayText,
-  currency: z.string(),
-  item: ItemSummary,
-  keptText: z.array(z.object({ column: z.string(), text: z.string() })),
-  pairs: z.array(PairView),
-  photos: z.array(PhotoView),
-  wearDays: z.array(DayText),
+export interface ItemAnswer {
+  today: Day
+  currency: string
+  item: ItemSummary
+  keptText: { column: string; text: string }[]
+  pairs: PairView[]
+  photos: PhotoView[]
+  wearDays: Day[]
   /** Uses since it was last looked at; null when it never was. */
-  sinceReading: z.object({ day: DayText, uses: z.int() }).nullable(),
-  readings: z.array(ReadingView),
-  packageEvents: z.array(EventView),
-  packageWeights: z.array(PackageWeightView),
-  content: ContentView.nullable(),
+  sinceReading: { day: Day; uses: number } | null
+  readings: ReadingView[]
+  packageEvents: EventView[]
+  packageWeights: PackageWeightView[]
+  content: ContentView | null
   /** Of the shades that anything was ever read of. */
-  shadesLeft: z.array(ShadeContent),
+  shadesLeft: ShadeContent[]
   /** When it will be finished; null once it has ended. */
-  forecast: ForecastView.nullable(),
+  forecast: ForecastView | null
   /** Of its goals that are on the go. */
-  outlooks: z.array(OutlookView),
-  guesses: z.array(GuessView),
+  outlooks: OutlookView[]
+  guesses: GuessView[]
   /** What it was blended from, and the palette it was taken out of, each by its mark. */
-  parents: z.array(
-    z.object({ itemId: Id, mark: z.string(), share: z.number().nullable(), grams: z.number().nullable() }),
-  ),
-  origin: z.object({ itemId: Id, mark: z.string() }).nullable(),
-  goals: z.array(GoalView),
-  events: z.array(LifeEvent),
-  destinations: z.array(z.string()),
-})
-export type ItemAnswer = z.infer<typeof ItemAnswer>
+  parents: { itemId: string; mark: string; share: number | null; grams: number | null }[]
+  origin: { itemId: string; mark: string } | null
+  goals: GoalView[]
+  events: LifeEvent[]
+  destinations: string[]
+}

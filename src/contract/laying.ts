@@ -1,7 +1,8 @@
+import { type Season, SEASONS } from '#core/item/traits'
+import { type Destination, DESTINATIONS } from '#core/decide/verdict'
+import type { Day } from '#core/calendar/day'
+import { type LayingChoice, LAYING_CHOICES } from '#core/plan/laying-choices'
 import { z } from 'zod'
-import { DESTINATIONS } from '#core/decide/verdict'
-import { LAYING_CHOICES } from '#core/plan/laying-choices'
-import { SEASONS } from '#core/item/traits'
 import { ChangeId, DayText, Id, NewId } from './basic.js'
 import { ItemSummary } from './item.js'
 
@@ -30,45 +31,42 @@ export const CloseLaying = z.strictObject({ changeId: ChangeId })
 /** Gives it up: every choice goes, nothing moves. */
 export const DropLaying = z.strictObject({ changeId: ChangeId })
 
-export const LayingCandidate = z.object({
-  item: ItemSummary,
+export interface LayingCandidate {
+  item: ItemSummary
   /** Why it is looked at. */
-  why: z.enum(['in the drawer', 'asks to come back', 'on the short list', 'in the plan', 'of the season']),
+  why: 'in the drawer' | 'asks to come back' | 'on the short list' | 'in the plan' | 'of the season'
   /** Whether the plan in force has it in the drawer this month; null where it says nothing of it. */
-  planned: z.boolean().nullable(),
-  choice: z.enum(LAYING_CHOICES).nullable(),
-  until: DayText.nullable(),
-  destination: z.enum(DESTINATIONS).nullable(),
+  planned: boolean | null
+  choice: LayingChoice | null
+  until: Day | null
+  destination: Destination | null
   /** Put away it would ask to come back on this day; null = it would be over by then. */
-  awayUntil: DayText.nullable(),
+  awayUntil: Day | null
   /** Where it could go. */
-  destinations: z.array(z.enum(DESTINATIONS)),
+  destinations: Destination[]
   /** What it is over by: its date, or a sign. */
-  spoiled: z.boolean(),
-})
-export type LayingCandidate = z.infer<typeof LayingCandidate>
+  spoiled: boolean
+}
 
-export const LayoutChange = z.object({
-  day: DayText,
-  lay: z.array(ItemSummary),
+export interface LayoutChange {
+  day: Day
+  lay: ItemSummary[]
   /** In it then and not now, and the other way round. */
-  went: z.array(Id),
-  came: z.array(Id),
-})
-export type LayoutChange = z.infer<typeof LayoutChange>
+  went: string[]
+  came: string[]
+}
 
-export const LayingAnswer = z.object({
-  today: DayText,
-  season: z.enum(SEASONS),
-  laying: z.object({ id: Id, season: z.enum(SEASONS), startedOn: DayText }).nullable(),
-  candidates: z.array(LayingCandidate),
+export interface LayingAnswer {
+  today: Day
+  season: Season
+  laying: { id: string; season: Season; startedOn: Day } | null
+  candidates: LayingCandidate[]
   /** A plan is in force and knows this month. */
-  hasPlan: z.boolean(),
+  hasPlan: boolean
   /** What was put away and whose date has come. */
-  comeBack: z.array(ItemSummary),
-  rivalries: z.array(z.object({ categoryId: Id, category: z.string(), items: z.int(), usesEach: z.number() })),
-  perWeek: z.number(),
+  comeBack: ItemSummary[]
+  rivalries: { categoryId: string; category: string; items: number; usesEach: number }[]
+  perWeek: number
   /** Days on which the drawer was laid anew, the latest first. */
-  layouts: z.array(DayText),
-})
-export type LayingAnswer = z.infer<typeof LayingAnswer>
+  layouts: Day[]
+}

@@ -1,7 +1,8 @@
+import type { Verdict } from '#core/decide/verdict'
+import type { Day } from '#core/calendar/day'
 import { z } from 'zod'
-import { VERDICTS } from '#core/decide/verdict'
 import { ChangeId, DayText, Id, Line, NewId } from './basic.js'
-import { RuleView } from './buying.js'
+import type { RuleView } from './buying.js'
 import { SheetItem } from './check-in.js'
 import { ListedItem } from './item.js'
 
@@ -53,214 +54,185 @@ export const AnswerAsk = z
   })
 export const DropAsk = z.strictObject({ changeId: ChangeId })
 
-const Named = { itemId: Id, mark: z.string() }
-const Money = z.object({
-  minor: z.number(),
+interface Named {
+  itemId: string
+  mark: string
+}
+interface Money {
+  minor: number
   /** Things it was reckoned of, and things worn or gone of which no price or no content is known. */
-  of: z.int(),
-  unknown: z.int(),
-})
-export type MoneyView = z.infer<typeof Money>
-const FinishView = z.object({
-  ...Named,
-  categoryId: Id,
-  category: z.string(),
-  on: DayText,
-  uses: z.int(),
-  usesKnown: z.boolean(),
+  of: number
+  unknown: number
+}
+export type MoneyView = Money
+export type FinishView = Named & {
+  categoryId: string
+  category: string
+  on: Day
+  uses: number
+  usesKnown: boolean
   /** From opened to empty; null where one of the two is not known to the day. */
-  days: z.int().nullable(),
-  guess: z.object({ months: z.number(), days: z.int() }).nullable(),
+  days: number | null
+  guess: { months: number; days: number } | null
   /** The kept forecast that is scored, in days from the day it was made, and what came. */
-  forecast: z.object({ low: z.number(), middle: z.number(), high: z.number(), came: z.int() }).nullable(),
-  priceMinor: z.int().nullable(),
-  again: z.string().nullable(),
-})
-export type FinishView = z.infer<typeof FinishView>
-const KindView = z.object({
-  categoryId: Id,
-  category: z.string(),
+  forecast: { low: number; middle: number; high: number; came: number } | null
+  priceMinor: number | null
+  again: string | null
+}
+export interface KindView {
+  categoryId: string
+  category: string
   /** At the end of the day before the span, what came, what went, and at its end. */
-  then: z.int(),
-  cameIn: z.int(),
-  wentOut: z.int(),
-  now: z.int(),
-  finished: z.int(),
-  uses: z.int(),
-  target: z.object({ items: z.int(), by: DayText }).nullable(),
-})
-export type KindView = z.infer<typeof KindView>
-const TogetherView = z.object({
-  one: z.object(Named),
-  other: z.object(Named),
-  days: z.int(),
-  each: z.tuple([z.int(), z.int()]),
-})
-export type TogetherView = z.infer<typeof TogetherView>
-export const SpanSheet = z.object({
-  today: DayText,
-  from: DayText,
-  to: DayText,
-  kind: z.enum(['month', 'year', 'own']),
+  then: number
+  cameIn: number
+  wentOut: number
+  now: number
+  finished: number
+  uses: number
+  target: { items: number; by: Day } | null
+}
+export interface TogetherView {
+  one: Named
+  other: Named
+  days: number
+  each: [number, number]
+}
+export interface SpanSheet {
+  today: Day
+  from: Day
+  to: Day
+  kind: 'month' | 'year' | 'own'
   /** It is not over yet: the sheet counts up to today. */
-  running: z.boolean(),
+  running: boolean
   /** The first day of the log; null while nothing was ever ticked. */
-  logSince: DayText.nullable(),
-  currency: z.string(),
-  words: z.object({ id: Id, version: z.int(), words: z.string() }).nullable(),
-  days: z.object({ all: z.int(), wear: z.int(), noMakeup: z.int(), notRecorded: z.int(), faces: z.int() }),
-  totals: z.object({
-    uses: z.int(),
-    things: z.int(),
+  logSince: Day | null
+  currency: string
+  words: { id: string; version: number; words: string } | null
+  days: { all: number; wear: number; noMakeup: number; notRecorded: number; faces: number }
+  totals: {
+    uses: number
+    things: number
     /** Things that were there from its first day to its last, and those of them never worn in it. */
-    here: z.int(),
-    unworn: z.int(),
-    grams: z.object({ grams: z.number(), giveOrTake: z.number(), things: z.int() }).nullable(),
-    spent: Money,
+    here: number
+    unworn: number
+    grams: { grams: number; giveOrTake: number; things: number } | null
+    spent: Money
     /** Money used up by a use of what has a price; null where nothing has. */
-    perUse: z.number().nullable(),
-  }),
-  months: z.array(
-    z.object({ from: DayText, to: DayText, uses: z.int(), wearDays: z.int(), finished: z.int(), spent: z.number() }),
-  ),
-  project: z.object({ id: Id, name: z.string(), from: DayText, to: DayText.nullable() }).nullable(),
-  lines: z.array(SheetItem),
-  rolledOut: z.array(z.object({ ...Named, on: DayText, reason: z.string() })),
-  rolledIn: z.array(z.object({ ...Named, on: DayText })),
-  stays: z.int(),
-  pushes: z.array(
-    z.object({
-      ...Named,
-      since: DayText,
-      until: DayText,
-      uses: z.int(),
-      /** Uses in as many days before. */
-      usesBefore: z.int(),
-      met: z.boolean(),
-      finishedOn: DayText.nullable(),
-    }),
-  ),
-  most: z.array(z.object({ ...Named, uses: z.int() })),
-  least: z.array(z.object({ ...Named, uses: z.int(), lastWorn: DayText.nullable() })),
+    perUse: number | null
+  }
+  months: { from: Day; to: Day; uses: number; wearDays: number; finished: number; spent: number }[]
+  project: { id: string; name: string; from: Day; to: Day | null } | null
+  lines: SheetItem[]
+  rolledOut: (Named & { on: Day; reason: string })[]
+  rolledIn: (Named & { on: Day })[]
+  stays: number
+  pushes: (Named & {
+    since: Day
+    until: Day
+    uses: number
+    /** Uses in as many days before. */
+    usesBefore: number
+    met: boolean
+    finishedOn: Day | null
+  })[]
+  most: (Named & { uses: number })[]
+  least: (Named & { uses: number; lastWorn: Day | null })[]
   /** In reach on so many wear days of the span, and never worn. */
-  neglected: z.array(z.object({ ...Named, wearDays: z.int() })),
-  evenness: z
-    .object({ gini: z.number(), pielou: z.number(), things: z.int(), uses: z.int(), fewest: z.int() })
-    .nullable(),
-  firstTimes: z.array(z.object({ ...Named, on: DayText })),
-  lastTimes: z.array(z.object({ ...Named, on: DayText, how: z.enum(['finished', 'left', 'blended']) })),
-  finishes: z.array(FinishView),
-  letGo: z.array(
-    z.object({
-      ...Named,
-      on: DayText,
-      why: z.string().nullable(),
-      destination: z.string().nullable(),
-      uses: z.int(),
-      unusedMinor: z.number().nullable(),
-    }),
-  ),
-  cameIn: z.array(
-    z.object({
-      ...Named,
-      earliest: DayText,
-      latest: DayText,
-      source: z.string().nullable(),
-      /** Blended, decanted or taken out of a palette here. */
-      made: z.boolean(),
-      priceMinor: z.int().nullable(),
-      priceSaid: z.string().nullable(),
-    }),
-  ),
-  bought: Money.extend({ items: z.int(), sourceUnknown: z.int() }),
-  verdicts: z.array(z.object({ ...Named, on: DayText, verdict: z.enum(VERDICTS), reason: z.string(), wears: z.int() })),
-  spoiled: z.array(
-    z.object({
-      ...Named,
-      on: DayText,
-      how: z.enum(['past its date', 'sign seen', 'let go']),
-      uses: z.int(),
-      unused: z.number().nullable(),
-      minor: z.number().nullable(),
-    }),
-  ),
-  kinds: z.array(KindView),
+  neglected: (Named & { wearDays: number })[]
+  evenness: { gini: number; pielou: number; things: number; uses: number; fewest: number } | null
+  firstTimes: (Named & { on: Day })[]
+  lastTimes: (Named & { on: Day; how: 'finished' | 'left' | 'blended' })[]
+  finishes: FinishView[]
+  letGo: (Named & {
+    on: Day
+    why: string | null
+    destination: string | null
+    uses: number
+    unusedMinor: number | null
+  })[]
+  cameIn: (Named & {
+    earliest: Day
+    latest: Day
+    source: string | null
+    /** Blended, decanted or taken out of a palette here. */
+    made: boolean
+    priceMinor: number | null
+    priceSaid: string | null
+  })[]
+  bought: Money & { items: number; sourceUnknown: number }
+  verdicts: (Named & { on: Day; verdict: Verdict; reason: string; wears: number })[]
+  spoiled: (Named & {
+    on: Day
+    how: 'past its date' | 'sign seen' | 'let go'
+    uses: number
+    unused: number | null
+    minor: number | null
+  })[]
+  kinds: KindView[]
   /** How many there were at the ends of months, over the whole log up to the end of the span. */
-  stock: z.object({ days: z.array(DayText), kinds: z.array(z.object({ categoryId: Id, items: z.array(z.int()) })) }),
-  rules: z.array(RuleView),
-  pairs: z.array(TogetherView),
-  face: z.object({ itemIds: z.array(Id), days: z.int() }).nullable(),
-  lessons: z.array(z.object({ id: Id, words: z.string(), on: DayText, struck: z.boolean() })),
+  stock: { days: Day[]; kinds: { categoryId: string; items: number[] }[] }
+  rules: RuleView[]
+  pairs: TogetherView[]
+  face: { itemIds: string[]; days: number } | null
+  lessons: { id: string; words: string; on: Day; struck: boolean }[]
   /** What is drawn. */
-  items: z.array(ListedItem),
+  items: ListedItem[]
   /** The pictures nearest to the two ends of the span, of what was in a project or was finished. */
-  photos: z.array(
-    z.object({
-      ...Named,
-      before: z.object({ id: Id, day: DayText }).nullable(),
-      after: z.object({ id: Id, day: DayText }),
-    }),
-  ),
-})
-export type SpanSheet = z.infer<typeof SpanSheet>
+  photos: (Named & {
+    before: { id: string; day: Day } | null
+    after: { id: string; day: Day }
+  })[]
+}
 
-export const SpansAnswer = z.object({
-  today: DayText,
-  logSince: DayText.nullable(),
-  spans: z.array(z.object({ id: Id, version: z.int(), name: z.string(), from: DayText, to: DayText.nullable() })),
-  projects: z.array(z.object({ id: Id, name: z.string(), from: DayText, to: DayText.nullable() })),
-})
-export type SpansAnswer = z.infer<typeof SpansAnswer>
+export interface SpansAnswer {
+  today: Day
+  logSince: Day | null
+  spans: { id: string; version: number; name: string; from: Day; to: Day | null }[]
+  projects: { id: string; name: string; from: Day; to: Day | null }[]
+}
 
-export const FacesAnswer = z.object({
-  today: DayText,
-  from: DayText,
+export interface FacesAnswer {
+  today: Day
+  from: Day
   /** Faces of days, the latest first, in the order of a face. */
-  days: z.array(z.object({ day: DayText, itemIds: z.array(Id) })),
-  saved: z.array(
-    z.object({
-      id: Id,
-      name: z.string(),
-      occasion: z.string(),
-      itemIds: z.array(Id),
-      /** Days on which all of it that was still there was worn. */
-      days: z.int(),
-      last: DayText.nullable(),
-    }),
-  ),
-  often: z.array(TogetherView),
-  never: z.array(TogetherView),
-  items: z.array(ListedItem),
-})
-export type FacesAnswer = z.infer<typeof FacesAnswer>
+  days: { day: Day; itemIds: string[] }[]
+  saved: {
+    id: string
+    name: string
+    occasion: string
+    itemIds: string[]
+    /** Days on which all of it that was still there was worn. */
+    days: number
+    last: Day | null
+  }[]
+  often: TogetherView[]
+  never: TogetherView[]
+  items: ListedItem[]
+}
 
 /** The evidence for one candidate, to be told in sentences. */
-const Candidate = z.object({
-  item: ListedItem,
-  usesNeeded: z.number().nullable(),
-  lastGood: DayText.nullable(),
-  worn90: z.int(),
-  priceMinor: z.int().nullable(),
-  usedMinor: z.number().nullable(),
-  rivals: z.int(),
-  pair: z.string().nullable(),
-})
-export type Candidate = z.infer<typeof Candidate>
-export const AsksAnswer = z.object({
-  today: DayText,
-  currency: z.string(),
-  asks: z.array(
-    z.object({
-      id: Id,
-      version: z.int(),
-      question: z.string(),
-      askedOn: DayText,
-      answeredOn: DayText.nullable(),
-      answer: z.string(),
-      chosenItemId: Id.nullable(),
-      candidates: z.array(Candidate),
-    }),
-  ),
-})
-export type AsksAnswer = z.infer<typeof AsksAnswer>
+export interface Candidate {
+  item: ListedItem
+  usesNeeded: number | null
+  lastGood: Day | null
+  worn90: number
+  priceMinor: number | null
+  usedMinor: number | null
+  rivals: number
+  pair: string | null
+}
+export interface AsksAnswer {
+  today: Day
+  currency: string
+  asks: {
+    id: string
+    version: number
+    question: string
+    askedOn: Day
+    answeredOn: Day | null
+    answer: string
+    chosenItemId: string | null
+    candidates: Candidate[]
+  }[]
+}
 export type AskView = AsksAnswer['asks'][number]

@@ -1,27 +1,24 @@
-import { z } from 'zod'
-import { PACKAGE_EVENTS } from '#core/measure/package-events'
-import { DayText, Id } from './basic.js'
+import type { PackageEvent } from '#core/measure/package-events'
+import type { Day } from '#core/calendar/day'
 
-export const PackageWeightView = z.object({
-  id: Id,
-  state: z.enum(['full', 'as finished', 'cleaned']),
-  grams: z.number(),
-  resolution: z.number().nullable(),
-  day: DayText,
-  itemId: Id.nullable(),
-})
-export type PackageWeightView = z.infer<typeof PackageWeightView>
+export interface PackageWeightView {
+  id: string
+  state: 'full' | 'as finished' | 'cleaned'
+  grams: number
+  resolution: number | null
+  day: Day
+  itemId: string | null
+}
 
-export const EventView = z.object({
-  id: Id,
-  partId: Id.nullable(),
-  checkInId: Id.nullable(),
-  day: DayText,
-  kind: z.enum(PACKAGE_EVENTS),
-  grams: z.number().nullable(),
-  share: z.number().nullable(),
+export interface EventView {
+  id: string
+  partId: string | null
+  checkInId: string | null
+  day: Day
+  kind: PackageEvent
+  grams: number | null
+  share: number | null
   /** The mark of what it went into, or the words of the container. */
-  into: z.string().nullable(),
-  words: z.string(),
-})
-export type EventView = z.infer<typeof EventView>
+  into: string | null
+  words: string
+}

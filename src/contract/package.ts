@@ -1,5 +1,6 @@
+import type { Day } from '#core/calendar/day'
+import { type Form, FORMS } from '#core/item/form'
 import { z } from 'zod'
-import { FORMS } from '#core/item/form'
 import { PACKAGE_EVENTS } from '#core/measure/package-events'
 import { ChangeId, DayText, Id, Line, NewId } from './basic.js'
 import { ItemFields } from './item.js'
@@ -83,24 +84,25 @@ export const EditContainer = z.strictObject({
   resolution: Step.nullable(),
 })
 export const ContainerGone = z.strictObject({ changeId: ChangeId, day: DayText })
-export const ContainerView = z.object({
-  id: Id,
-  version: z.int(),
-  words: z.string(),
-  form: z.enum(FORMS),
-  grams: z.number().nullable(),
-  resolution: z.number().nullable(),
-  itemId: Id.nullable(),
+export interface ContainerView {
+  id: string
+  version: number
+  words: string
+  form: Form
+  grams: number | null
+  resolution: number | null
+  itemId: string | null
   /** The mark of the thing it came with. */
-  from: z.string().nullable(),
-  keptOn: DayText,
-  goneOn: DayText.nullable(),
+  from: string | null
+  keptOn: Day
+  goneOn: Day | null
   /** What is in it now. */
-  holds: z.object({ itemId: Id, mark: z.string() }).nullable(),
-})
-export type ContainerView = z.infer<typeof ContainerView>
-export const ContainersAnswer = z.object({ today: DayText, containers: z.array(ContainerView) })
-export type ContainersAnswer = z.infer<typeof ContainersAnswer>
+  holds: { itemId: string; mark: string } | null
+}
+export interface ContainersAnswer {
+  today: Day
+  containers: ContainerView[]
+}
 
 /** What an empty or a full package of its kind weighs. */
 export const AddPackageWeight = z.strictObject({

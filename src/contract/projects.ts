@@ -1,8 +1,16 @@
+import { type Season, SEASONS } from '#core/item/traits'
+import {
+  type Theme,
+  type Replacing,
+  type ProjectShape,
+  PROJECT_SHAPES,
+  REPLACING,
+  THEMES,
+} from '#core/goal/project-rules'
+import type { Day } from '#core/calendar/day'
 import { z } from 'zod'
 import { GOAL_KINDS, isCounted } from '#core/goal/progress'
-import { PROJECT_SHAPES, REPLACING, THEMES } from '#core/goal/project-rules'
-import { SEASONS } from '#core/item/traits'
-import { GuessBody, OutlookView } from './forecast.js'
+import { GuessBody, type OutlookView } from './forecast.js'
 import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
 import { GoalView, ItemSummary } from './item.js'
 
@@ -99,98 +107,91 @@ export const PutOnShortList = z.strictObject({
 })
 export const TakeOffShortList = z.strictObject({ changeId: ChangeId })
 
-export const RollInReasonView = z.discriminatedUnion('code', [
-  z.object({ code: z.literal('spoils-soon'), day: DayText }),
-  z.object({ code: z.literal('nearly-done'), left: z.number() }),
-  z.object({ code: z.literal('liked-but-neglected'), days: z.int() }),
-  z.object({ code: z.literal('open-long'), days: z.int() }),
-  z.object({ code: z.literal('crowded'), count: z.int() }),
-  z.object({ code: z.literal('short-listed'), words: z.string() }),
-  z.object({ code: z.literal('next-in-sweep'), uses: z.int() }),
-  z.object({ code: z.literal('planned'), month: z.string() }),
-])
-export type RollInReasonView = z.infer<typeof RollInReasonView>
+export type RollInReasonView =
+  | { code: 'spoils-soon'; day: Day }
+  | { code: 'nearly-done'; left: number }
+  | { code: 'liked-but-neglected'; days: number }
+  | { code: 'open-long'; days: number }
+  | { code: 'crowded'; count: number }
+  | { code: 'short-listed'; words: string }
+  | { code: 'next-in-sweep'; uses: number }
+  | { code: 'planned'; month: string }
 
-export const StayView = z.object({
-  stayId: Id,
-  version: z.int(),
-  item: ItemSummary,
-  goal: GoalView,
-  rolledOut: DayText.nullable(),
-  outReason: z.string().nullable(),
-  outWords: z.string(),
-  carried: z.boolean(),
+export interface StayView {
+  stayId: string
+  version: number
+  item: ItemSummary
+  goal: GoalView
+  rolledOut: Day | null
+  outReason: string | null
+  outWords: string
+  carried: boolean
   /** When its goal will be reached; null where nothing is ahead of it. */
-  outlook: OutlookView.nullable(),
-})
-export type StayView = z.infer<typeof StayView>
+  outlook: OutlookView | null
+}
 
-export const OverloadView = z.object({
-  categoryId: Id,
-  category: z.string(),
-  items: z.int(),
-  needed: z.number(),
-  wearDays: z.number(),
-  by: DayText,
-})
+export interface OverloadView {
+  categoryId: string
+  category: string
+  items: number
+  needed: number
+  wearDays: number
+  by: Day
+}
 
-export const ProjectView = z.object({
-  id: Id,
-  version: z.int(),
-  name: z.string(),
-  startedOn: DayText,
-  by: DayText.nullable(),
-  finishesWanted: z.int().nullable(),
-  rules: z.string(),
-  shape: z.enum(PROJECT_SHAPES),
-  atLeast: z.int().nullable(),
-  mostItems: z.int().nullable(),
-  replacing: z.enum(REPLACING),
-  breakDays: z.int().nullable(),
-  leavingAllowed: z.boolean(),
-  theme: z.enum(THEMES).nullable(),
-  categoryId: Id.nullable(),
-  category: z.string().nullable(),
-  usesEach: z.int().nullable(),
-  atOnce: z.int().nullable(),
-  paletteId: Id.nullable(),
-  closedOn: DayText.nullable(),
-  lessons: z.string(),
-  stays: z.array(StayView),
+export interface ProjectView {
+  id: string
+  version: number
+  name: string
+  startedOn: Day
+  by: Day | null
+  finishesWanted: number | null
+  rules: string
+  shape: ProjectShape
+  atLeast: number | null
+  mostItems: number | null
+  replacing: Replacing
+  breakDays: number | null
+  leavingAllowed: boolean
+  theme: Theme | null
+  categoryId: string | null
+  category: string | null
+  usesEach: number | null
+  atOnce: number | null
+  paletteId: string | null
+  closedOn: Day | null
+  lessons: string
+  stays: StayView[]
   /** Goals reached, rolled out or still inside; those on the go; those that left unreached. Together all there were. */
-  reached: z.int(),
-  onTheGo: z.int(),
-  left: z.int(),
+  reached: number
+  onTheGo: number
+  left: number
   /** Categories whose goals cannot all be met together. */
-  overloads: z.array(OverloadView),
+  overloads: OverloadView[]
   /** Evenness of uses over the items, 0..1; null where there is nothing to compare. */
-  evenness: z.number().nullable(),
-})
-export type ProjectView = z.infer<typeof ProjectView>
+  evenness: number | null
+}
 
-export const ShortListed = z.object({
-  id: Id,
-  item: ItemSummary,
-  season: z.enum(SEASONS).nullable(),
-  words: z.string(),
-  addedOn: DayText,
-})
-export type ShortListed = z.infer<typeof ShortListed>
+export interface ShortListed {
+  id: string
+  item: ItemSummary
+  season: Season | null
+  words: string
+  addedOn: Day
+}
 
-export const ProjectsAnswer = z.object({
-  today: DayText,
-  projects: z.array(ProjectView),
-  closed: z.array(ProjectView),
-  shortList: z.array(ShortListed),
+export interface ProjectsAnswer {
+  today: Day
+  projects: ProjectView[]
+  closed: ProjectView[]
+  shortList: ShortListed[]
   /** The plan in force: how many things went otherwise than planned, and whether it asks to be laid anew. */
-  plan: z.object({ otherwise: z.int(), askFresh: z.boolean() }).nullable(),
-  week: z.array(z.number()),
+  plan: { otherwise: number; askFresh: boolean } | null
+  week: number[]
   /** Over how many weeks the week was learned; 0 = it is the one she planned. */
-  weekLearnedFrom: z.int(),
-})
-export type ProjectsAnswer = z.infer<typeof ProjectsAnswer>
+  weekLearnedFrom: number
+}
 
-export const ShortListAnswer = z.object({
-  items: z.array(z.object({ item: ItemSummary, sameCategory: z.boolean(), reason: RollInReasonView })),
-})
-export type ShortListAnswer = z.infer<typeof ShortListAnswer>
+export interface ShortListAnswer {
+  items: { item: ItemSummary; sameCategory: boolean; reason: RollInReasonView }[]
+}

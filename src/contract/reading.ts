@@ -1,6 +1,16 @@
+import {
+  type ContradictionCause,
+  type ReadHow,
+  type LevelWord,
+  type ReadingKind,
+  CONTRADICTION_CAUSES,
+  LEVEL_WORDS,
+  READ_HOW,
+  READING_KINDS,
+} from '#core/measure/reading'
+import type { Day } from '#core/calendar/day'
+import { type PanStage, PAN_STAGES } from '#core/item/form'
 import { z } from 'zod'
-import { PAN_STAGES } from '#core/item/form'
-import { CONTRADICTION_CAUSES, LEVEL_WORDS, READ_HOW, READING_KINDS } from '#core/measure/reading'
 import { HEAVIEST } from '#core/measure/weighing'
 import { ChangeId, DayText, Id, Line, NewId } from './basic.js'
 
@@ -94,85 +104,85 @@ export const Reading = z.object({
 export type Reading = z.infer<typeof Reading>
 
 /** Why a reading looks wrong; the words are the page's. */
-export const ReadingDoubt = z.object({
-  code: z.enum([
-    'looks like ounces',
-    'ten times too heavy',
-    'ten times too light',
-    'above the capacity',
-    'lighter than an empty',
-    'heavier than before',
-    'level rose',
-    'bare area shrank',
-    'stage went back',
-  ]),
+export interface ReadingDoubt {
+  code:
+    | 'looks like ounces'
+    | 'ten times too heavy'
+    | 'ten times too light'
+    | 'above the capacity'
+    | 'lighter than an empty'
+    | 'heavier than before'
+    | 'level rose'
+    | 'bare area shrank'
+    | 'stage went back'
   /** Grams or shares that the sentence is about. */
-  value: z.number().nullable(),
-})
-export type ReadingDoubt = z.infer<typeof ReadingDoubt>
+  value: number | null
+}
 
 /** A reading of any kind, as the page of a thing and a check-in show it. */
-export const ReadingView = z.object({
-  id: Id,
-  version: z.int(),
-  partId: Id.nullable(),
-  checkInId: Id.nullable(),
-  kind: z.enum(READING_KINDS),
-  value: z.number().nullable(),
-  stage: z.enum(PAN_STAGES).nullable(),
-  word: z.enum(LEVEL_WORDS).nullable(),
-  mm: z.number().nullable(),
-  ofMm: z.number().nullable(),
-  how: z.enum(READ_HOW),
-  resolution: z.number().nullable(),
-  day: DayText,
-  moment: z.enum(['before-use', 'after-use']),
-  savedAt: z.string(),
-  doubtful: z.boolean(),
-  cause: z.enum(CONTRADICTION_CAUSES).nullable(),
-  doubts: z.array(ReadingDoubt),
-  note: z.string(),
+export interface ReadingView {
+  id: string
+  version: number
+  partId: string | null
+  checkInId: string | null
+  kind: ReadingKind
+  value: number | null
+  stage: PanStage | null
+  word: LevelWord | null
+  mm: number | null
+  ofMm: number | null
+  how: ReadHow
+  resolution: number | null
+  day: Day
+  moment: 'before-use' | 'after-use'
+  savedAt: string
+  doubtful: boolean
+  cause: ContradictionCause | null
+  doubts: ReadingDoubt[]
+  note: string
   /** Of weighings: which series, from 0. */
-  series: z.int(),
+  series: number
   /** The photo its bare area was read off. */
-  pan: z
-    .object({
-      photoId: Id,
-      shape: z.enum(['round', 'rect']),
-      handles: z.array(Spot),
-      powderTaps: z.array(Spot),
-      metalTaps: z.array(Spot),
-      mask: z.string(),
-      method: z.string(),
-    })
-    .nullable(),
-})
-export type ReadingView = z.infer<typeof ReadingView>
+  pan: {
+    photoId: string
+    shape: 'round' | 'rect'
+    handles: z.infer<typeof Spot>[]
+    powderTaps: z.infer<typeof Spot>[]
+    metalTaps: z.infer<typeof Spot>[]
+    mask: string
+    method: string
+  } | null
+}
 
-const Span = z.object({ low: z.number(), middle: z.number(), high: z.number() })
+interface Span {
+  low: number
+  middle: number
+  high: number
+}
 /** What is thought to be left, with how it came about. */
-export const ContentView = z.object({
-  grams: Span,
-  share: Span,
-  perUse: Span,
+export interface ContentView {
+  grams: Span
+  share: Span
+  perUse: Span
   /** Weight when finished, of the package it is in now. */
-  package: z.object({ mean: z.number(), sd: z.number() }),
-  disagreement: z.object({ byScale: z.number(), byLabel: z.number() }).nullable(),
+  package: { mean: number; sd: number }
+  disagreement: { byScale: number; byLabel: number } | null
   /** What it was reckoned from. */
-  from: z.object({
-    weighings: z.int(),
-    marks: z.int(),
-    uses: z.int(),
-    label: z.number().nullable(),
-    full: z.number().nullable(),
+  from: {
+    weighings: number
+    marks: number
+    uses: number
+    label: number | null
+    full: number | null
     /** An empty of its kind, as finished, g; the day it was weighed and of which thing. */
-    empty: z
-      .object({ grams: z.number(), cleaned: z.boolean(), day: DayText, itemId: Id.nullable(), own: z.boolean() })
-      .nullable(),
-  }),
-})
-export type ContentView = z.infer<typeof ContentView>
+    empty: { grams: number; cleaned: boolean; day: Day; itemId: string | null; own: boolean } | null
+  }
+}
 
 /** What is thought to be left of one shade, of its share of the label, g. */
-export const ShadeContent = z.object({ partId: Id, grams: Span, label: z.number().nullable(), uses: z.int() })
-export type ShadeContent = z.infer<typeof ShadeContent>
+export interface ShadeContent {
+  partId: string
+  grams: Span
+  label: number | null
+  uses: number
+}

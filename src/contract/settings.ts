@@ -1,10 +1,10 @@
+import { type Day, parseDay } from '#core/calendar/day'
 import { z } from 'zod'
 import { HEMISPHERES } from '#core/calendar/hemisphere'
-import { parseDay } from '#core/calendar/day'
 import { HEAVIEST, SCALE_STEPS } from '#core/measure/weighing'
 import { LEANINGS } from '#core/decide/doubts'
 import { UNIT_SYSTEMS } from '#core/settings'
-import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
+import { ChangeId, DayText, NewId, Line } from './basic.js'
 
 export const Settings = z.strictObject({
   currency: z.string().regex(/^[A-Z]{3}$/, 'A currency is three capital letters, for instance EUR.'),
@@ -53,12 +53,11 @@ export const AddWearLess = z.strictObject({
   words: Line(120),
 })
 export const DropStretch = z.strictObject({ changeId: ChangeId })
-export const StretchesAnswer = z.object({
-  away: z.array(z.object({ id: Id, earliest: DayText, latest: DayText, words: z.string() })),
-  lowSeasons: z.array(z.object({ id: Id, from: z.string(), to: z.string(), factor: z.number(), words: z.string() })),
-  wearLess: z.array(z.object({ id: Id, from: DayText, factor: z.number(), words: z.string() })),
-})
-export type StretchesAnswer = z.infer<typeof StretchesAnswer>
+export interface StretchesAnswer {
+  away: { id: string; earliest: Day; latest: Day; words: string }[]
+  lowSeasons: { id: string; from: string; to: string; factor: number; words: string }[]
+  wearLess: { id: string; from: Day; factor: number; words: string }[]
+}
 
 /** Back to the moment before a change. */
 export const GoBackBody = z.strictObject({ changeId: ChangeId })

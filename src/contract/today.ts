@@ -1,7 +1,8 @@
+import type { ReachReason } from '#core/plan/first-drawer'
+import type { FaceStep } from '#core/plan/face-step'
+import type { Season } from '#core/item/traits'
+import type { Day } from '#core/calendar/day'
 import { z } from 'zod'
-import { FACE_STEPS } from '#core/plan/face-step'
-import { SEASONS } from '#core/item/traits'
-import { REACH_REASONS } from '#core/plan/first-drawer'
 import { AMOUNT_UNITS, HANDS, SKINS, TONES, WEATHERS } from '#core/wear/day-choices'
 import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
 import { ListedItem } from './item.js'
@@ -116,100 +117,97 @@ export const SayOfSilence = z
     message: 'The last day must not be before the first.',
   })
 
-export const Worn = z.object({
-  itemId: Id,
-  partIds: z.array(Id),
-  usedAs: Id.nullable(),
-  amount: z.number().nullable(),
-  amountUnit: z.enum(AMOUNT_UNITS).nullable(),
-  felt: z.string().nullable(),
-  version: z.int(),
-  mix: z.object({ id: Id, ratio: z.string(), itemIds: z.array(Id) }).nullable(),
-})
-export type Worn = z.infer<typeof Worn>
+export interface Worn {
+  itemId: string
+  partIds: string[]
+  usedAs: string | null
+  amount: number | null
+  amountUnit: (typeof AMOUNT_UNITS)[number] | null
+  felt: string | null
+  version: number
+  mix: { id: string; ratio: string; itemIds: string[] } | null
+}
 
-const ReachReasonView = z.discriminatedUnion('code', [
-  z.object({ code: z.literal('behind'), uses: z.int(), project: z.string() }),
-  z.object({ code: z.literal('out-of-reach'), usesLeft: z.int().nullable(), project: z.string() }),
-  z.object({ code: z.literal('spoils-soonest'), day: DayText, daysLeft: z.int() }),
-  z.object({ code: z.literal('nearly-done'), usesLeft: z.int().nullable(), left: z.number().nullable() }),
-  z.object({ code: z.literal('planned'), planned: z.int(), worn: z.int() }),
-  z.object({ code: z.literal('in-project'), usesLeft: z.int().nullable(), project: z.string() }),
-  z.object({ code: z.literal('unworn-longest'), days: z.int(), everWorn: z.boolean() }),
-  z.object({ code: z.literal('less-far-along'), thanItemId: Id }),
-  z.object({ code: z.literal('like-your-clothes'), tone: z.string() }),
-  z.object({ code: z.literal('for-the-season'), season: z.enum(SEASONS) }),
-  z.object({ code: z.literal('for-the-occasion'), occasion: z.string() }),
-  z.object({ code: z.literal('goes-with'), withItemId: Id }),
-  z.object({ code: z.literal('in-date-sunscreen') }),
-])
-export const SuggestionView = z.object({ itemId: Id, step: z.enum(FACE_STEPS), reason: ReachReasonView })
-export type SuggestionView = z.infer<typeof SuggestionView>
+type ReachReasonView =
+  | { code: 'behind'; uses: number; project: string }
+  | { code: 'out-of-reach'; usesLeft: number | null; project: string }
+  | { code: 'spoils-soonest'; day: Day; daysLeft: number }
+  | { code: 'nearly-done'; usesLeft: number | null; left: number | null }
+  | { code: 'planned'; planned: number; worn: number }
+  | { code: 'in-project'; usesLeft: number | null; project: string }
+  | { code: 'unworn-longest'; days: number; everWorn: boolean }
+  | { code: 'less-far-along'; thanItemId: string }
+  | { code: 'like-your-clothes'; tone: string }
+  | { code: 'for-the-season'; season: Season }
+  | { code: 'for-the-occasion'; occasion: string }
+  | { code: 'goes-with'; withItemId: string }
+  | { code: 'in-date-sunscreen' }
+export interface SuggestionView {
+  itemId: string
+  step: FaceStep
+  reason: ReachReasonView
+}
 
-export const DrawerZone = z.object({
-  id: Id,
-  name: z.string(),
-  slots: z.int(),
-  taken: z.int(),
-  version: z.int(),
-  itemIds: z.array(Id),
-})
-export type DrawerZone = z.infer<typeof DrawerZone>
+export interface DrawerZone {
+  id: string
+  name: string
+  slots: number
+  taken: number
+  version: number
+  itemIds: string[]
+}
 
 /** A face of an earlier day that can be put on again, without what has left since. */
-export const EarlierFace = z.object({
-  like: z.enum(['last', 'weekday', 'occasion']),
-  day: DayText,
-  itemIds: z.array(Id),
-  gone: z.int(),
-})
-export type EarlierFace = z.infer<typeof EarlierFace>
+export interface EarlierFace {
+  like: 'last' | 'weekday' | 'occasion'
+  day: Day
+  itemIds: string[]
+  gone: number
+}
 
-export const SavedFace = z.object({ id: Id, name: z.string(), occasion: z.string(), itemIds: z.array(Id) })
-export type SavedFace = z.infer<typeof SavedFace>
+export interface SavedFace {
+  id: string
+  name: string
+  occasion: string
+  itemIds: string[]
+}
 
-export const TodayAnswer = z.object({
-  today: DayText,
-  day: DayText,
-  zones: z.array(DrawerZone),
+export interface TodayAnswer {
+  today: Day
+  day: Day
+  zones: DrawerZone[]
   /** Everything in the drawer and everything worn that day. */
-  items: z.array(ListedItem),
-  worn: z.array(Worn),
+  items: ListedItem[]
+  worn: Worn[]
   /** What is on trial and lies outside the drawer: within reach until it is decided. */
-  onTrial: z.array(Id),
-  noMakeup: z.boolean(),
-  conditions: DayView,
+  onTrial: string[]
+  noMakeup: boolean
+  conditions: DayView
   /** Occasions she has told before, the most frequent first. */
-  occasions: z.array(z.string()),
-  putBack: z.array(Id),
-  notToday: z.array(Id),
-  reachFor: z.array(SuggestionView),
+  occasions: string[]
+  putBack: string[]
+  notToday: string[]
+  reachFor: SuggestionView[]
   /** Said when no sunscreen in date lies in the drawer and none is worn: where one is, or null for nowhere. */
-  sunscreen: z.object({ elsewhere: ListedItem.nullable() }).nullable(),
-  earlierFaces: z.array(EarlierFace),
-  savedFaces: z.array(SavedFace),
+  sunscreen: { elsewhere: ListedItem | null } | null
+  earlierFaces: EarlierFace[]
+  savedFaces: SavedFace[]
   /** Days that nobody wrote down, to be asked about once. */
-  silence: z.object({ earliest: DayText, latest: DayText }).nullable(),
-  collectionIsEmpty: z.boolean(),
-})
-export type TodayAnswer = z.infer<typeof TodayAnswer>
+  silence: { earliest: Day; latest: Day } | null
+  collectionIsEmpty: boolean
+}
 
 /** What ticks changed of a day: asked for once they have all arrived, instead of the whole day again. */
-export const DayAfterTicks = TodayAnswer.pick({
-  day: true,
-  worn: true,
-  noMakeup: true,
-  items: true,
-  conditions: true,
-  putBack: true,
-  notToday: true,
-  reachFor: true,
-  sunscreen: true,
-})
-export type DayAfterTicks = z.infer<typeof DayAfterTicks> & { readonly fronts: Fronts }
+export type DayAfterTicks = Pick<
+  TodayAnswer,
+  'day' | 'worn' | 'noMakeup' | 'items' | 'conditions' | 'putBack' | 'notToday' | 'reachFor' | 'sunscreen'
+> & { readonly fronts: Fronts }
 
-export const DrawerAnswer = z.object({ today: DayText, zones: z.array(DrawerZone), items: z.array(ListedItem) })
-export type DrawerAnswer = z.infer<typeof DrawerAnswer>
+export interface DrawerAnswer {
+  today: Day
+  zones: DrawerZone[]
+  items: ListedItem[]
+}
 
 export const Place = z.strictObject({
   changeId: ChangeId,
@@ -228,13 +226,12 @@ export const LayMany = z.strictObject({
     .max(400),
 })
 /** What could lie within reach to begin with, by zone, each with what speaks for it. */
-export const ProposalAnswer = z.object({
-  today: DayText,
-  zones: z.array(DrawerZone),
-  picks: z.array(z.object({ itemId: Id, zoneId: Id, reason: z.enum(REACH_REASONS) })),
-  items: z.array(ListedItem),
-})
-export type ProposalAnswer = z.infer<typeof ProposalAnswer>
+export interface ProposalAnswer {
+  today: Day
+  zones: DrawerZone[]
+  picks: { itemId: string; zoneId: string; reason: ReachReason }[]
+  items: ListedItem[]
+}
 export const TakeOut = z.strictObject({ changeId: ChangeId, itemId: Id })
 export const Reorder = z.strictObject({ changeId: ChangeId, zoneId: Id, itemIds: z.array(Id).max(200) })
 export const EditZone = z.strictObject({
@@ -245,21 +242,20 @@ export const EditZone = z.strictObject({
 })
 
 /** The live figure on each front of the chest. */
-export const Fronts = z.object({
-  today: DayText,
-  wornToday: z.int(),
-  items: z.int(),
+export interface Fronts {
+  today: Day
+  wornToday: number
+  items: number
   /** Projects that are open, and things on the go in them. */
-  projects: z.int(),
-  inProjects: z.int(),
-  spoilSoon: z.int(),
-  decisionsDue: z.int(),
-  trials: z.int(),
-  emptiesThisYear: z.int(),
+  projects: number
+  inProjects: number
+  spoilSoon: number
+  decisionsDue: number
+  trials: number
+  emptiesThisYear: number
   /** How many of her guesses are kept. */
-  guesses: z.int(),
+  guesses: number
   /** The check-in that is under way, and when the last one was closed. */
-  checkIn: z.object({ items: z.int(), done: z.int() }).nullable(),
-  lastCheckIn: DayText.nullable(),
-})
-export type Fronts = z.infer<typeof Fronts>
+  checkIn: { items: number; done: number } | null
+  lastCheckIn: Day | null
+}

@@ -1,8 +1,7 @@
 import type { Day } from '#core/calendar/day'
 import { evennessOf } from '#core/goal/evenness'
 import { overloads } from '#core/goal/overload'
-import type { OverloadView, ProjectView, ProjectsAnswer, StayView } from '#contract/projects'
-import type { z } from 'zod'
+import type { ProjectView, ProjectsAnswer, StayView, OverloadView } from '#contract/projects'
 import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
 import type { ProjectQueries, ProjectRow } from './queries.js'
 import type { Context } from '../context.js'
@@ -118,7 +117,7 @@ function countsOf(stays: readonly StayView[]): Pick<ProjectView, 'reached' | 'on
   return { reached: out + met, onTheGo: inside.length - met, left: own.length - inside.length - out }
 }
 
-function overloadsOf(stays: readonly StayView[]): z.infer<typeof OverloadView>[] {
+function overloadsOf(stays: readonly StayView[]): OverloadView[] {
   const needs = stays.flatMap(({ item, goal, rolledOut }) =>
     rolledOut === null && goal.usesLeft !== null && goal.usesLeft > 0 && goal.by !== null && goal.wearDaysLeft !== null
       ? [

@@ -1,6 +1,5 @@
 import type { ProjectShape, Replacing } from '#core/goal/project-rules'
 import type { OverloadView, ProjectView } from '#contract/projects'
-import type { z } from 'zod'
 import { shortDay } from './when-words'
 import type { Day } from '#core/calendar/day'
 import { counted, plural } from '#core/words/counted'
@@ -70,7 +69,7 @@ export function reachedWords(project: ProjectView): string {
 }
 
 /** What cannot be met together, with the sum. */
-export function overloadWords(overload: z.infer<typeof OverloadView>, today: Day): string {
+export function overloadWords(overload: OverloadView, today: Day): string {
   const { items, category, needed, wearDays, by } = overload
   return `${counted(items, category)} ${plural(items, 'needs')} ${counted(needed, 'use')} by ${shortDay(by, today)} between them; ${counted(Math.round(wearDays), 'wear day')} ${plural(Math.round(wearDays), 'is')} left, at one of them a day. A later date, fewer uses or fewer items would add up.`
 }
