@@ -317,7 +317,7 @@ test('the export holds every row with its id', async () => {
   const itemId = await house.item()
   await wear(itemId, 1)
   const { body } = await house.get('/export')
-  expect(body).toMatchObject({ format: 'seligo collection', version: 10 })
+  expect(body).toMatchObject({ format: 'seligo collection', version: 11 })
   expect(body.tables.item.map((row: { id: string }) => row.id)).toEqual([itemId])
   expect(body.tables.wear).toHaveLength(1)
   expect(body.tables.category.length).toBeGreaterThan(40)

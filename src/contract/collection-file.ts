@@ -3,7 +3,7 @@ import { ChangeId, Id } from './basic.js'
 import { TABLES } from './collection-file-data.js'
 
 /** The meaning of the export; raised when it changes. */
-export const COLLECTION_FILE_VERSION = 10
+export const COLLECTION_FILE_VERSION = 11
 
 /**
  * Everything she has recorded: what an export holds and an import takes. Rows are the tables of the database with their

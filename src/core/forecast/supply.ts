@@ -37,7 +37,8 @@ const YEAR_DAYS = 365
 export function supplyOf(stock: readonly InStock[], perYear: number): Supply {
   const uses = stock.reduce((sum, each) => sum + each.uses.middle, 0)
   const perDay = perYear / YEAR_DAYS
-  const served = serve(stock, perDay, 'middle')
+  const byDate = [...stock].sort(byGood)
+  const served = serve(byDate, perDay, 'middle')
   const spoiling = stock.filter(({ id }) => served.spoiling.has(id))
   return {
     items: stock.length,
@@ -50,9 +51,9 @@ export function supplyOf(stock: readonly InStock[], perYear: number): Supply {
     need:
       perYear > 0
         ? {
-            low: serve(stock, perDay, 'low').until,
+            low: serve(byDate, perDay, 'low').until,
             middle: served.until,
-            high: serve(stock, perDay, 'high').until,
+            high: serve(byDate, perDay, 'high').until,
           }
         : null,
   }
@@ -60,7 +61,7 @@ export function supplyOf(stock: readonly InStock[], perYear: number): Supply {
 
 /** Ids of those whose turn ends after their last good day: of `supplyOf` the part that doubts ask for. */
 export function spoilingOf(stock: readonly InStock[], perYear: number): ReadonlySet<string> {
-  return serve(stock, perYear / YEAR_DAYS, 'middle').spoiling
+  return serve([...stock].sort(byGood), perYear / YEAR_DAYS, 'middle').spoiling
 }
 
 /** What it came to with only so many of them. */
@@ -78,27 +79,36 @@ export interface FewSupply {
 export function supplyOfFewer(stock: readonly InStock[], perYear: number, all: Supply): FewSupply[] {
   const spoiling = new Set(all.spoiling)
   const inTurn = [...stock].sort((a, b) => Number(spoiling.has(a.id)) - Number(spoiling.has(b.id)) || byGood(a, b))
-  return inTurn.slice(0, -1).map((_, n) => {
-    const kept = inTurn.slice(0, n + 1)
-    const lost = serve(kept, perYear / YEAR_DAYS, 'middle').spoiling
+  const byDate = [...stock].sort(byGood)
+  const kept = new Set<InStock>()
+  let uses = 0
+  return inTurn.slice(0, -1).map((next, n) => {
+    kept.add(next)
+    uses += next.uses.middle
+    const lost = serve(
+      byDate.filter((each) => kept.has(each)),
+      perYear / YEAR_DAYS,
+      'middle',
+    ).spoiling
     return {
       items: n + 1,
-      years: perYear > 0 ? kept.reduce((sum, each) => sum + each.uses.middle, 0) / perYear : null,
+      years: perYear > 0 ? uses / perYear : null,
       spoiling: lost.size,
-      spoilingPrice: kept.reduce((sum, { id, price }) => sum + (lost.has(id) ? (price ?? 0) : 0), 0),
+      spoilingPrice:
+        lost.size === 0 ? 0 : byDate.reduce((sum, { id, price }) => sum + (lost.has(id) ? (price ?? 0) : 0), 0),
     }
   })
 }
 
-/** One after the other, the soonest to spoil first. A thing that spoils half used gives what it could until then. */
+/** One after the other, the soonest to spoil first, as they are sorted. A thing that spoils half used gives what it could until then. */
 function serve(
-  stock: readonly InStock[],
+  byDate: readonly InStock[],
   perDay: number,
   which: keyof Span,
 ): { readonly spoiling: ReadonlySet<string>; readonly until: number } {
   let day = 0
   const spoiling = new Set<string>()
-  for (const { id, uses, goodFor } of [...stock].sort(byGood)) {
+  for (const { id, uses, goodFor } of byDate) {
     const end = perDay > 0 ? day + uses[which] / perDay : Infinity
     if (goodFor !== null && end > Math.max(0, goodFor)) {
       spoiling.add(id)

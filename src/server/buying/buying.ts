@@ -1,6 +1,6 @@
+import { callOf } from '#core/item/naming'
 import type { z } from 'zod'
 import { addMonths, daysBetween, later, type Day } from '#core/calendar/day'
-import { itemMark } from '#core/words/told'
 import type { AddWish, BuyingAnswer, BuyWish, EditWish, WishView } from '#contract/buying'
 import { BLANK_FIELDS } from '#contract/blank-item'
 import type { Answer } from '../db/journal.js'
@@ -138,7 +138,7 @@ export class Buying {
       const review = again.get(item.productId)
       return {
         itemId: item.id,
-        mark: itemMark(item),
+        mark: callOf(item),
         categoryId: item.categoryId,
         category: item.category,
         again: review?.would_buy_again ?? null,

@@ -1,3 +1,4 @@
+import { callOf } from '#core/item/naming'
 import type { z } from 'zod'
 import { addDays, type Day } from '#core/calendar/day'
 import { comparableFinish, differenceOf, labOf, TWIN_BELOW } from '#core/colour/difference'
@@ -7,7 +8,6 @@ import { packageModelOf } from '#core/forecast/form-models'
 import { median } from '#core/forecast/median'
 import { labelGrams, useAmountOf } from '#core/forecast/use-amounts'
 import { usualPeriod } from '#core/shelf-life/default-pao'
-import { itemMark } from '#core/words/told'
 import type { BuyingCheckAnswer, BuyingQuery } from '#contract/buying'
 import { fail, ok, type Outcome } from '../failing.js'
 import type { ItemFacts } from '../stock/item-facts.js'
@@ -69,7 +69,7 @@ export class BuyingCheck {
       unopened: own.filter((item) => item.lifecycle === 'unopened').length,
       nearest: nearest.slice(0, NEAREST_SHOWN).map(({ item, difference }) => ({
         itemId: item.id,
-        mark: itemMark(item),
+        mark: callOf(item),
         colour: item.colour ?? '',
         difference,
         worn: worn(item.id),
@@ -152,5 +152,5 @@ function nearestOf(
 }
 
 function told(item: ItemFacts | undefined): BuyingCheckAnswer['pushedOut'] {
-  return item ? [{ itemId: item.id, mark: itemMark(item), priceMinor: item.priceMinor }] : []
+  return item ? [{ itemId: item.id, mark: callOf(item), priceMinor: item.priceMinor }] : []
 }

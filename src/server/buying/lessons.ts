@@ -1,8 +1,8 @@
+import { callOf } from '#core/item/naming'
 import type { z } from 'zod'
 import { daysBetween } from '#core/calendar/day'
 import { lessonsShown, lessonsToOffer, type ShownLesson } from '#core/decide/lessons'
 import { wornForColour } from '#core/decide/twins'
-import { itemMark } from '#core/words/told'
 import type { KeepLesson, LessonShown, LessonsAnswer, LessonView } from '#contract/buying'
 import type { Answer } from '../db/journal.js'
 import { fail, ok, type Outcome } from '../failing.js'
@@ -135,7 +135,7 @@ export class Lessons {
       keptOn: row.kept_on,
       struckOn: row.struck_on,
       span: row.span_from && row.span_to ? { from: row.span_from, to: row.span_to } : null,
-      item: item ? { itemId: item.id, mark: itemMark(item) } : null,
+      item: item ? { itemId: item.id, mark: callOf(item) } : null,
       categoryId: row.category_id,
       shown: now ? this.#told(now) : null,
       noLonger: row.rule !== null && now === undefined,

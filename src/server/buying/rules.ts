@@ -1,6 +1,6 @@
+import { callOf } from '#core/item/naming'
 import type { z } from 'zod'
 import { ruleStanding, type RuleStanding } from '#core/decide/buying'
-import { itemMark } from '#core/words/told'
 import type { AddRule, RuleView } from '#contract/buying'
 import type { Answer } from '../db/journal.js'
 import { fail, ok } from '../failing.js'
@@ -84,7 +84,7 @@ export class BuyingRules {
       state: standing.state,
       counted: standing.counted.flatMap((itemId) => {
         const item = byId.get(itemId)
-        return item?.acquired ? [{ itemId, mark: itemMark(item), day: item.acquired.latest }] : []
+        return item?.acquired ? [{ itemId, mark: callOf(item), day: item.acquired.latest }] : []
       }),
       excepted: standing.excepted.length,
       replacing: standing.replacing.length,

@@ -20,13 +20,16 @@ export const HOUSE_RULES: readonly { readonly says: string; readonly sql: string
   },
   {
     says: 'something worn after it was gone',
-    sql: `SELECT 'item' AS tbl, i.id AS row_id FROM item i JOIN wear w ON w.item_id = i.id AND w.day > i.ended_on
-          UNION ALL SELECT 'wear', w.id FROM item i JOIN wear w ON w.item_id = i.id AND w.day > i.ended_on`,
+    sql: `SELECT 'item' AS tbl, i.id AS row_id FROM item i
+           WHERE i.ended_on IS NOT NULL AND EXISTS (SELECT 1 FROM wear w WHERE w.item_id = i.id AND w.day > i.ended_on)
+          UNION ALL SELECT 'wear', w.id FROM item i CROSS JOIN wear w ON w.item_id = i.id AND w.day > i.ended_on WHERE i.ended_on IS NOT NULL`,
   },
   {
     says: 'something worn before it came',
-    sql: `SELECT 'item' AS tbl, i.id AS row_id FROM item i JOIN wear w ON w.item_id = i.id AND w.day < i.acquired_earliest
-          UNION ALL SELECT 'wear', w.id FROM item i JOIN wear w ON w.item_id = i.id AND w.day < i.acquired_earliest`,
+    sql: `SELECT 'item' AS tbl, i.id AS row_id FROM item i
+           WHERE i.acquired_earliest IS NOT NULL AND EXISTS (SELECT 1 FROM wear w WHERE w.item_id = i.id AND w.day < i.acquired_earliest)
+          UNION ALL SELECT 'wear', w.id FROM item i CROSS JOIN wear w ON w.item_id = i.id AND w.day < i.acquired_earliest
+           WHERE i.acquired_earliest IS NOT NULL`,
   },
   {
     says: 'more in a zone of the drawer than it has slots',

@@ -1,4 +1,5 @@
-import type { Db } from './query.js'
+import { groupBy } from '#core/lists/grouping'
+import { preparing, type Db } from './query.js'
 import { columnsOf, referencesOf, type Reference } from './table-columns.js'
 import { TABLES, tablesOf, type UniqueKey } from './tables.js'
 
@@ -21,12 +22,14 @@ export interface InTheWay {
 /** Puts rows back as they were before a set of changes, and tells first which rows stand in the way. */
 export class Restoring {
   readonly #db: Db
+  readonly #sql: ReturnType<typeof preparing>
   readonly #columns: ReadonlyMap<string, readonly string[]>
   readonly #references: readonly Reference[]
   readonly #images
 
   constructor(db: Db) {
     this.#db = db
+    this.#sql = preparing(db)
     const tables = tablesOf('recorded')
     this.#columns = new Map(tables.map((name) => [name, columnsOf(db, name)]))
     this.#references = referencesOf(db, tables)
@@ -54,11 +57,17 @@ export class Restoring {
    * what would go, or are missing where something would refer to them.
    */
   inTheWay(net: readonly NetRow[]): InTheWay[] {
-    const touched = new Map(net.map((row) => [`${row.tbl}\n${row.rowId}`, row]))
+    const touched = new Map(net.map((row) => [keyOf(row), row]))
     const found: InTheWay[] = []
+    const now = this.#now(net)
     for (const row of net)
-      if (!this.#isAs(this.#current(row.tbl, row.rowId), row.after)) found.push({ tbl: row.tbl, rowId: row.rowId })
-    for (const reference of this.#references) found.push(...this.#referring(reference, net, touched))
+      if (!this.#isAs(now.get(keyOf(row)) ?? null, row.after)) found.push({ tbl: row.tbl, rowId: row.rowId })
+    const byTable = groupBy(net, ({ tbl }) => tbl)
+    const going = new Map([...byTable].map(([tbl, rows]) => [tbl, rows.filter(isGoing).map((row) => row.rowId)]))
+    for (const reference of this.#references) {
+      const rows = byTable.get(reference.child) ?? []
+      found.push(...this.#referring(reference, going.get(reference.parent) ?? [], rows, touched))
+    }
     for (const [tbl, { unique = [] }] of Object.entries(TABLES)) {
       const back = net.flatMap((row) => (row.tbl === tbl && row.before !== null ? [row.before] : []))
       if (back.length === 0) continue
@@ -74,23 +83,35 @@ export class Restoring {
   /** Puts the rows back. References are checked when the change is committed. */
   putBack(net: readonly NetRow[]): void {
     this.#db.pragma('defer_foreign_keys = ON')
-    const now = new Map(net.map((row) => [row, this.#current(row.tbl, row.rowId)]))
-    for (const row of net) if (row.before === null) this.#remove(row)
+    this.#remove(net.filter((row) => row.before === null))
     const back = net.filter((row) => row.before !== null)
+    const now = this.#now(back)
     try {
       this.#db.transaction(() => {
-        for (const row of back) this.#write(row, now.get(row) ?? null, true)
+        for (const row of back) this.#write(row, now.get(keyOf(row)) ?? null, true)
       })()
     } catch (error) {
       // Two rows that exchange a key pass through a state in which both hold it, unless they are out of the way first.
       if (!String((error as { code?: unknown }).code).startsWith('SQLITE_CONSTRAINT')) throw error
-      for (const row of back) this.#remove(row)
-      for (const row of back) this.#write(row, now.get(row) ?? null, false)
+      this.#remove(back)
+      for (const row of back) this.#write(row, now.get(keyOf(row)) ?? null, false)
     }
   }
 
-  #remove({ tbl, rowId }: NetRow): void {
-    this.#db.prepare(`DELETE FROM "${tbl}" WHERE id = ?`).run(rowId)
+  #remove(rows: readonly NetRow[]): void {
+    for (const [tbl, ids] of idsByTable(rows))
+      this.#sql<[string]>(`DELETE FROM "${tbl}" WHERE id IN (SELECT value FROM json_each(?))`).run(JSON.stringify(ids))
+  }
+
+  /** The rows as they stand, by table and id; those that are not there are left out. */
+  #now(rows: readonly NetRow[]): Map<string, Image> {
+    const found = new Map<string, Image>()
+    for (const [tbl, ids] of idsByTable(rows)) {
+      if (!this.#columns.has(tbl)) throw new Error(`The journal names a table that is not there: ${tbl}`)
+      const all = this.#sql<[string], Image>(`SELECT t.* FROM json_each(?) j JOIN "${tbl}" t ON t.id = j.value`)
+      for (const row of all.all(JSON.stringify(ids))) found.set(keyOf({ tbl, rowId: String(row['id']) }), row)
+    }
+    return found
   }
 
   #write({ tbl, before }: NetRow, current: Image | null, inPlace: boolean): void {
@@ -103,12 +124,11 @@ export class Restoring {
       inPlace && current !== null
         ? `UPDATE "${tbl}" SET ${present.map((c) => `"${c}" = @${c}`).join(', ')} WHERE id = @id`
         : `INSERT INTO "${tbl}" (${present.map((c) => `"${c}"`).join(', ')}) VALUES (${present.map((c) => `@${c}`).join(', ')})`
-    this.#db.prepare(sql).run(image)
+    this.#sql<[Image]>(sql).run(image)
   }
 
-  #current(tbl: string, rowId: string): Image | null {
-    if (!this.#columns.has(tbl)) throw new Error(`The journal names a table that is not there: ${tbl}`)
-    return this.#db.prepare<[string], Image>(`SELECT * FROM "${tbl}" WHERE id = ?`).get(rowId) ?? null
+  #isThere(tbl: string, id: string): boolean {
+    return this.#sql<[string]>(`SELECT 1 FROM "${tbl}" WHERE id = ?`).get(id) !== undefined
   }
 
   /** Alike but for the version, which grows with every restoration. */
@@ -119,26 +139,25 @@ export class Restoring {
 
   #referring(
     { child, column, parent }: Reference,
-    net: readonly NetRow[],
+    going: readonly string[],
+    rows: readonly NetRow[],
     touched: ReadonlyMap<string, NetRow>,
   ): InTheWay[] {
     const found: InTheWay[] = []
-    const goingRows = net.filter((row) => row.tbl === parent && row.before === null && row.after !== null)
-    if (goingRows.length > 0) {
-      const rows = this.#db
-        .prepare<[string], { id: string }>(
-          `SELECT c.id FROM json_each(?) j JOIN "${child}" c ON c."${column}" = j.value`,
-        )
-        .all(JSON.stringify(goingRows.map((row) => row.rowId)))
-      for (const { id } of rows) if (!touched.has(`${child}\n${id}`)) found.push({ tbl: child, rowId: id })
+    if (going.length > 0) {
+      const referring = this.#sql<[string], { id: string }>(
+        `SELECT c.id FROM json_each(?) j JOIN "${child}" c ON c."${column}" = j.value`,
+      )
+      for (const { id } of referring.all(JSON.stringify(going)))
+        if (!touched.has(`${child}\n${id}`)) found.push({ tbl: child, rowId: id })
     }
-    for (const row of net) {
-      const value = row.tbl === child ? row.before?.[column] : null
+    for (const row of rows) {
+      const value = row.before?.[column]
       if (typeof value !== 'string') continue
-      const going = touched.get(`${parent}\n${value}`)
-      if (going === undefined && this.#current(parent, value) === null) found.push({ tbl: parent, rowId: value })
+      const referred = touched.get(`${parent}\n${value}`)
+      if (referred === undefined && !this.#isThere(parent, value)) found.push({ tbl: parent, rowId: value })
       // What it refers to would go with the rest: something between made it refer there.
-      if (going?.before === null) found.push({ tbl: child, rowId: row.rowId }, { tbl: parent, rowId: value })
+      if (referred?.before === null) found.push({ tbl: child, rowId: row.rowId }, { tbl: parent, rowId: value })
     }
     return found
   }
@@ -170,6 +189,18 @@ export class Restoring {
         .map((row) => row.id)
     return { now: among(`main."${tbl}"`), both: among(`temp."${shadow}"`) }
   }
+}
+
+function keyOf({ tbl, rowId }: { readonly tbl: string; readonly rowId: string }): string {
+  return `${tbl}\n${rowId}`
+}
+
+function idsByTable(rows: readonly NetRow[]): [string, string[]][] {
+  return [...groupBy(rows, ({ tbl }) => tbl)].map(([tbl, own]) => [tbl, own.map(({ rowId }) => rowId)])
+}
+
+function isGoing(row: NetRow): boolean {
+  return row.before === null && row.after !== null
 }
 
 /** An image writes a number with fifteen digits. */

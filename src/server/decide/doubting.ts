@@ -1,5 +1,5 @@
+import { callOf } from '#core/item/naming'
 import { ranked, type Doubt, type Leaning } from '#core/decide/doubts'
-import { itemMark } from '#core/words/told'
 import type { DoubtsAnswer, DoubtView } from '#contract/deciding'
 import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
 import type { Context } from '../context.js'
@@ -39,5 +39,5 @@ export function doubtView(doubt: Doubt, byId: ReadonlyMap<string, ItemFacts>): D
   if (doubt.code === 'out of season') return { ...doubt, seasons: [...doubt.seasons] }
   if (doubt.code !== 'twin') return doubt
   const other = byId.get(doubt.otherId)
-  return { ...doubt, other: other ? itemMark(other) : '' }
+  return { ...doubt, other: other ? callOf(other) : '' }
 }

@@ -1,6 +1,6 @@
+import { callOf } from '#core/item/naming'
 import { learnedPairs, type Together } from '#core/decide/pairs'
 import type { Felt } from '#core/decide/feelings'
-import { itemMark } from '#core/words/told'
 import type { TogetherAnswer } from '#contract/deciding'
 import { type Db, preparing } from '../db/query.js'
 import { fail, ok, type Outcome } from '../failing.js'
@@ -40,7 +40,7 @@ export class Pairing {
           [...learned, ...most].map(({ otherId }) => otherId),
           today,
         )
-        .map((item) => [item.id, itemMark(item)]),
+        .map((item) => [item.id, callOf(item)]),
     )
     const told = (each: Together) => ({
       otherId: each.otherId,

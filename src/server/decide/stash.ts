@@ -1,3 +1,4 @@
+import { callOf } from '#core/item/naming'
 import type { z } from 'zod'
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import { countFelt, type Felt } from '#core/decide/feelings'
@@ -181,7 +182,7 @@ export class Stash {
 function reasonView(reason: PickReason, byId: ReadonlyMap<string, ItemFacts>): PickReasonView {
   if (reason.code !== 'goes with') return reason
   const other = byId.get(reason.otherId)
-  return { ...reason, other: other ? itemMark(other) : '' }
+  return { ...reason, other: other ? callOf(other) : '' }
 }
 
 interface PickRow {

@@ -1,8 +1,8 @@
+import { callOf } from '#core/item/naming'
 import type { z } from 'zod'
 import type { Day } from '#core/calendar/day'
 import { supplyOf } from '#core/forecast/supply'
 import { keepOrder, stockOn, targetStanding, type Span } from '#core/decide/target'
-import { itemMark } from '#core/words/told'
 import type { SetTarget, TargetsAnswer, TargetView } from '#contract/deciding'
 import type { Answer } from '../db/journal.js'
 import { type Db, preparing } from '../db/query.js'
@@ -95,7 +95,7 @@ export class Targets {
         return {
           item: summaryOf(item),
           worn: evidence.worn(item.id),
-          twin: other ? itemMark(other) : null,
+          twin: other ? callOf(other) : null,
           doubts: evidence.doubts(item).map((doubt) => doubtView(doubt, evidence.byId)),
         }
       }),

@@ -1,3 +1,4 @@
+import { callOf } from '#core/item/naming'
 import type { z } from 'zod'
 import { fail, ok, type Refusal, type Outcome } from '../failing.js'
 import { itemMark } from '#core/words/told'
@@ -66,7 +67,7 @@ export class Empties {
           dislikes: row.dislikes,
           againWhy: row.again_why,
           replacedBy: row.replaced_by,
-          replacement: other ? { itemId: other.id, mark: itemMark(other) } : null,
+          replacement: other ? { itemId: other.id, mark: callOf(other) } : null,
           photo: photo ? { id: photo.id, words: photo.words } : null,
           costPerUse: cost,
           against: usual.get(item.categoryId) ?? null,

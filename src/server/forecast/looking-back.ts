@@ -1,9 +1,9 @@
+import { callOf } from '#core/item/naming'
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import { categoryFactor, guessFactor, pinballLoss, type GuessFactor } from '#core/forecast/guesses'
 import { median } from '#core/forecast/median'
 import { Z_TENTH } from '#core/forecast/normal'
 import { whyMissed, type MissReason } from '#core/look-back/misses'
-import { itemMark } from '#core/words/told'
 import type { FactorView, LookBackAnswer } from '#contract/forecast'
 import type { ItemFacts } from '../stock/item-facts.js'
 import { forecastQueries, type ForecastRow } from './queries.js'
@@ -60,7 +60,7 @@ export class LookingBack {
       })),
       each: guesses.map(({ item, outcome, madeOn }) => ({
         itemId: item.id,
-        mark: itemMark(item),
+        mark: callOf(item),
         madeOn,
         ...outcome,
       })),
@@ -94,7 +94,7 @@ export class LookingBack {
       categories: byCategory(scored).map(([category, own]) => ({ category, score: scoreOf(own) })),
       each: scored.map(({ item, row, finishedOn, early, late }) => ({
         itemId: item.id,
-        mark: itemMark(item),
+        mark: callOf(item),
         madeOn: row.made_on,
         low: addDays(row.made_on, Math.round(row.low_days)),
         middle: addDays(row.made_on, Math.round(row.middle_days)),

@@ -1,7 +1,7 @@
+import { callOf } from '#core/item/naming'
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import type { Span } from '#core/forecast/weighed'
 import { spoilingOf, supplyOf, supplyOfFewer, type InStock } from '#core/forecast/supply'
-import { itemMark } from '#core/words/told'
 import type { SupplyAnswer, SupplyView } from '#contract/forecast'
 import { isTickOf, type TouchedRow } from '../db/journal.js'
 import { preparing } from '../db/query.js'
@@ -27,11 +27,15 @@ const NO_PACE = {
   keeping: [],
 }
 
-/** Uses by category within the year, up to yesterday. */
+/** The year up to yesterday. */
 interface Past {
   readonly today: Day
+  /** The first day on which anything was worn, ever. */
   readonly first: Day | null
+  /** Uses by category. */
   readonly uses: ReadonlyMap<string, number>
+  /** Days on which any makeup was worn. */
+  readonly wearDays: number
 }
 
 /** By category: years of supply at her pace, what will spoil before its turn, and when something will be needed. */
@@ -45,6 +49,9 @@ export class Supplying {
       /** Uses by category: of what each thing was worn as on the day. */
       pace: sql<[{ from: Day; to: Day }], { category_id: string; uses: number }>(`
         SELECT category_id, count(*) AS uses FROM worn WHERE day BETWEEN @from AND @to GROUP BY category_id`),
+      wearDays: sql<[{ from: Day; to: Day }], { n: number }>(`
+        SELECT count(DISTINCT w.day) AS n FROM worn w JOIN category c ON c.id = w.category_id
+         WHERE c.makeup = 1 AND w.day BETWEEN @from AND @to`),
       first: sql<[], { day: Day | null }>('SELECT min(day) AS day FROM wear'),
     }
   }
@@ -121,7 +128,7 @@ export class Supplying {
 
   /** Uses a year by category; null while the log is too young. One of under a year counts for as long as it is. */
   #paces(today: Day): Map<string, number> | null {
-    const { first, uses } = this.#pastOf(today)
+    const { first, uses } = this.pastYear(today)
     const known = Math.min(YEAR_DAYS, first === null ? 0 : daysBetween(first, today))
     if (known < LEAST_DAYS) return null
     const all = new Map(uses)
@@ -130,13 +137,16 @@ export class Supplying {
     return new Map([...all].map(([id, count]) => [id, (count * YEAR_DAYS) / known]))
   }
 
-  #pastOf(today: Day): Past {
+  /** What was worn in the year up to yesterday; kept until a day of it changes. */
+  pastYear(today: Day): Past {
     if (this.#past?.today === today) return this.#past
-    const rows = this.#queries.pace.all({ from: addDays(today, -YEAR_DAYS), to: addDays(today, -1) })
+    const year = { from: addDays(today, -YEAR_DAYS), to: addDays(today, -1) }
+    const rows = this.#queries.pace.all(year)
     const past = {
       today,
       first: this.#queries.first.get()?.day ?? null,
       uses: new Map(rows.map((row) => [row.category_id, row.uses])),
+      wearDays: this.#queries.wearDays.get(year)?.n ?? 0,
     }
     if (!this.services.db.inTransaction) this.#past = past
     return past
@@ -160,7 +170,7 @@ export class Supplying {
       spoiling: found.spoiling.flatMap((id) => {
         const item = byId.get(id)
         return item
-          ? [{ itemId: id, mark: itemMark(item), lastGood: item.shelfLife.actOn, priceMinor: item.priceMinor }]
+          ? [{ itemId: id, mark: callOf(item), lastGood: item.shelfLife.actOn, priceMinor: item.priceMinor }]
           : []
       }),
       spoilingPrice: found.spoilingPrice,

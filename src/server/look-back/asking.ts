@@ -1,6 +1,6 @@
+import { callOf } from '#core/item/naming'
 import type { z } from 'zod'
 import { addDays, type Day } from '#core/calendar/day'
-import { itemMark } from '#core/words/told'
 import type { AnswerAsk, AsksAnswer, Candidate, PutAsk } from '#contract/look-back'
 import type { Answer } from '../db/journal.js'
 import { fail, ok } from '../failing.js'
@@ -76,7 +76,7 @@ export class Asking {
       priceMinor: item.priceMinor,
       usedMinor: money.used(item, item.uses),
       rivals: Math.max(0, open - (item.lifecycle === 'open' ? 1 : 0)),
-      pair: partner ? itemMark(partner) : null,
+      pair: partner ? callOf(partner) : null,
     }
   }
 

@@ -1,6 +1,6 @@
+import { itemMark } from '#core/words/told'
 import { addDays, daysBetween, earlier, type Day } from '#core/calendar/day'
 import type { LookSpan } from '#core/look-back/span'
-import { itemMark } from '#core/words/told'
 import type { FinishView, SpanSheet } from '#contract/look-back'
 import type { ItemFacts } from '../stock/item-facts.js'
 import { knownUses } from '../stock/known-uses.js'

@@ -1,7 +1,7 @@
+import { callOf } from '#core/item/naming'
 import { evennessOf } from '#core/goal/evenness'
 import type { LookSpan } from '#core/look-back/span'
 import { fewestForHalf, giniOf } from '#core/look-back/spread'
-import { itemMark } from '#core/words/told'
 import type { SpanSheet } from '#contract/look-back'
 import type { ItemFacts } from '../stock/item-facts.js'
 import { markOf, type KindRow, type LookBackQueries, type ThingRow } from './queries.js'
@@ -24,7 +24,7 @@ export function mostWorn(
     .slice(0, MOST_LISTED)
     .flatMap(([id, uses]) => {
       const item = byId.get(id)
-      return item ? [{ itemId: id, mark: itemMark(item), uses }] : []
+      return item ? [{ itemId: id, mark: callOf(item), uses }] : []
     })
 }
 
@@ -53,7 +53,7 @@ export function leastWorn(
         (a.item.id < b.item.id ? -1 : 1),
     )
     .slice(0, MOST_LISTED)
-    .map(({ item, uses }) => ({ itemId: item.id, mark: itemMark(item), uses, lastWorn: item.lastWorn }))
+    .map(({ item, uses }) => ({ itemId: item.id, mark: callOf(item), uses, lastWorn: item.lastWorn }))
   return { listed, here: here.length, unworn: here.filter(({ uses }) => uses === 0).length }
 }
 

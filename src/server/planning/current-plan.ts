@@ -1,8 +1,8 @@
-import { type Day } from '#core/calendar/day'
+import { callOf } from '#core/item/naming'
+import type { Day } from '#core/calendar/day'
 import type { PlanSetup } from '#core/plan/laid/basis'
 import { asksForFresh, newsOf, weekOf, type AdoptedPlan, type LineFacts } from '#core/plan/laid/in-force'
 import type { PlanMonth, PlanWeek } from '#core/plan/laid/span'
-import { itemMark } from '#core/words/told'
 import type { PlanInForce } from '#contract/planning'
 import type { Context } from '../context.js'
 import type { TouchedRow } from '../db/journal.js'
@@ -145,7 +145,7 @@ export class CurrentPlan {
       }
     })
     const news = newsOf(plan, facts, today)
-    const marks = new Map(items.map((item) => [item.id, itemMark(item)]))
+    const marks = new Map(items.map((item) => [item.id, callOf(item)]))
     return {
       ...plan,
       lines: plan.lines.map((line) => ({ ...line, worn: (worn.get(line.itemId) ?? []).length })),

@@ -16,8 +16,6 @@ import type { Projects } from '../projects/projects.js'
 import type { Forecasts } from '../forecast/forecasts.js'
 import type { Supplying } from '../forecast/supplying.js'
 
-/** Kinds are learned from the last so many days. */
-const LEARN_DAYS = 365
 /** Under so many wear days nothing is learned of a kind. Assumption, as for the week. */
 const LEAST_WEAR_DAYS = 20
 /** What nothing is known of is taken to be worn once a wear day. */
@@ -61,10 +59,12 @@ export class PlanGathering {
     const inside = new Map<string, string[]>()
     for (const { projectId, inside: own } of projects)
       for (const id of own) inside.set(id, [...(inside.get(id) ?? []), projectId])
-    const all = possible.map((item) => this.#thing(item, words.get(item.id), inside.get(item.id) ?? []))
-    const things = mostWorth(all, today)
+    const can = mostWorth(
+      possible.map((item) => this.#standing(item, words.get(item.id), inside.get(item.id) ?? [])),
+      today,
+    )
+    const things = can.map(({ item, ...standing }) => ({ ...standing, ...this.#needsOf(item) }))
     const planned = new Set(things.map(({ itemId }) => itemId))
-    const can = possible.filter(({ id }) => planned.has(id))
     const basis: PlanBasis = {
       today,
       hemisphere: services.settings().hemisphere,
@@ -93,7 +93,7 @@ export class PlanGathering {
       zones: zones.map(({ id, name }) => ({ id, name })),
       kinds: kinds.map(({ shown }) => shown),
       projects: projects.map(({ projectId, name, by }) => ({ id: projectId, name, by })),
-      items: can.map(listedOf),
+      items: can.map(({ item }) => listedOf(item)),
       notPlanned: {
         others: possible.length - can.length,
         unopened: out.filter((item) => item.lifecycle === 'unopened').length,
@@ -107,37 +107,45 @@ export class PlanGathering {
     }
   }
 
-  #thing(
+  /** Where a thing stands, without what is still to be done: that is looked at of those that are planned only. */
+  #standing(
     item: ItemFacts,
     word: { said: PlanThing['said']; weight: number | null; most_a_week: number | null } | undefined,
     projectIds: readonly string[],
-  ): PlanThing {
+  ) {
+    const { share } = this.services.forecasts.of(item).forecast.content
+    return {
+      item,
+      itemId: item.id,
+      categoryId: item.wornAsId,
+      slots: item.slots,
+      inDrawer: item.placement !== null,
+      lastGood: item.shelfLife.actOn,
+      from: item.location === 'season box' ? item.restingUntil : null,
+      seasons: item.seasons,
+      mostAWeek: word?.most_a_week ?? null,
+      liking: item.liking,
+      moneyLeft: item.priceMinor === null ? null : Math.round(item.priceMinor * share.middle),
+      projectIds,
+      said: word?.said ?? null,
+      weight: word?.weight ?? null,
+    }
+  }
+
+  #needsOf(item: ItemFacts): Pick<PlanThing, 'toward' | 'needs' | 'needsToPan' | 'by'> {
     const { forecast } = this.services.forecasts.of(item)
     const goal = item.goal
     const counts = goal !== null && goal.partId === null && !goal.beside && !goal.met ? goal : null
     const aim = counts === null ? null : aimOf(counts)
     const toFinish = aim === null || (aim.kind === 'share' && aim.left === 0)
     return {
-      itemId: item.id,
-      categoryId: item.wornAsId,
-      slots: item.slots,
-      inDrawer: item.placement !== null,
       toward: aim === null ? 'end' : 'goal',
       needs: needsOfGoal(forecast, aim ?? { kind: 'share', left: 0 }),
       needsToPan:
         toFinish && POWDERS.includes(item.form) && !showsPan(item)
           ? needsOfGoal(forecast, aimOf({ kind: 'hit pan', target: null, uses: 0 }) ?? { kind: 'share', left: 0 })
           : null,
-      lastGood: item.shelfLife.actOn,
       by: counts?.by ?? null,
-      from: item.location === 'season box' ? item.restingUntil : null,
-      seasons: item.seasons,
-      mostAWeek: word?.most_a_week ?? null,
-      liking: item.liking,
-      moneyLeft: item.priceMinor === null ? null : Math.round(item.priceMinor * forecast.content.share.middle),
-      projectIds,
-      said: word?.said ?? null,
-      weight: word?.weight ?? null,
     }
   }
 
@@ -189,11 +197,9 @@ export class PlanGathering {
 
   /** Uses of each kind on a wear day, over the days that are known; null while they are too few. */
   #learned(today: Day): Map<string, number> | null {
-    const from = addDays(today, -LEARN_DAYS)
-    const to = addDays(today, -1)
-    const days = this.#queries.wearDays.get({ from, to })?.n ?? 0
-    if (days < LEAST_WEAR_DAYS) return null
-    return new Map(this.#queries.uses.all({ from, to }).map((row) => [row.category_id, row.uses / days]))
+    const { uses, wearDays } = this.services.supplying.pastYear(today)
+    if (wearDays < LEAST_WEAR_DAYS) return null
+    return new Map([...uses].map(([categoryId, n]) => [categoryId, n / wearDays]))
   }
 }
 
@@ -201,20 +207,19 @@ const LEAST_A_YEAR = 12
 /** More than these no plan can look at in its time; a drawer holds a tenth of them. */
 const MOST_THINGS = 300
 
+type Standing = Omit<PlanThing, 'toward' | 'needs' | 'needsToPan' | 'by'>
+
 /** What is planned of very many: what lies in the drawer, is worked on or was spoken of, then what is worth most. */
-function mostWorth(things: readonly PlanThing[], today: Day): readonly PlanThing[] {
+function mostWorth<T extends Standing>(things: readonly T[], today: Day): readonly T[] {
   if (things.length <= MOST_THINGS) return things
   const usualMoney = median(things.flatMap(({ moneyLeft }) => moneyLeft ?? []))
-  const rank = (thing: PlanThing): number =>
-    (thing.inDrawer || thing.projectIds.length > 0 || thing.said !== null ? 1000 : 0) +
-    (thing.lastGood !== null && thing.lastGood < today ? -500 : 0) +
-    worthOf({ ...thing, usualMoney, inProject: thing.projectIds.length > 0 }, today)
-  const ranks = new Map(things.map((thing) => [thing.itemId, rank(thing)]))
-  const kept = new Set(
-    [...things]
-      .sort((a, b) => (ranks.get(b.itemId) ?? 0) - (ranks.get(a.itemId) ?? 0) || (a.itemId < b.itemId ? -1 : 1))
-      .slice(0, MOST_THINGS),
-  )
+  const rank = ({ inDrawer, projectIds, said, lastGood, liking, moneyLeft, weight }: Standing): number =>
+    (inDrawer || projectIds.length > 0 || said !== null ? 1000 : 0) +
+    (lastGood !== null && lastGood < today ? -500 : 0) +
+    worthOf({ liking, moneyLeft, usualMoney, lastGood, inProject: projectIds.length > 0, weight }, today)
+  const ranked = things.map((thing) => ({ thing, rank: rank(thing) }))
+  ranked.sort((a, b) => b.rank - a.rank || (a.thing.itemId < b.thing.itemId ? -1 : 1))
+  const kept = new Set(ranked.slice(0, MOST_THINGS).map(({ thing }) => thing))
   return things.filter((thing) => kept.has(thing))
 }
 

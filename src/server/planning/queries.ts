@@ -101,11 +101,5 @@ export function planQueries(db: Db) {
     wornSince: sql<[{ planId: string; from: Day }], { item_id: string; day: Day }>(`
       SELECT w.item_id, w.day FROM wear w JOIN plan_line l ON l.item_id = w.item_id
        WHERE l.plan_id = @planId AND w.day >= @from ORDER BY w.day`),
-    /** Uses by category within two days, by what each was worn as. */
-    uses: sql<[{ from: Day; to: Day }], { category_id: string; uses: number }>(`
-      SELECT category_id, count(*) AS uses FROM worn WHERE day BETWEEN @from AND @to GROUP BY category_id`),
-    wearDays: sql<[{ from: Day; to: Day }], { n: number }>(`
-      SELECT count(DISTINCT w.day) AS n FROM worn w JOIN category c ON c.id = w.category_id
-       WHERE c.makeup = 1 AND w.day BETWEEN @from AND @to`),
   }
 }

@@ -45,6 +45,7 @@ export class Stock {
   readonly #remembered: Remembered
   /** What every goal is reckoned with, kept until a change may have touched it. */
   #rhythm: Rhythm | null = null
+  #present: readonly string[] | null = null
 
   constructor(db: Db, settings: () => Settings) {
     this.#db = db
@@ -60,12 +61,14 @@ export class Stock {
   /** Drops what is kept in memory of what a change touched. */
   forget(touched: readonly TouchedRow[]): void {
     this.#rhythm = null
+    if (touched.some(({ tbl }) => tbl === 'item')) this.#present = null
     this.#remembered.forget(touched)
   }
 
-  /** Ids of the items that are there, unopened or open. */
-  presentIds(): string[] {
-    return this.#queries.presentIds.all().map((row) => row.id)
+  /** Ids of the items that are there, unopened or open; kept until an item changes. */
+  presentIds(): readonly string[] {
+    if (this.#db.inTransaction) return this.#queries.presentIds.all().map((row) => row.id)
+    return (this.#present ??= this.#queries.presentIds.all().map((row) => row.id))
   }
 
   /** The week of wear days, planned or learned, with the number of weeks it was learned from (0 = planned). */
