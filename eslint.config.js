@@ -9,7 +9,7 @@ import typescript from 'typescript-eslint'
 const PLACES =
   'buying|check-in|collection|decide|drawer|empties|importing|item|journal|look-back|plan|projects|settings|shelf-life|specimen|stocktaking|supply|today'
 const CONTRACT_TYPES = {
-  regex: '^#contract/(?!(blank-item|packed-items)$)',
+  regex: '^#contract/(?!packed-items$)',
   allowTypeImports: true,
   message: 'Types only; values belong in the core.',
 }

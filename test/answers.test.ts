@@ -1,5 +1,4 @@
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
-import { ListedItem } from '#contract/item'
 import { packItems, unpackItems } from '#contract/packed-items'
 import type { Day } from '#core/calendar/day'
 import { dayNow, nextRollOver } from '#server/context'
@@ -47,13 +46,13 @@ test('a list that is packed comes back as it was, whatever is in it', async () =
     parts: [shadeFields('m', 'Moss'), shadeFields('b', 'Bark', 2)],
   })
   await house.post(`/items/${palette}/sign`, { day: TODAY, words: 'grainy' })
-  const items = (await house.listed()).map((item) => ListedItem.parse(item))
+  const items = await house.listed()
   expect(items).toHaveLength(3)
   expect(unpackItems(packItems(items))).toEqual(items)
   // What is listed of a thing is what its own page says of it.
   for (const item of items) {
     const { item: whole } = (await house.get(`/items/${item.id}`)).body
-    expect(ListedItem.parse(whole)).toEqual(item)
+    expect(whole).toMatchObject(item)
   }
 })
 

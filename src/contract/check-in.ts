@@ -9,7 +9,7 @@ import {
 import { z } from 'zod'
 import { PACKAGE_EVENTS } from '#core/measure/package-events'
 import { ChangeId, DayText, Id, Line, NewId } from './basic.js'
-import { GoalView, ListedItem } from './item.js'
+import { GoalView, type ListedItem } from './item.js'
 import { PanBody, Reading, ReadingBody, type ReadingView } from './reading.js'
 
 export const StartCheckIn = z

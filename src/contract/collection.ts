@@ -1,9 +1,9 @@
 import { z } from 'zod'
 import { FORMS } from '#core/item/form'
 import { MODEL_TYPES } from '#core/item/model-type'
-import { AVAILABILITIES, FORMATS, PUT_LOCATIONS, SEASONS } from '#core/item/traits'
+import { PUT_LOCATIONS } from '#core/item/traits'
 import { ChangeId, DayText, Hex, Id, NewId, Line } from './basic.js'
-import { OpenedBody } from './item.js'
+import { MANY_SCHEMAS, OpenedBody } from './item-fields.js'
 
 export const PutPair = z
   .strictObject({
@@ -31,19 +31,7 @@ export const DropPair = z.strictObject({ changeId: ChangeId })
 export const EditMany = z.strictObject({
   changeId: ChangeId,
   itemIds: z.array(Id).min(1, 'Choose at least one item.').max(2000),
-  set: z
-    .strictObject({
-      categoryId: Id.optional(),
-      usedAs: Id.nullable().optional(),
-      form: z.enum(FORMS).optional(),
-      format: z.enum(FORMATS).nullable().optional(),
-      seasons: z.array(z.enum(SEASONS)).max(SEASONS.length).optional(),
-      availability: z.enum(AVAILABILITIES).nullable().optional(),
-      liking: z.int().min(1).max(5).nullable().optional(),
-      paoMonths: z.int().min(1).max(120).nullable().optional(),
-      kit: Line(120).optional(),
-    })
-    .refine((set) => Object.keys(set).length > 0, 'Say what to change.'),
+  set: z.strictObject(MANY_SCHEMAS).refine((set) => Object.keys(set).length > 0, 'Say what to change.'),
 })
 export const SetOpenings = z.strictObject({
   changeId: ChangeId,

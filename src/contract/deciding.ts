@@ -7,7 +7,7 @@ import type { Day } from '#core/calendar/day'
 import { z } from 'zod'
 import { SET_ASIDE } from '#core/decide/set-aside'
 import { ChangeId, DayText, Id, Line, NewId } from './basic.js'
-import { ItemSummary } from './item.js'
+import type { ItemSummary } from './item.js'
 
 /** One fact that makes a thing deserve a decision, as the core says it; things it names are told by their marks. */
 export type DoubtView =

@@ -12,7 +12,7 @@ import { type EndedBy, BUY_AGAIN, ENDED_BY, PACKAGE_GOES } from '#core/decide/re
 import type { Day } from '#core/calendar/day'
 import { z } from 'zod'
 import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
-import { ItemSummary } from './item.js'
+import type { ItemSummary } from './item.js'
 import { GoalBody } from './projects.js'
 
 /** What she learned from it, kept with it. */

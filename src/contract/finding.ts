@@ -1,4 +1,4 @@
-import { ListedItem } from './item.js'
+import type { ListedItem } from './item.js'
 
 /** What has left the collection, and what was thought of it. */
 export interface GoneItem {

@@ -1,37 +1,18 @@
+import type { FieldValues } from '#core/item/fields-data'
+import type { Lifecycle, Opening } from '#core/item/opening'
+import type { SetAside } from '#core/decide/set-aside'
+import { type Location, FINISHES } from '#core/item/traits'
+import { FIELD_SCHEMAS } from './item-fields.js'
 import type { Day } from '#core/calendar/day'
 import type { ModelType } from '#core/item/model-type'
 import { type Form, FORMS } from '#core/item/form'
 import { z } from 'zod'
-import { SET_ASIDE } from '#core/decide/set-aside'
 import { GOAL_KINDS } from '#core/goal/progress'
-import {
-  AVAILABILITIES,
-  DEPTHS,
-  FINISHES,
-  FORMATS,
-  LOCATIONS,
-  PACKAGE_STATES,
-  SEASONS,
-  SOURCES,
-  STRUCTURES,
-  UNDERTONES,
-} from '#core/item/traits'
 import { ChangeId, DayText, Hex, Id, NewId, Line } from './basic.js'
 import type { PairView, PhotoView } from './beside-item.js'
 import { type ContentView, Reading, ReadingBody, type ReadingView, type ShadeContent } from './reading.js'
 import type { ForecastView, GuessView, OutlookView, RaceView } from './forecast.js'
 import type { EventView, PackageWeightView } from './package-view.js'
-
-const Range = z.object({ earliest: DayText, latest: DayText })
-
-/** As she said it: a day, a month, a year or a range are all ranges; "said" is her spelling. */
-export const OpenedBody = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('unopened') }),
-  z.strictObject({ kind: z.literal('unknown') }),
-  z
-    .strictObject({ kind: z.literal('range'), earliest: DayText, latest: DayText, said: Line(80) })
-    .refine((range) => range.earliest <= range.latest, 'The first day must not be after the last.'),
-])
 
 const PartBody = z.strictObject({
   id: Id,
@@ -47,59 +28,9 @@ const PartBody = z.strictObject({
   form: z.enum(FORMS).nullable(),
 })
 
-/** What is said of an item's nature and state beyond its name and form. */
-const Traits = {
-  structure: z.enum(STRUCTURES),
-  /** What it is worn as, when not what it is sold as. */
-  usedAs: Id.nullable(),
-  format: z.enum(FORMATS).nullable(),
-  undertone: z.enum(UNDERTONES).nullable(),
-  depth: z.enum(DEPTHS).nullable(),
-  /** The seasons it suits; none = all year. */
-  seasons: z.array(z.enum(SEASONS)).max(4),
-  availability: z.enum(AVAILABILITIES).nullable(),
-  spf: z.int().min(1, 'A sun protection factor is at least 1.').max(150).nullable(),
-  packageStates: z.array(z.enum(PACKAGE_STATES)).max(PACKAGE_STATES.length),
-  /** Brushes that go with it. */
-  brushes: z.string(),
-  /** The kit or set it belongs to. */
-  kit: z.string(),
-}
-
 /** Everything that is said of an item in its form. */
-export const ItemFields = z.strictObject({
-  maker: Line(120),
-  name: Line(200).min(1, 'Give it a name; a word is enough.'),
-  shade: Line(120),
-  categoryId: Id,
-  form: z.enum(FORMS),
-  colour: Hex.nullable(),
-  finish: z.enum(FINISHES).nullable(),
-  opaque: z.boolean(),
-  slots: z.int().min(1).max(12),
-  content: z
-    .strictObject({ amount: z.number().positive('The size must be above 0.').max(5000), unit: z.enum(['g', 'ml']) })
-    .nullable(),
-  priceMinor: z.int().min(0, 'A price is not below 0.').max(1_000_000).nullable(),
-  source: z.enum(SOURCES).nullable(),
-  acquired: z
-    .strictObject({ earliest: DayText, latest: DayText })
-    .refine((range) => range.earliest <= range.latest, 'The first day must not be after the last.')
-    .nullable(),
-  opened: OpenedBody,
-  paoMonths: z.int().min(1, 'A period after opening is at least 1 month.').max(120).nullable(),
-  expiry: DayText.nullable(),
-  sunProtection: z.boolean(),
-  /** Uses before the log; null = not said. */
-  usesBefore: z.int().min(0, 'Uses are not below 0.').max(100_000).nullable(),
-  liking: z.int().min(1).max(5).nullable(),
-  notes: Line(4000),
-  ...Traits,
-  brushes: Line(120),
-  kit: Line(120),
-  parts: z.array(PartBody).max(80),
-})
-export type ItemFields = z.infer<typeof ItemFields>
+export const ItemFields = z.strictObject({ ...FIELD_SCHEMAS, parts: z.array(PartBody).max(80) })
+export type ItemFields = FieldValues & { parts: z.infer<typeof PartBody>[] }
 
 export const AddItem = z.strictObject({
   changeId: ChangeId,
@@ -139,12 +70,14 @@ const ShelfLifeReason = z.discriminatedUnion('code', [
 
 export const ShelfLifeView = z.object({
   state: z.enum(['in date', 'within 90 days', 'past', 'sign seen', 'unknown']),
-  lastGood: Range.nullable(),
+  lastGood: z.object({ earliest: DayText, latest: DayText }).nullable(),
   actOn: DayText.nullable(),
   daysLeft: z.number().nullable(),
   reason: ShelfLifeReason,
   sun: z.object({ lastDay: DayText.nullable(), lapsed: z.boolean() }).nullable(),
 })
+
+export type ShelfLifeView = z.infer<typeof ShelfLifeView>
 
 export const GoalView = z.object({
   stayId: Id,
@@ -178,139 +111,108 @@ export const GoalView = z.object({
 export type GoalView = z.infer<typeof GoalView>
 
 /** What every place shows of an item. */
-export const ItemSummary = z.object({
-  id: Id,
-  version: z.int(),
-  maker: z.string(),
-  name: z.string(),
-  shade: z.string(),
-  categoryId: Id,
-  category: z.string(),
-  faceOrder: z.int(),
-  makeup: z.boolean(),
-  eye: z.boolean(),
-  lip: z.boolean(),
-  /** The category it is worn as, by name: what it is sold as unless she said otherwise. */
-  wornAs: z.string(),
-  wornAsId: Id,
-  homeZoneId: Id,
-  form: z.enum(FORMS),
-  colour: z.string().nullable(),
+export interface ItemSummary extends FieldValues {
+  id: string
+  version: number
+  category: string
+  faceOrder: number
+  makeup: boolean
+  eye: boolean
+  lip: boolean
+  /** The category it is used as, by name: what it is sold as unless the user said otherwise. */
+  wornAs: string
+  wornAsId: string
+  homeZoneId: string
   /** Where no swatch was recorded: a colour guessed from its words, drawn as a guess and counted nowhere. */
-  guess: z.string().nullable(),
-  finish: z.enum(FINISHES).nullable(),
-  opaque: z.boolean(),
-  slots: z.int(),
-  lifecycle: z.enum(['unopened', 'open', 'finished', 'left', 'blended']),
-  endedOn: DayText.nullable(),
+  guess: string | null
+  lifecycle: Lifecycle
+  endedOn: Day | null
   /** It ended on or before `endedOn`; nobody knows closer. */
-  endedRoughly: z.boolean(),
-  location: z.enum(LOCATIONS),
-  isBackup: z.boolean(),
-  backups: z.int(),
-  content: z.object({ amount: z.number(), unit: z.enum(['g', 'ml']) }).nullable(),
-  priceMinor: z.int().nullable(),
+  endedRoughly: boolean
+  location: Location
+  isBackup: boolean
+  backups: number
   /** A price in another currency, as it was written. */
-  priceSaid: z.string().nullable(),
-  source: z.enum(SOURCES).nullable(),
-  acquired: Range.nullable(),
-  /** As it was said. */
-  opened: OpenedBody,
+  priceSaid: string | null
   /** As it is to be read, with all that is known: by whom it was said, and the days it can have been. */
-  opening: z.object({
-    kind: z.enum(['unopened', 'unknown', 'range']),
-    by: z.enum(['she', 'sheet', 'tick']),
-    within: Range.nullable(),
-    notAfter: DayText.nullable(),
-  }),
-  paoMonths: z.int().nullable(),
-  expiry: DayText.nullable(),
-  sunProtection: z.boolean(),
-  usesBefore: z.int().nullable(),
-  wears: z.int(),
-  uses: z.int(),
-  firstWorn: DayText.nullable(),
-  lastWorn: DayText.nullable(),
-  liking: z.int().nullable(),
-  notes: z.string(),
-  ...Traits,
-  reading: Reading.nullable(),
+  opening: Omit<Opening, 'notBefore'>
+  wears: number
+  uses: number
+  firstWorn: Day | null
+  lastWorn: Day | null
+  reading: Reading | null
   /** Share of the content left by the last reading, 0..1. */
-  left: z.number().nullable(),
+  left: number | null
   /** Between which shares what is left likely lies, where weighings tell and nothing was read by eye; never drawn as a fact. */
-  estimate: z.object({ low: z.number(), high: z.number() }).nullable(),
+  estimate: { low: number; high: number } | null
   /** Of how many of its shades that speaks. */
-  leftOf: z.object({ read: z.int(), all: z.int() }).nullable(),
+  leftOf: { read: number; all: number } | null
   /** Cells of a sheet that were kept as words. */
-  keptWords: z.int(),
+  keptWords: number
   /** Cells of a sheet, or a price in another currency, are kept as words. */
-  hasKeptWords: z.boolean(),
-  parts: z.array(PartSummary),
-  shelfLife: ShelfLifeView,
-  placement: z.object({ zoneId: Id, since: DayText, position: z.int(), beside: z.boolean() }).nullable(),
-  restingUntil: DayText.nullable(),
-  goal: GoalView.nullable(),
-  onTrial: z.boolean(),
+  hasKeptWords: boolean
+  parts: PartSummary[]
+  shelfLife: ShelfLifeView
+  placement: { zoneId: string; since: Day; position: number; beside: boolean } | null
+  restingUntil: Day | null
+  goal: GoalView | null
+  onTrial: boolean
   /** Kept to look at, or for occasions. */
-  setAside: z.enum(SET_ASIDE).nullable(),
-  /** The day it is kept for, and what she said of it. */
-  asideFor: DayText.nullable(),
-  asideWords: z.string(),
-})
-export type ItemSummary = z.infer<typeof ItemSummary>
+  setAside: SetAside | null
+  /** The day it is kept for, and what was said of it. */
+  asideFor: Day | null
+  asideWords: string
+}
 
-const ListedReading = Reading.pick({ kind: true, value: true, stage: true, word: true })
-export type ListedReading = z.infer<typeof ListedReading>
-const ListedPart = PartSummary.extend({ reading: ListedReading.nullable() })
-export type ListedPart = z.infer<typeof ListedPart>
+export type ListedReading = Pick<Reading, 'kind' | 'value' | 'stage' | 'word'>
+export type ListedPart = Omit<PartSummary, 'reading'> & { reading: ListedReading | null }
 
-/** What lists, pickers and the drawer show of an item: enough to draw it, name it, sort it and say how it stands. */
-export const ListedItem = ItemSummary.pick({
-  id: true,
-  maker: true,
-  name: true,
-  shade: true,
-  categoryId: true,
-  category: true,
-  faceOrder: true,
-  makeup: true,
-  eye: true,
-  wornAs: true,
-  homeZoneId: true,
-  form: true,
-  colour: true,
-  guess: true,
-  finish: true,
-  opaque: true,
-  slots: true,
-  lifecycle: true,
-  endedOn: true,
-  location: true,
-  isBackup: true,
-  backups: true,
-  content: true,
-  acquired: true,
-  uses: true,
-  firstWorn: true,
-  lastWorn: true,
-  liking: true,
-  packageStates: true,
-  placement: true,
-  restingUntil: true,
-  goal: true,
-  onTrial: true,
-  setAside: true,
-  hasKeptWords: true,
-}).extend({
-  opening: ItemSummary.shape.opening.omit({ by: true }),
-  reading: ListedReading.nullable(),
-  estimate: z.object({ low: z.number(), high: z.number() }).nullable(),
-  parts: z.array(ListedPart),
-  shelfLife: ShelfLifeView.pick({ state: true, lastGood: true, actOn: true }).extend({
-    sun: z.object({ lapsed: z.boolean() }).nullable(),
-  }),
-})
-export type ListedItem = z.infer<typeof ListedItem>
+/** What lists, pickers and the drawer show of an item as it is: enough to draw it, name it and sort it. */
+export const LISTED = [
+  'id',
+  'maker',
+  'name',
+  'shade',
+  'categoryId',
+  'category',
+  'faceOrder',
+  'makeup',
+  'eye',
+  'wornAs',
+  'homeZoneId',
+  'form',
+  'colour',
+  'guess',
+  'finish',
+  'opaque',
+  'slots',
+  'lifecycle',
+  'endedOn',
+  'location',
+  'isBackup',
+  'backups',
+  'content',
+  'acquired',
+  'uses',
+  'firstWorn',
+  'lastWorn',
+  'liking',
+  'packageStates',
+  'placement',
+  'restingUntil',
+  'goal',
+  'onTrial',
+  'setAside',
+  'estimate',
+] as const satisfies readonly (keyof ItemSummary)[]
+
+/** The same with how it stands, in short. */
+export type ListedItem = Pick<ItemSummary, (typeof LISTED)[number] | 'hasKeptWords'> & {
+  opening: Omit<ItemSummary['opening'], 'by'>
+  reading: ListedReading | null
+  parts: ListedPart[]
+  shelfLife: Pick<ShelfLifeView, 'state' | 'lastGood' | 'actOn'> & { sun: { lapsed: boolean } | null }
+}
 
 export interface CategoryView {
   id: string

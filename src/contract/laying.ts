@@ -4,7 +4,7 @@ import type { Day } from '#core/calendar/day'
 import { type LayingChoice, LAYING_CHOICES } from '#core/plan/laying-choices'
 import { z } from 'zod'
 import { ChangeId, DayText, Id, NewId } from './basic.js'
-import { ItemSummary } from './item.js'
+import type { ItemSummary } from './item.js'
 
 export const StartLaying = z.strictObject({ changeId: ChangeId, id: NewId, season: z.enum(SEASONS) })
 export const ChooseInLaying = z

@@ -4,7 +4,7 @@ import { z } from 'zod'
 import { ChangeId, DayText, Id, Line, NewId } from './basic.js'
 import type { RuleView } from './buying.js'
 import { SheetItem } from './check-in.js'
-import { ListedItem } from './item.js'
+import type { ListedItem } from './item.js'
 
 /** A span of her own, kept under a name; without an end it runs up to today. */
 export const PutSpan = z

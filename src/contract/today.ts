@@ -5,7 +5,7 @@ import type { Day } from '#core/calendar/day'
 import { z } from 'zod'
 import { AMOUNT_UNITS, HANDS, SKINS, TONES, WEATHERS } from '#core/wear/day-choices'
 import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
-import { ListedItem } from './item.js'
+import type { ListedItem } from './item.js'
 
 export const SetWorn = z.strictObject({
   changeId: ChangeId,

@@ -1,5 +1,5 @@
 import { addDays, addMonths, fieldsOf, type Day } from '#core/calendar/day'
-import { BLANK_FIELDS } from '#contract/blank-item'
+import { BLANK_FIELDS } from '#core/item/fields-data'
 import type { ItemFields } from '#contract/item'
 import type { Random } from './random.js'
 import { CAST, type CastMember, type Role } from './cast-data.js'

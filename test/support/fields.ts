@@ -1,4 +1,4 @@
-import { BLANK_FIELDS } from '#contract/blank-item'
+import { BLANK_FIELDS } from '#core/item/fields-data'
 import type { ItemFields } from '#contract/item'
 
 /** A blush as the form sends it; tests change what they are about. */

@@ -1,4 +1,5 @@
-import { median } from '../forecast/median.js'
+import { groupBy } from '../lists/grouping.js'
+import { median } from '../lists/median.js'
 
 /** What made her think of it. */
 export const LESSON_PROMPTS = ['finale', 'verdict', 'empty', 'numbers', 'herself'] as const
@@ -111,7 +112,7 @@ function of(rule: LessonRule, about: string, count: number, mine: number, others
 function byTime(endings: readonly Ending[]): ShownLesson[] {
   const timed = endings.filter((each) => each.how === 'finished' && each.days !== null)
   if (timed.length < LEAST_ENDINGS) return []
-  return [...groups(timed, ({ categoryId }) => categoryId)].flatMap(([about, own]) => {
+  return [...groupBy(timed, ({ categoryId }) => categoryId)].flatMap(([about, own]) => {
     const rest = timed.filter(({ categoryId }) => categoryId !== about)
     if (rest.length === 0) return []
     const [mine, others] = [middle(own), middle(rest)]
@@ -123,7 +124,7 @@ function byTime(endings: readonly Ending[]): ShownLesson[] {
 function neverFinished({ owned, endings, logDays }: LessonFacts): ShownLesson[] {
   if (logDays < NEVER_AFTER_DAYS) return []
   const done = new Set(endings.filter(({ how }) => how === 'finished').map(({ categoryId }) => categoryId))
-  return [...groups(owned, ({ categoryId }) => categoryId)]
+  return [...groupBy(owned, ({ categoryId }) => categoryId)]
     .filter(([about]) => !done.has(about))
     .map(([about, own]) =>
       of('never finishes', about, own.length, 0, endings.filter(({ how }) => how === 'finished').length),
@@ -132,7 +133,7 @@ function neverFinished({ owned, endings, logDays }: LessonFacts): ShownLesson[] 
 
 function sourcesUnworn(owned: readonly Owned[]): ShownLesson[] {
   const settled = owned.filter(({ daysHere, uses }) => uses !== null && (daysHere === null || daysHere >= SETTLED_DAYS))
-  return [...groups(settled, ({ source }) => source ?? '')].flatMap(([about, own]) => {
+  return [...groupBy(settled, ({ source }) => source ?? '')].flatMap(([about, own]) => {
     const unworn = own.filter(({ uses }) => uses === 0).length
     return about !== '' && about !== 'bought' && unworn * 2 >= own.length
       ? [of('source never worn', about, own.length, unworn, own.length)]
@@ -142,7 +143,7 @@ function sourcesUnworn(owned: readonly Owned[]): ShownLesson[] {
 
 function makers(endings: readonly Ending[]): ShownLesson[] {
   const told = endings.filter(({ again, maker }) => maker !== '' && (again === 'yes' || again === 'no'))
-  return [...groups(told, ({ maker }) => maker)].flatMap(([about, own]) => {
+  return [...groupBy(told, ({ maker }) => maker)].flatMap(([about, own]) => {
     const yes = own.filter(({ again }) => again === 'yes').length
     if (yes >= own.length * MOST_OF_THEM) return [of('maker again', about, own.length, yes, own.length)]
     const no = own.length - yes
@@ -152,29 +153,19 @@ function makers(endings: readonly Ending[]): ShownLesson[] {
 
 function letGoUnused(endings: readonly Ending[]): ShownLesson[] {
   const gone = endings.filter(({ how, uses }) => how === 'left' && uses !== null)
-  return [...groups(gone, ({ categoryId }) => categoryId)].flatMap(([about, own]) => {
+  return [...groupBy(gone, ({ categoryId }) => categoryId)].flatMap(([about, own]) => {
     const unused = own.filter(({ uses }) => uses !== null && uses < UNUSED_BELOW).length
     return unused * 2 > own.length ? [of('let go unused', about, own.length, unused, own.length)] : []
   })
 }
 
 function twins(owned: readonly Owned[]): ShownLesson[] {
-  return [...groups(owned, ({ categoryId }) => categoryId)].flatMap(([about, own]) => {
+  return [...groupBy(owned, ({ categoryId }) => categoryId)].flatMap(([about, own]) => {
     const doubled = own.filter(({ hasTwin }) => hasTwin).length
     return doubled >= LEAST_COUNTS['bought in twins'] && doubled * 2 >= own.length
       ? [of('bought in twins', about, doubled, doubled, own.length)]
       : []
   })
-}
-
-function groups<T>(all: readonly T[], key: (each: T) => string): Map<string, T[]> {
-  const found = new Map<string, T[]>()
-  for (const each of all) {
-    const own = found.get(key(each))
-    if (own) own.push(each)
-    else found.set(key(each), [each])
-  }
-  return found
 }
 
 function middle(own: readonly Ending[]): number {

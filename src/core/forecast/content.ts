@@ -1,7 +1,7 @@
 import { GaussianState } from './content-state.js'
 import { LENGTH_SD, type PackageModel } from './form-models.js'
 import { logNormalDensity, phi, positiveQuantile, Z_TENTH } from './normal.js'
-import { median } from './median.js'
+import { median } from '../lists/median.js'
 import type { UseAmount } from './use-amounts.js'
 import { atomsOf, spanOf, type Span, type Weighed } from './weighed.js'
 

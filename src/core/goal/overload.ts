@@ -1,3 +1,4 @@
+import { groupBy } from '../lists/grouping.js'
 import type { Day } from '../calendar/day.js'
 
 /** A counted goal with a date, as far as its category is concerned. */
@@ -26,9 +27,7 @@ export interface Overload {
  * the first date that fails is told for each category.
  */
 export function overloads(needs: readonly DatedNeed[]): Overload[] {
-  const byCategory = new Map<string, DatedNeed[]>()
-  for (const need of needs) byCategory.set(need.categoryId, [...(byCategory.get(need.categoryId) ?? []), need])
-  return [...byCategory].flatMap(([categoryId, own]) => {
+  return [...groupBy(needs, ({ categoryId }) => categoryId)].flatMap(([categoryId, own]) => {
     // An item needs as many days as the neediest of its shades.
     const ofItem = new Map<string, number>()
     const seen: DatedNeed[] = []

@@ -1,3 +1,4 @@
+import { groupBy } from '../lists/grouping.js'
 /** What a name is made of. */
 export interface Nameable {
   readonly maker: string
@@ -35,13 +36,8 @@ export function tellTwinsApart<T extends Nameable & { readonly id: string }>(
   items: readonly T[],
   facts: readonly TwinFact<T>[],
 ): Map<string, string> {
-  const named = new Map<string, T[]>()
-  for (const item of items) {
-    const name = callOf(item)
-    named.set(name, [...(named.get(name) ?? []), item])
-  }
   const added = new Map<string, string>()
-  for (const twins of named.values()) {
+  for (const twins of groupBy(items, callOf).values()) {
     if (twins.length < 2) continue
     const fact = facts.find((tell) => new Set(twins.map(tell)).size === twins.length)
     const best = fact ?? facts.find((tell) => new Set(twins.map(tell)).size > 1)

@@ -15,3 +15,7 @@ export function sumBy<T>(list: Iterable<T>, numberOf: (each: T) => number): numb
   for (const each of list) sum += numberOf(each)
   return sum
 }
+
+export function sum(numbers: Iterable<number>): number {
+  return sumBy(numbers, (each) => each)
+}

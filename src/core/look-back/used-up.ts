@@ -1,3 +1,4 @@
+import { groupBy } from '../lists/grouping.js'
 import { byTime, type DatedReading } from '../item/what-is-left.js'
 import { USUAL_STEP, type TimedReading } from '../measure/content-facts.js'
 import { seriesAt, type DatedEvent } from '../measure/package-events.js'
@@ -62,14 +63,10 @@ export function gramsFound(
   events: readonly DatedEvent[],
   { from, to }: LookSpan,
 ): { readonly grams: number; readonly giveOrTake: number } | null {
-  const bySeries = new Map<number, TimedReading[]>()
   const weights = readings
     .filter((reading) => reading.kind === 'gross' && !reading.doubtful && reading.day <= to)
     .sort((a, b) => byTime(a as DatedReading, b as DatedReading))
-  for (const reading of weights) {
-    const series = seriesAt(events, reading)
-    bySeries.set(series, [...(bySeries.get(series) ?? []), reading])
-  }
+  const bySeries = groupBy(weights, (reading) => seriesAt(events, reading))
   const found = [...bySeries.values()].flatMap((own) => {
     const inside = own.filter((reading) => reading.day >= from)
     const base = own.findLast((reading) => reading.day < from) ?? inside[0]

@@ -5,7 +5,7 @@ import { comparableFinish, differenceOf, labOf, TWIN_BELOW } from '#core/colour/
 import { buyingSums } from '#core/decide/buying'
 import { colourTells } from '#core/decide/twins'
 import { packageModelOf } from '#core/forecast/form-models'
-import { median } from '#core/forecast/median'
+import { median } from '#core/lists/median'
 import { labelGrams, useAmountOf } from '#core/forecast/use-amounts'
 import { usualPeriod } from '#core/shelf-life/default-pao'
 import type { BuyingCheckAnswer, BuyingQuery } from '#contract/buying'

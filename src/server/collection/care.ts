@@ -1,3 +1,5 @@
+import { ITEM_FIELDS, type ItemFieldName } from '#core/item/fields-data'
+import { storedOf, type Stored } from '../stock/item-columns.js'
 import type { z } from 'zod'
 import { fail, ok, type Outcome, type Refusal } from '../failing.js'
 import { itemMark } from '#core/words/told'
@@ -21,19 +23,6 @@ import type { Wearing } from '../today/wearing.js'
 import type { Drawer } from '../drawer/drawer.js'
 
 type CategoryBody = Omit<z.output<typeof EditCategory>, 'changeId' | 'version'>
-
-/** What is set for many at once, by its column. */
-const COLUMNS: Readonly<Record<string, string>> = {
-  categoryId: 'category_id',
-  usedAs: 'used_as',
-  form: 'form',
-  format: 'format',
-  seasons: 'seasons',
-  availability: 'availability',
-  liking: 'liking',
-  paoMonths: 'pao_months',
-  kit: 'kit',
-}
 
 /** What is done to items that are there: pairs, many at once, opening dates, places, categories of her own. */
 export class Care {
@@ -91,11 +80,13 @@ export class Care {
         return fail('unknown-category', { value: id })
     const missing = this.#missing(itemIds)
     if (missing) return missing
-    const values = Object.entries(set).filter(([, value]) => value !== undefined)
-    const columns = values.map(([key]) => `${COLUMNS[key] ?? ''} = @${key}`).join(', ')
-    const update = this.services.db.prepare(`UPDATE item SET ${columns}, version = version + 1 WHERE id = @id`)
-    const bound = Object.fromEntries(
-      values.map(([key, value]) => [key, Array.isArray(value) ? JSON.stringify(value) : value]),
+    const bound: Record<string, Stored> = Object.assign(
+      {},
+      ...Object.entries(set).map(([name, value]) => storedOf(ITEM_FIELDS[name as ItemFieldName], value)),
+    )
+    const columns = Object.keys(bound).map((column) => `${column} = @${column}`)
+    const update = this.services.db.prepare(
+      `UPDATE item SET ${columns.join(', ')}, version = version + 1 WHERE id = @id`,
     )
     const ids = new Set(itemIds)
     for (const id of ids) update.run({ ...bound, id })

@@ -1,3 +1,4 @@
+import { storedFields, type Stored } from '../stock/item-columns.js'
 import { fail, ok, type Refusal } from '../failing.js'
 import { itemMark } from '#core/words/told'
 import type { Day } from '#core/calendar/day'
@@ -172,44 +173,9 @@ export class CollectionCommands {
   }
 }
 
-function bindings(fields: ItemFields, opened: Opened): Record<string, string | number | null> {
-  const range = opened.kind === 'range' ? opened : null
-  return {
-    categoryId: fields.categoryId,
-    form: fields.form,
-    colour: fields.colour,
-    finish: fields.finish,
-    opaque: Number(fields.opaque),
-    slots: fields.slots,
-    contentAmount: fields.content?.amount ?? null,
-    contentUnit: fields.content?.unit ?? null,
-    // A gift has no price, not 0.00.
-    priceMinor: fields.source === 'gift' ? null : fields.priceMinor,
-    source: fields.source,
-    acquiredEarliest: fields.acquired?.earliest ?? null,
-    acquiredLatest: fields.acquired?.latest ?? null,
-    openedKind: opened.kind,
-    openedEarliest: range?.earliest ?? null,
-    openedLatest: range?.latest ?? null,
-    openedSaid: range?.said ?? null,
-    paoMonths: fields.paoMonths,
-    expiry: fields.expiry,
-    sunProtection: Number(fields.sunProtection),
-    usesBefore: fields.usesBefore,
-    liking: fields.liking,
-    notes: fields.notes,
-    structure: fields.structure,
-    usedAs: fields.usedAs,
-    format: fields.format,
-    undertone: fields.undertone,
-    depth: fields.depth,
-    seasons: JSON.stringify(fields.seasons),
-    availability: fields.availability,
-    spf: fields.spf,
-    packageStates: JSON.stringify(fields.packageStates),
-    brushes: fields.brushes,
-    kit: fields.kit,
-  }
+function bindings(fields: ItemFields, opened: Opened): Record<string, Stored> {
+  // A gift has no price, not 0.00.
+  return storedFields({ ...fields, opened, priceMinor: fields.source === 'gift' ? null : fields.priceMinor })
 }
 
 function sameOpened(a: Opened, b: Opened): boolean {

@@ -1,68 +1,40 @@
+import { ITEM_FIELDS, type FieldTable, type MergeRule } from '#core/item/fields-data'
 import type { Day } from '#core/calendar/day'
 
 /** A row of the table of items, as the schema has it. */
 export type ItemRow = Readonly<Record<string, string | number | null>>
 
-/**
- * What becomes of a column when two items are made one. *kept*: the one that stays has its own. *asked*: what only one says holds;
- * what both say differently is asked. *either*: yes where either says so. *earliest*, *lines*, *list*: the earlier day, both texts,
- * both lists. *with another*: the other
- * half of a column that is asked. *together*: decided with others, in `mergedRow`.
- */
-export type MergedColumn = 'kept' | 'asked' | 'either' | 'earliest' | 'lines' | 'list' | 'together' | 'with another'
+/** What becomes of a column: as its field says; *with another*: the other half of a column that is asked. */
+export type MergedColumn = MergeRule | 'with another'
 
-/** Every column of an item. Data table; a test holds it to the schema. */
-export const MERGED_COLUMNS: Readonly<Record<string, MergedColumn>> = {
+/** Columns that hold no field of the form. */
+const BESIDE_FIELDS: Readonly<Record<string, MergedColumn>> = {
   id: 'kept',
   version: 'kept',
   product_id: 'kept',
-  slots: 'kept',
   ended_as: 'kept',
   location: 'kept',
   location_until: 'kept',
-  category_id: 'asked',
-  used_as: 'asked',
-  structure: 'kept',
-  form: 'asked',
-  format: 'asked',
-  colour: 'asked',
-  finish: 'asked',
-  undertone: 'asked',
-  depth: 'asked',
-  content_amount: 'asked',
-  content_unit: 'with another',
-  price_minor: 'asked',
   price_said: 'asked',
-  source: 'asked',
-  availability: 'asked',
-  pao_months: 'asked',
-  spf: 'asked',
-  liking: 'asked',
   role: 'asked',
-  opaque: 'either',
-  sun_protection: 'either',
-  expiry: 'earliest',
   added_on: 'earliest',
-  notes: 'lines',
-  brushes: 'lines',
-  kit: 'lines',
-  seasons: 'list',
-  package_states: 'list',
   kept_text: 'list',
   sign_day: 'together',
   sign_words: 'together',
-  uses_before: 'together',
-  opened_kind: 'together',
-  opened_earliest: 'together',
-  opened_latest: 'together',
-  opened_said: 'together',
   opened_by: 'together',
-  acquired_earliest: 'together',
-  acquired_latest: 'together',
   ended_on: 'together',
   ended_roughly: 'together',
   origin_item_id: 'together',
 }
+
+/** What becomes of every column of an item; a test holds it to the schema. */
+export function mergedColumns(table: FieldTable = ITEM_FIELDS): Readonly<Record<string, MergedColumn>> {
+  const ofFields = Object.values(table).flatMap(({ columns, merge }) =>
+    columns.map((column, n) => [column, merge === 'asked' && n > 0 ? 'with another' : merge]),
+  )
+  return { ...BESIDE_FIELDS, ...(Object.fromEntries(ofFields) as Record<string, MergedColumn>) }
+}
+export const MERGED_COLUMNS = mergedColumns()
 
 /** When it was opened, as one question. */
 const OPENED = 'opened_said'

@@ -1,3 +1,4 @@
+import { columnsOfFields } from '../stock/item-columns.js'
 import type { Day } from '#core/calendar/day'
 import type { Form } from '#core/item/form'
 import type { ModelType } from '#core/item/model-type'
@@ -14,6 +15,8 @@ export interface CategoryRow {
   model_type: ModelType
   version: number
 }
+
+const FIELD_COLUMNS = columnsOfFields()
 
 export function collectionQueries(db: Db) {
   const sql = preparing(db)
@@ -32,26 +35,11 @@ export function collectionQueries(db: Db) {
       'DELETE FROM product WHERE id = @id AND NOT EXISTS (SELECT 1 FROM item WHERE product_id = @id)',
     ),
     addItem: sql(`
-      INSERT INTO item (id, product_id, category_id, form, colour, finish, opaque, slots, content_amount, content_unit,
-                        price_minor, price_said, source, acquired_earliest, acquired_latest, opened_kind, opened_earliest,
-                        opened_latest, opened_said, opened_by, pao_months, expiry, sun_protection, uses_before, liking, notes,
-                        kept_text, structure, used_as, format, undertone, depth, seasons, availability,
-                        spf, package_states, brushes, kit, added_on)
-      VALUES (@id, @productId, @categoryId, @form, @colour, @finish, @opaque, @slots, @contentAmount, @contentUnit,
-              @priceMinor, @priceSaid, @source, @acquiredEarliest, @acquiredLatest, @openedKind, @openedEarliest,
-              @openedLatest, @openedSaid, @openedBy, @paoMonths, @expiry, @sunProtection, @usesBefore, @liking, @notes,
-              @keptText, @structure, @usedAs, @format, @undertone, @depth, @seasons, @availability,
-              @spf, @packageStates, @brushes, @kit, @addedOn)`),
+      INSERT INTO item (id, product_id, price_said, opened_by, kept_text, added_on, ${FIELD_COLUMNS.join(', ')})
+      VALUES (@id, @productId, @priceSaid, @openedBy, @keptText, @addedOn, ${FIELD_COLUMNS.map((c) => `@${c}`).join(', ')})`),
     editItem: sql(`
-      UPDATE item SET product_id = @productId, category_id = @categoryId, form = @form, colour = @colour, finish = @finish,
-             opaque = @opaque, slots = @slots, content_amount = @contentAmount, content_unit = @contentUnit,
-             price_minor = @priceMinor, source = @source, acquired_earliest = @acquiredEarliest,
-             acquired_latest = @acquiredLatest, opened_kind = @openedKind, opened_earliest = @openedEarliest,
-             opened_latest = @openedLatest, opened_said = @openedSaid, opened_by = @openedBy, pao_months = @paoMonths,
-             expiry = @expiry, sun_protection = @sunProtection, uses_before = @usesBefore, liking = @liking,
-             notes = @notes, structure = @structure, used_as = @usedAs, format = @format, undertone = @undertone,
-             depth = @depth, seasons = @seasons, availability = @availability, spf = @spf,
-             package_states = @packageStates, brushes = @brushes, kit = @kit, version = version + 1
+      UPDATE item SET product_id = @productId, opened_by = @openedBy, version = version + 1,
+             ${FIELD_COLUMNS.map((c) => `${c} = @${c}`).join(', ')}
        WHERE id = @id`),
     addMark: sql<[{ id: string; itemId: string; identity: string }]>(
       'INSERT INTO import_mark (id, item_id, identity) VALUES (@id, @itemId, @identity)',

@@ -1,8 +1,9 @@
+import { groupBy } from '#core/lists/grouping'
 import type { z } from 'zod'
 import type { Day } from '#core/calendar/day'
 import type { Aspect, Felt } from '#core/decide/feelings'
 import { itemMark } from '#core/words/told'
-import type { FeelingsAnswer, FeltView, SetFeelings } from '#contract/deciding'
+import type { FeelingsAnswer, SetFeelings } from '#contract/deciding'
 import type { Answer } from '../db/journal.js'
 import { type Db, preparing } from '../db/query.js'
 import { fail, ok } from '../failing.js'
@@ -19,10 +20,10 @@ export class Feeling {
 
   /** What was felt of everything worn on a day, by item. */
   on(day: Day): FeelingsAnswer {
-    const found = new Map<string, FeltView[]>()
-    for (const { item_id: id, aspect, felt } of this.#queries.on.all(day))
-      found.set(id, [...(found.get(id) ?? []), { aspect, felt }])
-    return { worn: [...found].map(([itemId, felt]) => ({ itemId, felt })) }
+    const found = groupBy(this.#queries.on.all(day), (row) => row.item_id)
+    return {
+      worn: [...found].map(([itemId, rows]) => ({ itemId, felt: rows.map(({ aspect, felt }) => ({ aspect, felt })) })),
+    }
   }
 
   set({ itemId, day, felt, words }: z.output<typeof SetFeelings>): Answer {

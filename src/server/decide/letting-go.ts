@@ -1,3 +1,4 @@
+import { groupBy, sumBy } from '#core/lists/grouping'
 import type { z } from 'zod'
 import type { Day } from '#core/calendar/day'
 import type { Destination, LetGoWhy } from '#core/decide/verdict'
@@ -100,15 +101,13 @@ export class LettingGo {
 }
 
 function sumsByReason(gone: readonly GoneView[]): LettingGoAnswer['reasons'] {
-  const groups = new Map<LetGoWhy | null, GoneView[]>()
-  for (const each of gone) groups.set(each.why, [...(groups.get(each.why) ?? []), each])
-  return [...groups]
+  return [...groupBy(gone, ({ why }) => why)]
     .map(([why, own]) => ({
       why,
       items: own.length,
-      grams: own.reduce((sum, { grams }) => sum + (grams ?? 0), 0),
+      grams: sumBy(own, ({ grams }) => grams ?? 0),
       gramsUnknown: own.filter(({ grams }) => grams === null).length,
-      lost: own.reduce((sum, { lost }) => sum + (lost ?? 0), 0),
+      lost: sumBy(own, ({ lost }) => lost ?? 0),
       unpriced: own.filter(({ lost }) => lost === null).length,
     }))
     .sort((a, b) => b.lost - a.lost || b.items - a.items)

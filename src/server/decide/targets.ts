@@ -1,3 +1,4 @@
+import { groupBy } from '#core/lists/grouping'
 import { callOf } from '#core/item/naming'
 import type { z } from 'zod'
 import type { Day } from '#core/calendar/day'
@@ -25,8 +26,7 @@ export class Targets {
   all(): TargetsAnswer {
     const evidence = this.services.evidence.all()
     const { today } = evidence
-    const groups = new Map<string, ItemFacts[]>()
-    for (const item of evidence.items) groups.set(item.categoryId, [...(groups.get(item.categoryId) ?? []), item])
+    const groups = groupBy(evidence.items, ({ categoryId }) => categoryId)
     const rows = this.#queries.all.all()
     const targeted = new Set(rows.map((row) => row.category_id))
     return {

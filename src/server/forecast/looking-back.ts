@@ -1,7 +1,8 @@
+import { groupBy } from '#core/lists/grouping'
 import { callOf } from '#core/item/naming'
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import { categoryFactor, guessFactor, pinballLoss, type GuessFactor } from '#core/forecast/guesses'
-import { median } from '#core/forecast/median'
+import { median } from '#core/lists/median'
 import { Z_TENTH } from '#core/forecast/normal'
 import { whyMissed, type MissReason } from '#core/look-back/misses'
 import type { FactorView, LookBackAnswer } from '#contract/forecast'
@@ -69,7 +70,7 @@ export class LookingBack {
 
   /** Each finished thing is scored once, by the forecast kept nearest to half its life. */
   #forecasts(today: Day): LookBackAnswer['forecasts'] {
-    const rows = grouped(this.#queries.allKept.all())
+    const rows = groupBy(this.#queries.allKept.all(), (row) => row.item_id)
     const items = this.#items([...rows.keys()], today)
     const scored = [...rows].flatMap(([id, own]) => {
       const item = items.get(id)
@@ -178,14 +179,6 @@ function nearestHalf(rows: readonly ForecastRow[], first: Day | null, end: Day):
   return [...usable].sort((a, b) => off(a) - off(b))[0] ?? null
 }
 
-function grouped(rows: readonly ForecastRow[]): Map<string, ForecastRow[]> {
-  const found = new Map<string, ForecastRow[]>()
-  for (const row of rows) found.set(row.item_id, [...(found.get(row.item_id) ?? []), row])
-  return found
-}
-
 function byCategory<T extends { readonly item: ItemFacts }>(all: readonly T[]): [string, T[]][] {
-  const found = new Map<string, T[]>()
-  for (const each of all) found.set(each.item.category, [...(found.get(each.item.category) ?? []), each])
-  return [...found].sort(([, a], [, b]) => b.length - a.length)
+  return [...groupBy(all, ({ item }) => item.category)].sort(([, a], [, b]) => b.length - a.length)
 }

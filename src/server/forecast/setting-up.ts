@@ -1,3 +1,4 @@
+import { groupBy } from '#core/lists/grouping'
 import type { z } from 'zod'
 import { addDays, type Day } from '#core/calendar/day'
 import { isCounted } from '#core/goal/progress'
@@ -58,9 +59,7 @@ export class SettingUp {
     const zones = new Map(this.#queries.zones.all().map((row) => [row.id, row.name]))
     const shares = this.#zoneShares(today)
     const others = this.#already(project ?? null, new Set(items.map((item) => item.id)), by)
-    const groups = new Map<string, ItemFacts[]>()
-    for (const item of items) groups.set(item.wornAsId, [...(groups.get(item.wornAsId) ?? []), item])
-    return [...groups].map(([categoryId, own]) => {
+    return [...groupBy(items, ({ wornAsId }) => wornAsId)].map(([categoryId, own]) => {
       const already = others.get(categoryId) ?? []
       const needs = [...own.map((item) => this.#needs(item, asked)), ...already]
       const zoneId = own[0]?.homeZoneId ?? ''

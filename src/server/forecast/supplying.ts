@@ -1,3 +1,4 @@
+import { groupBy } from '#core/lists/grouping'
 import { callOf } from '#core/item/naming'
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import type { Span } from '#core/forecast/weighed'
@@ -183,13 +184,7 @@ export class Supplying {
 
 /** By what they are worn as. */
 function byKind(items: readonly ItemFacts[]): Map<string, ItemFacts[]> {
-  const groups = new Map<string, ItemFacts[]>()
-  for (const item of items) {
-    const own = groups.get(item.wornAsId)
-    if (own) own.push(item)
-    else groups.set(item.wornAsId, [item])
-  }
-  return groups
+  return groupBy(items, ({ wornAsId }) => wornAsId)
 }
 
 function needOf(need: Span | null, today: Day): SupplyView['need'] {

@@ -1,3 +1,4 @@
+import { groupBy } from '#core/lists/grouping'
 import express, { Router, type Request, type Response } from 'express'
 import { join } from 'node:path'
 import { AlsoCopyTo, Nothing, type CopiesAnswer, type CopyInside, type CopyView, type WentBack } from '#contract/host'
@@ -87,9 +88,7 @@ export function copyRoutes(host: Host, lookInto: LookInto): Router {
 /** One line for each copy, however many names it goes by. */
 function viewsOf(known: readonly KnownCopy[]): CopyView[] {
   const order = Object.keys(KEPT)
-  const files = new Map<number, KnownCopy[]>()
-  for (const each of known) files.set(each.file, [...(files.get(each.file) ?? []), each])
-  return [...files.values()].flatMap((names) => {
+  return [...groupBy(known, ({ file }) => file).values()].flatMap((names) => {
     const [first, ...others] = names.sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind))
     if (!first) return []
     const { name, kind, madeAt, checkedAt, facts } = first

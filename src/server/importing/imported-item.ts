@@ -1,7 +1,7 @@
 import { plainWords } from '#core/words/plain-words'
 import type { SheetItem } from '#core/formats/sheet/sheet-item'
 import type { PreviewRow } from '#contract/importing'
-import { BLANK_FIELDS } from '#contract/blank-item'
+import { BLANK_FIELDS } from '#core/item/fields-data'
 import type { ItemFields } from '#contract/item'
 
 /** A row of the sheet beside what she will see of it. */

@@ -1,3 +1,4 @@
+import { groupBy, sum } from '#core/lists/grouping'
 import { addDays, daysBetween, earlier, later, type Day } from '#core/calendar/day'
 import { facesIn, wornTogether } from '#core/look-back/faces'
 import { kindOf, type LookSpan } from '#core/look-back/span'
@@ -195,9 +196,9 @@ export class SpanSheets {
   }
 
   #grams(span: LookSpan): SpanSheet['totals']['grams'] {
-    const weights = groups(this.#queries.weights.all(span), (row) => row.item_id)
+    const weights = groupBy(this.#queries.weights.all(span), (row) => row.item_id)
     if (weights.size === 0) return null
-    const events = groups(this.#queries.events.all(span.to), (row) => row.item_id)
+    const events = groupBy(this.#queries.events.all(span.to), (row) => row.item_id)
     const found = [...weights].flatMap(([id, rows]) => {
       const readings = rows.map((row): TimedReading => ({
         kind: 'gross',
@@ -258,7 +259,7 @@ export class SpanSheets {
     span: LookSpan,
     mark: (id: string) => { itemId: string; mark: string },
   ): SpanSheet['photos'] {
-    const rows = groups(this.#queries.photos.all(JSON.stringify([...new Set(ids)])), (row) => row.item_id)
+    const rows = groupBy(this.#queries.photos.all(JSON.stringify([...new Set(ids)])), (row) => row.item_id)
     return [...rows].flatMap(([id, own]) => {
       const after = own.findLast((row) => row.day >= span.from && row.day <= span.to)
       if (!after) return []
@@ -303,20 +304,4 @@ function boughtOf(cameIn: SpanSheet['cameIn']): SpanSheet['bought'] {
 
 function inFaceOrder(ids: readonly string[], byId: ReadonlyMap<string, ItemFacts>): string[] {
   return [...ids].sort((a, b) => (byId.get(a)?.faceOrder ?? 0) - (byId.get(b)?.faceOrder ?? 0))
-}
-
-function sum(numbers: Iterable<number>): number {
-  let total = 0
-  for (const each of numbers) total += each
-  return total
-}
-
-function groups<T>(all: readonly T[], key: (each: T) => string): Map<string, T[]> {
-  const found = new Map<string, T[]>()
-  for (const each of all) {
-    const own = found.get(key(each))
-    if (own) own.push(each)
-    else found.set(key(each), [each])
-  }
-  return found
 }

@@ -1,3 +1,4 @@
+import { sum } from '#core/lists/grouping'
 import { callOf } from '#core/item/naming'
 import { evennessOf } from '#core/goal/evenness'
 import type { LookSpan } from '#core/look-back/span'
@@ -89,8 +90,4 @@ export function reachOf(
         ? null
         : { gini, pielou, things: uses.length, uses: sum(uses), fewest: fewestForHalf(uses) },
   }
-}
-
-function sum(numbers: readonly number[]): number {
-  return numbers.reduce((total, each) => total + each, 0)
 }

@@ -1,3 +1,4 @@
+import { groupBy } from '#core/lists/grouping'
 import { callOf } from '#core/item/naming'
 import type { Day } from '#core/calendar/day'
 import type { PlanSetup } from '#core/plan/laid/basis'
@@ -117,10 +118,8 @@ export class CurrentPlan {
   }
 
   #worn(plan: KeptPlan, from: Day): Map<string, Day[]> {
-    const worn = new Map<string, Day[]>()
-    for (const row of this.#queries.wornSince.all({ planId: plan.id, from }))
-      worn.set(row.item_id, [...(worn.get(row.item_id) ?? []), row.day])
-    return worn
+    const rows = this.#queries.wornSince.all({ planId: plan.id, from })
+    return new Map([...groupBy(rows, (row) => row.item_id)].map(([id, own]) => [id, own.map(({ day }) => day)]))
   }
 
   /** With its news; null where there is none. */

@@ -1,3 +1,5 @@
+import { groupBy } from '#core/lists/grouping'
+import { median } from '#core/lists/median'
 import { afterForecasts, plain, type Route } from '../http/routes.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 import type { Context } from '../context.js'
@@ -27,10 +29,11 @@ export function shelfLifeRoutes({
   ]
 }
 
-/** What a thing of each category usually cost her: the middle of those with a price. */
+/** The middle price of the items of each category that have one. */
 function usualPrices(items: readonly ItemFacts[]): Map<string, number> {
-  const prices = new Map<string, number[]>()
-  for (const { wornAsId, priceMinor } of items)
-    if (priceMinor !== null) prices.set(wornAsId, [...(prices.get(wornAsId) ?? []), priceMinor])
-  return new Map([...prices].map(([id, own]) => [id, own.sort((a, b) => a - b)[Math.floor(own.length / 2)] ?? 0]))
+  const priced = groupBy(
+    items.filter(({ priceMinor }) => priceMinor !== null),
+    ({ wornAsId }) => wornAsId,
+  )
+  return new Map([...priced].map(([id, own]) => [id, median(own.map(({ priceMinor }) => priceMinor ?? 0))]))
 }

@@ -1,3 +1,4 @@
+import { columnsOfFields } from './item-columns.js'
 import type { Day } from '#core/calendar/day'
 import type { DayRange } from '#core/calendar/when'
 import { type Db, preparing } from '../db/query.js'
@@ -21,13 +22,12 @@ export function stockQueries(db: Db) {
   return {
     presentIds: sql<[], { id: string }>('SELECT id FROM item WHERE ended_as IS NULL'),
     items: sql<[string], ItemRow>(`
-      SELECT i.id, i.version, p.maker, p.name, p.shade, i.product_id, i.category_id,
+      SELECT i.id, i.version, p.maker, p.name, p.shade, i.product_id,
              c.name AS category, w.position AS face_order, w.makeup, max(c.eye, w.eye) AS eye, max(c.lip, w.lip) AS lip, w.name AS worn_as, w.id AS worn_as_id, w.zone_id AS home_zone_id,
-             c.model_type, w.model_type AS worn_type, i.form, i.colour, i.finish, i.opaque, i.slots, i.ended_as, i.ended_on, i.ended_roughly, i.location,
-             i.content_amount, i.content_unit, i.price_minor, i.price_said, i.source, i.acquired_earliest, i.acquired_latest,
-             i.opened_kind, i.opened_earliest, i.opened_latest, i.opened_said, i.opened_by, i.pao_months, i.expiry,
-             i.sun_protection, i.sign_day, i.sign_words, i.uses_before, i.liking, i.notes, i.structure, i.used_as, i.format,
-             i.undertone, i.depth, i.seasons, i.availability, i.spf, i.package_states, i.brushes, i.kit, i.location_until,
+             c.model_type, w.model_type AS worn_type, i.ended_as, i.ended_on, i.ended_roughly, i.location, i.location_until,
+             i.price_said, i.opened_by, i.sign_day, i.sign_words, ${columnsOfFields()
+               .map((column) => `i.${column}`)
+               .join(', ')},
              json_array_length(i.kept_text) AS kept_words,
              (SELECT count(*) FROM trial t WHERE t.item_id = i.id AND t.closed_on IS NULL) AS on_trial,
              a.kind AS aside_kind, a.for_day AS aside_for, a.words AS aside_words

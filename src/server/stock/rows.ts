@@ -1,3 +1,4 @@
+import type { Stored } from './item-columns.js'
 import type { Day } from '#core/calendar/day'
 import type { Form, PanStage } from '#core/item/form'
 import type { ModelType } from '#core/item/model-type'
@@ -5,20 +6,20 @@ import type { Nameable } from '#core/item/naming'
 import type { LevelWord, ReadingKind } from '#core/measure/reading'
 import type { SetAside } from '#core/decide/set-aside'
 import type { GoalKind } from '#core/goal/progress'
-import type { Availability, Depth, Format, Location, Structure, Undertone, Finish, Source } from '#core/item/traits'
+import type { Location, Finish } from '#core/item/traits'
 
 export interface NameRow extends Nameable {
   readonly id: string
 }
 
-export interface ItemRow {
+/** A row of an item with its product, categories and what stands beside it; the columns of its fields are read by `fieldsIn`. */
+export interface ItemRow extends Readonly<Record<string, Stored>> {
   id: string
   version: number
   maker: string
   name: string
   shade: string
   product_id: string
-  category_id: string
   category: string
   face_order: number
   makeup: 0 | 1
@@ -29,46 +30,14 @@ export interface ItemRow {
   home_zone_id: string
   model_type: ModelType
   worn_type: ModelType
-  form: Form
-  colour: string | null
-  finish: Finish | null
-  opaque: 0 | 1
-  slots: number
   ended_as: 'finished' | 'left' | 'blended' | null
   ended_on: Day | null
   ended_roughly: 0 | 1
   location: Location
-  content_amount: number | null
-  content_unit: 'g' | 'ml' | null
-  price_minor: number | null
   price_said: string | null
-  source: Source | null
-  acquired_earliest: Day | null
-  acquired_latest: Day | null
-  opened_kind: 'unopened' | 'unknown' | 'range'
-  opened_earliest: Day | null
-  opened_latest: Day | null
-  opened_said: string | null
   opened_by: 'she' | 'sheet'
-  pao_months: number | null
-  expiry: Day | null
-  sun_protection: 0 | 1
   sign_day: Day | null
   sign_words: string | null
-  uses_before: number | null
-  liking: number | null
-  notes: string
-  structure: Structure
-  used_as: string | null
-  format: Format | null
-  undertone: Undertone | null
-  depth: Depth | null
-  seasons: string
-  availability: Availability | null
-  spf: number | null
-  package_states: string
-  brushes: string
-  kit: string
   location_until: Day | null
   kept_words: number
   on_trial: number
@@ -97,17 +66,11 @@ export interface ReadingRow {
 }
 
 /** What the opening of an item is read from, for those of the same product. */
-export interface SiblingRow {
+/** With the columns of its opening, as `OpeningRow` has them. */
+export interface SiblingRow extends Readonly<Record<string, Stored>> {
   id: string
   product_id: string
-  opened_kind: 'unopened' | 'unknown' | 'range'
-  opened_earliest: Day | null
-  opened_latest: Day | null
-  opened_said: string | null
   opened_by: 'she' | 'sheet'
-  acquired_earliest: Day | null
-  acquired_latest: Day | null
-  uses_before: number | null
   ended_on: Day | null
   first_worn: Day | null
 }

@@ -1,3 +1,4 @@
+import { fieldsIn } from './item-columns.js'
 import { addDays, type Day } from '#core/calendar/day'
 import type { CalmStretch, PlannedWeek } from '#core/calendar/planned-week'
 import { callOf } from '#core/item/naming'
@@ -262,15 +263,13 @@ export class Stock {
 /** What of a row bears on how much is left of it. */
 function measurableOf(row: ItemRow, days: readonly Day[]): Measurable {
   const opening = openingOfRow(row, days[0] ?? null)
+  const { form, content, usesBefore } = fieldsIn(row)
   return {
     id: row.id,
     modelType: row.model_type,
-    form: row.form,
-    content:
-      row.content_amount === null || row.content_unit === null
-        ? null
-        : { amount: row.content_amount, unit: row.content_unit },
-    usesBefore: row.uses_before,
+    form,
+    content,
+    usesBefore,
     lifecycle: lifecycleOf(opening, row.ended_as),
     opening,
     wears: days.length,

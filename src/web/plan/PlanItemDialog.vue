@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Day } from '#core/calendar/day'
 import type { PlanThing } from '#core/plan/laid/basis'
-import { median } from '#core/forecast/median'
+import { median } from '#core/lists/median'
 import { endOf } from '#core/plan/laid/span'
 import { WORTH, worthOf, worthParts } from '#core/plan/laid/worth'
 import type { ListedItem } from '#contract/item'

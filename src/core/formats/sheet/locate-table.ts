@@ -1,3 +1,4 @@
+import { median } from '../../lists/median.js'
 import { matchCategory, type KnownCategory } from './category-match.js'
 import { meaningOfHeader } from './columns.js'
 import { plainWords } from '../../words/plain-words.js'
@@ -194,8 +195,4 @@ function clean(header: string): string {
 
 function countFilled(record: readonly string[]): number {
   return record.filter((cell) => cell.trim() !== '').length
-}
-
-function median(counts: readonly number[]): number {
-  return [...counts].sort((a, b) => a - b)[Math.floor(counts.length / 2)] ?? 0
 }

@@ -1,7 +1,7 @@
 import { addDays, addMonths, earlier, type Day } from '../../calendar/day.js'
 import type { CalmStretch, PlannedWeek } from '../../calendar/planned-week.js'
 import { wearDaysBetween } from '../../calendar/wear-days.js'
-import { median } from '../../forecast/median.js'
+import { median } from '../../lists/median.js'
 import { seasonOn } from '../../item/traits.js'
 import type { PlanBasis, PlanKind, PlanSetup, PlanThing } from './basis.js'
 import { PLAN_WEIGHTS, type PlanCap, type PlanItem, type PlanProblem } from './problem.js'

@@ -2,8 +2,7 @@ import { parseMass } from '#core/measure/weighing'
 import { kindsFor, LEVEL_STEP, type LevelWord, type ReadHow, type ReadingKind } from '#core/measure/reading'
 import type { PanStage } from '#core/item/form'
 import type { ListedItem } from '#contract/item'
-import type { MassUnit } from '#web/ui/words/measure-words'
-import { massTrouble } from '#web/ui/words/measure-words'
+import { type MassUnit, massTrouble } from '#web/ui/words/measure-words'
 import { parseDecimal } from '#core/quantity/decimal'
 
 /** What is being read of a thing, before it is stored: strings as typed, nothing assumed. */

@@ -1,5 +1,4 @@
-import type { Day } from '#core/calendar/day'
-import { addDays, daysBetween, fieldsOf } from '#core/calendar/day'
+import { type Day, addDays, daysBetween, fieldsOf } from '#core/calendar/day'
 import type { DayRange } from '#core/calendar/when'
 import type { ListedItem } from '#contract/item'
 import { counted } from '#core/words/counted'
