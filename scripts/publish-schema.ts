@@ -1,5 +1,5 @@
-// Writes the JSON Schema of a collection file to docs, from the Zod schema. A test keeps it current.
+// Writes the JSON Schema of a collection file to docs, from the schema of the database. A test keeps it current.
 import { writeFileSync } from 'node:fs'
-import { collectionFileSchema } from '#contract/collection-file'
+import { collectionFileSchema } from '#server/export/file-schema'
 
 writeFileSync('docs/collection.schema.json', `${JSON.stringify(collectionFileSchema(), null, 2)}\n`)

@@ -99,3 +99,11 @@ export interface PreviewAnswer {
   willStore: number
   willStoreBackups: number
 }
+
+/** A collection file as it comes in. */
+export const PutCollection = z.strictObject({
+  changeId: ChangeId,
+  /** True = what is there now goes (one undo brings it again); false = only into an empty collection. */
+  replace: z.boolean(),
+  collection: z.unknown(),
+})

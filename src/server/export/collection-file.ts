@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import type { CollectionFile } from '#contract/collection-file'
+import type { CollectionFile, FileRow } from './file-schema.js'
 import { counted } from '#core/words/counted'
 import { breachesOf } from '../db/house-rules.js'
 import type { Done } from '../db/journal.js'
@@ -12,8 +12,6 @@ import type { ReadCollection } from './read-collection.js'
 import type { Context } from '../context.js'
 import type { Photos } from '../collection/photos.js'
 
-type TableName = keyof CollectionFile['tables']
-
 /** What no house can be without. */
 const NEVER_EMPTY = ['zone', 'category'] as const
 /** Bytes of pictures that one file carries: the newest, up to this; the others are named. */
@@ -21,9 +19,8 @@ const MOST_PICTURES = 200_000_000
 
 /** The whole collection out of the house and into it again. */
 export class CollectionFiles {
-  readonly #tables = exportedTables() as TableName[]
+  readonly #tables = exportedTables()
   readonly #columns: ReadonlyMap<string, readonly string[]>
-
   readonly #mostPictures: number
 
   constructor(
@@ -55,17 +52,25 @@ export class CollectionFiles {
     const wrong = this.#incomplete(file)
     if (wrong) return wrong
     const { db } = this.services
+    const rowsOf = (name: string): readonly FileRow[] => file.tables[name] ?? []
     // The pictures first: a row never stands without its picture. Their names are made of what is in them.
     const content = new Map(
       Object.entries(file.pictures).map(([id, place]) => [id, this.services.photos.write(readFileSync(place))]),
     )
-    // What the file only names is here still, or it is nowhere: a row never stands without its picture.
-    const photo = file.tables.photo
-      .map((row) => ({ ...row, content: content.get(row.id) ?? row.content }))
-      .filter((row) => content.has(row.id) || this.services.photos.holds(row.content))
-    const kept = new Set(photo.map((row) => row.id))
-    const panReading = file.tables.pan_reading.filter((row) => kept.has(row.photo_id))
-    const missing = file.tables.photo.length - photo.length
+    // What the file only names is here still, or it is nowhere.
+    const photo = rowsOf('photo').flatMap((row) => {
+      const own = content.get(String(row['id']))
+      return own === undefined && !this.services.photos.holds(String(row['content']))
+        ? []
+        : [{ ...row, content: own ?? String(row['content']) }]
+    })
+    const kept = new Set(photo.map((row: FileRow) => row['id']))
+    const taken: CollectionFile['tables'] = {
+      ...file.tables,
+      photo,
+      pan_reading: rowsOf('pan_reading').filter((row) => kept.has(row['photo_id'] ?? null)),
+    }
+    const missing = rowsOf('photo').length - photo.length
     // Rows refer to each other across tables; all of it is checked when the change is committed.
     db.pragma('defer_foreign_keys = ON')
     const shown = new Set<string>(tablesOf('kept as shown'))
@@ -76,12 +81,7 @@ export class CollectionFiles {
         // What was shown here stays; what was shown elsewhere comes beside it.
         `INSERT ${shown.has(name) ? 'OR IGNORE ' : ''}INTO "${name}" (${columns.map((c) => `"${c}"`).join(', ')}) VALUES (${columns.map((c) => `@${c}`).join(', ')})`,
       )
-      for (const [at, row] of (name === 'photo'
-        ? photo
-        : name === 'pan_reading'
-          ? panReading
-          : file.tables[name]
-      ).entries()) {
+      for (const [at, row] of (taken[name] ?? []).entries()) {
         const refused = refusalOf(() => insert.run(row))
         if (refused !== null) return fail('collection-inconsistent', { where: `tables.${name}.${at}`, why: refused })
       }
@@ -98,21 +98,21 @@ export class CollectionFiles {
         where: `tables.${breach.tbl}, the row with the id ${breach.row_id}`,
         why: `there would be ${breach.rule}`,
       })
-    const items = file.tables.item.length
+    const items = rowsOf('item').length
     const without = missing === 0 ? '' : `, without ${counted(missing, 'picture')} that the file only names`
     return ok({ words: `Took in a collection of ${counted(items, 'item')}${without}`, answer: { items } })
   }
 
   #incomplete(file: ReadCollection): ReturnType<typeof fail<'collection-inconsistent'>> | null {
     for (const name of NEVER_EMPTY)
-      if (file.tables[name].length === 0)
+      if ((file.tables[name] ?? []).length === 0)
         return fail('collection-inconsistent', { where: `tables.${name}`, why: 'a collection has one at least' })
-    const photos = new Map(file.tables.photo.map((row) => [row.id, row]))
-    const stray = Object.keys(file.pictures).find((id) => !photos.has(id))
+    const photos = (file.tables['photo'] ?? []).map((row) => String(row['id']))
+    const stray = Object.keys(file.pictures).find((id) => !photos.includes(id))
     if (stray !== undefined)
       return fail('collection-inconsistent', { where: `pictures.${stray}`, why: 'no row of photo has this id' })
     const leftOut = new Set(file.picturesLeftOut)
-    const missing = file.tables.photo.findIndex((row) => file.pictures[row.id] === undefined && !leftOut.has(row.id))
+    const missing = photos.findIndex((id) => file.pictures[id] === undefined && !leftOut.has(id))
     return missing < 0
       ? null
       : fail('collection-inconsistent', { where: `tables.photo.${missing}`, why: 'the file does not hold its picture' })

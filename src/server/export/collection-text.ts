@@ -1,5 +1,5 @@
 import Database from 'better-sqlite3'
-import { COLLECTION_FILE_VERSION } from '#contract/collection-file'
+import { COLLECTION_FILE_VERSION } from './file-schema.js'
 import { columnsOf } from '../db/table-columns.js'
 import { exportedTables } from '../db/tables.js'
 
