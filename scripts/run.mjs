@@ -36,6 +36,7 @@ switch (command) {
       ],
       [
         ['npx', ['eslint', '.', '--max-warnings', '0']],
+        ['npx', ['depcruise', '--config', '.dependency-cruiser.mjs', '--output-type', 'err', 'src']],
         ['npx', ['tsc', '-p', 'tsconfig.tests.json']],
       ],
       [['npx', ['vitest', 'run', ...rest]]],

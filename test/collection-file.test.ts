@@ -4,7 +4,7 @@ import Ajv2020 from 'ajv/dist/2020'
 import sharp from 'sharp'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { collectionFileSchema, type CollectionFile, type FileRow } from '#server/export/file-schema'
-import { buildDemo } from '#demo/build-demo'
+import { copyDemoTo } from './support/demo-database'
 import { readSheet } from '#core/formats/sheet/read-sheet'
 import { CATEGORY_DEFAULTS } from '#core/item/category-defaults'
 import { readTable } from '#server/importing/read-table'
@@ -28,7 +28,7 @@ type Exported = Omit<CollectionFile, 'tables'> & { readonly tables: Tables }
 const exported = async (): Promise<Exported> => (await house.get('/export')).body
 
 test('out and into a fresh house it is equal apart from the time of export; it fits the published schema', async () => {
-  buildDemo(house.db, { seed: 4, today: TODAY })
+  await house.whileStopped(() => copyDemoTo(join(house.folder, 'collection.db')))
   const jpeg = await sharp({ create: { width: 30, height: 20, channels: 3, background: '#c7747a' } })
     .jpeg()
     .toBuffer()

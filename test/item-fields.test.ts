@@ -4,7 +4,7 @@ import { blankOf, ITEM_FIELDS, type FieldTable } from '#core/item/fields-data'
 import { FIELD_SCHEMAS, schemasOf } from '#contract/item-fields'
 import { mergedColumns } from '#server/collection/merged-columns'
 import { columnsOf } from '#server/db/table-columns'
-import { columnsOfFields, fieldsIn, storedFields, valueIn } from '#server/stock/item-columns'
+import { columnsOfFields, fieldsIn, readerOf, storedFields } from '#server/stock/item-columns'
 import { FIELDS, TestHouse } from './support/test-house'
 
 /** The table with one more line, as a later version would have it. */
@@ -26,7 +26,7 @@ test('a field that is one line more is taken, kept, told, merged and left blank'
   expect(taken.safeParse({ scent: 'of roses' }).success).toBe(false)
   expect(blankOf(WITH_SCENT.scent)).toBeNull()
   expect(storedFields({ ...FIELDS, scent: 'strong' }, WITH_SCENT)).toMatchObject({ scent: 'strong', form: FIELDS.form })
-  expect(valueIn(WITH_SCENT.scent, { scent: 'faint' })).toBe('faint')
+  expect(readerOf(WITH_SCENT.scent)({ scent: 'faint' })).toBe('faint')
   expect(mergedColumns(WITH_SCENT)).toEqual({ ...mergedColumns(), scent: 'asked' })
 })
 

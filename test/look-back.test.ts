@@ -5,7 +5,7 @@ import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } fr
 import { addDays, type Day } from '#core/calendar/day'
 import { monthsWithin } from '#core/look-back/span'
 import type { SpanSheet } from '#contract/look-back'
-import { buildDemo } from '#demo/build-demo'
+import { copyDemoTo } from './support/demo-database'
 import { openDatabase } from '#server/db/open-database'
 import type { Db } from '#server/db/query'
 import { makeServices, type Services } from '#server/services'
@@ -25,8 +25,8 @@ describe('of a year of the demo', () => {
     return found.value
   }
   beforeAll(() => {
+    copyDemoTo(join(folder, 'demo.db'))
     db = openDatabase(join(folder, 'demo.db'), { appliedAt: 'x' })
-    buildDemo(db, { seed: 7, today: TODAY, forecasts: false })
     house = makeServices(db, () => new Date(`${TODAY}T12:00:00`))
   })
   afterAll(() => {

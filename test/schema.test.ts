@@ -4,8 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import Database from 'better-sqlite3'
-import type { Day } from '#core/calendar/day'
-import { buildDemo } from '#demo/build-demo'
+import { copyDemoTo } from './support/demo-database'
 import { installJournalTriggers } from '#server/db/journal-triggers'
 import { migrate, readMigrations, type Migration } from '#server/db/migrate'
 import { openDatabase } from '#server/db/open-database'
@@ -16,8 +15,8 @@ import { TABLES, tablesOf, type TableEntry } from '#server/db/tables'
 const folder = mkdtempSync(join(tmpdir(), 'seligo-schema-'))
 let db: Db
 beforeAll(() => {
+  copyDemoTo(join(folder, 'collection.db'))
   db = openDatabase(join(folder, 'collection.db'), { appliedAt: 'x' })
-  buildDemo(db, { seed: 3, today: '2026-11-24' as Day })
 })
 afterAll(() => {
   db.close()

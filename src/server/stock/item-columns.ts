@@ -39,24 +39,26 @@ export function storedOf(field: ItemField, value: unknown): Record<string, Store
   }
 }
 
-/** The value of a field from its columns. */
-export function valueIn(field: ItemField, row: Row): unknown {
-  const [first = null, second = null, third = null, fourth = null] = field.columns.map((column) => row[column])
+/** Reads the value of a field from its columns. Made once for each field: thousands of rows are read at a time. */
+export function readerOf(field: ItemField): (row: Row) => unknown {
+  const [first = '', second = '', third = '', fourth = ''] = field.columns
   switch (field.kind) {
     case 'flag':
-      return first === 1
+      return (row) => row[first] === 1
     case 'list':
-      return JSON.parse(String(first)) as unknown
+      return (row) => JSON.parse(String(row[first])) as unknown
     case 'size':
-      return first === null || second === null ? null : { amount: first, unit: second }
+      return (row) => (row[first] === null || row[second] === null ? null : { amount: row[first], unit: row[second] })
     case 'days':
-      return first === null || second === null ? null : { earliest: first, latest: second }
+      return (row) =>
+        row[first] === null || row[second] === null ? null : { earliest: row[first], latest: row[second] }
     case 'opened':
-      if (first !== 'range' || second === null || third === null)
-        return { kind: first === 'range' ? 'unknown' : (first ?? 'unknown') }
-      return { kind: 'range', earliest: second, latest: third, said: fourth ?? '' }
+      return (row) => {
+        if (row[first] !== 'range') return { kind: row[first] }
+        return { kind: 'range', earliest: row[second], latest: row[third], said: row[fourth] ?? '' }
+      }
     default:
-      return first
+      return (row) => row[first]
   }
 }
 
@@ -69,11 +71,24 @@ export function storedFields(values: object, table: FieldTable = ITEM_FIELDS): R
   >
 }
 
-const OWN = Object.entries(ITEM_FIELDS as FieldTable).filter(([, { columns }]) => columns.length > 0)
+const READERS = Object.entries(ITEM_FIELDS as FieldTable).flatMap(([name, field]) =>
+  field.columns.length === 0 ? [] : [[name, readerOf(field)] as const],
+)
 
 /** The fields of an item but for the words of its product, from a row of `item`. */
 export function fieldsIn(row: object): Omit<FieldValues, 'maker' | 'name' | 'shade'> {
   const found: Record<string, unknown> = {}
-  for (const [name, field] of OWN) found[name] = valueIn(field, row as Row)
+  for (const [name, read] of READERS) found[name] = read(row as Row)
   return found as Omit<FieldValues, 'maker' | 'name' | 'shade'>
+}
+
+const OPENED = readerOf(ITEM_FIELDS.opened)
+const ACQUIRED = readerOf(ITEM_FIELDS.acquired)
+/** What bears on an opening, from a row with these columns. */
+export function openingIn(row: Row): Pick<FieldValues, 'opened' | 'acquired' | 'usesBefore'> {
+  return {
+    opened: OPENED(row) as FieldValues['opened'],
+    acquired: ACQUIRED(row) as FieldValues['acquired'],
+    usesBefore: row['uses_before'] as number | null,
+  }
 }

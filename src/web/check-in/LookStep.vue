@@ -9,7 +9,7 @@ import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import LevelPhoto from '#web/ui/reading/LevelPhoto.vue'
 import LookFields from '#web/ui/reading/LookFields.vue'
 import { drawnWith, kindsOf, type ReadDraft } from '#web/ui/reading/read-draft'
-import { readingWords } from '#web/ui/words/gauge-words'
+import { readingWords } from '#web/ui/words/measure-words'
 import { KIND_WORDS } from '#web/ui/words/measure-words'
 
 /** By eye: a level, a length, a word, or the stage of each shade; the last look stands beside the new one. */

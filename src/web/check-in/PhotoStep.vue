@@ -11,7 +11,7 @@ import FileDrop from '#web/ui/form/FileDrop.vue'
 import PanReader from '#web/ui/pan/PanReader.vue'
 import { handlesOn, type PanResult } from '#web/ui/pan/pan-draft'
 import { usePhoto } from '#web/ui/pan/use-photo'
-import { readingWords } from '#web/ui/words/gauge-words'
+import { readingWords } from '#web/ui/words/measure-words'
 
 /** From above, in the same light: the bare area off a photo, or what the pan shows by eye. */
 const props = defineProps<{

@@ -4,7 +4,7 @@ import type { ItemAnswer } from '#contract/item'
 import { dateWords } from '#web/data/locale'
 import { useUnits } from '#web/data/units'
 import { useItemActs } from '#web/ui/acts/item-acts'
-import { readingWords } from '#web/ui/words/gauge-words'
+import { readingWords } from '#web/ui/words/measure-words'
 import { usesWords } from '#web/ui/words/item-words'
 import { massFigure, massWords, unitOf } from '#web/ui/words/measure-words'
 

@@ -1,6 +1,6 @@
+import { readingWords } from './measure-words'
 import type { GoalView, ListedItem, ListedReading } from '#contract/item'
 import { bareAtStage } from '#core/item/what-is-left'
-import type { LevelWord } from '#core/measure/reading'
 import { usesWords } from './item-words'
 import { shortStanding } from './goal-words'
 import { counted } from '#core/words/counted'
@@ -42,34 +42,6 @@ export function leftWords(item: ListedItem): string {
 
 function showsPan({ stage, kind, value }: ListedReading): boolean {
   return stage === null ? kind === 'bare' && (value ?? 0) > 0 : bareAtStage(stage) > 0
-}
-
-export function readingWords(reading: ListedReading): string {
-  if (reading.kind === 'stage') return STAGE_WORDS[reading.stage ?? 'untouched'] ?? ''
-  if (reading.word !== null) return WORD_WORDS[reading.word]
-  const share = Math.round((reading.value ?? 0) * 100)
-  if (reading.kind === 'bare') return share === 0 ? 'no bare metal yet' : `${share} % bare`
-  return reading.kind === 'length' ? `${share} % of its length` : `${share} % full`
-}
-
-/** How full, as a sentence goes on. */
-export const WORD_WORDS: Readonly<Record<LevelWord, string>> = {
-  full: 'full, by your word',
-  'mostly full': 'mostly full',
-  half: 'about half full',
-  'a quarter': 'about a quarter full',
-  'scraping the sides': 'scraping the sides',
-  'a few uses': 'a few uses left',
-  'nothing comes': 'nothing comes any more',
-}
-
-const STAGE_WORDS: Readonly<Record<string, string>> = {
-  untouched: 'untouched',
-  'dome gone': 'dome gone',
-  dip: 'dip',
-  'first pan': 'first pan',
-  'half bare': 'half bare',
-  'mostly bare': 'mostly bare',
 }
 
 export function stateWords(item: ListedItem): string {

@@ -1,11 +1,11 @@
 import type { UnitSystem } from '#core/settings'
 import { GRAMS_PER_OUNCE } from '#core/quantity/mass-volume'
 import type { PackageEvent } from '#core/measure/package-events'
-import type { ContradictionCause, ReadingKind } from '#core/measure/reading'
+import type { ContradictionCause, LevelWord, ReadingKind } from '#core/measure/reading'
 import type { MassFailure } from '#core/measure/weighing'
 import type { ContentView, ReadingDoubt, ReadingView } from '#contract/reading'
 import { dateWords, HER_LOCALE, numberWords } from '#web/data/locale'
-import { readingWords } from './gauge-words'
+import type { ListedReading } from '#contract/item'
 
 export type MassUnit = 'g' | 'oz'
 
@@ -130,4 +130,32 @@ export function contentWords(content: ContentView, unit: MassUnit): string {
       : `an empty one at ${massWords(from.empty.grams, 0.1, unit)}, ${dateWords(from.empty.day)}`,
   ].filter(Boolean)
   return `Reckoned from ${known.join(', ')}.`
+}
+
+export function readingWords(reading: ListedReading): string {
+  if (reading.kind === 'stage') return STAGE_WORDS[reading.stage ?? 'untouched'] ?? ''
+  if (reading.word !== null) return WORD_WORDS[reading.word]
+  const share = Math.round((reading.value ?? 0) * 100)
+  if (reading.kind === 'bare') return share === 0 ? 'no bare metal yet' : `${share} % bare`
+  return reading.kind === 'length' ? `${share} % of its length` : `${share} % full`
+}
+
+/** How full, as a sentence goes on. */
+export const WORD_WORDS: Readonly<Record<LevelWord, string>> = {
+  full: 'full, by your word',
+  'mostly full': 'mostly full',
+  half: 'about half full',
+  'a quarter': 'about a quarter full',
+  'scraping the sides': 'scraping the sides',
+  'a few uses': 'a few uses left',
+  'nothing comes': 'nothing comes any more',
+}
+
+const STAGE_WORDS: Readonly<Record<string, string>> = {
+  untouched: 'untouched',
+  'dome gone': 'dome gone',
+  dip: 'dip',
+  'first pan': 'first pan',
+  'half bare': 'half bare',
+  'mostly bare': 'mostly bare',
 }
