@@ -35,7 +35,6 @@ export const Hex = z
   .toLowerCase()
   .regex(/^#[0-9a-f]{6}$/, 'A colour is written as # and six hex digits.')
 
-/** Every command carries the id of the change it makes. */
 export const ChangeId = NewId
 
 /** What a failed request answers (RFC 9457, problem+json, with the fields that are wrong). */

@@ -1,7 +1,5 @@
 import type { Day } from '#core/calendar/day'
 
-/** What stands beside an item: its pairs and its pictures. */
-
 export interface PairView {
   id: string
   otherItemId: string

@@ -7,7 +7,6 @@ import { ChangeId, DayText, Hex, Id, Line, NewId } from './basic.js'
 
 const Price = z.int().min(0, 'A price is not below 0.').max(1_000_000)
 
-/** What is asked before buying: the kind, and what is known of the thing. */
 export const BuyingQuery = z.object({
   category: Id,
   colour: Hex.optional(),
@@ -17,7 +16,7 @@ export const BuyingQuery = z.object({
 export interface LessonShown {
   rule: LessonRule
   about: string
-  /** What it is about, in words: the category's name, the maker, the source. */
+  /** What it is about, in words: the category's name, the brand, the source. */
   aboutWords: string
   count: number
   mine: number
@@ -29,13 +28,13 @@ export interface LessonView {
   promptedBy: LessonPrompt
   keptOn: Day
   struckOn: Day | null
-  /** The span whose sheet made her think of it. */
+  /** The span whose sheet made the user's think of it. */
   span: { from: Day; to: Day } | null
   item: { itemId: string; mark: string } | null
   categoryId: string | null
-  /** What her numbers show of it now; null where it came from her, or they no longer show it. */
+  /** What the user's numbers show of it now; null where it came from the user, or they no longer show it. */
   shown: LessonShown | null
-  /** It came from her numbers and they no longer show it. */
+  /** It came from the user's numbers and they no longer show it. */
   noLonger: boolean
 }
 
@@ -67,7 +66,7 @@ export interface BuyingCheckAnswer {
   usesGot: number | null
   perUse: number | null
   perUseAtBest: number | null
-  /** What she pays a use in this category, in the middle of what is finished; null where there are too few. */
+  /** What the user pays a use in this category, in the middle of what is finished; null where there are too few. */
   usualPerUse: number | null
   rules: {
     ruleId: string
@@ -142,7 +141,7 @@ export interface RuleView {
   excepted: number
   replacing: number
   unsure: number
-  /** Things that came in its time of which nobody said whether they were bought. */
+  /** Items that came in its time of which nobody said whether they were bought. */
   sourceUnknown: number
   left: number
   exceptions: { categoryId: string; category: string; words: string; most: number; left: number }[]
@@ -181,9 +180,9 @@ export const KeepLesson = z
     about: Line(200).nullable(),
     itemId: Id.nullable(),
     categoryId: Id.nullable(),
-    /** Offered by her numbers and turned down: kept only so that it is not offered again. */
+    /** Offered by the user's numbers and turned down: kept only so that it is not offered again. */
     struck: z.boolean().default(false),
-    /** The span whose sheet made her think of it. */
+    /** The span whose sheet made the user's think of it. */
     span: z.strictObject({ from: DayText, to: DayText }).nullable().default(null),
   })
   .refine((lesson) => (lesson.rule === null) === (lesson.about === null), {

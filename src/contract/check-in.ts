@@ -31,7 +31,6 @@ export const StartCheckIn = z
       issue('categoryId', 'Choose a category, and only then.')
     if (body.over === 'chosen' && body.itemIds.length === 0) issue('itemIds', 'Choose one thing at least.')
   })
-/** What is done with one thing asked: all its readings and words as one act. */
 export const TakeStep = z.strictObject({
   changeId: ChangeId,
   version: z.int(),
@@ -67,10 +66,8 @@ export const AimView = z.discriminatedUnion('code', [
   z.object({ code: z.literal('done'), share: z.number() }),
   z.object({ code: z.literal('roll out') }),
 ])
-/** How one thing stands on the closing sheet. */
 export const SheetItem = z.object({
   itemId: Id,
-  /** What it was called then. */
   name: z.string(),
   kind: z.string(),
   before: LookView.nullable(),
@@ -110,7 +107,6 @@ export const ClosedSheet = z.object({
 })
 export type ClosedSheet = z.infer<typeof ClosedSheet>
 
-/** A reading of a closed sheet that is no longer as it stood there. */
 export interface Correction {
   itemId: string
   readingId: string
@@ -146,7 +142,7 @@ export interface CheckInHead {
 export interface CheckInsAnswer {
   today: Day
   checkIns: CheckInHead[]
-  /** What a new one could go over, with how many things that is. */
+  /** What a new one could go over, with how many items that is. */
   choices: {
     projects: { id: string; name: string; items: number }[]
     categories: { id: string; name: string; items: number }[]
@@ -157,9 +153,8 @@ export interface CheckInAnswer {
   today: Day
   checkIn: CheckInHead
   steps: StepView[]
-  /** The things it goes over, as lists show them. */
+  /** The items it goes over, as lists show them. */
   items: ListedItem[]
-  /** What she said of each the time before. */
   saidBefore: Record<string, { day: Day; words: string }>
   sheet: ClosedSheet
   corrections: Correction[]

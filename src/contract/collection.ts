@@ -27,7 +27,6 @@ export const PutPair = z
   )
 export const DropPair = z.strictObject({ changeId: ChangeId })
 
-/** One change to many items; what is not named stays as it is. */
 export const EditMany = z.strictObject({
   changeId: ChangeId,
   itemIds: z.array(Id).min(1, 'Choose at least one item.').max(2000),
@@ -40,7 +39,6 @@ export const SetOpenings = z.strictObject({
     .min(1)
     .max(2000),
 })
-/** Swatches confirmed or picked, of items or of shades, as one change. */
 export const SetSwatches = z.strictObject({
   changeId: ChangeId,
   swatches: z
@@ -52,10 +50,9 @@ export const MergeItems = z.strictObject({
   changeId: ChangeId,
   keepId: Id,
   dropIds: z.array(Id).min(1, 'Choose what is the same thing.').max(20),
-  /** Where they say different things: whose word holds, by the column it is about. */
+  /** Where they say different items: whose word holds, by the column it is about. */
   chosen: z.record(z.string().max(40), Id).default({}),
 })
-/** Something that two items say differently, with what each says. */
 export interface MergeQuestion {
   readonly field: string
   readonly options: readonly { readonly itemId: string; readonly says: string }[]

@@ -9,7 +9,7 @@ import { SET_ASIDE } from '#core/decide/set-aside'
 import { ChangeId, DayText, Id, Line, NewId } from './basic.js'
 import type { ItemSummary } from './item.js'
 
-/** One fact that makes a thing deserve a decision, as the core says it; things it names are told by their marks. */
+/** One fact that makes an item deserve a decision, as the core says it; items it names are told by their marks. */
 export type DoubtView =
   | { code: 'reaction' | 'sign'; words: string; day: Day }
   | { code: 'past at the eye' | 'past'; lastGood: Day; daysPast: number }
@@ -38,7 +38,6 @@ export interface DoubtsAnswer {
   currency: string
   leaning: Leaning
   inDoubt: { item: ItemSummary; doubts: DoubtView[]; offer: DoubtOffer }[]
-  /** How many more there are than are listed. */
   more: number
 }
 
@@ -52,7 +51,7 @@ export const SetFeelings = z.strictObject({
   itemId: Id,
   day: DayText,
   felt: z.array(z.strictObject({ aspect: z.enum(ASPECTS), felt: z.enum(FELT).nullable() })).max(ASPECTS.length),
-  /** Null = her words stay as they are. */
+  /** Null = the user's words stay as they are. */
   words: Line(300).nullable(),
 })
 
@@ -96,7 +95,6 @@ export const SetAsideBody = z
   .strictObject({
     changeId: ChangeId,
     id: NewId,
-    /** Null = used like anything else. */
     kind: z.enum(SET_ASIDE).nullable(),
     forDay: DayText.nullable(),
     words: Line(200),
@@ -234,13 +232,11 @@ export interface TogetherView {
   days: number
   felt: { good: number; 'so-so': number; bad: number }
 }
-/** What a thing is worn with most, and what its days tell. */
 export interface TogetherAnswer {
   learned: (TogetherView & { verdict: 'works' | 'fights' })[]
   most: TogetherView[]
 }
 
-/** How everything worn on a day felt. */
 export interface FeelingsAnswer {
   worn: { itemId: string; felt: FeltView[] }[]
 }

@@ -15,12 +15,11 @@ import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
 import type { ItemSummary } from './item.js'
 import { GoalBody } from './projects.js'
 
-/** What she learned from it, kept with it. */
 const LessonLearned = z
   .strictObject({ id: NewId, words: Line(400).min(1, 'A lesson is a sentence; write at least a word.') })
   .nullable()
   .default(null)
-/** What she thought of it, when she still remembered. */
+/** What the user thought of it, when the user still remembered. */
 const ReviewBody = {
   wouldBuyAgain: z.enum(BUY_AGAIN),
   words: Line(2000),
@@ -32,7 +31,7 @@ const ReviewBody = {
   forWhom: Line(300).default(''),
   dislikes: Line(500).default(''),
   againWhy: Line(300).default(''),
-  /** What takes its place, in words or as a thing of the collection. */
+  /** What takes its place, in words or as an item of the collection. */
   replacedBy: Line(200).default(''),
   replacedById: Id.nullable().default(null),
 }
@@ -42,7 +41,6 @@ export const FinishItem = z.strictObject({
   day: DayText,
   ...ReviewBody,
   lesson: LessonLearned,
-  /** What the empty package weighs: asked for once, known of its kind from then on. */
   empty: z
     .strictObject({
       id: NewId,
@@ -53,7 +51,6 @@ export const FinishItem = z.strictObject({
     .nullable()
     .default(null),
 })
-/** One shade of it is used up; with the last one the thing is. */
 export const FinishPart = z.strictObject({ changeId: ChangeId, day: DayText })
 
 /** The review of an empty, written or changed later. */
@@ -81,7 +78,7 @@ export interface EmptyView {
   photo: { id: string; words: string } | null
   /** Of a full one's price, for each use. */
   costPerUse: number | null
-  /** Against her own middle of the category: days in use and cost a use, with how many that is of; null where there are too few. */
+  /** Against the user's own middle of the category: days in use and cost a use, with how many that is of; null where there are too few. */
   against: { days: number; cost: number | null; of: number } | null
   /** Null = not reviewed: it came finished, with an imported sheet. */
   wouldBuyAgain: (typeof BUY_AGAIN)[number] | null
@@ -105,7 +102,6 @@ export const StartTrial = z.strictObject({
   dueOn: DayText,
   question: Line(300),
 })
-/** Several in one face: each has its own wears and its own verdict. */
 export const StartTrials = z.strictObject({
   changeId: ChangeId,
   setId: NewId,
@@ -132,7 +128,7 @@ export const GiveVerdict = z
     why: z.enum(LET_GO_WHY).nullable().default(null),
     toWhom: Line(80).default(''),
     lesson: LessonLearned,
-    /** The project it is to be used in, with its goal; null = she sees to it later. */
+    /** The project it is to be used in, with its goal; null = the user sees to it later. */
     into: z.strictObject({ projectId: Id, stayId: NewId, goal: GoalBody }).nullable().default(null),
     /** The trial that follows, under other conditions. */
     again: z
@@ -176,7 +172,6 @@ export interface TrialView {
   daysLeft: number
   decisionDue: boolean
   standing: 'wear it' | 'worn enough' | 'time is up'
-  /** Those held in one face have one. */
   setId: string | null
   otherwise: Otherwise | null
   /** Wear days since it began on which the item was in the drawer. */
@@ -192,7 +187,6 @@ export interface TrialView {
     over: string[]
   }[]
   photos: { id: string; day: Day }[]
-  /** Verdicts given on it before, the last first. */
   before: { day: Day; verdict: Verdict; reason: string }[]
   destinations: Destination[]
 }

@@ -1,6 +1,5 @@
 import type { ListedItem } from './item.js'
 
-/** What has left the collection, and what was thought of it. */
 export interface GoneItem {
   item: ListedItem
   endedAs: string

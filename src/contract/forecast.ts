@@ -26,7 +26,7 @@ export const GuessBody = z.strictObject({
 })
 export const AddGuess = z.strictObject({ changeId: ChangeId, day: DayText, ...GuessBody.shape })
 export const DropGuess = z.strictObject({ changeId: ChangeId })
-/** How a thing stands among its like, by her word; null = as the drawer tells. */
+/** How an item stands among its like, by the user's word; null = as the drawer tells. */
 export const SetRole = z.strictObject({ changeId: ChangeId, role: z.enum(ROLES).nullable() })
 /** When it will be finished against its last good day. */
 export interface RaceView {
@@ -41,14 +41,13 @@ export interface RaceView {
   verdict: Verdict | null
   /** What would be lost, in minor units: price by what is left and by how likely it spoils; null without any price to go by. */
   stake: number | null
-  /** What it is reckoned with; `usual` = the middle price of its category, where it has none of its own. */
+  /** What it is computed with; `usual` = the middle price of its category, where it has none of its own. */
   price: { minor: number; usual: boolean } | null
   /** Of a full one, what is likely left. */
   share: number
   uses: Span
 }
 
-/** When a goal will be reached, if it goes on like this. */
 export interface OutlookView {
   stayId: string
   reach: DaySpan
@@ -61,13 +60,11 @@ export interface OutlookView {
   kept: number
 }
 
-/** What could be measured now, and what the finish would come to. */
 export interface AskedView {
   measure: 'weigh' | 'look' | 'weigh an empty'
   finish: DaySpan
 }
 
-/** The whole forecast of one thing, as its page shows it. */
 export interface ForecastView {
   last: Day
   finish: DaySpan
@@ -76,13 +73,13 @@ export interface ForecastView {
   grams: Span
   share: Span
   perUse: Span
-  /** Uses a week it is reckoned with, in the middle and as a likely span. */
+  /** Uses a week it is computed with, in the middle and as a likely span. */
   perWeek: Span
   role: Role
   roleSaid: boolean
   /** Days that are known of it, and uses among them. */
   known: { days: number; uses: number }
-  /** Ways in which her habit shifts it, as factors: what a use takes, and how often. */
+  /** Ways in which the user's habit shifts it, as factors: what a use takes, and how often. */
   habit: { amount: number; rate: number }
   /** What was left along the days so far, and what will be, as shares of a full one. */
   past: { day: Day; low: number; middle: number; high: number }[]
@@ -94,7 +91,6 @@ export interface ForecastView {
   asked: AskedView | null
   /** Weight when finished, by series of weighings, g. */
   packages: { mean: number; sd: number }[]
-  /** What was forecast before. */
   before: {
     madeOn: Day
     why: ForecastReason
@@ -121,7 +117,7 @@ export interface FactorView {
   runsShort: boolean
 }
 interface ScoreView {
-  /** Things finished that a forecast was kept of. */
+  /** Items finished that a forecast was kept of. */
   n: number
   inside: number
   early: number
@@ -171,7 +167,7 @@ export interface LookBackAnswer {
       miss: MissView | null
     }[]
   }
-  /** Her own median time from the first use to the finish. */
+  /** The user's own median time from the first use to the finish. */
   lasted: { category: string; finished: number; days: number; uses: number }[]
 }
 
@@ -196,7 +192,6 @@ export interface SupplyAnswer {
   categories: SupplyView[]
 }
 
-/** What is about to be taken on: asked before she commits. */
 export const SetUpQuery = z.object({
   items: z
     .string()
@@ -218,7 +213,7 @@ export interface SetUpAnswer {
     items: number
     already: number
     needed: Span
-    /** Days until then on which she likely wears something of the zone. */
+    /** Days until then on which the user likely wears something of the zone. */
     days: number
     fits: boolean
     fewer: number

@@ -1,6 +1,5 @@
 import { z } from 'zod'
 
-/** Where devices are let in: one of the addresses this machine has, or null for this machine only. */
 export const LetIn = z.strictObject({ address: z.string().max(60).nullable() })
 
 export interface DeviceView {
@@ -12,17 +11,16 @@ export interface DeviceView {
   readonly asks: boolean
 }
 
-/** Who is let in, and where. */
 export interface DevicesAnswer {
   /** Whether the question came from the machine Seligo runs on: there alone any of it can be changed. */
   readonly here: boolean
   /** The addresses this machine has in a network, each with the name of its card. */
   readonly addresses: readonly { readonly address: string; readonly card: string }[]
-  /** The address she picked; null = none. */
+  /** The address the user picked; null = none. */
   readonly picked: string | null
   /** Where a phone finds it; null while the door is shut. */
   readonly url: string | null
-  /** Why the door is shut though she opened it, in words; empty else. */
+  /** Why the door is shut though the user opened it, in words; empty else. */
   readonly trouble: string
   readonly secure: boolean
   readonly devices: readonly DeviceView[]
@@ -55,7 +53,6 @@ export interface CopyView {
   readonly wrong: string | null
 }
 
-/** A second folder that copies go to. */
 export interface AlsoTo {
   readonly folder: string
   /** When a copy last arrived there, as an instant; null = not since Seligo started. */
@@ -70,11 +67,9 @@ export interface CopiesAnswer {
   readonly alsoTo: AlsoTo | null
   /** Why the copy of the day could not be made, in words; empty else. */
   readonly trouble: string
-  /** How many of each kind stay. */
   readonly kept: Readonly<Record<CopyKind, number>>
 }
 
-/** One kind of record in a copy beside the same now. */
 export interface CopyDifference {
   readonly what: 'items' | 'wears' | 'measurements' | 'projects' | 'reviews' | 'pictures'
   readonly then: number
@@ -95,7 +90,6 @@ export interface CopyInside {
 }
 
 export const AlsoCopyTo = z.strictObject({ folder: z.string().trim().min(1).max(1000).nullable() })
-/** Nothing but a confirmation travels. */
 export const Nothing = z.strictObject({})
 
 /** What came of going back: the copy that was made first, to which one act leads again; or, where it was damaged, what it lies under now. */

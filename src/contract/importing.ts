@@ -5,7 +5,6 @@ import { type Form, FORMS } from '#core/item/form'
 import { z } from 'zod'
 import { ChangeId, Id, Line, NewId } from './basic.js'
 
-/** What she corrects in the preview: what the columns mean, and category and form of rows at once. */
 export const ImportChoices = z.strictObject({
   meanings: z.array(z.enum(SHEET_FIELDS).nullable()).max(400).nullable().default(null),
   rows: z
@@ -38,7 +37,7 @@ export const RunImport = PreviewImport.extend({ changeId: ChangeId, importId: Ne
 
 export interface PreviewRow {
   row: number
-  /** Where her sheet has it: the tab, blank in a text, and the row as a spreadsheet numbers it. */
+  /** Where the user's sheet has it: the tab, blank in a text, and the row as a spreadsheet numbers it. */
   tab: string
   line: number
   maker: string
@@ -100,7 +99,6 @@ export interface PreviewAnswer {
   willStoreBackups: number
 }
 
-/** A collection file as it comes in. */
 export const PutCollection = z.strictObject({
   changeId: ChangeId,
   /** True = what is there now goes (one undo brings it again); false = only into an empty collection. */

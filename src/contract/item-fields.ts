@@ -16,7 +16,6 @@ export const OpenedBody = z.discriminatedUnion('kind', [
     .refine((range) => range.earliest <= range.latest, ORDER),
 ])
 
-/** What is taken for a field. */
 export function schemaOf(field: ItemField): z.ZodType {
   switch (field.kind) {
     case 'text':
@@ -48,7 +47,6 @@ export function schemaOf(field: ItemField): z.ZodType {
   }
 }
 
-/** The schemas of a table of fields, by name. */
 export function schemasOf(table: FieldTable): Record<string, z.ZodType> {
   return Object.fromEntries(Object.entries(table).map(([name, field]) => [name, schemaOf(field)]))
 }
@@ -57,7 +55,6 @@ type SchemaOf<F extends ItemField> = z.ZodType<ValueOf<F>>
 export const FIELD_SCHEMAS = schemasOf(ITEM_FIELDS) as { [K in ItemFieldName]: SchemaOf<(typeof ITEM_FIELDS)[K]> }
 
 type ManyName = { [K in ItemFieldName]: (typeof ITEM_FIELDS)[K] extends { many: true } ? K : never }[ItemFieldName]
-/** What can be set for many items at once; what is not named stays as it is. */
 export const MANY_SCHEMAS = Object.fromEntries(
   Object.entries(ITEM_FIELDS as FieldTable).flatMap(([name, field]) =>
     field.many ? [[name, schemaOf(field).optional()]] : [],

@@ -24,11 +24,10 @@ const PartBody = z.strictObject({
   rowSpan: z.int().min(1).max(30),
   colSpan: z.int().min(1).max(30),
   shape: z.enum(['square', 'round']),
-  /** The form of one end of a dual-ended thing; null = the item's own. */
+  /** The form of one end of a dual-ended item; null = the item's own. */
   form: z.enum(FORMS).nullable(),
 })
 
-/** Everything that is said of an item in its form. */
 export const ItemFields = z.strictObject({ ...FIELD_SCHEMAS, parts: z.array(PartBody).max(80) })
 export type ItemFields = FieldValues & { parts: z.infer<typeof PartBody>[] }
 
@@ -52,7 +51,7 @@ export const PartSummary = PartBody.extend({
   reading: Reading.nullable(),
   uses: z.int(),
   finishedOn: DayText.nullable(),
-  /** Taken out of its palette: a thing of its own from then on. */
+  /** Taken out of its palette: an item of its own from then on. */
   depottedOn: DayText.nullable(),
 })
 export type PartSummary = z.infer<typeof PartSummary>
@@ -97,9 +96,9 @@ export const GoalView = z.object({
   met: z.boolean(),
   /** Share done, 0..1, for the rail; null where nothing measures it. */
   done: z.number().nullable(),
-  /** Where it should be today, as a share of the rail: by its date, without one by the plan in force; null where neither has it. */
+  /** Where it should be today, as a share of the rail: by its date, without one by the current plan; null where neither has it. */
   notch: z.number().nullable(),
-  /** The day whose reading a goal by eye is reckoned from; `late` = it is the first one after it rolled in. */
+  /** The day whose reading a goal by eye is computed from; `late` = it is the first one after it rolled in. */
   baseline: z.object({ day: DayText, late: z.boolean() }).nullable(),
   rolledIn: DayText,
   by: DayText.nullable(),
@@ -110,7 +109,6 @@ export const GoalView = z.object({
 })
 export type GoalView = z.infer<typeof GoalView>
 
-/** What every place shows of an item. */
 export interface ItemSummary extends FieldValues {
   id: string
   version: number
@@ -147,7 +145,6 @@ export interface ItemSummary extends FieldValues {
   estimate: { low: number; high: number } | null
   /** Of how many of its shades that speaks. */
   leftOf: { read: number; all: number } | null
-  /** Cells of a sheet that were kept as words. */
   keptWords: number
   /** Cells of a sheet, or a price in another currency, are kept as words. */
   hasKeptWords: boolean
@@ -206,7 +203,6 @@ export const LISTED = [
   'estimate',
 ] as const satisfies readonly (keyof ItemSummary)[]
 
-/** The same with how it stands, in short. */
 export type ListedItem = Pick<ItemSummary, (typeof LISTED)[number] | 'hasKeptWords'> & {
   opening: Omit<ItemSummary['opening'], 'by'>
   reading: ListedReading | null
@@ -243,7 +239,7 @@ export interface CollectionAnswer {
   }
 }
 
-/** The race of everything in stock, with the reasons for each last good day; what the things are is told by the collection. */
+/** The race of everything in stock, with the reasons for each last good day; what the items are is told by the collection. */
 export interface ShelfLifeAnswer {
   today: Day
   currency: string
@@ -280,14 +276,11 @@ export interface ItemAnswer {
   packageEvents: EventView[]
   packageWeights: PackageWeightView[]
   content: ContentView | null
-  /** Of the shades that anything was ever read of. */
   shadesLeft: ShadeContent[]
   /** When it will be finished; null once it has ended. */
   forecast: ForecastView | null
-  /** Of its goals that are on the go. */
   outlooks: OutlookView[]
   guesses: GuessView[]
-  /** What it was blended from, and the palette it was taken out of, each by its mark. */
   parents: { itemId: string; mark: string; share: number | null; grams: number | null }[]
   origin: { itemId: string; mark: string } | null
   goals: GoalView[]

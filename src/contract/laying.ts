@@ -25,7 +25,7 @@ export const ChooseInLaying = z
     path: ['until'],
     message: 'Say until when it is put away; the other choices have no date.',
   })
-/** Everything that is not chosen yet as the plan in force has it. */
+/** Everything that is not chosen yet as the current plan has it. */
 export const ChooseAsPlanned = z.strictObject({ changeId: ChangeId })
 export const CloseLaying = z.strictObject({ changeId: ChangeId })
 /** Gives it up: every choice goes, nothing moves. */
@@ -35,14 +35,13 @@ export interface LayingCandidate {
   item: ItemSummary
   /** Why it is looked at. */
   why: 'in the drawer' | 'asks to come back' | 'on the short list' | 'in the plan' | 'of the season'
-  /** Whether the plan in force has it in the drawer this month; null where it says nothing of it. */
+  /** Whether the current plan has it in the drawer this month; null where it says nothing of it. */
   planned: boolean | null
   choice: LayingChoice | null
   until: Day | null
   destination: Destination | null
   /** Put away it would ask to come back on this day; null = it would be over by then. */
   awayUntil: Day | null
-  /** Where it could go. */
   destinations: Destination[]
   /** What it is over by: its date, or a sign. */
   spoiled: boolean
@@ -67,6 +66,5 @@ export interface LayingAnswer {
   comeBack: ItemSummary[]
   rivalries: { categoryId: string; category: string; items: number; usesEach: number }[]
   perWeek: number
-  /** Days on which the drawer was laid anew, the latest first. */
   layouts: Day[]
 }

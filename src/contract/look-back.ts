@@ -6,7 +6,7 @@ import type { RuleView } from './buying.js'
 import { SheetItem } from './check-in.js'
 import type { ListedItem } from './item.js'
 
-/** A span of her own, kept under a name; without an end it runs up to today. */
+/** A span of the user's own, kept under a name; without an end it runs up to today. */
 export const PutSpan = z
   .strictObject({
     changeId: ChangeId,
@@ -23,7 +23,6 @@ export const PutSpan = z
   })
 export const DropSpan = z.strictObject({ changeId: ChangeId })
 
-/** What she felt of a span; nothing takes it back. */
 export const PutSpanWords = z
   .strictObject({
     changeId: ChangeId,
@@ -60,7 +59,7 @@ interface Named {
 }
 interface Money {
   minor: number
-  /** Things it was reckoned of, and things worn or gone of which no price or no content is known. */
+  /** Items it was computed of, and items worn or gone of which no price or no content is known. */
   of: number
   unknown: number
 }
@@ -112,7 +111,7 @@ export interface SpanSheet {
   totals: {
     uses: number
     things: number
-    /** Things that were there from its first day to its last, and those of them never worn in it. */
+    /** Items that were there from its first day to its last, and those of them never worn in it. */
     here: number
     unworn: number
     grams: { grams: number; giveOrTake: number; things: number } | null
@@ -175,7 +174,6 @@ export interface SpanSheet {
   pairs: TogetherView[]
   face: { itemIds: string[]; days: number } | null
   lessons: { id: string; words: string; on: Day; struck: boolean }[]
-  /** What is drawn. */
   items: ListedItem[]
   /** The pictures nearest to the two ends of the span, of what was in a project or was finished. */
   photos: (Named & {
@@ -210,7 +208,6 @@ export interface FacesAnswer {
   items: ListedItem[]
 }
 
-/** The evidence for one candidate, to be told in sentences. */
 export interface Candidate {
   item: ListedItem
   usesNeeded: number | null

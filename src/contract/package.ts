@@ -8,7 +8,7 @@ import { ItemFields } from './item.js'
 const Grams = z.number().positive('Grams are above 0.').max(5000)
 const Step = z.number().positive().max(10)
 
-/** Something that happened to a package. A blend and a depot make a thing, and are acts of their own. */
+/** Something that happened to a package. A blend and a depot make an item, and are acts of their own. */
 export const AddEvent = z
   .strictObject({
     changeId: ChangeId,
@@ -33,7 +33,7 @@ export const AddEvent = z
   })
 export const DropEvent = z.strictObject({ changeId: ChangeId })
 
-/** A new thing made of others: each with the grams or the share that went in, and whether it is used up by it. */
+/** A new item made of others: each with the grams or the share that went in, and whether it is used up by it. */
 export const AddBlend = z.strictObject({
   changeId: ChangeId,
   id: NewId,
@@ -55,7 +55,7 @@ export const AddBlend = z.strictObject({
     .max(12),
   containerId: Id.nullable(),
 })
-/** A shade taken out of its palette becomes a thing of its own. */
+/** A shade taken out of its palette becomes an item of its own. */
 export const Depot = z.strictObject({
   changeId: ChangeId,
   id: NewId,
@@ -92,7 +92,7 @@ export interface ContainerView {
   grams: number | null
   resolution: number | null
   itemId: string | null
-  /** The mark of the thing it came with. */
+  /** The mark of the item it came with. */
   from: string | null
   keptOn: Day
   goneOn: Day | null

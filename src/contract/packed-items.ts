@@ -1,10 +1,8 @@
 import type { ListedItem } from './item.js'
 
-/** What items of one category share. */
 type OfCategory = Pick<ListedItem, 'categoryId' | 'category' | 'faceOrder' | 'makeup' | 'eye' | 'homeZoneId'>
 type Row = readonly unknown[]
 
-/** A list of items on its way: shared words once, each item as a row of values, what is not said left away at its end. */
 export interface PackedItems {
   readonly categories: readonly OfCategory[]
   readonly makers: readonly string[]
@@ -38,7 +36,6 @@ const COLUMNS = [
 
 const FLAGS = ['opaque', 'isBackup', 'onTrial', 'hasKeptWords'] as const satisfies readonly (keyof ListedItem)[]
 
-/** Makes one text of all that items of a category share, to find it again. */
 const shared = (item: ListedItem): OfCategory => ({
   categoryId: item.categoryId,
   category: item.category,
@@ -48,7 +45,6 @@ const shared = (item: ListedItem): OfCategory => ({
   homeZoneId: item.homeZoneId,
 })
 
-/** Packs a list of items; `unpackItems` gives it back as it was. */
 export function packItems(items: readonly ListedItem[]): PackedItems {
   const categories = new Map<string, { at: number; of: OfCategory }>()
   const makers = new Map<string, number>()
@@ -78,7 +74,6 @@ export function packItems(items: readonly ListedItem[]): PackedItems {
   return { categories: [...categories.values()].map(({ of }) => of), makers: [...makers.keys()], rows }
 }
 
-/** The items of a packed list. */
 export function unpackItems({ categories, makers, rows }: PackedItems): ListedItem[] {
   return rows.map((row) => {
     const [category, maker, flags, opening, shelfLife, reading] = row as [number, number, number, Row, Row, Row | null]

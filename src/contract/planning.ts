@@ -8,7 +8,7 @@ import type { ListedItem } from './item.js'
 const Month = z.string().regex(/^(19|20|21)\d\d-(0[1-9]|1[0-2])$/, 'A month is written as 2026-12.')
 const Uses = z.int().min(0).max(50)
 
-/** What she says of a thing for the plan; everything empty takes it back. */
+/** What the user says of an item for the plan; everything empty takes it back. */
 export const SetPlanWord = z.strictObject({
   changeId: ChangeId,
   id: NewId,
@@ -16,7 +16,7 @@ export const SetPlanWord = z.strictObject({
   weight: z.int().min(1, 'From 1 to 100.').max(100, 'From 1 to 100.').nullable(),
   mostAWeek: z.int().min(1, 'From 1 to 7 a week.').max(7, 'From 1 to 7 a week.').nullable(),
 })
-/** Her moves of one thing: months in which it lies in the drawer or does not; null takes a move back. */
+/** The user's moves of one item: months in which it is in the drawer or does not; null takes a move back. */
 export const SetPlanMoves = z.strictObject({
   changeId: ChangeId,
   moves: z
@@ -53,7 +53,7 @@ export const AdoptPlan = z
   .strictObject({
     changeId: ChangeId,
     id: NewId,
-    /** The plan in force when this one was laid: another one since is told, not overwritten. */
+    /** The current plan when this one was laid: another one since is told, not overwritten. */
     replaces: Id.nullable(),
     setup: PlanSetupBody,
     months: z.array(Month).min(1).max(MOST_MONTHS),
@@ -98,7 +98,6 @@ export const AdoptPlan = z
   })
 export const EndPlan = z.strictObject({ changeId: ChangeId })
 
-/** The plan in force with what became of it. */
 export interface PlanInForce extends AdoptedPlan {
   readonly id: string
   readonly setup: PlanSetup
@@ -115,7 +114,6 @@ export interface PlanInForce extends AdoptedPlan {
   readonly askFresh: boolean
 }
 
-/** Everything that the page lays a plan from. */
 export interface PlanAnswer {
   readonly today: string
   readonly currency: string
@@ -125,7 +123,7 @@ export interface PlanAnswer {
     readonly id: string
     readonly name: string
     readonly zoneId: string
-    /** As learned from her days; null while too little is known. */
+    /** As learned from the user's days; null while too little is known. */
     readonly learned: number | null
     readonly said: boolean
     readonly breaks: readonly { readonly id: string; readonly from: string; readonly to: string }[]

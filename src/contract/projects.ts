@@ -39,7 +39,7 @@ export const GoalBody = z
   })
 export type GoalBody = z.infer<typeof GoalBody>
 
-/** Her rules for a project; what is not said is not a rule. */
+/** The user's rules for a project; what is not said is not a rule. */
 const Rules = {
   shape: z.enum(PROJECT_SHAPES).default('rolling'),
   atLeast: z.int().min(1).max(1000).nullable().default(null),
@@ -75,10 +75,9 @@ export const RollIn = z.strictObject({
   beside: z.boolean().default(false),
   day: DayText,
   goal: GoalBody,
-  /** How long she thinks it will last; none where she did not say. */
+  /** How long the user thinks it will last; none where the user did not say. */
   guess: GuessBody.nullable().default(null),
 })
-/** A whole set at once, each with the same goal. */
 export const RollInMany = z.strictObject({
   changeId: ChangeId,
   day: DayText,
@@ -185,10 +184,10 @@ export interface ProjectsAnswer {
   projects: ProjectView[]
   closed: ProjectView[]
   shortList: ShortListed[]
-  /** The plan in force: how many things went otherwise than planned, and whether it asks to be laid anew. */
+  /** The current plan: how many items went otherwise than planned, and whether it asks to be arranged anew. */
   plan: { otherwise: number; askFresh: boolean } | null
   week: number[]
-  /** Over how many weeks the week was learned; 0 = it is the one she planned. */
+  /** Over how many weeks the week was learned; 0 = it is the one the user planned. */
   weekLearnedFrom: number
 }
 

@@ -16,11 +16,10 @@ import { ChangeId, DayText, Id, Line, NewId } from './basic.js'
 
 const SHARE = z.number('Say how much, between 0 and 100 %.').min(0, 'Not below 0 %.').max(1, 'Not above 100 %.')
 const MM = z.number().positive('A length is above 0 mm.').max(500, 'Up to 500 mm.')
-/** What every reading carries beside its value. */
 const Beside = {
   day: DayText,
   how: z.enum(READ_HOW).default('typed'),
-  /** She does not quite trust it: kept, and counted nowhere. */
+  /** The user does not quite trust it: kept, and counted nowhere. */
   doubtful: z.boolean().default(false),
   note: Line(400).default(''),
 }
@@ -61,7 +60,6 @@ export const ReadingBody = z.discriminatedUnion('kind', [
 export type ReadingBody = z.output<typeof ReadingBody>
 
 const Spot = z.tuple([z.number(), z.number()])
-/** How a bare area was read off a photo. */
 export const PanBody = z.strictObject({
   id: NewId,
   photoId: Id,
@@ -93,7 +91,6 @@ export const SayCause = z.strictObject({
   eventId: NewId,
 })
 
-/** The last of a thing's readings, as everything shows it. */
 export const Reading = z.object({
   kind: z.enum(READING_KINDS).exclude(['gross']),
   value: z.number().nullable(),
@@ -119,7 +116,6 @@ export interface ReadingDoubt {
   value: number | null
 }
 
-/** A reading of any kind, as the page of a thing and a check-in show it. */
 export interface ReadingView {
   id: string
   version: number
@@ -159,7 +155,6 @@ interface Span {
   middle: number
   high: number
 }
-/** What is thought to be left, with how it came about. */
 export interface ContentView {
   grams: Span
   share: Span
@@ -167,19 +162,18 @@ export interface ContentView {
   /** Weight when finished, of the package it is in now. */
   package: { mean: number; sd: number }
   disagreement: { byScale: number; byLabel: number } | null
-  /** What it was reckoned from. */
+  /** What it was computed from. */
   from: {
     weighings: number
     marks: number
     uses: number
     label: number | null
     full: number | null
-    /** An empty of its kind, as finished, g; the day it was weighed and of which thing. */
+    /** An empty of its kind, as finished, g; the day it was weighed and of which item. */
     empty: { grams: number; cleaned: boolean; day: Day; itemId: string | null; own: boolean } | null
   }
 }
 
-/** What is thought to be left of one shade, of its share of the label, g. */
 export interface ShadeContent {
   partId: string
   grams: Span

@@ -9,16 +9,16 @@ import { ChangeId, DayText, NewId, Line } from './basic.js'
 export const Settings = z.strictObject({
   currency: z.string().regex(/^[A-Z]{3}$/, 'A currency is three capital letters, for instance EUR.'),
   rollOverHour: z.int().min(0).max(12),
-  /** Wear days she plans, Monday first. */
+  /** Wear days the user plans, Monday first. */
   plannedWeek: z.array(z.boolean()).length(7),
   units: z.enum(UNIT_SYSTEMS),
-  /** The smallest step her scale shows, g. */
+  /** The smallest step the user's scale shows, g. */
   scaleStep: z.literal(SCALE_STEPS),
-  /** What her scale can carry, g; null = she never said. */
+  /** What the user's scale can carry, g; null = the user never said. */
   scaleCapacity: z.number().positive('A scale carries more than 0 g.').max(HEAVIEST, `Up to ${HEAVIEST} g.`).nullable(),
-  /** Which way she leans when something is in doubt. */
+  /** Which way the user leans when something is in doubt. */
   leaning: z.enum(LEANINGS),
-  /** Where she lives, for the seasons. */
+  /** Where the user lives, for the seasons. */
   hemisphere: z.enum(HEMISPHERES),
 })
 export type Settings = z.infer<typeof Settings>

@@ -18,7 +18,6 @@ export const SetWorn = z.strictObject({
   despite: z.boolean().default(false),
 })
 
-/** Everything worn on a day, as one act: *same as last*, or a saved face. */
 export const SetFace = z.strictObject({
   changeId: ChangeId,
   day: DayText,
@@ -36,7 +35,6 @@ export const SetFace = z.strictObject({
 
 export const SetNoMakeup = z.strictObject({ changeId: ChangeId, day: DayText, noMakeup: z.boolean() })
 
-/** How one thing was worn that day. */
 export const SetWearDetails = z
   .strictObject({
     changeId: ChangeId,
@@ -53,7 +51,6 @@ export const SetWearDetails = z
     path: ['amount'],
     message: 'Say the amount with its unit, or neither.',
   })
-/** Two things mixed that day, with their ratio as she says it. */
 export const SetMix = z.strictObject({
   changeId: ChangeId,
   mixId: NewId,
@@ -63,7 +60,6 @@ export const SetMix = z.strictObject({
 })
 /** A recipe worn again: both of a pair, in its ratio. */
 export const WearMixed = z.strictObject({ changeId: ChangeId, mixId: NewId, day: DayText, pairId: Id })
-/** How a day is. */
 export const DayView = z.strictObject({
   skin: z.enum(SKINS).nullable(),
   clothes: z.enum(TONES).nullable(),
@@ -103,7 +99,7 @@ export const TypeInSheet = z.strictObject({
   despite: z.boolean().default(false),
 })
 
-/** What she says of a stretch that nobody wrote down. */
+/** What the user says of a stretch that nobody wrote down. */
 export const SayOfSilence = z
   .strictObject({
     changeId: ChangeId,
@@ -176,19 +172,18 @@ export interface TodayAnswer {
   today: Day
   day: Day
   zones: DrawerZone[]
-  /** Everything in the drawer and everything worn that day. */
   items: ListedItem[]
   worn: Worn[]
-  /** What is on trial and lies outside the drawer: within reach until it is decided. */
+  /** What is on trial and lies outside the drawer: in the drawer until it is decided. */
   onTrial: string[]
   noMakeup: boolean
   conditions: DayView
-  /** Occasions she has told before, the most frequent first. */
+  /** Occasions the user has told before, the most frequent first. */
   occasions: string[]
   putBack: string[]
   notToday: string[]
   reachFor: SuggestionView[]
-  /** Said when no sunscreen in date lies in the drawer and none is worn: where one is, or null for nowhere. */
+  /** Said when no sunscreen in date is in the drawer and none is worn: where one is, or null for nowhere. */
   sunscreen: { elsewhere: ListedItem | null } | null
   earlierFaces: EarlierFace[]
   savedFaces: SavedFace[]
@@ -217,7 +212,7 @@ export const Place = z.strictObject({
   /** It stands beside the drawer: in reach, in no slot. */
   beside: z.boolean().default(false),
 })
-/** Many things at once, as one change: a drawer to begin with. */
+/** Many items at once, as one change: a drawer to begin with. */
 export const LayMany = z.strictObject({
   changeId: ChangeId,
   placements: z
@@ -225,7 +220,6 @@ export const LayMany = z.strictObject({
     .min(1, 'Nothing is chosen yet.')
     .max(400),
 })
-/** What could lie within reach to begin with, by zone, each with what speaks for it. */
 export interface ProposalAnswer {
   today: Day
   zones: DrawerZone[]
@@ -241,19 +235,17 @@ export const EditZone = z.strictObject({
   name: z.string().trim().min(1, 'A zone needs a name.').max(60),
 })
 
-/** The live figure on each front of the chest. */
 export interface Fronts {
   today: Day
   wornToday: number
   items: number
-  /** Projects that are open, and things on the go in them. */
+  /** Projects that are open, and items on the go in them. */
   projects: number
   inProjects: number
   spoilSoon: number
   decisionsDue: number
   trials: number
   emptiesThisYear: number
-  /** How many of her guesses are kept. */
   guesses: number
   /** The check-in that is under way, and when the last one was closed. */
   checkIn: { items: number; done: number } | null

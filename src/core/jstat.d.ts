@@ -1,4 +1,4 @@
-/** What the house uses of jStat, which ships no types. */
+/** What the server uses of jStat, which ships no types. */
 declare module 'jstat' {
   interface Normal {
     cdf(x: number, mean: number, sd: number): number

@@ -6,7 +6,7 @@ import type { ScaleStep } from './measure/weighing.js'
 export const UNIT_SYSTEMS = ['metric', 'ounces'] as const
 export type UnitSystem = (typeof UNIT_SYSTEMS)[number]
 
-/** What holds until she says otherwise. */
+/** What holds until the user says otherwise. */
 export const DEFAULT_SETTINGS: {
   currency: string
   rollOverHour: number

@@ -76,7 +76,6 @@ export function decidingEvening(demo: DemoHouse, ago: number, today: Day): void 
   if (ago === 1) feelTrials(demo)
 }
 
-/** Of what lies outside the drawer and plays no part, the least worn first. */
 function spare(demo: DemoHouse, categoryId: string): DemoItem[] {
   return demo
     .of(categoryId)

@@ -50,12 +50,10 @@ export class DemoHouse {
     return this.house.journal.run({ changeId, command, body: {} }, () => run(changeId))
   }
 
-  /** Items of a category that are still there. */
   of(categoryId: string): DemoItem[] {
     return this.stash.filter((item) => item.kind.categoryId === categoryId && !item.ended)
   }
 
-  /** The one that plays a part. */
   playing(role: Role): DemoItem {
     const found = this.stash.find((item) => item.roles.includes(role))
     if (!found) throw new Error(`Nobody plays ${role}`)
@@ -106,7 +104,6 @@ export class DemoHouse {
   }
 }
 
-/** An id as the pages make them. */
 export function uuidOf(random: Random): string {
   const hex = Array.from({ length: 32 }, (_, at) =>
     at === 12 ? 4 : at === 16 ? random.whole(8, 11) : random.whole(0, 15),

@@ -15,7 +15,6 @@ export class Random {
     return ((t ^ (t >>> 14)) >>> 0) / 4294967296
   }
 
-  /** A whole number from `low` to `high`, both included. */
   whole(low: number, high: number): number {
     return low + Math.floor(this.next() * (high - low + 1))
   }
@@ -24,7 +23,6 @@ export class Random {
     return this.next() < share
   }
 
-  /** One of a list that is not empty. */
   pick<T>(list: readonly T[]): T {
     const found = list[Math.floor(this.next() * list.length)]
     if (found === undefined) throw new Error('Nothing to pick from')

@@ -54,7 +54,6 @@ function goalOf(role: Role, plot: Plot): Goal | null {
   }
 }
 
-/** Ten things finished by the tram line's centenary party. */
 export function startProject(demo: DemoHouse, today: Day, plot: Plot): void {
   demo.act('add-project', (changeId) =>
     demo.house.projects.add({
@@ -94,7 +93,6 @@ export function rollOut(demo: DemoHouse, role: 'reached and out' | 'left unfinis
   )
 }
 
-/** What a review says nothing of. */
 const UNSAID_REVIEW = {
   endedBy: null,
   remained: null,
@@ -107,7 +105,6 @@ const UNSAID_REVIEW = {
   lesson: null,
 } as const
 
-/** An empty with what she thought. */
 export function finish(demo: DemoHouse, item: DemoItem, count: number): void {
   const [wouldBuyAgain, words] = REVIEWS[count % REVIEWS.length] ?? ['maybe', '']
   demo.act('finish', (changeId) =>

@@ -5,7 +5,6 @@ import type { Random } from './random.js'
 import { CAST, type CastMember, type Role } from './cast-data.js'
 import { MAKERS, PALETTE_SHADES, STASH, type StashCategory } from './stash-data.js'
 
-/** An item of the demo as the generator follows it. */
 export interface DemoItem {
   readonly id: string
   readonly kind: StashCategory
@@ -16,7 +15,6 @@ export interface DemoItem {
   uses: number
   /** How fond she is of it: the weight with which it is reached for. */
   readonly fondness: number
-  /** What it plays in the story. */
   readonly roles: readonly Role[]
   /** It has a part, or a place in the drawer from the day the project begins: nothing of it is left to chance. */
   readonly cast: boolean

@@ -45,7 +45,6 @@ export function tellTheDay(demo: DemoHouse, kind: FaceKind): void {
   demo.act('set-day', (changeId) => demo.house.dayFacts.setDay({ set: said, was: UNSAID, changeId, day: demo.day }))
 }
 
-/** Six things for a spring, four of them enough. */
 export function startSpring(demo: DemoHouse): void {
   const chosen = ['primer', 'blush', 'lipstick', 'mascara', 'brow-pencil', 'cream-eyeshadow'].flatMap((categoryId) => {
     const item = demo.of(categoryId).find((each) => each.inDrawer && !each.cast)
@@ -88,7 +87,6 @@ export function closeSpring(demo: DemoHouse): void {
   )
 }
 
-/** Pairs, a kept face, things put back, a short list, and how today is. */
 export function tellTheRest(demo: DemoHouse, today: Day): void {
   const { care, dayFacts, projects, newId } = demo.house
   const base = demo.playing('fought')

@@ -6,7 +6,7 @@ import type { Db } from './db/query.js'
 export interface Context {
   readonly db: Db
   readonly now: () => Date
-  /** The user's day now, by local time and her roll-over hour. */
+  /** The user's day now, by local time and the user's roll-over hour. */
   readonly today: () => Day
   readonly settings: () => Settings
   /** An id for a row that no caller names. */

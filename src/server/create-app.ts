@@ -41,7 +41,6 @@ import { shelfLifeRoutes } from './shelf-life/routes.js'
 import type { Services } from './services.js'
 import { todayRoutes } from './today/routes.js'
 
-/** The tables of routes, place by place. */
 const PLACES: readonly ((services: Services) => readonly Route[])[] = [
   frontRoutes,
   findingRoutes,
@@ -75,9 +74,7 @@ const BODY_LIMIT = '1mb'
 /** What stands before the places: who is let in, and what is asked about the machine rather than the collection. */
 export interface Outside {
   readonly admitting: readonly RequestHandler[]
-  /** Routes of the pages themselves. */
   readonly pages: Router
-  /** Routes under /api. */
   readonly api: Router
 }
 
@@ -114,7 +111,7 @@ export function createApp(services: Services, outside: Outside | null = null): E
   app.disable('etag')
   app.use(securityHeaders())
   for (const step of outside?.admitting ?? [ownPagesOnly]) app.use(step)
-  // What is answered is hers: no cache between keeps it. Pictures say otherwise, for her own browser.
+  // What is answered is the user's: no cache between keeps it. Pictures say otherwise, for the user's own browser.
   app.use('/api', (_request, response, next) => {
     response.setHeader('Cache-Control', 'no-store')
     tellTheHouse(services, response)
@@ -137,7 +134,7 @@ export function createApp(services: Services, outside: Outside | null = null): E
     if (request.method === 'GET' || meant === undefined || meant === services.collectionId) return next()
     sendProblem(response, problemOf({ code: 'other-collection', data: {} }))
   })
-  // What is written into a file that was taken away is nowhere; what is read from it is nothing she still has.
+  // What is written into a file that was taken away is nowhere; what is read from it is nothing the user still has.
   app.use('/api', (_request, response, next) =>
     services.stillThere() ? next() : sendProblem(response, problemOf({ code: 'collection-gone', data: {} })),
   )
@@ -155,12 +152,10 @@ export function createApp(services: Services, outside: Outside | null = null): E
   return app
 }
 
-/** Every route of every place. */
 export function routesOf(services: Services): Route[] {
   return PLACES.flatMap((routes) => routes(services))
 }
 
-/** Every route that writes, with what it takes. */
 export function writesOf(services: Services): (Route & { readonly schema: z.ZodType })[] {
   return routesOf(services).filter((route): route is Route & { readonly schema: z.ZodType } => route.schema !== null)
 }
@@ -178,7 +173,7 @@ function routerOf(services: Services): Router {
 }
 
 /**
- * Every answer says her day and when the next one begins, so that a page can reckon on while nobody answers it; and which collection
+ * Every answer says the user's day and when the next one begins, so that a page can compute on while nobody answers it; and which collection
  * this is, and what stands against it.
  */
 function tellTheHouse(services: Services, response: Response): void {
@@ -193,7 +188,7 @@ function tellTheHouse(services: Services, response: Response): void {
   })
 }
 
-/** Kept words name things by their ids: whatever answer holds such words leaves with the names of today. */
+/** Kept words name items by their ids: whatever answer holds such words leaves with the names of today. */
 function nameWhatIsMarked(services: Services, response: Response): void {
   const send = response.send.bind(response)
   response.send = (body: unknown) => send(typeof body === 'string' && body.includes('⟦item:') ? named(body) : body)

@@ -7,7 +7,6 @@ export { ok } from '#core/failure'
 export type Failure = AnyFailure<FailureCode>
 export type Outcome<T> = AnyOutcome<T, FailureCode>
 
-/** What was refused, and why. */
 export type Refusal = { readonly ok: false; readonly failure: Failure }
 
 export function fail<Code extends FailureCode>(

@@ -16,7 +16,7 @@ import { Host } from './host/host.js'
 import { rescueApp } from './host/rescue-app.js'
 import { readSetup, type Setup } from './host/setup.js'
 
-/** Where to listen: this machine only, unless she opens a door. The next free port is taken when this one is busy. */
+/** Where to listen: this machine only, unless the user opens a door. The next free port is taken when this one is busy. */
 const HOST = '127.0.0.1'
 const PORTS_TRIED = 50
 /** The first page is answered before the day's copy is made, which takes a moment in a large collection. */
@@ -25,7 +25,7 @@ const SEEN_FIRST_MS = 5000
 const LOOK_MS = 10 * 60_000
 const DOOR_MS = 30_000
 
-// Whatever is made from here on is for her alone: files 600, folders 700.
+// Whatever is made from here on is for the user's alone: files 600, folders 700.
 process.umask(0o077)
 const { port: firstPort, secure, alsoThere, startAt } = setupOrSayWhy()
 const clock = clockFrom(startAt)
@@ -131,7 +131,7 @@ function listen(server: Server, port: number, triesLeft: number): void {
   server.listen(port, HOST)
 }
 
-/** What can wait until she sees her drawer. Whatever stands against it is said; the collection can be looked at all the same. */
+/** What can wait until the user sees the user's drawer. Whatever stands against it is said; the collection can be looked at all the same. */
 function tidyUp(): void {
   if (!host.isOpen || !host.house.db.open) return
   try {

@@ -62,7 +62,6 @@ import { Wearing } from './today/wearing.js'
 
 /** Work that takes long or needs much memory: a running server has it done in threads and processes of their own. */
 export interface HeavyWork {
-  /** Reads a safety copy through. */
   readonly check: Check
   /** Checks the open collection; what is wrong with it, or null. */
   readonly checkOpen: (file: string) => string | null | Promise<string | null>

@@ -12,7 +12,7 @@ export interface DayLog {
   readonly recorded: readonly Day[]
   /** Days away and low seasons: their silence asks nothing. */
   readonly calm: readonly DayRange[]
-  /** Days of which she said that they were not written down. */
+  /** Days of which the user said that they were not written down. */
   readonly unwritten: readonly DayRange[]
   /** The last day that counts, usually yesterday. */
   readonly until: Day

@@ -4,7 +4,7 @@ export type Day = string & { readonly __brand: 'Day' }
 const DAY_MS = 86_400_000
 const SHAPE = /^(\d{4})-(\d{2})-(\d{2})$/
 
-/** Days lie in these years: nothing in a collection is older, and no date of hers lies further ahead. Assumption. */
+/** Days lie in these years: nothing in a collection is older, and no date of the user's lies further ahead. Assumption. */
 export const FIRST_YEAR = 1970
 export const LAST_YEAR = 2199
 

@@ -5,7 +5,7 @@ import type { DayRange } from './when.js'
 /** Share of wear days for each weekday, Monday first, 0..1. */
 export type PlannedWeek = readonly [number, number, number, number, number, number, number]
 
-/** A stretch with less makeup: days away at their usual share, a low season at her factor of it. */
+/** A stretch with less makeup: days away at their usual share, a low season at the user's factor of it. */
 export type CalmStretch = DayRange & { readonly factor?: number }
 
 /** Weeks that must be logged before the week is learned. */
@@ -36,7 +36,7 @@ function dayIn(year: number, monthDay: string): Day {
   return dayOf(year, month, Math.min(date, daysInMonth(year, month))) ?? lastDayOfMonth(year, 1)
 }
 
-/** The week to reckon with, and over how many weeks it was learned; 0 = it is the one she ticked. */
+/** The week to compute with, and over how many weeks it was learned; 0 = it is the one the user ticked. */
 export interface KnownWeek {
   readonly week: PlannedWeek
   readonly weeks: number
@@ -45,7 +45,7 @@ export interface KnownWeek {
 /**
  * The week learned from the log: share of each weekday in the last 12 weeks that was a wear day. Only days that were recorded
  * count: neither the time before the log, nor a stretch nobody wrote down. Days away and low seasons are left out, since every
- * sum takes them off for itself. Until each weekday was seen four times it is the week she ticked. `log.until` is the last day
+ * sum takes them off for itself. Until each weekday was seen four times it is the week the user ticked. `log.until` is the last day
  * that counts.
  */
 export function learnedWeek(ticked: PlannedWeek, wearDays: ReadonlySet<Day>, log: DayLog): KnownWeek {

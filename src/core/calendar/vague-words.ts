@@ -1,4 +1,4 @@
-/** Months of the northern seasons, as she says them; winter runs into the next year. Data table. */
+/** Months of the northern seasons, as the user says them; winter runs into the next year. Data table. */
 const SEASONS: readonly { readonly months: readonly [number, number]; readonly words: string }[] = [
   { months: [3, 5], words: 'spring fruhling fruhjahr printemps primavera lente var' },
   { months: [6, 8], words: 'summer sommer ete verano estate zomer sommar verao' },
@@ -13,7 +13,7 @@ const THIRDS: readonly { readonly third: 0 | 1 | 2; readonly words: string }[] =
   { third: 2, words: 'late end ende fin finales fine eind' },
 ]
 
-/** Words around a date that tell nothing: how sure she is, and days of the week. Data table. */
+/** Words around a date that tell nothing: how sure the user is, and days of the week. Data table. */
 const FILLERS = new Set(
   (
     'about around circa ca c approx approximately roughly probably maybe perhaps opened in on since of the de du ' +

@@ -12,7 +12,7 @@ interface Segment {
 }
 
 /**
- * Wear days expected from one day to another, both included; fractions are kept. Reckoned by stretches of whole weeks, so
+ * Wear days expected from one day to another, both included; fractions are kept. Computed by stretches of whole weeks, so
  * that a span of centuries takes no longer than a month.
  */
 export function wearDaysBetween(from: Day, to: Day, week: PlannedWeek, calm: readonly CalmStretch[] = []): number {

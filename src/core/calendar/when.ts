@@ -3,7 +3,7 @@ import { addDays, addMonths, daysInMonth, dayOf, fieldsOf, lastDayOfMonth, type 
 import { monthNamed } from './month-names.js'
 import { isFiller, seasonNamed, thirdNamed } from './vague-words.js'
 
-/** A time known as closely as she knows it: a day, a month, a year or a range. Both ends included. */
+/** A time known as closely as the user knows it: a day, a month, a year or a range. Both ends included. */
 export interface DayRange {
   readonly earliest: Day
   readonly latest: Day

@@ -133,7 +133,7 @@ export const TRADE_WORDS: Readonly<Record<string, string>> = {
   wine: '#5f1f33',
 }
 
-/** What a kind of thing looks like where no word tells its colour. Assumptions, drawn as guesses only. */
+/** What a kind of item looks like where no word tells its colour. Assumptions, drawn as guesses only. */
 export const KIND_COLOURS: Readonly<Record<ModelType, string>> = {
   'liquid foundation': '#d6ab83',
   concealer: '#e0b98f',

@@ -1,7 +1,7 @@
 import { addDays, daysBetween, type Day } from '../calendar/day.js'
 import { supplyOf, type InStock, type Supply } from '../forecast/supply.js'
 
-/** Before it is opened it is good for about three years. Assumption: as an unopened thing without a date. */
+/** Before it is opened it is good for about three years. Assumption: as an unopened item without a date. */
 const UNOPENED_DAYS = 1096
 const YEAR_DAYS = 365
 
@@ -22,7 +22,7 @@ export interface BuyingSums {
   readonly pushedOut: readonly string[]
   /** Days until its turn would come: when what is here and in date is used up; null without a pace. */
   readonly turnIn: number | null
-  /** Uses it would get before it spoils, at her pace; null without a pace. */
+  /** Uses it would get before it spoils, at the user's pace; null without a pace. */
   readonly usesGot: number | null
   /** Minor units a use; null without a price or a pace, or when it would get none. */
   readonly perUse: number | null
@@ -60,7 +60,7 @@ export function buyingSums(stock: readonly InStock[], perYear: number | null, ca
   }
 }
 
-/** A limit of her own. */
+/** A limit of the user's own. */
 export interface BuyingRule {
   readonly from: Day
   readonly to: Day
@@ -95,7 +95,7 @@ export interface RuleStanding {
 
 /**
  * How a limit stands: what was bought within it, in order; planned exceptions are used up first, then what replaces something of its
- * category finished since it began is spared if she said so, and the rest counts.
+ * category finished since it began is spared if the user said so, and the rest counts.
  */
 export function ruleStanding(
   rule: BuyingRule,

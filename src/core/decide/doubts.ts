@@ -5,7 +5,7 @@ import type { PackageState, Season } from '../item/traits.js'
 export const LEANINGS = ['thrift', 'joy'] as const
 export type Leaning = (typeof LEANINGS)[number]
 
-/** One fact that makes a thing deserve a decision, with its numbers; none of them is a verdict. */
+/** One fact that makes an item deserve a decision, with its numbers; none of them is a verdict. */
 export type Doubt =
   | { readonly code: 'reaction'; readonly words: string; readonly day: Day }
   | { readonly code: 'sign'; readonly words: string; readonly day: Day }
@@ -14,7 +14,7 @@ export type Doubt =
   | { readonly code: 'soon past'; readonly lastGood: Day; readonly daysLeft: number }
   | {
       readonly code: 'not reached for'
-      /** Days of the last year on which it was worn, of those on which it lay within reach in its season. */
+      /** Days of the last year on which it was worn, of those on which it lay in the drawer in its season. */
       readonly reached: number
       readonly chances: number
       /** How often an equal share among its like would have been. */
@@ -38,7 +38,7 @@ export type Doubt =
   | { readonly code: 'out of season'; readonly seasons: readonly Season[]; readonly days: number | null }
 export type DoubtCode = Doubt['code']
 
-/** What is known of a thing that could be decided about. */
+/** What is known of an item that could be decided about. */
 export interface DoubtFacts {
   readonly atEye: boolean
   readonly opened: boolean
@@ -69,7 +69,7 @@ export interface DoubtFacts {
   readonly seasons: readonly Season[]
   /** Kept for occasions: that it is not worn tells nothing. */
   readonly special: boolean
-  /** She works on it, or decided to keep it not long ago: only what cannot wait is said. */
+  /** The user works on it, or decided to keep it not long ago: only what cannot wait is said. */
   readonly settled: boolean
 }
 
@@ -111,7 +111,7 @@ export const WEIGHTS: Readonly<Record<DoubtCode, Readonly<Record<Leaning, number
   'out of season': { thrift: 1, joy: 2 },
 }
 
-/** What a person would be told to look at first, whatever she leans to. */
+/** What a person would be told to look at first, whatever the user leans to. */
 const CANNOT_WAIT: ReadonlySet<DoubtCode> = new Set(['reaction', 'past at the eye'])
 /** Words in a sign that tell of skin, whatever stands around them. Common practice, no source. */
 const REACTION =
@@ -209,7 +209,7 @@ export function strengthOf(doubt: Doubt): number {
   }
 }
 
-/** What is offered first; she decides. */
+/** What is offered first; the user decides. */
 export const DOUBT_OFFERS = ['stop', 'use it first', 'try it', 'use it up as something else', 'let go'] as const
 export type DoubtOffer = (typeof DOUBT_OFFERS)[number]
 

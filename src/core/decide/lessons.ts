@@ -1,11 +1,11 @@
 import { groupBy } from '../lists/grouping.js'
 import { median } from '../lists/median.js'
 
-/** What made her think of it. */
+/** What made the user's think of it. */
 export const LESSON_PROMPTS = ['finale', 'verdict', 'empty', 'numbers', 'herself'] as const
 export type LessonPrompt = (typeof LESSON_PROMPTS)[number]
 
-/** What her numbers can show. */
+/** What the user's numbers can show. */
 export const LESSON_RULES = [
   'finishes fast',
   'finishes slowly',
@@ -19,7 +19,7 @@ export const LESSON_RULES = [
 ] as const
 export type LessonRule = (typeof LESSON_RULES)[number]
 
-/** A rule is said from this many things on. Assumptions, printed in docs/deciding.md. */
+/** A rule is said from this many items on. Assumptions, printed in docs/deciding.md. */
 export const LEAST_COUNTS: Readonly<Record<LessonRule, number>> = {
   'finishes fast': 3,
   'finishes slowly': 3,
@@ -32,11 +32,11 @@ export const LEAST_COUNTS: Readonly<Record<LessonRule, number>> = {
   'bought in twins': 4,
 }
 
-/** What her numbers show of one thing, with the numbers; `about` is what it is about: a category, a maker, a source. */
+/** What the user's numbers show of one item, with the numbers; `about` is what it is about: a category, a brand, a source. */
 export interface ShownLesson {
   readonly rule: LessonRule
   readonly about: string
-  /** On how many things it stands. */
+  /** On how many items it stands. */
   readonly count: number
   /** The numbers that its sentence names, by rule. */
   readonly mine: number
@@ -87,7 +87,7 @@ const SETTLED_DAYS = 180
 const UNUSED_BELOW = 5
 const MOST_OF_THEM = 2 / 3
 
-/** Every rule that her numbers show, with its numbers; the same facts, the same lessons. */
+/** Every rule that the user's numbers show, with its numbers; the same facts, the same lessons. */
 export function lessonsShown(facts: LessonFacts): ShownLesson[] {
   const found = [
     ...byTime(facts.endings),
@@ -172,7 +172,7 @@ function middle(own: readonly Ending[]): number {
   return median(own.flatMap(({ days }) => days ?? []))
 }
 
-/** One she kept or struck already. */
+/** One the user kept or struck already. */
 export interface KnownLesson {
   readonly rule: LessonRule
   readonly about: string
@@ -180,10 +180,10 @@ export interface KnownLesson {
   readonly struck: boolean
 }
 
-/** A struck one comes again when it stands on so many times as many things. Assumption. */
+/** A struck one comes again when it stands on so many times as many items. Assumption. */
 const AGAIN_FROM = 2
 
-/** Those to offer: not what she keeps already, and what she struck only when twice as much speaks for it. */
+/** Those to offer: not what the user keeps already, and what the user struck only when twice as much speaks for it. */
 export function lessonsToOffer(shown: readonly ShownLesson[], known: readonly KnownLesson[]): ShownLesson[] {
   return shown.filter((each) => {
     const there = known.find(({ rule, about }) => rule === each.rule && about === each.about)

@@ -1,6 +1,6 @@
 import type { FeltCounts } from './feelings.js'
 
-/** A thing worn on the same days, with how those days felt. */
+/** An item worn on the same days, with how those days felt. */
 export interface Together {
   readonly otherId: string
   /** Days both were worn. */

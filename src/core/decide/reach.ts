@@ -12,7 +12,7 @@ export interface InReach {
 }
 
 export interface Reach {
-  /** Wear days on which it lay within reach in its season. */
+  /** Wear days on which it lay in the drawer in its season. */
   readonly chances: number
   /** Those on which it was worn. */
   readonly reached: number
@@ -21,7 +21,7 @@ export interface Reach {
 }
 
 /**
- * How often each thing was reached for out of its chances: wear days (in order) on which it lay in the drawer and in its season. The
+ * How often each item was reached for out of its chances: wear days (in order) on which it lay in the drawer and in its season. The
  * equal share divides the days on which any of its like in reach was worn by how many of them lay there.
  */
 export function reachOf(

@@ -1,4 +1,4 @@
-/** Would she buy it again? */
+/** Would the user buy it again? */
 export const BUY_AGAIN = ['yes', 'no', 'maybe', 'have a backup', 'discontinued'] as const
 
 /** Where the package of an empty goes. */

@@ -1,8 +1,8 @@
-/** What becomes of each thing when a while of shopping the stash is over. */
+/** What becomes of each item when a while of shopping the stash is over. */
 export const PICK_ENDINGS = ['goes back', 'stays', 'goes on trial'] as const
 export type PickEnding = (typeof PICK_ENDINGS)[number]
 
-/** A neglected thing that could come within reach for a while. */
+/** A neglected item that could come in the drawer for a while. */
 export interface PickCandidate {
   readonly id: string
   /** What it is worn as: one of a kind is enough. */
@@ -16,7 +16,7 @@ export interface PickCandidate {
   readonly ofTheSeason: boolean
   /** Whether it is said to suit this season, or none in particular. */
   readonly inSeason: boolean
-  /** Things in reach, or chosen, that it goes well with and that it fights with. */
+  /** Items in reach, or chosen, that it goes well with and that it fights with. */
   readonly worksWith: readonly string[]
   readonly fightsWith: readonly string[]
 }
@@ -45,7 +45,7 @@ const TOO_LATE_DAYS = 7
 const WEIGHT = { liking: 3, neglect: 2, season: 1, pressing: 2, together: 1 } as const
 
 /**
- * A few neglected things she likes, one of a kind, that fight neither with each other nor with what lies in reach (`inReach`): liked
+ * A few neglected items the user likes, one of a kind, that fight neither with each other nor with what lies in reach (`inReach`): liked
  * first, then long unworn, of the season, to be worn before they spoil, and what goes together. The same facts, the same few.
  */
 export function proposePicks(candidates: readonly PickCandidate[], inReach: ReadonlySet<string>, many: number): Pick[] {

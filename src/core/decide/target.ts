@@ -1,6 +1,6 @@
 import { addDays, addMonths, daysBetween, type Day } from '../calendar/day.js'
 
-/** A thing of the category, from the day it came to the day it ended; null = not known since when, and still there. */
+/** An item of the category, from the day it came to the day it ended; null = not known since when, and still there. */
 export interface Span {
   readonly from: Day | null
   readonly to: Day | null

@@ -29,10 +29,10 @@ const FOR_COLOUR: ReadonlySet<ModelType> = new Set([
   'gloss',
   'lip liner',
 ])
-/** Matched to her skin: alike they are meant to be, and still one of them does. Assumption. */
+/** Matched to the user's skin: alike they are meant to be, and still one of them does. Assumption. */
 const MATCHED: ReadonlySet<ModelType> = new Set(['liquid foundation', 'concealer', 'pressed powder', 'loose powder'])
 
-/** Whether a swatch tells what a thing of this type is for; of a primer or a mascara it tells nothing. */
+/** Whether a swatch tells what an item of this type is for; of a primer or a mascara it tells nothing. */
 export function colourTells(type: ModelType): boolean {
   return FOR_COLOUR.has(type) || MATCHED.has(type)
 }

@@ -15,7 +15,7 @@ const WORTH = 0.15
 const NEAR_END = 0.15
 
 /**
- * The one measurement that narrows the finish most, by giving each the value that is expected of it and reckoning again; null
+ * The one measurement that narrows the finish most, by giving each the value that is expected of it and computation again; null
  * where none pays. `looks` = how its level shows by eye, null where it does not. `usual step` of the scale in g.
  */
 export function bestMeasure(

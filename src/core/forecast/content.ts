@@ -14,7 +14,7 @@ export const STAGE_LEVELS = {
 } as const
 export type StageLevel = keyof typeof STAGE_LEVELS
 
-/** Something seen of a thing. `uses` = logged uses on or after it, the day's own only where it was seen before that. */
+/** Something seen of an item. `uses` = logged uses on or after it, the day's own only where it was seen before that. */
 export type Seen =
   | {
       readonly kind: 'gross'
@@ -44,7 +44,7 @@ export interface ContentFacts {
   readonly package: PackageModel
   /** Content by its label in g; null = not known. */
   readonly label: number | null
-  /** What else is known of her hand, as a shift of the log amount. 0 = nothing. */
+  /** What else is known of the user's hand, as a shift of the log amount. 0 = nothing. */
   readonly handShift: number
   /** How it started when its log did. */
   readonly start: { readonly kind: 'new' | 'unknown' } | { readonly kind: 'used'; readonly share: number }

@@ -4,7 +4,7 @@ import { calendarOf, chanceWithin, finishSpan, type Ahead, type Calendar } from 
 import { NO_HABIT, type Habit, type HabitEvidence } from './habit.js'
 import { forgottenSums, rateOf, type ForgottenSums, type Rate, type UseLog } from './rate.js'
 
-/** Everything that bears on when one thing will be finished. Days are numbers from its first known one. */
+/** Everything that bears on when one item will be finished. Days are numbers from its first known one. */
 export interface ForecastFacts {
   readonly content: ContentFacts
   readonly log: UseLog
@@ -20,12 +20,12 @@ export interface Forecast {
   readonly finish: Span
 }
 
-/** What a use of it takes before her habit is known, as a normal of its logarithm: what takes long, and only changes with its own rows. */
+/** What a use of it takes before the user's habit is known, as a normal of its logarithm: what takes long, and only changes with its own rows. */
 export function firstPassOf({ content }: ForecastFacts): { readonly mean: number; readonly sd: number } {
   return logPerUseOf({ ...content, handShift: 0 })
 }
 
-/** What one thing tells of its owner, before her habit is known. `firstPass` = that of the same facts, where it was made already. */
+/** What one item tells of its owner, before the user's habit is known. `firstPass` = that of the same facts, where it was made already. */
 export function evidenceOf(facts: ForecastFacts, firstPass = firstPassOf(facts)): HabitEvidence {
   const { content, log } = facts
   return {

@@ -2,13 +2,13 @@ import { logNormalDensity, phi } from './normal.js'
 
 /** Days of an average month, in which guesses are made. */
 export const MONTH_DAYS = 30.4375
-/** Her guesses are too short by a factor like other people's: log of the mean, and sd. Assumption. */
+/** The user's guesses are too short by a factor like other people's: log of the mean, and sd. Assumption. */
 const PEOPLE = { mean: Math.log(2.5), sd: 0.6 } as const
 /** How far single guesses scatter around a person's factor, and around a category's. Assumption. */
 const SCATTER = 0.7
 const CATEGORY_SCATTER = 0.6
 const CATEGORY_SD = 0.35
-/** What is reckoned of few guesses is surer than it should be. Tuned by simulation. */
+/** What is computed of few guesses is surer than it should be. Tuned by simulation. */
 const WIDER = 1.25
 const POINTS = 161
 const FROM = -2
@@ -25,19 +25,19 @@ export interface GuessOutcome {
   readonly finished: boolean
 }
 
-/** How much longer things last than guessed: the log of the factor. */
+/** How much longer items last than guessed: the log of the factor. */
 export interface GuessFactor {
   readonly mean: number
   readonly sd: number
   readonly factor: number
   readonly finished: number
   readonly unfinished: number
-  /** It may be said that her guesses run short. */
+  /** It may be said that the user's guesses run short. */
   readonly runsShort: boolean
 }
 
 /**
- * Her factor by her guesses: finished ones say what it was, unfinished ones that it is more than so much. On a grid of 161 points
+ * The user's factor by the user's guesses: finished ones say what it was, unfinished ones that it is more than so much. On a grid of 161 points
  * over -2 to 4. `scatter` and `prior` are those of persons unless given.
  */
 export function guessFactor(
@@ -76,7 +76,7 @@ export function guessFactor(
   }
 }
 
-/** The same for one category, leaning on what is known of her. */
+/** The same for one category, leaning on what is known of the user. */
 export function categoryFactor(guesses: readonly GuessOutcome[], person: GuessFactor): GuessFactor {
   return guessFactor(guesses, { mean: person.mean, sd: Math.hypot(CATEGORY_SD, SCATTER * person.sd) }, CATEGORY_SCATTER)
 }

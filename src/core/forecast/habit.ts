@@ -2,7 +2,7 @@ import trigamma from '@stdlib/math-base-special-trigamma'
 import { logistic, logit, roleLogit, type ForgottenSums } from './rate.js'
 import type { Role } from './role.js'
 
-/** How a person differs from others: in what a use takes (log), and in how often things are used (log odds). */
+/** How a person differs from others: in what a use takes (log), and in how often items are used (log odds). */
 export interface Habit {
   readonly amount: number
   readonly rate: number
@@ -12,23 +12,23 @@ export const NO_HABIT: Habit = { amount: 0, rate: 0 }
 /** How far persons differ in what a use takes, and in how often. Tuned by simulation. */
 const AMOUNT_SD = 0.35
 const RATE_SD = 0.45
-/** Spread of the rates of one person's things around what their roles let expect. Tuned by simulation. */
+/** Spread of the rates of one person's items around what their roles let expect. Tuned by simulation. */
 const THINGS_SD = 1.1
 /** Less information on an amount than this tells nothing of the person. Tuned by simulation. */
 const LEAST_INFORMATION = 0.3
-/** Days, forgotten ones for less, before a thing's rate tells of the person. Tuned by simulation. */
+/** Days, forgotten ones for less, before an item's rate tells of the person. Tuned by simulation. */
 const LEAST_DAYS = 10
 
-/** What one thing tells of its owner. */
+/** What one item tells of its owner. */
 export interface HabitEvidence {
-  /** Log grams a use takes as first reckoned: mean and sd; and the usual ones of its kind. */
+  /** Log grams a use takes as first computed: mean and sd; and the usual ones of its kind. */
   readonly amount: { readonly mean: number; readonly sd: number; readonly usual: number; readonly usualSd: number }
   readonly role: Role
   readonly inFocus: boolean
   readonly sums: ForgottenSums
 }
 
-/** Her own habit over all her things, finished ones included. */
+/** The user's own habit over all the user's items, finished ones included. */
 export function habitOf(things: readonly HabitEvidence[]): Habit {
   const amounts = things.flatMap(({ amount: { mean, sd, usual, usualSd } }) => {
     const information = 1 / sd ** 2 - 1 / usualSd ** 2

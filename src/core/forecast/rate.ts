@@ -2,11 +2,11 @@ import digamma from '@stdlib/math-base-special-digamma'
 import trigamma from '@stdlib/math-base-special-trigamma'
 import type { Role } from './role.js'
 
-/** Share of days on which a thing of that role is worn, before anything is known of it. Assumption. */
+/** Share of days on which an item of that role is worn, before anything is known of it. Assumption. */
 const ROLE_RATES: Readonly<Record<Role, number>> = { staple: 0.5, rotation: 0.22, occasional: 0.08 }
 /** Days after which a day counts half. Tuned by simulation. */
 export const HALF_LIFE_DAYS = 120
-/** What a day counts before the thing came into focus. Tuned by simulation. */
+/** What a day counts before the item came into focus. Tuned by simulation. */
 const BEFORE_FOCUS = 0.4
 /** What being in focus adds to the log odds of a day's use. Tuned by simulation. */
 const FOCUS_SHIFT = 0.5
@@ -18,10 +18,10 @@ const DRIFT = 0.28
 /** Days by number, both ends included. */
 export type Stretch = readonly [first: number, last: number]
 
-/** On which days a thing was used, as numbers from the first day that is known of it (0). */
+/** On which days an item was used, as numbers from the first day that is known of it (0). */
 export interface UseLog {
   readonly role: Role
-  /** The last day that is known; of a finished thing the day it was finished. */
+  /** The last day that is known; of a finished item the day it was finished. */
   readonly cut: number
   /** Days used, each once. */
   readonly uses: readonly number[]
@@ -85,7 +85,7 @@ function disjoint(stretches: readonly Stretch[], cut: number): Stretch[] {
   return found
 }
 
-/** Log odds of a day's use before anything is known; `habit` = what is known of her beyond this thing. */
+/** Log odds of a day's use before anything is known; `habit` = what is known of the user's beyond this item. */
 export function roleLogit(role: Role, inFocus: boolean, habit = 0): number {
   return logit(ROLE_RATES[role]) + (inFocus ? FOCUS_SHIFT : 0) + habit
 }

@@ -1,4 +1,4 @@
-/** How a thing stands among its like: the only one in reach, one of several, or not in reach at all. */
+/** How an item stands among its like: the only one in reach, one of several, or not in reach at all. */
 export const ROLES = ['staple', 'rotation', 'occasional'] as const
 export type Role = (typeof ROLES)[number]
 

@@ -1,6 +1,6 @@
 import type { Span } from './weighed.js'
 
-/** What so many things of one kind ask for until their date, against the days there are. */
+/** What so many items of one kind ask for until their date, against the days there are. */
 export interface SetUp {
   /** Uses in all. */
   readonly needed: Span

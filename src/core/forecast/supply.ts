@@ -1,6 +1,6 @@
 import type { Span } from './weighed.js'
 
-/** A thing in stock, as a category is used up. */
+/** An item in stock, as a category is used up. */
 export interface InStock {
   readonly id: string
   /** Uses left. */
@@ -31,7 +31,7 @@ export interface Supply {
 const YEAR_DAYS = 365
 
 /**
- * Years of supply of a category at her pace, and what will spoil before its turn when the one that is good for the shortest is
+ * Years of supply of a category at the user's pace, and what will spoil before its turn when the one that is good for the shortest is
  * served first. What will be used up by its last good day is no loss; what is past it serves nobody.
  */
 export function supplyOf(stock: readonly InStock[], perYear: number): Supply {
@@ -100,7 +100,7 @@ export function supplyOfFewer(stock: readonly InStock[], perYear: number, all: S
   })
 }
 
-/** One after the other, the soonest to spoil first, as they are sorted. A thing that spoils half used gives what it could until then. */
+/** One after the other, the soonest to spoil first, as they are sorted. An item that spoils half used gives what it could until then. */
 function serve(
   byDate: readonly InStock[],
   perDay: number,

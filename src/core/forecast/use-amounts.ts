@@ -56,7 +56,7 @@ const BALM_IN_A_JAR = 12
 /** Density of what is creamy, whatever its type, g/mL. A */
 const CREAM_DENSITY = 0.98
 
-/** What one use takes of a thing of this type, packed so. */
+/** What one use takes of an item of this type, packed so. */
 export function useAmountOf(type: ModelType, form: Form): UseAmount {
   const [median, sd, label, unit, density] = AMOUNTS[type]
   const packed: FormModel = formModelOf(form)

@@ -15,7 +15,7 @@ export type Theme = (typeof THEMES)[number]
 /** A fixed set may still be completed for this long after the start: nobody chooses everything in one evening. Assumption. */
 export const SETTLING_DAYS = 14
 
-/** The rules she set for a project. */
+/** The rules the user set for a project. */
 export interface ProjectRules {
   readonly shape: ProjectShape
   readonly startedOn: Day
@@ -63,7 +63,7 @@ export type RuleBreach =
   | { readonly code: 'other-palette' }
 
 /**
- * The first of her rules that an item rolling in on `day` would break; null when none. What merely goes along beside the
+ * The first of the user's rules that an item rolling in on `day` would break; null when none. What merely goes along beside the
  * project breaks none.
  */
 export function breachBy(

@@ -25,7 +25,7 @@ export interface ZoneDefault {
   readonly slots: number
 }
 
-/** Zones of the active drawer with their slots. Slot counts are an assumption, hers to change. */
+/** Zones of the active drawer with their slots. Slot counts are an assumption, the user's to change. */
 export const ZONE_DEFAULTS: readonly ZoneDefault[] = [
   { id: 'complexion', name: 'Complexion', slots: 6 },
   { id: 'concealer-powder', name: 'Concealer & powder', slots: 5 },

@@ -1,4 +1,4 @@
-/** How a thing is packed: decides how it is measured, how fast it spoils and how its gauge is drawn. */
+/** How an item is packed: decides how it is measured, how fast it spoils and how its gauge is drawn. */
 export const FORMS = [
   'pressed',
   'baked',

@@ -1,4 +1,4 @@
-/** The types the use and shelf-life tables know; a category of hers borrows the nearest. */
+/** The types the use and shelf-life tables know; a category of the user's borrows the nearest. */
 export const MODEL_TYPES = [
   'liquid foundation',
   'concealer',

@@ -7,7 +7,7 @@ export interface Nameable {
   readonly category: string
 }
 
-/** How a thing is called where its picture shows what it is: by its shade, else its name. */
+/** How an item is called where its picture shows what it is: by its shade, else its name. */
 export function shortNameOf(item: Pick<Nameable, 'name' | 'shade'>): string {
   return item.shade === '' ? item.name : item.shade
 }
@@ -29,7 +29,7 @@ export function callOf(item: Nameable): string {
 export type TwinFact<T> = (item: T) => string
 
 /**
- * What has to be added to each name so that no two things of a list are called the same, by id: the first of the facts in
+ * What has to be added to each name so that no two items of a list are called the same, by id: the first of the facts in
  * which they differ. Those that no fact tells apart are numbered.
  */
 export function tellTwinsApart<T extends Nameable & { readonly id: string }>(

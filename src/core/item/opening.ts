@@ -1,13 +1,13 @@
 import { earlier, later, type Day } from '../calendar/day.js'
 import type { DayRange } from '../calendar/when.js'
 
-/** When a package was opened, kept as she said it. */
+/** When a package was opened, kept as the user said it. */
 export type Opened =
   | { readonly kind: 'unopened' }
   | { readonly kind: 'unknown' }
   | { readonly kind: 'range'; readonly earliest: Day; readonly latest: Day; readonly said: string }
 
-/** Who says when it was opened: she, a sheet of hers, or the first tick. */
+/** Who says when it was opened: the user, a sheet of the user's, or the first tick. */
 export type OpenedBy = 'she' | 'sheet' | 'tick'
 
 /** All that bears on an opening. */
@@ -48,7 +48,7 @@ export function openingOf(facts: OpeningFacts): Opening {
   if (said.kind === 'range') {
     const earliest = notBefore === null ? said.earliest : later(said.earliest, notBefore)
     const latest = notAfter === null ? said.latest : earlier(said.latest, notAfter)
-    // What she said and what was logged can contradict each other; then her word stands.
+    // What the user said and what was logged can contradict each other; then the user's word stands.
     const within = earliest <= latest ? { earliest, latest } : { earliest: said.earliest, latest: said.latest }
     return { kind: 'range', by: facts.by, within, notBefore: within.earliest, notAfter: within.latest }
   }

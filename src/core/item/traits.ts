@@ -16,7 +16,7 @@ export type Source = (typeof SOURCES)[number]
 export const UNDERTONES = ['warm', 'neutral', 'cool', 'olive'] as const
 export type Undertone = (typeof UNDERTONES)[number]
 
-/** Its depth against her skin. */
+/** Its depth against the user's skin. */
 export const DEPTHS = ['match', 'too light', 'too dark', 'only mixed', 'summer shade', 'winter shade'] as const
 export type Depth = (typeof DEPTHS)[number]
 

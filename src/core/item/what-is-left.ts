@@ -26,7 +26,7 @@ const BARE_AT_STAGE: Readonly<Record<PanStage, number>> = {
   'mostly bare': 0.85,
 }
 
-/** What the eye reads: a level or a length as a share of the whole, the stage of a pan, its bare share, or a word of hers. */
+/** What the eye reads: a level or a length as a share of the whole, the stage of a pan, its bare share, or a word of the user's. */
 export interface EyeReading {
   readonly kind: Exclude<ReadingKind, 'gross'>
   /** A share, 0..1; null of a stage and a word. */
@@ -90,7 +90,7 @@ export function byTime(a: DatedReading, b: DatedReading): number {
   )
 }
 
-/** What is left of a thing by its readings. */
+/** What is left of an item by its readings. */
 export interface Content {
   /** Share left, 0..1; null when nothing was read. */
   readonly left: number | null
@@ -98,12 +98,12 @@ export interface Content {
   readonly bare: number | null
   /** Bare metal shows, of shades in any of them. */
   readonly panShows: boolean
-  /** Of how many shades it speaks: one that was never read tells nothing. Null for a thing without shades. */
+  /** Of how many shades it speaks: one that was never read tells nothing. Null for an item without shades. */
   readonly shades: { readonly read: number; readonly all: number } | null
 }
 
 /**
- * What was left on a day by the readings up to it, given in the order of `byTime`. A thing with shades follows them as soon
+ * What was left on a day by the readings up to it, given in the order of `byTime`. An item with shades follows them as soon
  * as one of them was read: the mean over those that are known, a reading of the whole standing in for those never read.
  */
 export function contentOn(readings: readonly DatedReading[], partIds: readonly string[], day: Day): Content {
@@ -123,7 +123,7 @@ export function contentOn(readings: readonly DatedReading[], partIds: readonly s
 }
 
 /**
- * Bare share by the last reading of a thing or shade. A stage tells only from where on: an area measured before it that still fits
+ * Bare share by the last reading of an item or shade. A stage tells only from where on: an area measured before it that still fits
  * it stays true. Null where the reading tells nothing of a pan.
  */
 function bareBy(past: readonly DatedReading[], last: DatedReading): number | null {

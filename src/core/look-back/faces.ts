@@ -1,4 +1,4 @@
-/** What was on a face on one day, each thing once. */
+/** What was on a face on one day, each item once. */
 export interface FaceOfDay {
   readonly day: string
   readonly itemIds: readonly string[]
@@ -38,7 +38,7 @@ export interface Together {
   readonly each: readonly [number, number]
 }
 
-/** Things by number, on how many days each and each two of them were worn. */
+/** Items by number, on how many days each and each two of them were worn. */
 interface Met {
   readonly ids: readonly string[]
   readonly days: readonly number[]
@@ -76,7 +76,7 @@ function together({ ids, days }: Met, one: number, other: number, count: number)
 
 type CouldMeet = (one: string, other: string) => boolean
 
-/** Pairs of things by how often they were on one face, most first; `couldMeet` tells which are asked about, rivals of a kind are not. */
+/** Pairs of items by how often they were on one face, most first; `couldMeet` tells which are asked about, rivals of a kind are not. */
 export function wornTogether(faces: readonly FaceOfDay[], couldMeet: CouldMeet, most: number): Together[] {
   const met = metOn(faces)
   const { ids, days, both } = met
@@ -93,7 +93,7 @@ export function wornTogether(faces: readonly FaceOfDay[], couldMeet: CouldMeet, 
   return best.map((key) => together(met, Math.floor(key / n), key % n, both[key] ?? 0))
 }
 
-/** Worn on so many days each, two things could well have met. Assumption. */
+/** Worn on so many days each, two items could well have met. Assumption. */
 const OFTEN = 5
 
 /** Pairs that were never on one face, though each was worn often enough; first those of which the rarer was worn most. */

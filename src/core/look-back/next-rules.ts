@@ -1,4 +1,4 @@
-/** What her numbers suggest for the year that comes; each becomes a rule or a target when she takes it. */
+/** What the user's numbers suggest for the year that comes; each becomes a rule or a target when the user takes it. */
 export type NextRule =
   | {
       readonly code: 'none of a kind'
@@ -22,7 +22,7 @@ export interface KindOfYear {
   readonly cameIn: number
   readonly wentOut: number
   readonly finished: number
-  /** Years of supply at her pace; null where none is known, Infinity where it is never worn. */
+  /** Years of supply at the user's pace; null where none is known, Infinity where it is never worn. */
   readonly years: number | null
 }
 

@@ -20,7 +20,7 @@ export function yearOf(day: Day): LookSpan {
   return { from: `${day.slice(0, 4)}-01-01` as Day, to: lastDayOfMonth(year, 12) }
 }
 
-/** Whether a span is a whole calendar month, a whole calendar year, or one of her own. */
+/** Whether a span is a whole calendar month, a whole calendar year, or one of the user's own. */
 export function kindOf({ from, to }: LookSpan): SpanKind {
   if (from.slice(8) !== '01') return 'own'
   const month = monthOf(from)

@@ -12,7 +12,7 @@ export function giniOf(uses: readonly number[]): number | null {
   return weighted / (n * total)
 }
 
-/** How few things hold half of all uses: what a Gini coefficient says in a sentence. 0 where nothing was used. */
+/** How few items hold half of all uses: what a Gini coefficient says in a sentence. 0 where nothing was used. */
 export function fewestForHalf(uses: readonly number[]): number {
   const half = uses.reduce((sum, each) => sum + each, 0) / 2
   let sum = 0

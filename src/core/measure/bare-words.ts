@@ -10,7 +10,7 @@ const HAND_POINTS = 0.03
 /** Two photos of one pan differ by so much without anything having been used. Measured on ray-cast photos. */
 const REAL_CHANGE = 0.02
 
-/** Give or take, as a share of the pan. *No bare metal yet* is her word: nothing to give or take. */
+/** Give or take, as a share of the pan. *No bare metal yet* is the user's word: nothing to give or take. */
 export function bareGiveOrTake(bare: number, by: BareBy): number {
   if (by === 'her word') return 0
   return by === 'photo' ? Math.max(PHOTO_POINTS, PHOTO_SHARE * bare) : HAND_POINTS

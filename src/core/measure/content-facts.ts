@@ -62,7 +62,7 @@ const STAGE_OF: Readonly<Record<PanStage, StageLevel>> = {
   'mostly bare': 'mostly bare',
 }
 
-/** What the content model is fed from the readings, events and uses of one thing. Doubtful readings count nowhere. */
+/** What the content model is fed from the readings, events and uses of one item. Doubtful readings count nowhere. */
 export function contentFactsOf(thing: ThingMeasured): ContentFacts {
   const amount = useAmountOf(thing.type, thing.form)
   const label = labelGrams(thing.content, amount)
@@ -134,7 +134,7 @@ function isAfter(event: DatedEvent, reading: { day: Day; savedAt: string }): boo
   return event.day > reading.day || (event.day === reading.day && event.savedAt >= reading.savedAt)
 }
 
-/** A share of what was left is reckoned by what was read before it. */
+/** A share of what was left is computed by what was read before it. */
 function lossOf(event: CostingEvent, readings: readonly TimedReading[], full: number): number {
   if (event.grams !== null) return event.grams
   if (event.share === null) return 0

@@ -1,6 +1,6 @@
 import type { Day } from '../calendar/day.js'
 
-/** What happens to a package. That it was opened stands with the thing itself, that it was finished with its ending. */
+/** What happens to a package. That it was opened stands with the item itself, that it was finished with its ending. */
 export const PACKAGE_EVENTS = [
   'repressed',
   'decanted',

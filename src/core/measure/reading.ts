@@ -1,13 +1,13 @@
 import { eyeMeasureOf, type Form, type PanStage } from '../item/form.js'
 
-/** What can be read of a thing. *bare* = bare share of a pan; *word* = how full, as she would say it. */
+/** What can be read of an item. *bare* = bare share of a pan; *word* = how full, as the user would say it. */
 export const READING_KINDS = ['level', 'length', 'stage', 'gross', 'bare', 'word'] as const
 export type ReadingKind = (typeof READING_KINDS)[number]
 
 export const READ_HOW = ['typed', 'scale', 'slider', 'photo', 'brush', 'her word'] as const
 export type ReadHow = (typeof READ_HOW)[number]
 
-/** How full, in her words, fullest first. */
+/** How full, in the user's words, fullest first. */
 export const LEVEL_WORDS = [
   'full',
   'mostly full',

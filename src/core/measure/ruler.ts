@@ -8,7 +8,7 @@ export interface Ruler {
   readonly fullByLabel: boolean
   /** What is left now. */
   readonly left: number
-  /** Give or take of where the line begins: a borrowed or reckoned empty. */
+  /** Give or take of where the line begins: a borrowed or computed empty. */
   readonly emptyGiveOrTake: number
   /** Gone since the last weighing; negative where it weighs more. */
   readonly lately: number

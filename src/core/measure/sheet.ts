@@ -10,7 +10,7 @@ export interface SheetReading extends TimedReading {
   readonly checkInId: string | null
 }
 
-/** How a thing was found at one look: on the scale and by eye, as far as it was. */
+/** How an item was found at one look: on the scale and by eye, as far as it was. */
 export interface Look {
   readonly day: Day
   readonly gross: SheetReading | null
@@ -38,7 +38,7 @@ export interface ComparedFacts {
 }
 
 /**
- * What a thing was found like at a check-in, against how it stood when the stretch began: what was read last by then, else what was
+ * What an item was found like at a check-in, against how it stood when the stretch began: what was read last by then, else what was
  * read first since. Doubtful readings count nowhere.
  */
 export function compared(facts: ComparedFacts): Compared {
@@ -62,7 +62,7 @@ export function compared(facts: ComparedFacts): Compared {
   }
 }
 
-/** How a thing was found last by the end of a day; null where it never was. Doubtful readings count nowhere. */
+/** How an item was found last by the end of a day; null where it never was. Doubtful readings count nowhere. */
 export function lookBy(readings: readonly SheetReading[], day: Day): Look | null {
   return lookOf(
     readings.filter((reading) => !reading.doubtful),

@@ -50,11 +50,11 @@ export interface WeighingKnown {
   readonly capacity: number | null
 }
 
-/** Between what share of the weight before another weight still passes for the same thing. Assumption. */
+/** Between what share of the weight before another weight still passes for the same item. Assumption. */
 const SAME_THING = [0.75, 1.15] as const
 const EMPTY_SDS = 3
 
-/** What is odd about a weight by what is known of the thing; none when nothing is. */
+/** What is odd about a weight by what is known of the item; none when nothing is. */
 export function weighingDoubts(grams: number, resolution: number, known: WeighingKnown): WeighingDoubt[] {
   const { before, empty, capacity } = known
   const doubts: WeighingDoubt[] = []

@@ -1,7 +1,7 @@
 import { daysBetween, type Day } from '../calendar/day.js'
 import type { Season } from '../item/traits.js'
 
-/** What is weighed of a thing that could lie within reach. */
+/** What is weighed of an item that could lie in the drawer. */
 export interface ReachCandidate {
   readonly itemId: string
   readonly categoryId: string

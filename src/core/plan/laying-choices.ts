@@ -2,7 +2,7 @@ import { addMonths, type Day } from '../calendar/day.js'
 import type { Hemisphere } from '../calendar/hemisphere.js'
 import { seasonOn, type Season } from '../item/traits.js'
 
-/** What can be done with each thing when the drawer is laid anew. */
+/** What can be done with each item when the drawer is arranged anew. */
 export const LAYING_CHOICES = ['stays', 'comes in', 'put away', 'rests', 'doubtful', 'let go'] as const
 export type LayingChoice = (typeof LAYING_CHOICES)[number]
 
@@ -10,7 +10,7 @@ export type LayingChoice = (typeof LAYING_CHOICES)[number]
 const USUAL_MONTHS = 9
 
 /**
- * Until when a thing is put away: the first day of the next season it suits, and never beyond its last good day. Null where it
+ * Until when an item is put away: the first day of the next season it suits, and never beyond its last good day. Null where it
  * would be over before it came back.
  */
 export function putAwayUntil(item: {

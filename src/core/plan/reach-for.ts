@@ -6,7 +6,7 @@ import { seasonOn, type Season, type Undertone } from '../item/traits.js'
 import { isInDate, type ShelfLife } from '../shelf-life/last-good-day.js'
 import { FACE_STEPS, type FaceStep } from './face-step.js'
 
-/** The day as she told it; null = not told. */
+/** The day as the user told it; null = not told. */
 export interface DayConditions {
   readonly skin: string | null
   readonly clothes: string | null

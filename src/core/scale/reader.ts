@@ -5,7 +5,7 @@ export type ScaleReading =
   | { readonly code: 'waiting' }
   | { readonly code: 'empty' }
   | { readonly code: 'settling'; readonly grams: number; readonly resolution: number }
-  /** It stands still: lifting the thing off keeps it. */
+  /** It stands still: lifting the item off keeps it. */
   | { readonly code: 'steady'; readonly grams: number; readonly resolution: number }
   /** It was lifted off: this is the weight. */
   | { readonly code: 'kept'; readonly grams: number; readonly resolution: number }
@@ -24,7 +24,7 @@ const PATIENCE = 5
 const TARE_PATIENCE = 8
 
 /**
- * Waits for a weight that stands still, and keeps it when the thing is lifted off. Overload, a unit that is no mass, and net
+ * Waits for a weight that stands still, and keeps it when the item is lifted off. Overload, a unit that is no mass, and net
  * weights are refused with the reason: the package has to be in it. `askTareOff` is called once when a net weight comes.
  */
 export class ScaleReader {
@@ -38,7 +38,7 @@ export class ScaleReader {
     this.#askTareOff = askTareOff
   }
 
-  /** Begins anew, for the next thing. */
+  /** Begins anew, for the next item. */
   reset(): void {
     this.#alike = null
     this.#steady = null

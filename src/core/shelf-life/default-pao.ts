@@ -7,13 +7,13 @@ export type Period = { readonly unit: 'months' | 'days'; readonly count: number 
 /** A sachet once opened is good for a week. Common practice, no source. */
 const SACHET: Period = { unit: 'days', count: 7 }
 
-/** How long a thing is usually good for after opening when its label does not say. */
+/** How long an item is usually good for after opening when its label does not say. */
 export function usualPeriod(type: ModelType, form: Form, atEye: boolean): Period {
   return form === 'sachet' ? SACHET : { unit: 'months', count: defaultPaoMonths(type, form, atEye) }
 }
 
 /**
- * Months a thing is usually good for after opening when its label does not say. Common practice,
+ * Months an item is usually good for after opening when its label does not say. Common practice,
  * no source, except mascara: FDA, shelf life of cosmetics (replace some 2 to 4 months after first
  * use; from memory). A label always comes before this, and a sign of spoiling before the label.
  */

@@ -145,7 +145,7 @@ function sunFilterOf(facts: ShelfLifeFacts): ShelfLife['sun'] {
   return { lastDay, lapsed: lastDay !== null && addDays(lastDay, 1) <= facts.today }
 }
 
-/** The first of these last good days; null where none is known. What is made of several things is good for no longer. */
+/** The first of these last good days; null where none is known. What is made of several items is good for no longer. */
 export function earliestLastGood(lives: readonly (Pick<ShelfLife, 'actOn'> | null)[]): Day | null {
   return lives.flatMap((life) => life?.actOn ?? []).sort()[0] ?? null
 }

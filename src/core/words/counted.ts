@@ -20,7 +20,7 @@ export function plural(count: number, word: string): string {
   if (count === 1) return word
   const other = OTHERS[word]
   if (other !== undefined) return other
-  // A category that she names in the plural already.
+  // A category that the user names in the plural already.
   if (/[^isu]s$/.test(word)) return word
   if (/[^aeiou]y$/.test(word)) return `${word.slice(0, -1)}ies`
   return /(?:s|x|z|ch|sh)$/.test(word) ? `${word}es` : `${word}s`

@@ -1,9 +1,9 @@
 import type { Day } from '../calendar/day.js'
 
-/** A thing within words that are kept: its id, and what it was called when they were written, should it be gone. */
+/** An item within words that are kept: its id, and what it was called when they were written, should it be gone. */
 const MARKED = /⟦(item|day|yearly):([^|⟧]*)(?:\|([^⟧]*))?⟧/g
 
-/** Names a thing within kept words; how it is called is decided when they are shown. */
+/** Names an item within kept words; how it is called is decided when they are shown. */
 export function itemMark(item: { readonly id: string; readonly name: string; readonly shade: string }): string {
   return `⟦item:${item.id}|${(item.shade || item.name).replace(/[⟦⟧|]/g, ' ')}⟧`
 }
@@ -38,7 +38,7 @@ export function tellMarks(words: string, telling: Telling): string {
   })
 }
 
-/** The ids of the things that words name. */
+/** The ids of the items that words name. */
 export function itemsIn(words: string): string[] {
   return [...words.matchAll(MARKED)].flatMap(([, kind, id]) => (kind === 'item' && id !== undefined ? [id] : []))
 }

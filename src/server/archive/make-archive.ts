@@ -31,7 +31,7 @@ export interface MadeArchive {
 
 /**
  * One zip of a collection: a snapshot of the database, its records as JSON, its pictures. The snapshot is made page by page beside
- * whatever else is asked of the house; everything is read from it and sent on as it is read, so that its size takes no memory.
+ * whatever else is asked of the collection; everything is read from it and sent on as it is read, so that its size takes no memory.
  */
 export async function makeArchive(db: Db, folder: string, now: Date): Promise<MadeArchive> {
   const work = await mkdtemp(join(folder, 'outgoing-'))

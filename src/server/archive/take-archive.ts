@@ -17,9 +17,7 @@ const MOST_CONTENTS = 20_000_000
 /** The first bytes of a JPEG: start of image, and of its first segment (ITU-T T.81). */
 const JPEG = Buffer.from([0xff, 0xd8, 0xff])
 
-/** An archive that was read through and lies unpacked beside the collection. */
 export interface TakenArchive {
-  /** Its database, sound and whole. */
   readonly database: string
   readonly pictures: number
   /** Puts its pictures where pictures lie; there they harm nothing, whatever comes of the rest. */
@@ -71,7 +69,7 @@ export async function readThrough(
 }
 
 /**
- * What of the rules of the house a database breaks, in words, once it is brought up to date; null where none. A copy of hers holds
+ * What of the rules of the collection a database breaks, in words, once it is brought up to date; null where none. A copy of the user's holds
  * to them; an archive may have been through other hands.
  */
 function ruleBrokenIn(file: string, at: string): string | null {

@@ -19,7 +19,6 @@ import type { GatheringEvidence } from '../decide/evidence.js'
 const AHEAD_MONTHS = 6
 const ENDED_SHOWN = 30
 
-/** Wishes with their waiting, her limits, and what is to be bought again. */
 export class Buying {
   readonly #queries
 
@@ -73,7 +72,6 @@ export class Buying {
     return ok({ words: `Let go of the wish for ${called(wish)}`, answer: { id } })
   }
 
-  /** It comes into the collection unopened, with why it was wished for and how long she waited. */
   buyWish(id: string, body: z.output<typeof BuyWish>): Answer {
     const wish = this.#queries.wish.get(id)
     if (!wish) return fail('unknown-wish', { value: id })

@@ -20,7 +20,6 @@ import type { Forecasts } from '../forecast/forecasts.js'
 import type { Stock } from '../stock/stock.js'
 import type { BuyingRules } from './rules.js'
 
-/** As many of the nearest as fit the screen of a phone. */
 const NEAREST_SHOWN = 4
 /** What is this far off is not dated. */
 const MOST_DAYS = 365 * 30
@@ -28,7 +27,7 @@ const MONTH_DAYS = 365.25 / 12
 /** Fewer finished ones tell no usual price. */
 const LEAST_FINISHED = 3
 
-/** What is asked at the till: what there is like it, how long it would last, what it pushes out, what her rules say. */
+/** What is asked at the till: what there is like it, how long it would last, what it pushes out, what the user's rules say. */
 export class BuyingCheck {
   readonly #queries
 
@@ -92,7 +91,7 @@ export class BuyingCheck {
     })
   }
 
-  /** Of one with the usual label, by the usual amount of a use and her own hand. */
+  /** Of one with the usual label, by the usual amount of a use and the user's own hand. */
   #likelyUses(category: {
     readonly usual_form: Parameters<typeof useAmountOf>[1]
     readonly model_type: Parameters<typeof useAmountOf>[0]
@@ -114,7 +113,7 @@ export class BuyingCheck {
     return costs.length < LEAST_FINISHED ? null : median(costs)
   }
 
-  /** Her limits that are in force and hold for this kind. */
+  /** The user's limits that are in force and hold for this kind. */
   #rulesFor(categoryId: string, today: Day): BuyingCheckAnswer['rules'] {
     const name = this.#queries.category.get(categoryId)?.name
     const finished = this.#queries.finished.all().filter((row) => row.category_id === categoryId)

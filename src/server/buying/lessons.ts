@@ -13,7 +13,6 @@ import type { Stock } from '../stock/stock.js'
 import type { GatheringEvidence } from '../decide/evidence.js'
 import type { LookingBack } from '../forecast/looking-back.js'
 
-/** What she learned, and what her numbers show. */
 export class Lessons {
   readonly #queries
 
@@ -34,7 +33,7 @@ export class Lessons {
     }
   }
 
-  /** The lessons that bear on a category: about it, about everything, or of her own with no category. */
+  /** The lessons that bear on a category: about it, about everything, or of the user's own with no category. */
   bearingOn(categoryId: string): LessonView[] {
     const shown = this.#shown()
     const categories = new Set(this.#queries.categoryNames.all().map(({ id }) => id))

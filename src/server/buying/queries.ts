@@ -105,7 +105,6 @@ export function buyingQueries(db: Db) {
     finished: sql<[], { category_id: string; day: Day }>(
       "SELECT category_id, ended_on AS day FROM item WHERE ended_as = 'finished' AND ended_roughly = 0 ORDER BY ended_on",
     ),
-    /** The last word on each product, with its last package. */
     reviews: sql<
       [],
       {
@@ -118,7 +117,6 @@ export function buyingQueries(db: Db) {
       SELECT r.item_id, r.product_id, r.would_buy_again, r.again_why FROM review r
        WHERE r.id = (SELECT o.id FROM review o WHERE o.product_id = r.product_id ORDER BY o.day DESC, o.rowid DESC LIMIT 1)`),
     present: sql<[], { product_id: string }>('SELECT DISTINCT product_id FROM item WHERE ended_as IS NULL'),
-    /** Of everything that ended: how, when, and what was thought of it. */
     endings: sql<
       [],
       { id: string; category_id: string; maker: string; how: 'finished' | 'left'; again: string | null }

@@ -8,7 +8,6 @@ import { buyingQueries, type ExceptionRow, type RuleRow } from './queries.js'
 import type { Context } from '../context.js'
 import type { Stock } from '../stock/stock.js'
 
-/** Limits on buying that she set herself, with a plain count. */
 export class BuyingRules {
   readonly #queries
 

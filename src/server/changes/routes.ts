@@ -3,9 +3,7 @@ import { GoBackBody, UndoBody } from '#contract/settings'
 import { read, writeAs, type Route } from '../http/routes.js'
 import type { Undo } from '../db/undo.js'
 
-/** How many changes a page of the journal shows. */
 const PAGE = 60
-/** More are asked for page by page. */
 const MOST = 3000
 
 export function changeRoutes({ undo }: { undo: Undo }): Route[] {

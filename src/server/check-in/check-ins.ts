@@ -24,7 +24,7 @@ import type { Context } from '../context.js'
 import type { Stock } from '../stock/stock.js'
 import type { Measuring } from '../measuring/measuring.js'
 
-/** Guided passes over a project, a category, the drawer or chosen things, and the sheets they close with. */
+/** Guided passes over a project, a category, the drawer or chosen items, and the sheets they close with. */
 export class CheckIns {
   readonly #queries
 
@@ -97,7 +97,7 @@ export class CheckIns {
     return ok({ words: `Began to check in: ${body.name}`, answer: { id: body.id } })
   }
 
-  /** One thing asked is done, skipped or asked again; its readings are written down with it. */
+  /** One item asked is done, skipped or asked again; its readings are written down with it. */
   take(checkInId: string, stepId: string, body: z.output<typeof TakeStep>): Answer {
     const row = this.#queries.one.get(checkInId)
     const step = this.#queries.step.get(stepId)
@@ -151,7 +151,7 @@ export class CheckIns {
     })
   }
 
-  /** It goes; what was read in it stays with the things. */
+  /** It goes; what was read in it stays with the items. */
   drop(id: string): Answer {
     const row = this.#queries.one.get(id)
     if (!row) return fail('unknown-check-in', { value: id })
@@ -167,7 +167,6 @@ export class CheckIns {
     return new Map(this.#queries.counts.all().map((row) => [row.check_in_id, row]))
   }
 
-  /** In the order in which it goes over them. */
   #itemsOf(steps: readonly StepRow[]): ItemFacts[] {
     const position = new Map(steps.map((step) => [step.item_id, step.position]))
     return this.services.stock
@@ -202,7 +201,6 @@ export class CheckIns {
     return missing === undefined ? null : fail('unknown-item', { value: missing })
   }
 
-  /** Readings of a closed sheet that were changed or removed since. */
   #corrections(sheet: ClosedSheet, items: readonly ItemFacts[]): Correction[] {
     const byId = new Map(items.map((item) => [item.id, item]))
     return sheet.items.flatMap(({ itemId, after }): Correction[] => {
@@ -227,7 +225,7 @@ export class CheckIns {
   }
 }
 
-/** What is asked of a thing: the scale, the eye, a photo of what is a pan, a few words. */
+/** What is asked of an item: the scale, the eye, a photo of what is a pan, a few words. */
 function measuresOf(item: ItemFacts): CheckInMeasure[] {
   if (item.parts.length > 0) return ['weigh', 'look', 'photo', 'words']
   // A pan is looked at on its photo; what it shows by eye can be said there too.

@@ -37,7 +37,6 @@ export function checkInQueries(db: Db) {
       `SELECT ${CHECK_IN} FROM check_in ORDER BY closed_on IS NOT NULL, closed_on DESC, started_on DESC, rowid DESC`,
     ),
     one: sql<[string], CheckInRow>(`SELECT ${CHECK_IN} FROM check_in WHERE id = ?`),
-    /** The last closed one over the same before this one. */
     before: sql<
       [{ id: string; over: CheckInOver; projectId: string | null; categoryId: string | null; startedOn: Day }],
       CheckInRow
@@ -95,14 +94,12 @@ export function checkInQueries(db: Db) {
       SELECT item_id, rolled_in, rolled_out FROM stay
        WHERE project_id = @projectId AND ((rolled_in > @from AND rolled_in <= @to) OR (rolled_out > @from AND rolled_out <= @to))
        ORDER BY rolled_in, rowid`),
-    /** When it came into the project that the check-in goes over. */
     cameIn: sql<[{ projectId: string; itemId: string }], { day: Day }>(
       'SELECT max(rolled_in) AS day FROM stay WHERE project_id = @projectId AND item_id = @itemId',
     ),
     wearDays: sql<[{ from: Day; to: Day }], { n: number }>(`
       SELECT count(DISTINCT w.day) AS n FROM worn w JOIN category c ON c.id = w.category_id
        WHERE w.day > @from AND w.day <= @to AND c.makeup = 1`),
-    /** What was said of things at closed check-ins before one, the latest first. */
     saidBefore: sql<[{ id: string; startedOn: Day }], { item_id: string; day: Day; words: string }>(`
       SELECT s.item_id, c.closed_on AS day, s.words
         FROM check_in_step s JOIN check_in c ON c.id = s.check_in_id

@@ -12,7 +12,6 @@ import type { Stock } from '../stock/stock.js'
 /** How far back a first check-in looks, where nothing else says. Assumption. */
 const FIRST_STRETCH_DAYS = 30
 
-/** The sheet of a check-in as it stands: every thing before and after, and what it comes to. */
 export function sheetOf(
   services: { stock: Stock },
   queries: CheckInQueries,

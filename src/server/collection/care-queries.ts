@@ -37,7 +37,6 @@ export interface CategoryHeadRow {
   lip: 0 | 1
 }
 
-/** Statements for what is done to items that are there: pairs, many at once, merging, places, pictures, categories. */
 export function careQueries(db: Db) {
   const sql = preparing(db)
   return {

@@ -24,7 +24,6 @@ import type { Drawer } from '../drawer/drawer.js'
 
 type CategoryBody = Omit<z.output<typeof EditCategory>, 'changeId' | 'version'>
 
-/** What is done to items that are there: pairs, many at once, opening dates, places, categories of her own. */
 export class Care {
   readonly #queries
 
@@ -54,7 +53,7 @@ export class Care {
     })
   }
 
-  /** Two things that work together or fight; one pair for two items, the later word holds. */
+  /** Two items that work together or fight; one pair for two items, the later word holds. */
   putPair(itemId: string, body: z.output<typeof PutPair>): Answer {
     const today = this.services.today()
     const [item, other] = [itemId, body.otherItemId].map((id) => this.services.stock.one(id, today))
@@ -124,7 +123,7 @@ export class Care {
     })
   }
 
-  /** Swatches as she confirmed or picked them; from then on they are hers and no guess. */
+  /** Swatches as the user confirmed or picked them; from then on they are the user's and no guess. */
   setSwatches(body: z.output<typeof SetSwatches>): Outcome<Done<{ count: number }>> {
     const missing = this.#missing(body.swatches.map((swatch) => swatch.itemId))
     if (missing) return missing

@@ -17,7 +17,6 @@ import type { Drawer } from '../drawer/drawer.js'
 type AddBody = z.output<typeof AddItem>
 type EditBody = z.output<typeof EditItem>
 
-/** What an imported item brings beyond the form. */
 export interface Brought {
   readonly priceSaid: string | null
   /** Who says when it was opened. */
@@ -29,7 +28,6 @@ export interface Brought {
 /** Several signs are told in one line. */
 const MOST_SIGN_WORDS = 400
 const NOTHING_BROUGHT: Brought = { priceSaid: null, openedBy: 'she', keptText: [], importIdentity: null }
-/** The writes behind the collection. Each runs inside a change. */
 export class CollectionCommands {
   readonly #queries
 
@@ -86,7 +84,7 @@ export class CollectionCommands {
     const openedBy = item !== null && sameOpened(opened, item.opened) ? head.opened_by : 'she'
     this.#queries.editItem.run({ ...bindings(fields, opened), id, productId, openedBy })
     if (productId !== head.product_id) {
-      // What she thought of this package goes with it to its new name.
+      // What the user thought of this package goes with it to its new name.
       this.#queries.moveReviews.run({ itemId: id, productId })
       this.#queries.dropUnusedProduct.run({ id: head.product_id })
     }
@@ -144,7 +142,7 @@ export class CollectionCommands {
   }
 
   /**
-   * The opening to keep: as she said it, but never *unopened* of something that has been used, unless that is what was said
+   * The opening to keep: as the user said it, but never *unopened* of something that has been used, unless that is what was said
    * before its first tick.
    */
   #openedOf(fields: ItemFields, item: ItemFacts | null): Opened {

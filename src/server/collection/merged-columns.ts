@@ -1,13 +1,11 @@
 import { ITEM_FIELDS, type FieldTable, type MergeRule } from '#core/item/fields-data'
 import type { Day } from '#core/calendar/day'
 
-/** A row of the table of items, as the schema has it. */
 export type ItemRow = Readonly<Record<string, string | number | null>>
 
 /** What becomes of a column: as its field says; *with another*: the other half of a column that is asked. */
 export type MergedColumn = MergeRule | 'with another'
 
-/** Columns that hold no field of the form. */
 const BESIDE_FIELDS: Readonly<Record<string, MergedColumn>> = {
   id: 'kept',
   version: 'kept',
@@ -36,7 +34,6 @@ export function mergedColumns(table: FieldTable = ITEM_FIELDS): Readonly<Record<
 }
 export const MERGED_COLUMNS = mergedColumns()
 
-/** When it was opened, as one question. */
 const OPENED = 'opened_said'
 /** Columns whose one value is only half of what is said: told and chosen as one. */
 const WITH: Readonly<Record<string, readonly string[]>> = { content_amount: ['content_unit'] }
@@ -44,14 +41,13 @@ const MOST_NOTES = 4000
 const MOST_LINE = 120
 const MOST_USES = 100_000
 
-/** What both say differently of a column, where neither outranks the other. */
 export interface Conflict {
   readonly column: string
   readonly kept: string | number
   readonly other: string | number
 }
 
-/** What cannot be decided without her. A gift has no price, whatever the other was bought for. */
+/** What cannot be decided without the user. A gift has no price, whatever the other was bought for. */
 export function conflictsOf(kept: ItemRow, other: ItemRow): Conflict[] {
   return Object.entries(MERGED_COLUMNS)
     .flatMap(([column, rule]) => {
@@ -63,7 +59,6 @@ export function conflictsOf(kept: ItemRow, other: ItemRow): Conflict[] {
     .concat(openingsOf(kept, other))
 }
 
-/** Two openings that were said differently. */
 function openingsOf(kept: ItemRow, other: ItemRow): Conflict[] {
   const said = (row: ItemRow): string => `${row['opened_earliest']} ${row['opened_latest']}`
   if (kept['opened_kind'] !== 'range' || other['opened_kind'] !== 'range' || said(kept) === said(other)) return []

@@ -7,7 +7,6 @@ type Both = { kept: string; other: string }
 export function mergingQueries(db: Db) {
   const sql = preparing(db)
   return {
-    /** A project in which both are being worked on. */
     /** Whether one of them was blended from the other. */
     blended: sql<[{ kept: string; other: string }], { id: string }>(`
       SELECT id FROM blend_parent WHERE (item_id = @kept AND parent_item_id = @other) OR (item_id = @other AND parent_item_id = @kept)`),

@@ -17,7 +17,7 @@ import type { Drawer } from '../drawer/drawer.js'
 
 type Chosen = z.output<typeof MergeItems>['chosen']
 /**
- * Makes one item of several that are the same thing: its history is theirs, a use on the same day counts once, and nothing
+ * Makes one item of several that are the same item: its history is theirs, a use on the same day counts once, and nothing
  * that was said of either is lost. What cannot be one is refused in words.
  */
 export class Merging {
@@ -62,7 +62,6 @@ export class Merging {
     return null
   }
 
-  /** What both say differently and she has not chosen between. */
   #asks(kept: ItemFacts, other: ItemFacts, chosen: Chosen): Refusal | null {
     const open = conflictsOf(this.#row(kept.id), this.#row(other.id)).filter(
       ({ column }) => chosen[column] === undefined,
@@ -112,7 +111,7 @@ export class Merging {
         db.prepare(`UPDATE OR IGNORE "${table}" SET "${column}" = @kept WHERE "${column}" = @other`).run(at)
         db.prepare(`DELETE FROM "${table}" WHERE "${column}" = @other`).run({ other: other.id })
       }
-    // What was to be chosen between is one thing now.
+    // What was to be chosen between is one item now.
     for (const { id } of this.#queries.asksOfOne.all()) {
       this.#queries.dropAskItems.run(id)
       this.#queries.dropAsk.run(id)

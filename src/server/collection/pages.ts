@@ -14,7 +14,6 @@ import type { Care } from './care.js'
 import type { Photos } from './photos.js'
 import { collectionQueries } from './queries.js'
 
-/** What the pages of the collection and of one item show. */
 export class CollectionPages {
   readonly #queries
 

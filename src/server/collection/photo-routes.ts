@@ -50,7 +50,7 @@ export function photoRoutes({
     const parsed = PhotoAddress.safeParse(request.query)
     if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.query))
     const { changeId, photoId, day } = parsed.data
-    // A picture is the largest thing she adds; on a disk that is nearly full the tallies come first.
+    // A picture is the largest item the user adds; on a disk that is nearly full the tallies come first.
     if (!(await hasRoom(folder, MOST_PICTURE))) return sendProblem(response, problemOf({ code: 'disk-full', data: {} }))
     const bytes = Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0)
     const shrunk = await shrink(bytes)

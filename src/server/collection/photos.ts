@@ -32,7 +32,6 @@ const KEPT_DAYS = 30
 const LEFTOVER_DAYS = 1
 const DAY_MS = 86_400_000
 
-/** Pictures of items: a row in the collection, the picture itself a file in the data folder. */
 export class Photos {
   readonly #queries
   readonly #folder: string
@@ -48,7 +47,6 @@ export class Photos {
       .map(({ id, day, width, height, words }) => ({ id, day, width, height, words }))
   }
 
-  /** The picture's bytes, or null when there is none under this id. */
   one(id: string): Buffer | null {
     const row = this.#queries.photo.get(id)
     return row === undefined ? null : this.read(row.content)
@@ -60,12 +58,10 @@ export class Photos {
     return existsSync(file) ? readFileSync(file) : null
   }
 
-  /** How many bytes it has there. */
   bytes(content: string): number | null {
     return statSync(this.#file(content), { throwIfNoEntry: false })?.size ?? null
   }
 
-  /** Whether a picture of this name lies in the data folder. */
   holds(content: string): boolean {
     return existsSync(this.#file(content))
   }

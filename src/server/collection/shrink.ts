@@ -3,12 +3,10 @@ import { fail, ok, type Outcome } from '../failing.js'
 /** Longest side of a kept picture, px: enough to see a pan's edge, small enough to keep hundreds. Assumption. */
 const LONGEST_SIDE = 1600
 const JPEG_QUALITY = 82
-/** Longest side of the small picture that lists show, px. */
 const THUMB_SIDE = 320
 /** More pixels than any camera takes; JPEGs are shrunk while they are read. Assumption. */
 const MOST_PIXELS = 300_000_000
 
-/** A picture as it will be kept. */
 export interface ShrunkPhoto {
   readonly jpeg: Buffer
   readonly width: number
@@ -58,7 +56,6 @@ export function shrink(bytes: Buffer): Promise<Outcome<ShrunkPhoto>> {
   })
 }
 
-/** The small picture of a kept one. */
 export function thumbOf(jpeg: Buffer): Promise<Buffer> {
   return inTurn(async () => {
     const { default: sharp } = await import('sharp')

@@ -6,17 +6,14 @@ export type Asked =
   | { readonly what: 'facts' | 'wrong'; readonly file: string }
   | { readonly what: 'inside'; readonly file: string; readonly now: string; readonly name: string }
 
-/** Reads a copy through in a thread of its own: a large one takes a second, and nobody waits for it. */
 export function checkElsewhere(file: string): Promise<CopyFacts> {
   return answerOf<CopyFacts>({ what: 'facts', file })
 }
 
-/** Whether the collection that is open is whole, in a thread of its own. */
 export function lookThroughElsewhere(file: string): Promise<string | null> {
   return answerOf<string | null>({ what: 'wrong', file })
 }
 
-/** What a copy holds beside what is there now, in a thread of its own. */
 export function lookElsewhere(file: string, now: string, name: string): Promise<CopyInside> {
   return answerOf<CopyInside>({ what: 'inside', file, now, name })
 }

@@ -3,7 +3,7 @@ import { factsOf, wrongWith } from './copy-facts.js'
 import { lookInto } from './look-into.js'
 import type { Asked } from './check-elsewhere.js'
 
-/** In a thread of its own: a copy is read through, or laid beside what is there now, while the house answers. */
+/** In a thread of its own: a copy is read through, or laid beside what is there now, while the server answers. */
 parentPort?.postMessage(answerTo(workerData as Asked))
 
 function answerTo(asked: Asked): unknown {

@@ -16,7 +16,6 @@ export interface PendingCopy {
   drop(): void
 }
 
-/** Makes dated copies of the database in a folder beside it, each read through before it counts. */
 export class Copies {
   readonly shelf: CopyShelf
   readonly #db: Db
@@ -31,7 +30,7 @@ export class Copies {
   }
 
   /**
-   * The copy of the day, made page by page beside whatever else is asked of the house; none when there is one already. The first
+   * The copy of the day, made page by page beside whatever else is asked of the collection; none when there is one already. The first
    * of a week and of a month stands for it as well, under a second name for the same bytes. Answers with the file it made, or
    * null. Throws when the disk takes no more, and where what was copied is not sound: the older copies stay then.
    */
@@ -61,7 +60,7 @@ export class Copies {
     return file
   }
 
-  /** A copy of what is there now, before something large, in one go: before the house is open. Throws when the disk takes no more. */
+  /** A copy of what is there now, before something large, in one go: before the server is open. Throws when the disk takes no more. */
   before(what: 'import' | 'migration' | 'going-back'): PendingCopy {
     const [name, part, kind] = this.#begin(what)
     // VACUUM INTO reads one consistent state, the write-ahead log included.
@@ -82,7 +81,7 @@ export class Copies {
     }
   }
 
-  /** The same page by page, while the house answers. */
+  /** The same page by page, while the server answers. */
   async meanwhileBefore(what: 'import' | 'going-back'): Promise<PendingCopy> {
     const [name, part, kind] = this.#begin(what)
     await this.#copyTo(part)
@@ -91,7 +90,7 @@ export class Copies {
 
   /**
    * The pictures of the copies: the same files under a second name in `copies/photos`, so that they take no room twice. What is
-   * gone from the house stays there for as long as the oldest copy may still name it.
+   * gone from the server stays there for as long as the oldest copy may still name it.
    */
   #linkPictures(): void {
     const { folder } = this.shelf
@@ -103,7 +102,7 @@ export class Copies {
     for (const name of wanted) if (!there.has(name)) linkOrCopy(join(this.#pictures, name), join(pool, name))
     const before = Math.min(...this.shelf.names().map(({ name }) => lstatSync(join(folder, name)).mtimeMs))
     for (const name of there)
-      // The name in the house went after this time; a copy made before it may need the picture.
+      // The name in the data folder went after this time; a copy made before it may need the picture.
       if (!wanted.has(name) && lstatSync(join(pool, name)).ctimeMs < before) rmSync(join(pool, name), { force: true })
   }
 

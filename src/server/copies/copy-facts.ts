@@ -5,7 +5,6 @@ import Database from 'better-sqlite3'
 import { fileFaultOf } from '../db/health.js'
 import { columnsOf } from '../db/table-columns.js'
 
-/** What is known of a copy once it has been read through. */
 export interface CopyFacts {
   readonly items: number
   readonly wears: number
@@ -120,7 +119,7 @@ export function leaveNothingBeside(file: string): void {
   for (const beside of ['-wal', '-shm']) rmSync(`${file}${beside}`, { force: true })
 }
 
-/** Beside the copy, or in the house that the folder of copies belongs to. */
+/** Beside the copy, or in the data folder that the folder of copies belongs to. */
 function liesSomewhere(file: string, content: string): boolean {
   const folder = dirname(file)
   return [join(folder, 'photos'), join(folder, '..', 'photos')].some((each) => existsSync(join(each, `${content}.jpg`)))

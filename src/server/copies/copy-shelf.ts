@@ -30,16 +30,13 @@ export type CopyKind = keyof typeof KEPT
 const TRUSTED_MS = 24 * 3_600_000
 const NAME = /^([0-9T.Z-]+?)-(day|week|month|before-import|before-migration|before-going-back)\.db$/
 
-/** A copy as a list shows it. */
 export interface KnownCopy {
   readonly name: string
   readonly kind: CopyKind
   /** The same for names that stand for the same bytes. */
   readonly file: number
-  /** When it was made, as an instant. */
   readonly madeAt: string
   readonly facts: CopyFacts
-  /** When it was last read through, as an instant. */
   readonly checkedAt: string
 }
 
@@ -62,10 +59,8 @@ const Remembered = z.object({
 })
 type Remembered = z.infer<typeof Remembered>
 
-/** Reads a copy through; a running server does it in a thread of its own. */
 export type Check = (file: string) => CopyFacts | Promise<CopyFacts>
 
-/** The folder in which copies stand: their names, what is known of each, and how many of a kind stay. */
 export class CopyShelf {
   readonly folder: string
   readonly check: Check
@@ -87,7 +82,6 @@ export class CopyShelf {
     return found.sort((a, b) => (a.madeAt < b.madeAt ? 1 : a.madeAt > b.madeAt ? -1 : a.name < b.name ? 1 : -1))
   }
 
-  /** Reads one through again, whatever is remembered of it; null where there is none of that name. */
   async checkAgain(name: string): Promise<KnownCopy | null> {
     const found = this.names().find((each) => each.name === name)
     return found === undefined ? null : this.#one(name, found.kind, true)
@@ -171,7 +165,7 @@ export class CopyShelf {
   }
 }
 
-/** Another name for the same bytes; a second copy of them where the disk knows no such thing. */
+/** Another name for the same bytes; a second copy of them where the disk knows no such item. */
 export function linkOrCopy(from: string, to: string): void {
   try {
     linkSync(from, to)

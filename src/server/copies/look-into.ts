@@ -3,7 +3,6 @@ import { tellMarks } from '#core/words/told'
 import { leaveNothingBeside } from './copy-facts.js'
 import type { CopyDifference, CopyInside } from '#contract/host'
 
-/** How many names of either side are told. */
 const MOST_NAMES = 12
 const KINDS: readonly { what: CopyDifference['what']; table: string }[] = [
   { what: 'items', table: 'item' },

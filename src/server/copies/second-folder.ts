@@ -5,7 +5,7 @@ import { fail, ok, type Outcome } from '../failing.js'
 import { KEPT, syncFile, type Check } from './copy-shelf.js'
 
 /**
- * A second folder of her choice, on a stick or one that is synced elsewhere: every copy of the day goes there too, with its
+ * A second folder of the user's choice, on a stick or one that is synced elsewhere: every copy of the day goes there too, with its
  * pictures, whole and read through once it has arrived. A folder that is not there today is said, and tried again with the next.
  */
 export class SecondFolder {

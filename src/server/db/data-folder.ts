@@ -16,7 +16,7 @@ function closeToOthers(folder: string): void {
   try {
     chmodSync(folder, 0o700)
   } catch {
-    // A folder that is not hers, or a disk that knows no rights: it is as it was given.
+    // A folder that is not the user's, or a disk that knows no rights: it is as it was given.
   }
 }
 
@@ -30,14 +30,12 @@ export class CollectionMissing extends Error {
   }
 }
 
-/** The collection's file; throws `CollectionMissing` where one was and is no more. */
 export function collectionFile(folder: string): string {
   const file = join(folder, 'collection.db')
   if (!existsSync(file) && holdsCopies(folder)) throw new CollectionMissing(folder)
   return file
 }
 
-/** Whether a data folder holds copies of a collection. */
 export function holdsCopies(folder: string): boolean {
   return filesIn(join(folder, 'copies')).some((name) => name.endsWith('.db'))
 }

@@ -3,7 +3,7 @@ import type { Db } from './query.js'
 
 /**
  * Puts the default zones and categories into a collection that has none: a new one, or one that an interrupted first start
- * left without them. What it starts from, not a change of hers. To be called within a transaction.
+ * left without them. What it starts from, not a change of the user's. To be called within a transaction.
  */
 export function completeDefaults(db: Db): void {
   const empty = (table: string): boolean => db.prepare(`SELECT 1 FROM "${table}" LIMIT 1`).get() === undefined

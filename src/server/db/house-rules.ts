@@ -1,6 +1,5 @@
 import type { Db } from './query.js'
 
-/** Where a rule is broken: a row, so that what put it there can be named. */
 export interface Breach {
   readonly rule: string
   readonly tbl: string
@@ -134,7 +133,6 @@ export const HOUSE_RULES: readonly { readonly says: string; readonly sql: string
   },
 ]
 
-/** The rows that break a rule of the house; none as long as all is well. */
 export function breachesOf(db: Db): Breach[] {
   return HOUSE_RULES.flatMap(({ says, sql }) =>
     db

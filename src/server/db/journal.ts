@@ -2,7 +2,7 @@ import type { Day } from '#core/calendar/day'
 import { fail, ok, type Failure, type Outcome } from '../failing.js'
 import type { Db } from './query.js'
 
-/** One act of hers, as the caller asks for it. The id is made by the caller and never used twice. */
+/** One act of the user's, as the caller asks for it. The id is made by the caller and never used twice. */
 export interface ChangeRequest {
   readonly changeId: string
   readonly command: string
@@ -22,7 +22,6 @@ export type Answer = Outcome<Done<{ id: string }>>
 export interface ChangeNote {
   readonly id: string
   readonly words: string
-  /** False when the state asked for was there already. */
   readonly changed: boolean
 }
 

@@ -73,7 +73,6 @@ export function migrate(
   }
 }
 
-/** The migration files in order of their numbers. */
 export function readMigrations(): Migration[] {
   const folder = join(packageRoot(), 'migrations')
   return readdirSync(folder)

@@ -98,7 +98,6 @@ function makeNew(file: string, appliedAt: string): void {
   renameSync(making, file)
 }
 
-/** Tables there are, but none of ours. */
 function isForeign(db: Db): boolean {
   const names = db
     .prepare<[], { name: string }>("SELECT name FROM sqlite_schema WHERE type = 'table' AND name NOT LIKE 'sqlite_%'")

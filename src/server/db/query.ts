@@ -12,7 +12,7 @@ export interface Query<Parameters extends unknown[] = [Record<string, unknown>],
 /** Every statement of a database by its text: whoever asks for the same one gets the same. */
 const PREPARED = new WeakMap<Db, Map<string, unknown>>()
 
-/** Prepares plain SQL once for the house; the row's type is stated by the caller and belongs to that SQL alone. */
+/** Prepares plain SQL once for the server; the row's type is stated by the caller and belongs to that SQL alone. */
 export function preparing(
   db: Db,
 ): <P extends unknown[] = [Record<string, unknown>], R = unknown>(text: string) => Query<P, R> {

@@ -1,6 +1,5 @@
 import type { Db } from './query.js'
 
-/** The columns of a table as the schema at hand has them, in their order. */
 export function columnsOf(db: Db, table: string): string[] {
   return db
     .prepare<[string], { name: string }>('SELECT name FROM pragma_table_info(?)')
@@ -15,7 +14,6 @@ export interface Reference {
   readonly parent: string
 }
 
-/** Every reference out of one of these tables. */
 export function referencesOf(db: Db, tables: readonly string[]): Reference[] {
   const list = db.prepare<[string], { parent: string; column: string }>(
     'SELECT "table" AS parent, "from" AS "column" FROM pragma_foreign_key_list(?)',

@@ -1,13 +1,12 @@
 /**
- * What kind a table is of. *recorded*: what she said; journalled, exported, undone. *journal*: the record of changes itself.
- * *kept as shown*: what the house once told her; added to only, exported, never undone. *derived*: can be thrown away and made
+ * What kind a table is of. *recorded*: what the user said; journalled, exported, undone. *journal*: the record of changes itself.
+ * *kept as shown*: what the server once told the user; added to only, exported, never undone. *derived*: can be thrown away and made
  * again at any time; neither journalled nor exported.
  */
 export type TableClass = 'recorded' | 'journal' | 'kept as shown' | 'derived'
 
 /** Which remembered figures a changed row makes stale. */
 export type Staleness =
-  /** None. */
   | 'nothing'
   /** Those of the item that the column names. */
   | { readonly ofItem: string }
@@ -51,7 +50,7 @@ const pairOf = (index: string, ...columns: readonly string[]): UniqueKey => ({
 const AUTO = (table: string, n = 2): string => `sqlite_autoindex_${table}_${n}`
 
 /**
- * Every table of the house, in an order in which rows can be put: what is referred to comes first. What is journalled,
+ * Every table of the collection, in an order in which rows can be put: what is referred to comes first. What is journalled,
  * exported, merged, undone and forgotten is read off here and nowhere else. Data table.
  */
 export const TABLES: Readonly<Record<string, TableEntry>> = {
@@ -106,7 +105,7 @@ export const TABLES: Readonly<Record<string, TableEntry>> = {
   measurement: recorded(ofItem, { item_id: 'move' }),
   pan_reading: recorded('nothing', {}, pairOf(AUTO('pan_reading'), 'measurement_id')),
   item_event: recorded(ofItem, { item_id: 'move', other_item_id: 'move' }),
-  // What a kind of package weighs is known of every thing of that kind.
+  // What a kind of package weighs is known of every item of that kind.
   package_weight: recorded('everything', { item_id: 'move' }),
   stay: recorded(
     ofItem,
@@ -155,7 +154,7 @@ export const TABLES: Readonly<Record<string, TableEntry>> = {
   plan_move: recorded('nothing', { item_id: 'move' }, pairOf(AUTO('plan_move'), 'item_id', 'month')),
   plan_pace: recorded('nothing', {}, pairOf(AUTO('plan_pace'), 'category_id')),
   plan_break: recorded('nothing'),
-  // Goals without a date take their notch from the plan in force.
+  // Goals without a date take their notch from the current plan.
   plan: recorded('everything', {}, { index: 'plan_once_in_force', terms: ['1'], where: 'r.ended_on IS NULL' }),
   plan_line: recorded(ofItem, { item_id: 'move' }, pairOf(AUTO('plan_line'), 'plan_id', 'item_id')),
   look_span: recorded('nothing'),
@@ -173,14 +172,12 @@ export const TABLES: Readonly<Record<string, TableEntry>> = {
   change_undoes: { class: 'journal', stale: 'nothing' },
 }
 
-/** Names of the tables of one of these classes, in the order of the registry. */
 export function tablesOf(...classes: readonly TableClass[]): string[] {
   return Object.entries(TABLES)
     .filter(([, entry]) => classes.includes(entry.class))
     .map(([name]) => name)
 }
 
-/** What an export holds and an import takes. */
 export function exportedTables(): string[] {
   return tablesOf('recorded', 'kept as shown')
 }

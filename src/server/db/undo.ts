@@ -35,13 +35,12 @@ interface FlipRow {
 type Found = { ok: true; all: ChangeListRow[]; net: NetRow[] } | { ok: false; stuck: InTheWay }
 
 const LIST_COLUMNS = 'c.seq, c.id, c.words, c.made_at, c.is_undo, c.undone_by'
-/** More of them are counted, not named. */
 const NAMED_IN_THE_WAY = 4
 
 /**
  * Takes changes back by restoring their before images, as a change of its own. Later changes that stand on one (they touched
  * its rows, refer to them, or hold a key that it needs again) are named, and taken back with it or not at all; and whatever
- * is restored, the rules of the house hold afterwards.
+ * is restored, the rules of the collection hold afterwards.
  */
 export class Undo {
   readonly #db: Db
@@ -142,7 +141,7 @@ export class Undo {
     )
   }
 
-  /** Puts the rows back and looks whether the house still stands: its rules, and the pictures that rows promise. */
+  /** Puts the rows back and looks whether the server still stands: its rules, and the pictures that rows promise. */
   #restore(net: readonly NetRow[], target: ChangeListRow): Outcome<null> {
     const lost = net.find(
       (row) => row.tbl === 'photo' && row.before !== null && !this.#pictureIsThere(String(row.before['content'])),

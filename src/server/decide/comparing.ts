@@ -13,7 +13,6 @@ import type { Context } from '../context.js'
 import type { Stock } from '../stock/stock.js'
 import type { Forecasts } from '../forecast/forecasts.js'
 
-/** Near twins side by side, each with the same facts. */
 export class Comparing {
   readonly #queries
 
@@ -66,7 +65,6 @@ export class Comparing {
   }
 }
 
-/** What speaks for keeping a thing. */
 export function keepFactsOf(item: ItemFacts, evidence: Evidence) {
   return {
     id: item.id,

@@ -17,14 +17,13 @@ import type { Drawer } from '../drawer/drawer.js'
 import type { Projects } from '../projects/projects.js'
 import type { Wearing } from '../today/wearing.js'
 
-/** As many verdicts as are looked at in one go; the page of a thing has all of its own. */
+/** As many verdicts as are looked at in one go; the page of an item has all of its own. */
 const VERDICTS_SHOWN = 200
 /** As many wears of a trial as tell something. */
 const DAYS_SHOWN = 60
 
 type VerdictBody = z.output<typeof GiveVerdict>
 
-/** Trials with a decision due, verdicts, and what to put on trial next. */
 export class Decide {
   readonly #queries
 
@@ -61,7 +60,6 @@ export class Decide {
     }
   }
 
-  /** How many trials ask for a decision now, and how many run. */
   counts(): { due: number; running: number } {
     const running = this.#queries.running.all()
     const today = this.services.today()
@@ -156,7 +154,6 @@ export class Decide {
     return ok({ words: verdict === 'let go' ? `Let ${name} go` : `${name}: ${verdict}`, answer: { id } })
   }
 
-  /** Does what a verdict says. */
   #carryOut(body: VerdictBody, item: ItemFacts, today: Day): Outcome<unknown> {
     const { itemId, verdict, until, usedAs, into, again } = body
     if (verdict === 'let go' || verdict === 'rest until a date') {

@@ -8,7 +8,6 @@ import type { GatheringEvidence } from './evidence.js'
 /** As many as one sitting bears. Assumption. */
 const SHOWN = 40
 
-/** What deserves a decision, and why. */
 export class Doubting {
   constructor(private readonly services: Context & { evidence: GatheringEvidence }) {}
 
@@ -33,7 +32,6 @@ export class Doubting {
   }
 }
 
-/** A doubt with the things it names called by their marks. */
 export function doubtView(doubt: Doubt, byId: ReadonlyMap<string, ItemFacts>): DoubtView {
   if (doubt.code === 'package') return { ...doubt, states: [...doubt.states] }
   if (doubt.code === 'out of season') return { ...doubt, seasons: [...doubt.seasons] }

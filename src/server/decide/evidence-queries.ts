@@ -30,7 +30,7 @@ export function evidenceQueries(db: Db) {
     signs: sql<[], { id: string; day: Day; words: string }>(
       'SELECT id, sign_day AS day, sign_words AS words FROM item WHERE sign_day IS NOT NULL AND sign_words IS NOT NULL AND ended_as IS NULL',
     ),
-    /** When she last decided that something stays. */
+    /** When the user last decided that something stays. */
     keptOn: sql<[], { item_id: string; day: Day }>(
       "SELECT item_id, max(day) AS day FROM verdict WHERE verdict <> 'let go' GROUP BY item_id",
     ),

@@ -24,7 +24,6 @@ const TROUBLE: readonly PackageState[] = [
 ]
 const NO_REACH: Reach = { chances: 0, reached: 0, equalShare: 0 }
 
-/** What is known of all that is there, for every place that weighs one thing against another. */
 export interface Evidence {
   readonly today: Day
   /** What is used: all that is there but keepsakes. */
@@ -33,10 +32,9 @@ export interface Evidence {
   readonly reach: (id: string) => Reach
   /** Days worn within the last year. */
   readonly worn: (id: string) => number
-  /** The near twins of a thing, by swatch, the nearest first. */
   readonly twins: (id: string) => readonly Twin[]
   readonly doubts: (item: ItemFacts) => Doubt[]
-  /** Days that the log knows of a thing: not worn in a log of yesterday tells nothing. */
+  /** Days that the log knows of an item: not worn in a log of yesterday tells nothing. */
   readonly known: (item: ItemFacts) => number
 }
 
@@ -177,7 +175,7 @@ export class GatheringEvidence {
     return past
   }
 
-  /** Swatches seldom change: their differences are reckoned again only when one does. */
+  /** Swatches seldom change: their differences are computed again only when one does. */
   #twinsOf(items: readonly ItemFacts[]): ReadonlyMap<string, readonly Twin[]> {
     const coloured = items.flatMap(({ id, wornAsId: kind, wornType, colour, finish, parts }): Coloured[] =>
       colour === null || parts.length > 0 || !colourTells(wornType) ? [] : [{ id, kind, colour, finish }],

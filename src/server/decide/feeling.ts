@@ -10,7 +10,6 @@ import { fail, ok } from '../failing.js'
 import type { Context } from '../context.js'
 import type { Stock } from '../stock/stock.js'
 
-/** How wears felt. */
 export class Feeling {
   readonly #queries
 
@@ -18,7 +17,6 @@ export class Feeling {
     this.#queries = feelingQueries(services.db)
   }
 
-  /** What was felt of everything worn on a day, by item. */
   on(day: Day): FeelingsAnswer {
     const found = groupBy(this.#queries.on.all(day), (row) => row.item_id)
     return {

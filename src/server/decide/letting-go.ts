@@ -12,7 +12,6 @@ import type { Context } from '../context.js'
 import type { Stock } from '../stock/stock.js'
 import type { Forecasts } from '../forecast/forecasts.js'
 
-/** What was let go: what still waits to be handed over, what went unused, what was missed later. */
 export class LettingGo {
   readonly #queries
 
@@ -79,7 +78,7 @@ export class LettingGo {
     return item ? itemMark(item) : ''
   }
 
-  /** What was left when it went, by the same reckoning that forecasts what is here. */
+  /** What was left when it went, by the same computation that forecasts what is here. */
   #gone(row: GoneRow, item: ItemFacts): GoneView {
     const { share, grams } = this.services.forecasts.of(item).forecast.content
     const known = item.content !== null

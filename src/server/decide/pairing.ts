@@ -10,7 +10,6 @@ import type { Care } from '../collection/care.js'
 
 const MOST_SHOWN = 6
 
-/** What a thing is worn with, and what its days tell of who it goes with. */
 export class Pairing {
   readonly #queries
 
@@ -61,7 +60,6 @@ export function pairingQueries(db: Db) {
     together: sql<[string], { item_id: string; n: number }>(`
       SELECT o.item_id, count(*) AS n FROM wear mine JOIN wear o ON o.day = mine.day AND o.item_id <> mine.item_id
        WHERE mine.item_id = ? GROUP BY o.item_id ORDER BY n DESC, o.item_id`),
-    /** How the days felt for this one on which each other was worn too. */
     felt: sql<[string], { item_id: string; felt: Felt; n: number }>(`
       SELECT o.item_id, f.felt, count(*) AS n
         FROM wear mine JOIN feeling f ON f.wear_id = mine.id AND f.aspect = 'in all'

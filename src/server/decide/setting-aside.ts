@@ -11,7 +11,6 @@ import type { Context } from '../context.js'
 import type { Stock } from '../stock/stock.js'
 import type { Drawer } from '../drawer/drawer.js'
 
-/** What is kept to look at, and what is kept for occasions. */
 export class SettingAside {
   readonly #queries
 

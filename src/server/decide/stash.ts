@@ -18,13 +18,12 @@ import type { Drawer } from '../drawer/drawer.js'
 import type { Decide } from './decide.js'
 import type { GatheringEvidence } from './evidence.js'
 
-/** More of them than she picks, so that there is something to choose from. */
+/** More of them than the user picks, so that there is something to choose from. */
 const PROPOSED = MOST_PICKED
 /** Enough to know, and a month to do it in: what goes on trial after a pick. Common practice, no source. */
 const TRIAL = { wears: 5, days: 30 } as const
 const PICKS_SHOWN = 12
 
-/** Shopping the stash: a few neglected things in reach for a while, beside what lies there. */
 export class Stash {
   readonly #queries
 
@@ -68,7 +67,7 @@ export class Stash {
     return ok({ words: `Shopping the stash: ${counted(items.length, 'thing')}`, answer: { id } })
   }
 
-  /** Each goes back, stays within reach or goes on trial; what ended meanwhile is passed over. */
+  /** Each goes back, stays in the drawer or goes on trial; what ended meanwhile is passed over. */
   end(pickId: string, body: z.output<typeof EndPick>): Answer {
     const today = this.services.today()
     const pick = this.#queries.one.get(pickId)

@@ -15,7 +15,6 @@ import type { Stock } from '../stock/stock.js'
 
 const TOO_TALL = 'too tall for the drawer'
 
-/** The active drawer: zones with slots, and what lies in them. A layout is the placements on a date. */
 export class Drawer {
   readonly #queries
 
@@ -23,7 +22,6 @@ export class Drawer {
     this.#queries = drawerQueries(services.db)
   }
 
-  /** The zones in their order with the ids of what lies in them, as she placed it. */
   zones(): DrawerZone[] {
     const placed = this.#queries.placed.all()
     return this.#queries.zones.all().map((zone) => {
@@ -60,7 +58,7 @@ export class Drawer {
     })
   }
 
-  /** Lays many things in as one change: all of them, or none where one does not fit. */
+  /** Lays many items in as one change: all of them, or none where one does not fit. */
   layMany(placements: z.output<typeof LayMany>['placements']): Outcome<Done<{ count: number }>> {
     for (const { placementId, itemId, zoneId, beside } of placements) {
       const laid = this.place(placementId, itemId, zoneId, beside)
@@ -112,7 +110,7 @@ export class Drawer {
     return ok({ words: `Took ${itemMark(item)} out of the drawer`, answer: { id: itemId } })
   }
 
-  /** Puts the items of a zone into her order; ids that do not lie there are ignored. */
+  /** Puts the items of a zone into the user's order; ids that do not lie there are ignored. */
   reorder(zoneId: string, itemIds: readonly string[]): Answer {
     const zone = this.zones().find((each) => each.id === zoneId)
     if (!zone) return fail('unknown-zone', { value: zoneId })
@@ -133,7 +131,7 @@ export class Drawer {
   }
 }
 
-/** Her day can move back: the hour it begins is set later, or she flies west. */
+/** The user's day can move back: the hour it begins is set later, or the user flies west. */
 function notBefore(day: Day, since: Day | undefined): Day {
   return since === undefined ? day : later(day, since)
 }

@@ -15,7 +15,6 @@ import type { Lessons } from '../buying/lessons.js'
 import type { Drawer } from '../drawer/drawer.js'
 import type { Decide } from '../decide/decide.js'
 
-/** Finished items with what was thought of them. What leaves keeps its history. */
 export class Empties {
   readonly #queries
 
@@ -77,7 +76,6 @@ export class Empties {
     }
   }
 
-  /** What she thought of an empty, written or changed later. */
   putReview(itemId: string, body: z.output<typeof PutReview>): Answer {
     const item = this.services.stock.one(itemId, this.services.today())
     if (!item) return fail('unknown-item', { value: itemId })
@@ -201,10 +199,9 @@ function costPerUse(item: ItemFacts): number | null {
   return item.priceMinor === null || item.uses === 0 ? null : item.priceMinor / item.uses
 }
 
-/** Fewer finished ones tell no middle. */
 const LEAST_FINISHED = 3
 
-/** Her own middle of each category: days in use and cost a use. */
+/** The user's own middle of each category: days in use and cost a use. */
 function usualByCategory(
   own: readonly {
     readonly item: ItemFacts

@@ -45,7 +45,6 @@ export function emptiesQueries(db: Db) {
     reviewOf: sql<[string], { id: string; version: number }>(
       'SELECT id, version FROM review WHERE item_id = ? ORDER BY day DESC, rowid DESC LIMIT 1',
     ),
-    /** The last picture of each finished thing. */
     photos: sql<[], { id: string; item_id: string; words: string }>(`
       SELECT f.id, f.item_id, f.words FROM photo f JOIN item i ON i.id = f.item_id
        WHERE i.ended_as = 'finished' ORDER BY f.day, f.rowid`),

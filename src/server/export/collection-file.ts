@@ -12,12 +12,10 @@ import type { ReadCollection } from './read-collection.js'
 import type { Context } from '../context.js'
 import type { Photos } from '../collection/photos.js'
 
-/** What no house can be without. */
 const NEVER_EMPTY = ['zone', 'category'] as const
 /** Bytes of pictures that one file carries: the newest, up to this; the others are named. */
 const MOST_PICTURES = 200_000_000
 
-/** The whole collection out of the house and into it again. */
 export class CollectionFiles {
   readonly #tables = exportedTables()
   readonly #columns: ReadonlyMap<string, readonly string[]>
@@ -37,7 +35,6 @@ export class CollectionFiles {
     return collectionText(db.name, this.services.now(), photos, this.#mostPictures)
   }
 
-  /** True as long as nothing but the defaults is in it. */
   isEmpty(): boolean {
     return this.services.db.prepare('SELECT 1 FROM item UNION ALL SELECT 1 FROM project LIMIT 1').get() === undefined
   }
@@ -119,7 +116,6 @@ export class CollectionFiles {
   }
 }
 
-/** Why the database does not take a row, in a few words; null when it does. */
 function refusalOf(insert: () => unknown): string | null {
   try {
     insert()

@@ -75,13 +75,13 @@ function rowOf(item: ItemFacts, currency: string, went: string | null): string[]
   ]
 }
 
-/** In her currency, as a gift, or in another currency as it was written. */
+/** In the user's currency, as a gift, or in another currency as it was written. */
 function priceOf(item: ItemFacts, currency: string): string {
   if (item.priceMinor === null) return item.source === 'gift' ? 'gift' : (item.priceSaid ?? '')
   return moneyText(item.priceMinor, currency)
 }
 
-/** What became of a thing that is gone, in words that an import understands. */
+/** What became of an item that is gone, in words that an import understands. */
 const WENT: Readonly<Record<string, string>> = {
   bin: 'thrown away',
   recycle: 'recycled',

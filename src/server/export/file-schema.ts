@@ -17,7 +17,6 @@ import { migrate, readMigrations } from '../db/migrate.js'
 import type { Db } from '../db/query.js'
 import { exportedTables } from '../db/tables.js'
 
-/** A row of a collection file. */
 export type FileRow = Readonly<Record<string, string | number | null>>
 
 const day = z
@@ -29,7 +28,6 @@ const month = z.string().regex(/^\d{4}-\d{2}$/)
 const words = z.string().max(20_000).refine(isWritable, 'There are signs in it that cannot be stored.')
 const colour = z.string().regex(/^#[0-9a-f]{6}$/)
 const flag = z.union([z.literal(0), z.literal(1)])
-/** Text that is the JSON of something. */
 const jsonOf = (shape: z.ZodType): z.ZodType =>
   z
     .string()
@@ -121,7 +119,6 @@ function named(name: string, type: Column['type']): z.ZodType {
   return IS_ID.test(name) ? Id : IS_DAY.test(name) ? day : words
 }
 
-/** The schemas of the rows of every table that a file holds, read off the schema of a database. */
 function rowSchemas(db: Db): Record<string, z.ZodObject> {
   return Object.fromEntries(
     exportedTables().map((table) => {
@@ -170,7 +167,6 @@ export function collectionFile(): ReturnType<typeof fileSchema> {
 }
 export type CollectionFile = z.infer<ReturnType<typeof fileSchema>>
 
-/** JSON Schema 2020-12 of a collection file. */
 export function collectionFileSchema(): object {
   return { title: 'Seligo collection', ...z.toJSONSchema(collectionFile(), { target: 'draft-2020-12' }) }
 }

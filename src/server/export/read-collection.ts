@@ -12,12 +12,10 @@ import { fail, ok, type Outcome, type Refusal } from '../failing.js'
 import { problemOfInput } from '../http/problem.js'
 import { COLLECTION_FILE_VERSION, collectionFile, type CollectionFile } from './file-schema.js'
 
-/** A collection file that was read through and checked, its pictures as files. */
 export interface ReadCollection {
   readonly changeId: string
   readonly replace: boolean
   readonly tables: CollectionFile['tables']
-  /** Where each picture lies, by the id of its row. */
   readonly pictures: Readonly<Record<string, string>>
   readonly picturesLeftOut: readonly string[]
 }

@@ -10,7 +10,7 @@ import type { Stock } from '../stock/stock.js'
 /** Tables whose rows hold words that can be looked for. */
 const WORDED = ['product', 'item', 'part', 'category', 'review', 'verdict']
 const FIELDS = ['maker', 'name', 'shade', 'category', 'notes', 'kept', 'parts', 'said']
-/** Where a word counts more: she looks for things by what they are called. Assumption. */
+/** Where a word counts more: the user looks for items by what they are called. Assumption. */
 const BOOST = { shade: 4, name: 3, maker: 2, category: 2 }
 /** A slip in a word of up to three letters is another word; from four on one letter in four may be wrong. Assumption. */
 const SURE_LENGTH = 4
@@ -18,7 +18,7 @@ const TYPOS = 0.25
 /** More that has gone is not shown at once. */
 const MOST_GONE = 60
 
-/** Finds things again by words: accents folded, small slips forgiven, notes and kept cells looked at, what has gone found too. */
+/** Finds items again by words: accents folded, small slips forgiven, notes and kept cells looked at, what has gone found too. */
 export class Finder {
   readonly #queries
   #index: MiniSearch<FindableRow> | null = null

@@ -1,6 +1,5 @@
 import { type Db, preparing } from '../db/query.js'
 
-/** Everything about an item that words can be looked for in. */
 export interface FindableRow {
   id: string
   maker: string
@@ -32,7 +31,6 @@ export function findingQueries(db: Db) {
              coalesce((SELECT group_concat(words, ' ') FROM review WHERE review.item_id = i.id), '') || ' ' ||
              coalesce((SELECT group_concat(reason, ' ') FROM verdict WHERE verdict.item_id = i.id), '') AS said
         FROM item i JOIN product p ON p.id = i.product_id JOIN category c ON c.id = i.category_id`),
-    /** How things ended: the last verdict and the last review of each. */
     endings: sql<[string], EndingRow>(`
       SELECT i.id AS item_id, i.ended_as, v.verdict, v.destination, v.reason, r.would_buy_again, r.words AS review
         FROM item i

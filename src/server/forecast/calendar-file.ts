@@ -13,14 +13,14 @@ const BACK_DAYS = 60
 const CHECK_IN_MONTHS = 1
 
 interface Entry {
-  /** Stays the same for as long as it is about the same thing. */
+  /** Stays the same for as long as it is about the same item. */
   readonly uid: string
   readonly day: Day
   readonly words: string
   readonly more: string
 }
 
-/** Days that she may want in her calendar, as an iCalendar file (RFC 5545): whole days that block no time. */
+/** Days that the user may want in the user's calendar, as an iCalendar file (RFC 5545): whole days that block no time. */
 export function calendarFile(services: Context & { stock: Stock; supplying: Supplying }): string {
   const today = services.today()
   const calendar = ical({

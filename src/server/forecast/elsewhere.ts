@@ -10,12 +10,12 @@ import type { Journal } from '../db/journal.js'
 const YOUNG_MB = 16
 /** By then the first page stands. */
 const SEEN_FIRST_MS = 3000
-/** So many are reckoned where they are asked for before anybody notices. */
+/** So many are computed where they are asked for before anybody notices. */
 const FEW = 400
 /** Changes after which a forecast is kept. */
 const KEPT_AFTER = new Set(['stay', 'measurement'])
 
-/** All forecasts of today, reckoned in a thread of its own. */
+/** All forecasts of today, computed in a thread of its own. */
 function reckoned(
   services: Context & { stock: Stock; forecasts: Forecasts; forecastKeeping: ForecastKeeping; journal: Journal },
 ): Promise<Prepared> {
@@ -34,7 +34,7 @@ function reckoned(
 const LOOK_MS = 60_000
 
 /**
- * From now on forecasts are made ahead: at the start, whenever her day begins, after an import and after whatever else moves all of a
+ * From now on forecasts are made ahead: at the start, whenever the user's day begins, after an import and after whatever else moves all of a
  * large collection; and kept as they are shown: at a roll-in, at a reading, and every four weeks. Where they cannot be kept it is
  * said, and they are shown all the same.
  */
@@ -42,7 +42,6 @@ export function forecastAhead(
   services: Context & { stock: Stock; forecasts: Forecasts; forecastKeeping: ForecastKeeping; journal: Journal },
 ): void {
   const { forecasts, forecastKeeping, journal } = services
-  /** The day whose forecasts were kept last. */
   let kept: Day | null = null
   forecasts.makeWith(make)
   journal.listen((touched) => {
@@ -60,7 +59,7 @@ export function forecastAhead(
     else if (kept !== null && kept !== services.today()) leave()
   }, LOOK_MS).unref()
 
-  /** For whoever asks first; or for a little later, when what she sees now stands. */
+  /** For whoever asks first; or for a little later, when what the user sees now stands. */
   function leave(): void {
     forecasts.defer()
     setTimeout(() => {

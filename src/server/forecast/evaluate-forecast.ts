@@ -41,7 +41,7 @@ const STAGES = ['none', 'first pan', 'half bare', 'mostly bare'] as const
 const Day = z.int()
 const Weight = z.tuple([z.number(), z.number()]).nullable()
 
-/** A file of things with their logs, readings and, of those that are to be forecast, what came of it. */
+/** A file of items with their logs, readings and, of those that are to be forecast, what came of it. */
 const Thing = z.object({
   id: z.string(),
   person: z.union([z.string(), z.number()]),
@@ -85,7 +85,6 @@ export function readForecastFile(text: string): Thing[] {
   return ForecastFile.parse(JSON.parse(text))
 }
 
-/** One forecast against what came of it. */
 interface Scored {
   readonly thing: Thing
   readonly early: boolean
@@ -113,7 +112,7 @@ const looks = (thing: Thing): number => thing.obs.length - weighings(thing)
 const anchored = (thing: Thing): boolean => thing.empty !== null || thing.full !== null
 const done = (thing: Thing): number => thing.uses.length
 
-/** What of a thing can have been recorded, the groups overlapping where that is told. */
+/** What of an item can have been recorded, the groups overlapping where that is told. */
 const RECORDS: readonly (readonly [string, (thing: Thing) => boolean])[] = [
   ['everything', () => true],
   ['tallies and label alone', (thing) => thing.obs.length === 0 && !anchored(thing)],
@@ -167,7 +166,7 @@ function scoreOf(scored: readonly Scored[]): ForecastScore {
   }
 }
 
-/** What the model is fed of a thing; what came of it is not among it. */
+/** What the model is fed of an item; what came of it is not among it. */
 function factsOf(thing: Thing): ForecastFacts {
   const [type, form] = TYPES[thing.type] ?? (['other', 'jar'] as const)
   const amount = useAmountOf(type, form)

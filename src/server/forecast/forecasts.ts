@@ -12,26 +12,23 @@ import type { Stock } from '../stock/stock.js'
 import { forecastQueries } from './queries.js'
 import { aheadOf, numbered, type KnownDays } from '../stock/known-days.js'
 
-/** A thing's forecast. What it was made from is read anew where it is asked for: two thousand of them are remembered. */
+/** An item's forecast. What it was made from is read anew where it is asked for: two thousand of them are remembered. */
 export interface ItemForecast {
   readonly itemId: string
   /** Days are counted from the one after this. */
   readonly last: Day
   readonly role: Role
-  /** She said it herself; else the drawer tells. */
+  /** The user said it themselves; else the drawer tells. */
   readonly roleSaid: boolean
   readonly forecast: Forecast
 }
 
-/** What tells a thing's role: what she said, and what lies in the drawer. */
 interface Drawer {
   readonly said: ReadonlyMap<string, Role>
   readonly inDrawer: ReadonlySet<string>
-  /** How many of each category, by what they are worn as. */
   readonly rivals: ReadonlyMap<string, number>
 }
 
-/** All forecasts of a day, with what each was made from. */
 export interface Prepared {
   readonly day: Day
   readonly habit: Habit
@@ -47,7 +44,7 @@ interface Kept {
 const MANY = 400
 /** Tables whose rows bear on the forecasts of everything. */
 const OF_ALL = new Set(['setting', 'category', 'product', 'package_weight', 'kept_container'])
-/** Tables whose rows bear on what is known of her days. */
+/** Tables whose rows bear on what is known of the user's days. */
 const OF_DAYS = new Set(['away', 'low_season', 'wear_less', 'unwritten'])
 /** Tables whose rows name the item they bear on. */
 const OF_ITEM: Readonly<Record<string, string>> = {
@@ -61,17 +58,15 @@ const OF_ITEM: Readonly<Record<string, string>> = {
 }
 
 /**
- * When each thing will be finished, kept until a change touches what it is made from. Her habit is reckoned once a day: a tally
- * moves its own thing and no other.
+ * When each item will be finished, kept until a change touches what it is made from. The user's habit is computed once a day: a tally
+ * moves its own item and no other.
  */
 export class Forecasts {
   readonly #stock: Stock
   readonly #today: () => Day
   readonly #queries
   readonly #kept = new Map<string, Kept>()
-  /** First passes, which outlast the day. */
   readonly #passes = new Map<string, ReturnType<typeof firstPassOf>>()
-  /** What is being reckoned elsewhere, and what was touched since. */
   #ready: Promise<void> | null = null
   #deferred = false
   #beginning: Promise<void> | null = null
@@ -91,7 +86,6 @@ export class Forecasts {
     this.#queries = forecastQueries(db)
   }
 
-  /** Drops what a change touched. */
   forget(touched: readonly TouchedRow[]): void {
     const before = this.#days
     this.#drawer = null
@@ -116,7 +110,7 @@ export class Forecasts {
     }
   }
 
-  /** Whether a change bears on what is known of her days: on stretches, or on a day that is over. */
+  /** Whether a change bears on what is known of the user's days: on stretches, or on a day that is over. */
   #mayMoveDays(touched: readonly TouchedRow[]): boolean {
     if (touched.length > MANY) return true
     const today = this.#today()
@@ -140,7 +134,7 @@ export class Forecasts {
     this.#meanwhile?.ids.add(id)
   }
 
-  /** Her habit of today, and first passes of everything: what takes long in a large collection. */
+  /** The user's habit of today, and first passes of everything: what takes long in a large collection. */
   habit(): Habit {
     const day = this.#today()
     if (this.#habit?.day === day) return this.#habit.habit
@@ -157,7 +151,7 @@ export class Forecasts {
     return habit
   }
 
-  /** Everything that is there, reckoned at once: what another thread does. */
+  /** Everything that is there, computed at once: what another thread does. */
   all(): Prepared {
     const day = this.#today()
     const habit = this.habit()
@@ -169,7 +163,7 @@ export class Forecasts {
   }
 
   /**
-   * Has everything reckoned elsewhere, so that nobody waits for it here. What a change touches meanwhile is left for later.
+   * Has everything computed elsewhere, so that nobody waits for it here. What a change touches meanwhile is left for later.
    */
   async prepare(elsewhere: () => Promise<Prepared>): Promise<void> {
     const touched = { ids: new Set<string>(), all: false }
@@ -182,7 +176,7 @@ export class Forecasts {
             for (const each of found) if (!touched.ids.has(each.found.itemId)) this.#kept.set(each.found.itemId, each)
         }
       },
-      // Then it is reckoned here, by whoever asks first.
+      // Then it is computed here, by whoever asks first.
       (error: unknown) => console.error('Forecasts could not be made ahead:', error),
     )
     this.#ready = taking
@@ -196,7 +190,7 @@ export class Forecasts {
     this.#elsewhere = make
   }
 
-  /** Leaves it for the first that asks: until then what she sees first has the machine for itself. */
+  /** Leaves it for the first that asks: until then what the user sees first has the machine for itself. */
   defer(): void {
     this.#deferred = true
   }
@@ -213,8 +207,8 @@ export class Forecasts {
   }
 
   /**
-   * Resolves when what is being reckoned elsewhere is there; at once where nothing is, and for `few` things once her habit of the day
-   * is known: they are reckoned here faster than all of them there.
+   * Resolves when what is being computed elsewhere is there; at once where nothing is, and for `few` items once the user's habit of the day
+   * is known: they are computed here faster than all of them there.
    */
   whenReady(few = false): Promise<void> {
     const current = this.#habit?.day === this.#today()

@@ -9,7 +9,6 @@ import { forecastQueries } from './queries.js'
 import type { Context } from '../context.js'
 import type { Stock } from '../stock/stock.js'
 
-/** Her own guesses of how long things last, and what she says of how they stand among their like. */
 export class Guessing {
   readonly #queries
 

@@ -13,7 +13,6 @@ import type { Stock } from '../stock/stock.js'
 
 const SHARES = [0.1, 0.5, 0.9] as const
 
-/** Guesses and forecasts against what came of them. */
 export class LookingBack {
   readonly #queries
 
@@ -68,7 +67,7 @@ export class LookingBack {
     }
   }
 
-  /** Each finished thing is scored once, by the forecast kept nearest to half its life. */
+  /** Each finished item is scored once, by the forecast kept nearest to half its life. */
   #forecasts(today: Day): LookBackAnswer['forecasts'] {
     const rows = groupBy(this.#queries.allKept.all(), (row) => row.item_id)
     const items = this.#items([...rows.keys()], today)
@@ -106,7 +105,7 @@ export class LookingBack {
     }
   }
 
-  /** Only of things whose beginning and end are known to the day. */
+  /** Only of items whose beginning and end are known to the day. */
   #lasted(today: Day): LookBackAnswer['lasted'] {
     const finished = this.services.stock
       .facts(

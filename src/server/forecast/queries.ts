@@ -2,7 +2,6 @@ import type { Day } from '#core/calendar/day'
 import type { ForecastReason, Role } from '#core/forecast/role'
 import { type Db, preparing } from '../db/query.js'
 
-/** A forecast as it was shown. */
 export interface ForecastRow {
   id: string
   item_id: string
@@ -22,7 +21,6 @@ export interface GuessRow {
   months: number
 }
 
-/** What forecasts are made from beyond the facts of a thing, and what was kept of them. */
 export function forecastQueries(db: Db) {
   const sql = preparing(db)
   return {
@@ -33,7 +31,6 @@ export function forecastQueries(db: Db) {
                 UNION ALL SELECT s.rolled_in FROM stay s WHERE s.item_id = i.id AND s.rolled_out IS NULL)) AS focus,
              i.added_on AS added
         FROM item i WHERE i.id = ?`),
-    /** How many things of each category lie in the drawer, by what they are worn as. */
     inDrawer: sql<[], { id: string; category_id: string }>(`
       SELECT i.id, i.type_id AS category_id
         FROM placement p JOIN typed_item i ON i.id = p.item_id WHERE p.to_day IS NULL`),

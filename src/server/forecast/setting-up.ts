@@ -17,7 +17,7 @@ type Query = z.output<typeof SetUpQuery>
 /** How often a zone is worn is that of the last year. */
 const YEAR_DAYS = 365
 
-/** What a goal would ask, before she commits to it: uses against the days there are, and what would make it possible. */
+/** What a goal would ask, before the user commits to it: uses against the days there are, and what would make it possible. */
 export class SettingUp {
   readonly #queries
 
@@ -26,7 +26,6 @@ export class SettingUp {
   ) {
     const sql = preparing(services.db)
     this.#queries = {
-      /** Days on which anything of each zone was worn, and days with anything at all. */
       zoneDays: sql<[{ from: Day }], { zone_id: string | null; days: number }>(`
         SELECT c.zone_id, count(DISTINCT w.day) AS days 
           FROM worn w JOIN category c ON c.id = w.category_id
@@ -91,7 +90,6 @@ export class SettingUp {
     return spanOfUses(usesUntil(this.services.forecasts.of(item).forecast, aim))
   }
 
-  /** What the project holds already asks for its days too. */
   #already(projectId: string | null, except: ReadonlySet<string>, by: Day): Map<string, Span[]> {
     const found = new Map<string, Span[]>()
     if (projectId === null) return found

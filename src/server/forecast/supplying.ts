@@ -11,7 +11,7 @@ import type { Context } from '../context.js'
 import type { Forecasts } from './forecasts.js'
 import type { Stock } from '../stock/stock.js'
 
-/** Her pace is that of the last year. */
+/** The user's pace is that of the last year. */
 const YEAR_DAYS = 365
 /** What is this far off is not dated. */
 const MOST_DAYS = 365 * 30
@@ -31,15 +31,12 @@ const NO_PACE = {
 /** The year up to yesterday. */
 interface Past {
   readonly today: Day
-  /** The first day on which anything was worn, ever. */
   readonly first: Day | null
-  /** Uses by category. */
   readonly uses: ReadonlyMap<string, number>
-  /** Days on which any makeup was worn. */
   readonly wearDays: number
 }
 
-/** By category: years of supply at her pace, what will spoil before its turn, and when something will be needed. */
+/** By category: years of supply at the user's pace, what will spoil before its turn, and when something will be needed. */
 export class Supplying {
   readonly #queries
   #past: Past | null = null
@@ -47,7 +44,6 @@ export class Supplying {
   constructor(private readonly services: Context & { forecasts: Forecasts; stock: Stock }) {
     const sql = preparing(services.db)
     this.#queries = {
-      /** Uses by category: of what each thing was worn as on the day. */
       pace: sql<[{ from: Day; to: Day }], { category_id: string; uses: number }>(`
         SELECT category_id, count(*) AS uses FROM worn WHERE day BETWEEN @from AND @to GROUP BY category_id`),
       wearDays: sql<[{ from: Day; to: Day }], { n: number }>(`
@@ -96,13 +92,12 @@ export class Supplying {
     return found
   }
 
-  /** Uses a year in a category; null while the log is too young. */
   paceOf(categoryId: string, today: Day): number | null {
     const paces = this.#paces(today)
     return paces && (paces.get(categoryId) ?? 0)
   }
 
-  /** These things as they are used up. */
+  /** These items as they are used up. */
   stockOf(items: readonly ItemFacts[], today: Day): InStock[] {
     return items.map((item): InStock => {
       const { usesLeft } = this.services.forecasts.of(item).forecast.content
@@ -182,7 +177,6 @@ export class Supplying {
   }
 }
 
-/** By what they are worn as. */
 function byKind(items: readonly ItemFacts[]): Map<string, ItemFacts[]> {
   return groupBy(items, ({ wornAsId }) => wornAsId)
 }

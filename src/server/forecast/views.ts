@@ -24,7 +24,6 @@ const PAST_STEPS = 24
 /** The fan is drawn so far at most. */
 const DRAWN_DAYS = LONG_DAYS
 
-/** Forecasts as the pages show them. */
 export class ForecastViews {
   readonly #queries
   /** Of each forecast that is remembered, its race. */
@@ -109,7 +108,7 @@ export class ForecastViews {
     return days.map((day, n) => ({ day, ...(shares[n] ?? { low: 0, middle: 0, high: 0 }) }))
   }
 
-  /** Against its last good day, as JSON: thousands of rows are not reckoned and written anew for every reader. */
+  /** Against its last good day, as JSON: thousands of rows are not computed and written anew for every reader. */
   raceJson(item: ItemFacts, usualPrice: number | null): string {
     const found = this.services.forecasts.of(item)
     const price = item.priceMinor ?? usualPrice

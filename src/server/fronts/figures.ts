@@ -5,7 +5,6 @@ import type { Context } from '../context.js'
 import type { Stock } from '../stock/stock.js'
 import type { Decide } from '../decide/decide.js'
 
-/** The live figure on each drawer front of the chest. */
 export class FrontFigures {
   readonly #queries
 

@@ -8,7 +8,6 @@ import { hasRoom } from '../room.js'
 import { hereOnly } from './admitting.js'
 import type { Host } from './host.js'
 
-/** Everything as one file, out of the house and into it again. */
 export function archiveRoutes(host: Host): Router {
   const routes = Router()
   routes.get('/archive', hereOnly, out)

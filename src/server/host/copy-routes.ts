@@ -10,7 +10,6 @@ import { KEPT, type KnownCopy } from '../copies/copy-shelf.js'
 const BODY_LIMIT = '4kb'
 export type LookInto = (file: string, now: string, name: string) => CopyInside | Promise<CopyInside>
 
-/** The copies of the collection: looked through, looked into, gone back to. */
 export function copyRoutes(host: Host, lookInto: LookInto): Router {
   const routes = Router()
   const json = express.json({ limit: BODY_LIMIT })
@@ -42,7 +41,7 @@ export function copyRoutes(host: Host, lookInto: LookInto): Router {
     const here = doorOf(request) === 'here'
     return {
       here,
-      // Where things lie on this machine is nobody else's business.
+      // Where items lie on this machine is nobody else's business.
       folder: here ? shelf().folder : '',
       copies: viewsOf(await shelf().known()),
       alsoTo: alsoCopyTo === null || !here ? null : { folder: alsoCopyTo, ...host.second.state },
@@ -56,7 +55,7 @@ export function copyRoutes(host: Host, lookInto: LookInto): Router {
     if (!parsed.success) return sendProblem(response, problemOfInput(parsed.error, request.body))
     const file = shelf().fileOf(String(request.params['name']))
     if (file === null) return sendProblem(response, problemOf({ code: 'unknown-copy', data: {} }))
-    // This request waits for the house itself.
+    // This request waits for the server itself.
     host.isNoWork(response)
     const found = await shelf().checkAgain(String(request.params['name']))
     if (found !== null && found.facts.wrong !== null)

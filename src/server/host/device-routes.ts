@@ -67,7 +67,6 @@ function nameFor(request: Request): string {
   return /tablet|ipad/i.test(agent) ? 'my tablet' : 'my phone'
 }
 
-/** Who is let in, where, and the line over which pages hear of changes. */
 export function deviceRoutes(host: Host): Router {
   const { pairing, network, machine, stream } = host
   const routes = Router()

@@ -8,7 +8,6 @@ import { openDatabase } from '../db/open-database.js'
 import type { Db } from '../db/query.js'
 
 const DATABASE = 'collection.db'
-/** What belongs to a database while it is open, or was when it was killed. */
 const BESIDE = ['-wal', '-shm', '-journal']
 
 /**
@@ -60,7 +59,6 @@ export function moveAside(folder: string, at: string): string {
   return name
 }
 
-/** Deletes a database that is being made, with all that belongs to it. */
 export function dropWhole(file: string): void {
   for (const beside of ['', ...BESIDE]) rmSync(`${file}${beside}`, { force: true })
 }
@@ -83,7 +81,7 @@ function sweep(folder: string): void {
     if (/\.part(-wal|-shm|-journal)?$/.test(name)) rmSync(join(copies, name), { force: true })
 }
 
-/** Pictures that went from the house since the copy was made are with the copies still. */
+/** Pictures that went from the server since the copy was made are with the copies still. */
 function bringPictures(db: Db, folder: string): void {
   const pool = join(folder, 'copies', 'photos')
   const house = join(folder, 'photos')

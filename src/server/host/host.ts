@@ -31,25 +31,23 @@ const DRAIN_MS = 15_000
 const TURN_MS = 25
 
 export interface HostOptions {
-  /** Makes the routes that ask about the machine. */
   readonly outside: (host: Host) => Pick<Outside, 'pages' | 'api'>
   readonly folder: string
   readonly now: () => Date
   readonly secure?: Secure | null
   readonly alsoThere?: readonly string[]
-  /** What takes long or much; a running server has it done in threads of their own. */
   readonly large?: HeavyWork
   /** Tells the terminal when the door to the network opens, shuts, or cannot be opened. */
   readonly say?: (words: string) => void
-  /** The half of the earth whose seasons hold until she says otherwise. */
+  /** The half of the earth whose seasons hold until the user says otherwise. */
   readonly hemisphere?: Hemisphere
   /** What a house does of itself once it is open, such as making forecasts ahead. */
   readonly opened?: (services: Services) => void
 }
 
 /**
- * A data folder with a house in it: who is let in, its copies, and the house itself, which is another after the collection was put
- * back to a copy. Requests wait while that is done; none is lost, and none meets a house that is half one thing, half another.
+ * A data folder with a house in it: who is let in, its copies, and the server itself, which is another after the collection was put
+ * back to a copy. Requests wait while that is done; none is lost, and none meets a house that is half one item, half another.
  */
 export class Host {
   readonly folder: string
@@ -60,24 +58,20 @@ export class Host {
   readonly network: NetworkDoor
   readonly second: SecondFolder
   readonly admitting: readonly RequestHandler[]
-  /** Why the copy of the day could not be made, in words; empty else. */
   copyTrouble = ''
-  /** Why the door to the network is shut though she opened it; empty else. */
   doorTrouble = ''
-  /** Where this machine finds the house itself. */
+  /** Where this machine finds the server itself. */
   port = 0
   readonly check: Check
   readonly #large: HeavyWork
   readonly #hemisphere: Hemisphere | undefined
   readonly #opened: (services: Services) => void
   readonly #say: (words: string) => void
-  /** What is asked about the machine rather than the collection. */
   readonly #outside: Pick<Outside, 'pages' | 'api'>
   #house: Services | null = null
   #app: RequestListener | null = null
   #shut: Promise<void> | null = null
   #goingBack = false
-  /** The days on which the collection and its copies were looked through last. */
   #lookedThrough: Day | null = null
   #copiesSeen: Day | null = null
   /** Requests that are being answered, but for lines that stay open. */
@@ -100,7 +94,6 @@ export class Host {
     this.admitting = admitting(this.network, this.pairing, (response) => this.#works(response))
   }
 
-  /** The house that stands now. Throws where none does. */
   get house(): Services {
     if (this.#house === null) throw new Error('No collection is open.')
     return this.#house
@@ -115,7 +108,7 @@ export class Host {
     return this.#working.size > 0
   }
 
-  /** Furnishes the house over an open database. */
+  /** Furnishes the server over an open database. */
   begin(db: Db): void {
     const house = makeServices(db, this.now, {
       heavy: this.#large,
@@ -133,7 +126,6 @@ export class Host {
     this.#app = app
   }
 
-  /** Answers requests that come through a door. */
   handler(door: Door): RequestListener {
     return (request: IncomingMessage, response: ServerResponse) => {
       cameThrough(request, door)
@@ -150,19 +142,18 @@ export class Host {
     this.#app(request, response)
   }
 
-  /** Somebody who is let in waits for an answer. */
   #works(response: ServerResponse): void {
     this.#working.add(response)
     response.once('close', () => this.#working.delete(response))
   }
 
-  /** A line that stays open, or the answer that waits for the house itself: nobody need wait for its end. */
+  /** A line that stays open, or the answer that waits for the server itself: nobody need wait for its end. */
   isNoWork(response: ServerResponse): void {
     this.#working.delete(response)
   }
 
   /**
-   * Puts the collection back to a copy, which is read through first and brought up to date beside the house; what is there now is
+   * Puts the collection back to a copy, which is read through first and brought up to date beside the server; what is there now is
    * copied before, and the name of that copy is answered. Nothing is touched until all of it stands ready, and the one rename that
    * changes everything is the last step: a house that is killed at any moment opens as it was or as the copy is.
    */
@@ -208,7 +199,6 @@ export class Host {
     }
   }
 
-  /** Waits until nothing is being answered any more; false where that takes too long. */
   async #isStill(): Promise<boolean> {
     for (let waited = 0; this.isAtWork; waited += TURN_MS) {
       if (waited > DRAIN_MS) return false
@@ -238,7 +228,6 @@ export class Host {
     return ok({ before: before.name, aside: null })
   }
 
-  /** A copy of what is there; null where that is damaged itself. */
   async #copyBefore(): Promise<PendingCopy | null> {
     const { house } = this
     try {
@@ -297,7 +286,7 @@ export class Host {
     return ok(null)
   }
 
-  /** Opens the door as she left it. An address that this machine does not have now is said, and asked for again. */
+  /** Opens the door as the user left it. An address that this machine does not have now is said, and asked for again. */
   async openAsLeft(): Promise<void> {
     const left = this.machine.now.letIn
     if (left === null || this.network.url !== null) return
@@ -340,7 +329,7 @@ export class Host {
     await house.copies.shelf.known()
   }
 
-  /** A copy of the day, for the house that stands; and into the second folder, where she has one. */
+  /** A copy of the day, for the server that stands; and into the second folder, where the user has one. */
   async copyOfTheDay(): Promise<void> {
     if (!this.isOpen) return
     const { house } = this
@@ -357,7 +346,6 @@ export class Host {
   }
 }
 
-/** Whether all of the log went into its database. */
 function emptied(db: Db): boolean {
   const [found] = db.pragma('wal_checkpoint(TRUNCATE)') as { busy: number }[]
   return found?.busy === 0

@@ -16,7 +16,6 @@ import { z } from 'zod'
 const DeviceRecord = z.strictObject({
   id: z.string(),
   name: z.string(),
-  /** SHA-256 of the token, in hexadecimal. */
   tokenHash: z.string(),
   pairedAt: z.string(),
   lastSeenAt: z.string(),
@@ -25,10 +24,8 @@ export type DeviceRecord = z.infer<typeof DeviceRecord>
 
 const Machine = z.strictObject({
   version: z.literal(1),
-  /** Where devices are let in; null = this machine only. */
   letIn: z.strictObject({ address: z.string(), port: z.int() }).nullable(),
   devices: z.array(DeviceRecord),
-  /** A second folder that copies are put into; null = none. */
   alsoCopyTo: z.string().nullable(),
 })
 export type Machine = z.infer<typeof Machine>

@@ -5,7 +5,7 @@ import { networkInterfaces } from 'node:os'
 import type { Socket } from 'node:net'
 import { fail, ok, type Outcome } from '../failing.js'
 
-/** A request's headers must have come within this, and all of it within that, in milliseconds: nobody holds the house by being slow. */
+/** A request's headers must have come within this, and all of it within that, in milliseconds: nobody holds the server by being slow. */
 const HEADERS_MS = 5000
 const REQUEST_MS = 120_000
 /** Looked after this often; of itself Node looks every half minute. For whoever makes a server. */
@@ -60,13 +60,13 @@ export function bound(server: Server, mostFromOne = MOST_CONNECTIONS): void {
   })
 }
 
-/** A key and a certificate of her own, by their files: `SELIGO_KEY` and `SELIGO_CERTIFICATE`. */
+/** A key and a certificate of the user's own, by their files: `SELIGO_KEY` and `SELIGO_CERTIFICATE`. */
 export interface Secure {
   readonly key: string
   readonly certificate: string
 }
 
-/** The door to the home network: shut, unless she opened it on one of this machine's addresses. */
+/** The door to the home network: shut, unless the user opened it on one of this machine's addresses. */
 export class NetworkDoor {
   readonly #handler: RequestListener
   readonly #secure: Secure | null
@@ -91,7 +91,7 @@ export class NetworkDoor {
     return [...listed, ...this.#alsoThere.map((address) => ({ address, card: 'as set at start' }))]
   }
 
-  /** Host headers under which the house is known at this door. */
+  /** Host headers under which the server is known at this door. */
   get hosts(): readonly string[] {
     if (this.#at === null) return []
     const { address, port } = this.#at

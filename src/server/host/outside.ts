@@ -5,7 +5,6 @@ import type { Outside } from '../create-app.js'
 import { deviceRoutes, pairRoutes } from './device-routes.js'
 import type { Host } from './host.js'
 
-/** Everything that is asked about the machine rather than the collection. */
 export function outsideOf(host: Host, lookInto: LookInto): Pick<Outside, 'pages' | 'api'> {
   const api = Router()
   api.use(deviceRoutes(host), copyRoutes(host, lookInto), archiveRoutes(host))

@@ -1,4 +1,3 @@
-/** What stands on the page on which a device is let in. */
 export interface PairPage {
   readonly code: string
   readonly name: string
@@ -25,7 +24,7 @@ ${trouble === '' ? '' : `<p role="alert">${escaped(trouble)}</p>`}
 
 /**
  * A page of plain HTML that needs no script, no picture and no font: nothing else has to be given out, and nothing else has to
- * work. The inks are those of the house (web/shell/tokens.css).
+ * work. The inks are those of the collection (web/shell/tokens.css).
  */
 export function plainPage(title: string, body: string): string {
   return `<!doctype html>

@@ -16,7 +16,6 @@ export const MOST_DEVICES = 20
 interface OpenCode {
   readonly code: string
   readonly goodUntil: number
-  /** By a clock that nobody sets. */
   readonly shownAt: number
   triesLeft: number
 }
@@ -79,12 +78,10 @@ export class Pairing {
     return this.#now().getTime() < goodUntil && this.#elapsed() - shownAt < CODE_GOOD_MS
   }
 
-  /** Whether a device is let in still. */
   isLetIn(id: string): boolean {
     return this.#machine.now.devices.some((each) => each.id === id)
   }
 
-  /** The device that a token belongs to, or null. */
   who(token: string): DeviceRecord | null {
     const hash = hashOf(token)
     const device = this.#machine.now.devices.find((each) => sameText(each.tokenHash, hash))

@@ -5,7 +5,6 @@ import type { Secure } from './network-door.js'
 const FIRST_PORT = 4680
 const LAST_PORT = 65_535
 
-/** What the environment says about how Seligo is to be started. */
 export interface Setup {
   readonly port: number
   readonly secure: Secure | null

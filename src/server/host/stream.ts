@@ -41,7 +41,6 @@ export class Stream {
     this.#write(this.#listeners, 'event: another\ndata: {}\n\n')
   }
 
-  /** Who is let in has changed. */
   devices(): void {
     this.#write(this.#listeners, 'event: devices\ndata: {}\n\n')
   }

@@ -367,7 +367,6 @@ const WORDS = {
 
 export type FailureCode = keyof typeof WORDS
 
-/** Words for a coded failure. */
 export function failureWords({ code, data }: Failure<FailureCode>): Words {
   const writer: Writer = WORDS[code]
   return writer(data)

@@ -4,7 +4,6 @@ import type { FieldError, Problem } from '#contract/basic'
 import type { Failure } from '../failing.js'
 import { failureWords } from './failure-words.js'
 
-/** Turns a coded failure into problem+json. */
 export function problemOf(failure: Failure): Problem {
   const { status, title, detail, field } = failureWords(failure)
   const errors = field === undefined ? [] : [{ field, value: String(failure.data['value'] ?? ''), message: detail }]

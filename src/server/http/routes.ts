@@ -8,11 +8,9 @@ import { problemOf, problemOfInput, sendProblem } from './problem.js'
 export type Params = Readonly<Record<string, string>>
 type Query = Request['query']
 
-/** One row of a place's table of routes. */
 export interface Route {
   readonly method: 'get' | 'post' | 'put'
   readonly path: string
-  /** What its body has to be; null for a route that only reads. */
   readonly schema: z.ZodType | null
   readonly handlers: (journal: Journal) => readonly RequestHandler[]
   /** Whether it waits for forecasts that are being made: of everything, or of a few items. */
@@ -93,13 +91,11 @@ export function writeAs<S extends z.ZodType>(
   return { method, path, schema, handlers: (journal) => [handler(journal)] }
 }
 
-/** Sends what an act came to: its answer, or its failure as problem+json. */
 export function send(response: Response, outcome: Outcome<object>): void {
   if (outcome.ok) response.json(outcome.value)
   else sendProblem(response, problemOf(outcome.failure))
 }
 
-/** A day given in the address, or null. */
 export function dayParam(value: unknown): Day | null {
   return typeof value === 'string' ? parseDay(value) : null
 }

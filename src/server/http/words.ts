@@ -1,12 +1,9 @@
 import type { Failure } from '#core/failure'
 
-/** A failure in words. */
 export interface Words {
   readonly status: number
   readonly title: string
-  /** Says what happened and the remedy. */
   readonly detail: string
-  /** The field it is about, when it is about one. */
   readonly field?: string
 }
 

@@ -14,7 +14,6 @@ export interface EvaluatedItem {
   /** Net content in `unit`, by the exact factors. */
   readonly amount: number | null
   readonly unit: 'g' | 'ml' | null
-  /** In the currency's major units. */
   readonly price: number | null
   readonly opened: { readonly earliest: Day; readonly latest: Day } | null
   readonly paoMonths: number | null

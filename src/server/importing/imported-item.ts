@@ -4,13 +4,11 @@ import type { PreviewRow } from '#contract/importing'
 import { BLANK_FIELDS } from '#core/item/fields-data'
 import type { ItemFields } from '#contract/item'
 
-/** A row of the sheet beside what she will see of it. */
 export interface PreparedRow {
   readonly item: SheetItem
   readonly row: PreviewRow
 }
 
-/** The item's fields as the form would send them. */
 export function fieldsOf(item: SheetItem, row: PreviewRow, isSunscreen: boolean): ItemFields {
   const [firstTick] = [...item.wornOn].sort()
   return {

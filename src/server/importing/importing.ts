@@ -60,7 +60,7 @@ export class Importing {
     const reading = await this.#readSheet(Buffer.from(body.base64, 'base64'), body.fileName, {
       today: this.services.today(),
       categories: knownCategories(this.#queries.categories.all()),
-      // Before she has chosen a currency the first sheet brings one; later another one is listed.
+      // Before the user has chosen a currency the first sheet brings one; later another one is listed.
       currency: this.#currencyIsChosen() ? this.services.settings().currency : null,
       fallbackOrder: 'month-first',
       mended: choices.mended,
@@ -140,7 +140,7 @@ export class Importing {
       })
   }
 
-  /** Her own sunscreen category counts as one, too. */
+  /** The user's own sunscreen category counts as one, too. */
   #isSunscreen(categoryId: string | null): boolean {
     return this.#queries.categories.all().some((row) => row.id === categoryId && row.model_type === 'sunscreen')
   }
@@ -173,7 +173,7 @@ export class Importing {
   }
 }
 
-/** The last word she said on each row. */
+/** The last word the user said on each row. */
 function choicesByRow(choices: ImportChoices): Map<number, { categoryId: string | null; form: Form | null }> {
   const found = new Map<number, { categoryId: string | null; form: Form | null }>()
   for (const { rows, categoryId, form } of choices.rows)

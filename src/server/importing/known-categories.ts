@@ -4,7 +4,7 @@ import { CATEGORY_DEFAULTS } from '#core/item/category-defaults'
 const DEFAULT_WORDS = new Map(CATEGORY_DEFAULTS.map((category) => [category.id, category.words]))
 
 /**
- * Her categories with every word a sheet may use for them: her own, and those this version knows for the defaults, since a
+ * The user's categories with every word a sheet may use for them: the user's own, and those this version knows for the defaults, since a
  * collection keeps the words of the version it was made with.
  */
 export function knownCategories(rows: readonly { id: string; name: string; words: string }[]): KnownCategory[] {

@@ -78,7 +78,6 @@ const KINDS: Readonly<Record<string, { words: string; what: string }>> = {
   },
 }
 
-/** One sentence on a bad cell. */
 export function cellWords(failure: Failure): string {
   const kind = KINDS[failure.code]
   if (!kind) throw new Error(`No words for the problem ${failure.code}`)

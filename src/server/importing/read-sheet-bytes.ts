@@ -3,7 +3,6 @@ import type { SheetOptions, SheetReading } from '#core/formats/sheet/sheet-item'
 import type { Outcome } from '../failing.js'
 import { readTable } from './read-table.js'
 
-/** Reads the bytes of a sheet into items. */
 export type ReadSheet = (bytes: Uint8Array, name: string, options: SheetOptions) => Promise<Outcome<SheetReading>>
 
 /** Where it is asked for; a running server does it in a thread of its own. */

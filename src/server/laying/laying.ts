@@ -19,7 +19,7 @@ import type { Stock } from '../stock/stock.js'
 import type { CurrentPlan } from '../planning/current-plan.js'
 import type { Drawer } from '../drawer/drawer.js'
 
-/** A doubtful thing is worn this often within this long, and then decided on. Assumption. */
+/** A doubtful item is worn this often within this long, and then decided on. Assumption. */
 const TRIAL_WEARS = 5
 const TRIAL_DAYS = 42
 
@@ -57,7 +57,6 @@ export class Laying {
     }
   }
 
-  /** The drawer as it was on a day, and what changed since. */
   layout(day: Day): LayoutChange {
     const then = this.#queries.placedOn.all({ day }).map((row) => row.item_id)
     const now = new Set(this.services.drawer.zones().flatMap((zone) => zone.itemIds))
@@ -93,8 +92,8 @@ export class Laying {
   }
 
   /**
-   * What is not chosen yet, as the plan in force has it this month: what it has in the drawer stays or comes in, what it has not rests. What
-   * the plan does not plan is left to her.
+   * What is not chosen yet, as the current plan has it this month: what it has in the drawer stays or comes in, what it has not rests. What
+   * the plan does not plan is left to the user.
    */
   chooseAsPlanned(layingId: string): Outcome<Done<{ count: number }>> {
     const laying = this.#queries.open.get()
@@ -174,7 +173,6 @@ export class Laying {
     return ok({ words: `Laid the drawer for ${laying.season}`, answer: { id: layingId, noRoom, brushes } })
   }
 
-  /** Gives up a laying that is under way: its choices go with it, and nothing has moved. */
   drop(layingId: string): Answer {
     const laying = this.#queries.open.get()
     if (laying?.id !== layingId) return fail('no-laying')

@@ -40,7 +40,7 @@ export function layingQueries(db: Db) {
     shortListed: sql<[{ season: Season }], { item_id: string }>(
       'SELECT item_id FROM short_list WHERE season IS NULL OR season = @season',
     ),
-    /** Days on which much moved at once: a drawer laid anew, not a single thing put in. */
+    /** Days on which much moved at once: a drawer arranged anew, not a single item put in. */
     layouts: sql<[], { day: Day }>(`
       SELECT day FROM (SELECT from_day AS day FROM placement UNION ALL SELECT to_day FROM placement WHERE to_day IS NOT NULL)
        GROUP BY day HAVING count(*) >= 4 ORDER BY day DESC LIMIT 24`),

@@ -11,10 +11,9 @@ import type { Context } from '../context.js'
 import type { Stock } from '../stock/stock.js'
 import type { Forecasts } from '../forecast/forecasts.js'
 
-/** What she wore lately, as evidence: a season. */
+/** What the user wore lately, as evidence: a season. */
 const LATELY_DAYS = 90
 
-/** Which next? Two to six candidates on a sheet for friends, and what they said. */
 export class Asking {
   readonly #queries
 

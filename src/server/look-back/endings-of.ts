@@ -59,7 +59,6 @@ export function finishesOf(
     .sort((a, b) => (a.on === b.on ? (a.itemId < b.itemId ? -1 : 1) : a.on < b.on ? -1 : 1))
 }
 
-/** What was let go within a span. */
 export function letGoOf(
   queries: LookBackQueries,
   span: LookSpan,
@@ -88,7 +87,7 @@ const AS_GOOD_AS_USED = 0.05
 
 /**
  * What spoiled before it was used up, on the day it did: its last good day, the day a sign was seen, or the day it was let go as spoiled.
- * Each thing once, whatever came of it later; what was finished after all did not spoil.
+ * Each item once, whatever came of it later; what was finished after all did not spoil.
  */
 export function spoiledOf(
   queries: LookBackQueries,
@@ -142,7 +141,7 @@ export function cameInOf(span: LookSpan, things: Iterable<ThingRow>): SpanSheet[
   return found.sort((a, b) => (a.latest === b.latest ? (a.itemId < b.itemId ? -1 : 1) : a.latest < b.latest ? -1 : 1))
 }
 
-/** Opened so many days before its first tick at most, a thing was new then. Assumption. */
+/** Opened so many days before its first tick at most, an item was new then. Assumption. */
 const ABOUT_THEN_DAYS = 30
 
 /** What was worn for the first time ever within a span, and what was worn for the last time since it ended then. */

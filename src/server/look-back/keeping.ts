@@ -6,7 +6,6 @@ import { fail, ok } from '../failing.js'
 import { lookBackQueries } from './queries.js'
 import type { Context } from '../context.js'
 
-/** Spans she named, and what she felt of one. */
 export class KeptSpans {
   readonly #queries
 

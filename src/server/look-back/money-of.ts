@@ -5,7 +5,7 @@ import type { Forecasts } from '../forecast/forecasts.js'
 
 type Uses = Omit<WornThing, 'price' | 'uses'>
 
-/** Of things, how many uses each had and likely still has, and what that comes to in money. */
+/** Of items, how many uses each had and likely still has, and what that comes to in money. */
 export class MoneyOf {
   readonly #known = new Map<string, Uses>()
 

@@ -10,7 +10,7 @@ interface Between {
   to: Day
 }
 
-/** A thing that is or ever was there, as far as a span is told by it. */
+/** An item that is or ever was there, as far as a span is told by it. */
 export interface ThingRow {
   id: string
   name: string
@@ -30,7 +30,7 @@ export interface ThingRow {
   keepsake: 0 | 1
 }
 
-/** What a thing is called within words; nothing where it is not there. */
+/** What an item is called within words; nothing where it is not there. */
 export function markOf(thing: ThingRow | undefined): string {
   return thing ? itemMark(thing) : ''
 }

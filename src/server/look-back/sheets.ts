@@ -25,12 +25,11 @@ import type { BuyingRules } from '../buying/rules.js'
 
 const MOST_PAIRS = 6
 const MOST_DRAWN_FINISHES = 36
-/** What things are read from. */
+/** What items are read from. */
 const THINGS_READ: ReadonlySet<string> = new Set(['item', 'product', 'set_aside', 'blend_parent'])
 /** No sheet looks back further at once: nobody's log is longer. Assumption. */
 const MOST_DAYS = 366 * 30
 
-/** A month, a year or any span, laid out on one sheet. */
 export class SpanSheets {
   readonly #queries
   #things: ReadonlyMap<string, ThingRow> | null = null

@@ -17,7 +17,7 @@ import type { Stock } from '../stock/stock.js'
 /** So many of a project are laid out before and after; of more, the sheet says how many. */
 const MOST_LINES = 48
 
-/** The things of projects within a span: before and after, what was done of the goal by its end, who came and who went. */
+/** The items of projects within a span: before and after, what was done of the goal by its end, who came and who went. */
 export function stayLines(
   services: Context & { stock: Stock },
   queries: LookBackQueries,

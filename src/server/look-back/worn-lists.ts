@@ -10,10 +10,9 @@ import type { WornSpan } from './worn-span.js'
 
 const MOST_LISTED = 10
 const MOST_NEGLECTED = 12
-/** In reach on fewer wear days than these, a thing had no chance to be worn. Assumption. */
+/** In reach on fewer wear days than these, an item had no chance to be worn. Assumption. */
 const LEAST_CHANCES = 5
 
-/** The makeup worn most often. */
 export function mostWorn(
   worn: WornSpan,
   byId: ReadonlyMap<string, ItemFacts>,
@@ -58,7 +57,7 @@ export function leastWorn(
   return { listed, here: here.length, unworn: here.filter(({ uses }) => uses === 0).length }
 }
 
-/** Of what was within reach: what was never worn there, and how evenly the rest was. */
+/** Of what was in the drawer: what was never worn there, and how evenly the rest was. */
 export function reachOf(
   queries: LookBackQueries,
   span: LookSpan,

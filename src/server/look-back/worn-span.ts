@@ -3,16 +3,12 @@ import { monthsWithin, type LookSpan } from '#core/look-back/span'
 import type { FaceOfDay } from '#core/look-back/faces'
 import type { KindRow, LookBackQueries, ThingRow } from './queries.js'
 
-/** What was worn within a span, read once and counted in every way that its sheet needs. */
 export interface WornSpan {
-  /** Uses by thing, and by the kind each was worn as on its day. */
+  /** Uses by item, and by the kind each was worn as on its day. */
   readonly uses: ReadonlyMap<string, number>
   readonly ofKind: ReadonlyMap<string, number>
-  /** Days on which any makeup was worn. */
   readonly wearDays: readonly Day[]
-  /** Days with any tick. */
   readonly ticked: ReadonlySet<Day>
-  /** The makeup of each wear day. */
   readonly faces: readonly FaceOfDay[]
   readonly months: readonly (LookSpan & { readonly uses: ReadonlyMap<string, number>; readonly wearDays: number })[]
 }
@@ -50,7 +46,7 @@ export function wornSpan(
     faces.set(day, face)
     month.wearDays += 1
   }
-  // The sums of its months are the span: counted once, added up by thing and by kind.
+  // The sums of its months are the span: counted once, added up by item and by kind.
   const uses = new Map<string, number>()
   for (const month of months) for (const [id, count] of month.uses) add(uses, id, count)
   const ofKind = new Map(usedAs)

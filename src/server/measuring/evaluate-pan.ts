@@ -22,7 +22,6 @@ export interface EvaluatedPans {
   readonly n: number
   readonly accepted: number
   readonly refused: number
-  /** Absolute errors in percentage points over the accepted photos. */
   readonly medianPoints: number
   readonly p90Points: number
   readonly maxPoints: number

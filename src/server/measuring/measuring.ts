@@ -32,7 +32,6 @@ import type { SettingsStore } from '../settings/settings-store.js'
 /** A package holds this much less than full only after it was opened. Assumption. */
 const STILL_FULL = 0.95
 
-/** Readings of every kind: written down, corrected, explained. */
 export class Measuring {
   readonly #queries
 
@@ -134,7 +133,6 @@ export class Measuring {
     return ok({ words: 'Removed the weight of a package', answer: { id } })
   }
 
-  /** Everything ever measured of a thing, and what is left by it. */
   of(item: ItemFacts): {
     readings: ReadingView[]
     packageEvents: EventView[]

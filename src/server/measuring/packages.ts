@@ -46,7 +46,6 @@ const MENDED_BY: Partial<Record<PackageEvent, readonly PackageState[]>> = {
 /** What a share of a blend may add up to beside 1, by rounding. */
 const SHARES_OUT = 0.02
 
-/** What happens to packages: events, blends, shades taken out of palettes, and the containers that are kept. */
 export class Packages {
   readonly #queries
 
@@ -103,7 +102,7 @@ export class Packages {
   }
 
   /**
-   * A new thing of others. It is good for as long as the first of them, and protects from no sun; what is used up by it ends as
+   * A new item of others. It is good for as long as the first of them, and protects from no sun; what is used up by it ends as
    * blended, what goes on has lost what went in.
    */
   blend(body: z.output<typeof AddBlend>): Answer {
@@ -147,7 +146,7 @@ export class Packages {
     return ok({ words: `Blended ${itemMark({ ...fields, id: body.id })}`, answer: { id: body.id } })
   }
 
-  /** The shade becomes a thing that remembers where it came from; its old uses stay with the palette. */
+  /** The shade becomes an item that remembers where it came from; its old uses stay with the palette. */
   depot(itemId: string, body: z.output<typeof Depot>): Answer {
     const item = this.services.stock.one(itemId, this.services.today())
     if (!item) return fail('unknown-item', { value: itemId })
@@ -370,7 +369,7 @@ function tidy(amount: number): number {
 }
 
 /**
- * A shade as a thing of its own: what is left of the palette's label and price by its share of the cells that are still in it, its
+ * A shade as an item of its own: what is left of the palette's label and price by its share of the cells that are still in it, its
  * own colour, form and finish. Its uses are told where they were made, with the palette; nothing else says that it is untouched.
  */
 function fieldsOfShade(item: ItemFacts, part: ItemFacts['parts'][number]): ItemFields {

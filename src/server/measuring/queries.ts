@@ -18,7 +18,6 @@ export interface ContainerRow {
   holds: string | null
 }
 
-/** Statements for readings, package events, weights of packages and kept containers. */
 export function measuringQueries(db: Db) {
   const sql = preparing(db)
   return {

@@ -8,7 +8,7 @@ import type { ReadingDoubt, ReadingView } from '#contract/reading'
 import { costingEvent, type Measurable, type Measured } from '../stock/measured.js'
 import type { MeasurementRow, PanReadingRow } from '../stock/measured-queries.js'
 
-/** Every reading of a thing by time, each with what is odd about it by what was known before it. */
+/** Every reading of an item by time, each with what is odd about it by what was known before it. */
 export function readingViews(
   item: Measurable,
   measured: Measured,
@@ -44,7 +44,7 @@ export function readingViews(
   })
 }
 
-/** What is odd about a reading. What she explained is odd no more. */
+/** What is odd about a reading. What the user explained is odd no more. */
 function doubtsOf(
   item: Measurable,
   measured: Measured,

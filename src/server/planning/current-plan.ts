@@ -10,7 +10,6 @@ import type { TouchedRow } from '../db/journal.js'
 import type { Stock } from '../stock/stock.js'
 import { planQueries } from './queries.js'
 
-/** The plan in force as it is kept. */
 interface KeptPlan extends AdoptedPlan {
   readonly id: string
   readonly setup: PlanSetup
@@ -24,7 +23,6 @@ export interface WeekAim {
   readonly worn: number
 }
 
-/** The plan she goes by, and how it stands against what was worn since. */
 export class CurrentPlan {
   readonly #queries
   /** Undefined = not read since something touched it. */
@@ -34,7 +32,6 @@ export class CurrentPlan {
     this.#queries = planQueries(services.db)
   }
 
-  /** In short: how many things went otherwise than planned. */
   brief(): { readonly otherwise: number; readonly askFresh: boolean } | null {
     const standing = this.standing()
     if (standing === null) return null
@@ -46,7 +43,7 @@ export class CurrentPlan {
     if (touched.some(({ tbl }) => tbl === 'plan' || tbl === 'plan_line')) this.#kept = undefined
   }
 
-  /** Of the week a day lies in, what is planned of each thing and how often it was worn before that day. */
+  /** Of the week a day lies in, what is planned of each item and how often it was worn before that day. */
   weekAims(day: Day): ReadonlyMap<string, WeekAim> {
     const plan = this.#inForce()
     const week = plan && weekOf(plan, day)
@@ -63,7 +60,7 @@ export class CurrentPlan {
   }
 
   /**
-   * The month that runs: whether the plan has a thing in the drawer, by item, and whether it is a plan of the whole drawer; null where none
+   * The month that runs: whether the plan has an item in the drawer, by item, and whether it is a plan of the whole drawer; null where none
    * runs.
    */
   monthDrawer(day: Day): { readonly lies: ReadonlyMap<string, boolean>; readonly whole: boolean } | null {

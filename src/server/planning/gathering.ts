@@ -27,7 +27,7 @@ const POWDERS = ['pressed', 'baked']
 
 type Gathered = Omit<PlanAnswer, 'inForce'>
 
-/** Gathers what a plan is made from: what could lie in the drawer, her days, her kinds, her words. */
+/** Gathers what a plan is made from: what could lie in the drawer, the user's days, the user's kinds, the user's words. */
 export class PlanGathering {
   readonly #queries: ReturnType<typeof planQueries>
 
@@ -107,7 +107,7 @@ export class PlanGathering {
     }
   }
 
-  /** Where a thing stands, without what is still to be done: that is looked at of those that are planned only. */
+  /** Where an item stands, without what is still to be done: that is looked at of those that are planned only. */
   #standing(
     item: ItemFacts,
     word: { said: PlanThing['said']; weight: number | null; most_a_week: number | null } | undefined,
@@ -209,7 +209,7 @@ const MOST_THINGS = 300
 
 type Standing = Omit<PlanThing, 'toward' | 'needs' | 'needsToPan' | 'by'>
 
-/** What is planned of very many: what lies in the drawer, is worked on or was spoken of, then what is worth most. */
+/** What is planned of very many: what is in the drawer, is worked on or was spoken of, then what is worth most. */
 function mostWorth<T extends Standing>(things: readonly T[], today: Day): readonly T[] {
   if (things.length <= MOST_THINGS) return things
   const usualMoney = median(things.flatMap(({ moneyLeft }) => moneyLeft ?? []))
@@ -223,7 +223,6 @@ function mostWorth<T extends Standing>(things: readonly T[], today: Day): readon
   return things.filter((thing) => kept.has(thing))
 }
 
-/** Open, in use, and not too tall for the drawer. */
 export function canBePlanned(item: ItemFacts): boolean {
   return item.lifecycle === 'open' && item.setAside === null && !item.packageStates.includes(TOO_TALL)
 }

@@ -97,7 +97,6 @@ export function planQueries(db: Db) {
       INSERT INTO plan_line (id, plan_id, item_id, lies, uses, needed, toward, finishes, low_day, high_day)
       VALUES (@id, @planId, @itemId, @lies, @uses, @needed, @toward, @finishes, @low, @high)`),
     end: sql<[{ id: string; day: Day }]>('UPDATE plan SET ended_on = @day WHERE id = @id'),
-    /** Days of the things of a plan from one day on. */
     wornSince: sql<[{ planId: string; from: Day }], { item_id: string; day: Day }>(`
       SELECT w.item_id, w.day FROM wear w JOIN plan_line l ON l.item_id = w.item_id
        WHERE l.plan_id = @planId AND w.day >= @from ORDER BY w.day`),

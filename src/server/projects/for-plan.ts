@@ -4,10 +4,8 @@ import type { ItemFacts } from '../stock/item-facts.js'
 import type { ProjectRow, StayHeadRow } from './queries.js'
 import { ruleBrokenBy } from './rules-of.js'
 
-/** A project as a plan can follow it. */
 export interface ProjectForPlan extends PlanProject {
   readonly name: string
-  /** What is in it, with a goal. */
   readonly inside: readonly string[]
 }
 

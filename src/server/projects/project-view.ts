@@ -9,7 +9,6 @@ import type { Stock } from '../stock/stock.js'
 import type { CurrentPlan } from '../planning/current-plan.js'
 import type { ForecastViews } from '../forecast/views.js'
 
-/** Projects as the place shows them: their stays with goal and pace, what cannot be met, how even it goes. */
 export class ProjectViews {
   readonly #queries: ProjectQueries
 

@@ -45,7 +45,7 @@ function linesOf(lessons: string): string[] {
     .filter((line) => line !== '' && line.length <= LESSON_LENGTH)
 }
 
-/** Projects of every school: items roll in with a goal under her rules, and out when she says so. */
+/** Projects of every school: items roll in with a goal under the user's rules, and out when the user says so. */
 export class Projects {
   readonly #queries
   readonly #views: ProjectViews
@@ -150,7 +150,6 @@ export class Projects {
     })
   }
 
-  /** A whole set as one change: all of it or nothing. */
   rollInMany(projectId: string, body: z.output<typeof RollInMany>): Answer {
     for (const stay of body.stays) {
       const { changeId, day, goal } = body
@@ -247,7 +246,6 @@ export class Projects {
         })
   }
 
-  /** Ends every stay of an item that is let go. */
   rollOutEverywhere(itemId: string, day: Day): void {
     this.#queries.rollOutEverywhere.run({ itemId, day, reason: 'let go' })
   }
@@ -268,7 +266,6 @@ export class Projects {
     )
   }
 
-  /** The open projects as a plan follows them; `items` = what can be planned. */
   forPlan(items: readonly ItemFacts[]): ProjectForPlan[] {
     const today = this.services.today()
     return this.#queries.open.all().map((project) => {
@@ -293,7 +290,6 @@ export class Projects {
     return ok({ words: 'Taken off the short list', answer: { id } })
   }
 
-  /** Whether it can have rolled out for this reason. */
   #wrongReason(stay: StayHeadRow, project: ProjectRow, reason: RollOutBody['reason']): Refusal | null {
     const item = this.services.stock.one(stay.item_id, this.services.today())
     const part = item?.parts.find((each) => each.id === stay.part_id)
@@ -334,7 +330,7 @@ export class Projects {
     return null
   }
 
-  /** The rule of hers that says no, in words of the server. */
+  /** The rule of the user's that says no, in words of the server. */
   #breach(
     project: ProjectRow,
     stays: readonly StayHeadRow[],

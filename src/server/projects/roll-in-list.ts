@@ -12,7 +12,7 @@ type Listed = { item: ItemFacts; sameCategory: boolean; reason: RollInReasonView
 /** As many of a sweep's next ones as are looked at in one go. Assumption. */
 const SWEEP_SHOWN = 8
 
-/** What could roll into a project, each with its reason; nothing that her rules would refuse. */
+/** What could roll into a project, each with its reason; nothing that the user's rules would refuse. */
 export class RollInList {
   readonly #queries: ProjectQueries
 
@@ -73,7 +73,7 @@ export class RollInList {
       .map((item) => ({ item, sameCategory: true, reason: { code: 'next-in-sweep', uses: item.uses } }))
   }
 
-  /** What she put on the short list for later comes first. */
+  /** What the user put on the short list for later comes first. */
   #keptForLater(candidates: readonly ItemFacts[]): Listed[] {
     const listed = new Map(this.#queries.shortList.all().map((row) => [row.item_id, row.words]))
     return candidates.flatMap((item): Listed[] => {
@@ -82,7 +82,7 @@ export class RollInList {
     })
   }
 
-  /** What the plan in force lays in this month or the next, like for like first. */
+  /** What the current plan lays in this month or the next, like for like first. */
   #planned(candidates: readonly ItemFacts[], categoryId: string | null): Listed[] {
     const coming = this.services.currentPlan.comingIn(this.services.today())
     const found = candidates.flatMap((item): Listed[] => {

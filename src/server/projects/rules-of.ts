@@ -6,7 +6,7 @@ import type { ProjectRow, StayHeadRow } from './queries.js'
 const POWDERS = ['pressed', 'baked', 'loose']
 const SAMPLES = ['mini', 'deluxe sample', 'sachet']
 
-/** The first of her rules for a project that an item rolling in would break; `categories` of all that is or was in it. */
+/** The first of the user's rules for a project that an item rolling in would break; `categories` of all that is or was in it. */
 export function ruleBrokenBy(
   project: ProjectRow,
   stays: readonly StayHeadRow[],

@@ -6,7 +6,7 @@ import type { Db } from '../db/query.js'
 
 const ROW_ID = 'settings'
 
-/** Her settings as one row; the defaults until she saves them once. */
+/** The user's settings as one row; the defaults until the user saves them once. */
 export class SettingsStore {
   readonly #db: Db
   readonly #defaults: Settings
@@ -14,7 +14,7 @@ export class SettingsStore {
   /** Asked for thousands of times while a place is read; kept until a change touches it. */
   #kept: { readonly settings: Settings; readonly version: number } | null = null
 
-  /** `guessed` is the half of the earth that holds until she says otherwise. */
+  /** `guessed` is the half of the earth that holds until the user says otherwise. */
   constructor(db: Db, guessed: Hemisphere = DEFAULT_SETTINGS.hemisphere) {
     this.#db = db
     this.#defaults = { ...DEFAULT_SETTINGS, hemisphere: guessed }
@@ -27,14 +27,12 @@ export class SettingsStore {
     }
   }
 
-  /** The settings and their version; version 0 = never saved. */
   read(): { readonly settings: Settings; readonly version: number } {
     // Within a change a row is as it is only if that succeeds.
     if (this.#db.inTransaction) return this.#read()
     return (this.#kept ??= this.#read())
   }
 
-  /** Drops what is kept of it, if a change touched it. */
   forget(touched: readonly TouchedRow[]): void {
     if (touched.some(({ tbl }) => tbl === 'setting')) this.#kept = null
   }

@@ -11,7 +11,6 @@ export interface GoalContext {
   readonly today: Day
   readonly week: PlannedWeek
   readonly away: readonly CalmStretch[]
-  /** Days on which the item was worn, each once, ascending. */
   readonly days: readonly Day[]
   /** Readings of what the goal is for, in the order of time. */
   readonly readings: readonly DatedReading[]
@@ -19,13 +18,11 @@ export interface GoalContext {
   readonly partIds: readonly string[]
   /** Where nothing was read by eye: what is left by weighings, from the first of them on. */
   readonly weighed: { readonly first: Day; readonly on: (day: Day) => number } | null
-  /** The day it was finished; null while it is not. */
   readonly finishedOn: Day | null
   /** Nothing can be used of it any more. */
   readonly ended: boolean
-  /** The plan in force, where it has the item: since when, and its uses planned by today and needed in all. */
+  /** The current plan, where it has the item: since when, and its uses planned by today and needed in all. */
   readonly plan: { readonly since: Day; readonly planned: number; readonly needed: number } | null
-  /** The shade the goal is for; null for the whole item. */
   readonly partName: string | null
 }
 
@@ -153,7 +150,7 @@ export function goalViewOf(stay: StayRow, context: GoalContext): GoalView {
   }
 }
 
-/** The goal the gauge shows: the one she pinned, else the earliest date, else the oldest. */
+/** The goal the gauge shows: the one the user pinned, else the earliest date, else the oldest. */
 export function shownGoal(goals: readonly { goal: GoalView; pinned: boolean }[]): GoalView | null {
   const sorted = [...goals].sort(
     (a, b) =>

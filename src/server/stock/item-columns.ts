@@ -3,7 +3,6 @@ import { type FieldTable, type FieldValues, type ItemField, ITEM_FIELDS } from '
 export type Stored = string | number | null
 type Row = Readonly<Record<string, Stored>>
 
-/** The columns of the table `item` that hold what is said of an item, in the order of the fields. */
 export function columnsOfFields(table: FieldTable = ITEM_FIELDS): string[] {
   return Object.values(table).flatMap(({ columns }) => columns)
 }
@@ -62,7 +61,6 @@ export function readerOf(field: ItemField): (row: Row) => unknown {
   }
 }
 
-/** All columns for the fields of an item. */
 export function storedFields(values: object, table: FieldTable = ITEM_FIELDS): Record<string, Stored> {
   const by = values as Readonly<Record<string, unknown>>
   return Object.assign({}, ...Object.entries(table).map(([name, field]) => storedOf(field, by[name]))) as Record<

@@ -34,7 +34,6 @@ export interface ItemFacts
   readonly shelfLife: ShelfLife
 }
 
-/** What stands beside the row of an item. */
 export interface BesideRow {
   readonly span: WearSpanRow | undefined
   readonly placement: PlacementRow | undefined
@@ -46,7 +45,6 @@ export interface BesideRow {
   readonly today: Day
 }
 
-/** The opening of an item as it is to be read, from its row and its first wear. */
 export function openingOfRow(row: OpeningRow, firstWear: Day | null): Opening {
   const { opened, acquired, usesBefore } = openingIn(row)
   return openingOf({
@@ -133,7 +131,6 @@ export function factsOf(row: ItemRow, beside: BesideRow): ItemFacts {
   return Object.assign(own, fields)
 }
 
-/** Everything that a page about one item shows of it. */
 export function summaryOf(facts: ItemFacts): ItemSummary {
   const { productId, modelType, wornType, contents, opening, seasons, packageStates, parts, ...shown } = facts
   void productId
@@ -151,7 +148,6 @@ export function summaryOf(facts: ItemFacts): ItemSummary {
   }
 }
 
-/** What a list shows of an item. */
 export function listedOf(facts: ItemFacts): ListedItem {
   const { opening, shelfLife, reading } = facts
   const inShort = {

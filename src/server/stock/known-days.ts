@@ -6,23 +6,23 @@ import { yearlyStretches } from '#core/calendar/planned-week'
 import type { Ahead } from '#core/forecast/finish'
 import type { Stretch } from '#core/forecast/rate'
 
-/** Low seasons are reckoned so many years ahead. */
+/** Low seasons are computed so many years ahead. */
 const YEARS_AHEAD = 12
 /** After the last day of a calendar: a stretch without an end. */
 export const NO_END = '2199-12-31' as Day
 
-/** What is known of her days, from the first that was ever recorded to the last. */
+/** What is known of the user's days, from the first that was ever recorded to the last. */
 export interface KnownDays {
   readonly today: Day
   /** The first day with a record; today where there is none. */
   readonly first: Day
-  /** The last day that tells how often things are used: yesterday, since today is not over. */
+  /** The last day that tells how often items are used: yesterday, since today is not over. */
   readonly last: Day
-  /** Days that tell nothing of how often things are used: away, not written down, silent. */
+  /** Days that tell nothing of how often items are used: away, not written down, silent. */
   readonly out: readonly DayRange[]
   readonly away: readonly DayRange[]
   readonly low: readonly (DayRange & { readonly factor: number })[]
-  /** Two collections with the same key reckon alike. */
+  /** Two collections with the same key compute alike. */
   readonly key: string
 }
 

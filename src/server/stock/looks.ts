@@ -3,12 +3,10 @@ import type { LookView } from '#contract/check-in'
 import { timedReading } from './measured.js'
 import type { MeasurementRow } from './measured-queries.js'
 
-/** A reading with the check-in it belongs to. */
 export function sheetReading(row: MeasurementRow): SheetReading {
   return { ...timedReading(row), id: row.id, checkInId: row.check_in_id }
 }
 
-/** How a thing was found, as sheets show it. */
 export function lookView(look: Look | null): LookView | null {
   if (look === null) return null
   return {

@@ -64,14 +64,12 @@ export interface PackageWeightRow {
   item_id: string | null
 }
 
-/** The columns of a reading. */
 export const READING = `id, version, item_id, part_id, check_in_id, day, moment, saved_at, kind, value, stage, word, mm, of_mm, how,
              resolution, doubtful, cause, note`
 const EVENT = `e.id, e.item_id, e.part_id, e.check_in_id, e.day, e.saved_at, e.kind, e.grams, e.share, e.container_id,
              e.other_item_id, e.words, c.words AS container_words, c.grams AS container_grams,
              c.resolution AS container_resolution`
 
-/** What was ever read of one thing, what happened to it, and what packages of its kind weigh. */
 export function measuredQueries(db: Db) {
   const sql = preparing(db)
   return {
@@ -83,14 +81,13 @@ export function measuredQueries(db: Db) {
     events: sql<[string], EventRow>(`
       SELECT ${EVENT} FROM item_event e LEFT JOIN kept_container c ON c.id = e.container_id
        WHERE e.item_id = ? ORDER BY e.day, e.saved_at, e.rowid`),
-    /** What packages of its kind weigh: those of the same maker, name, form, format and size, whatever the shade. */
+    /** What packages of its kind weigh: those of the same brand, name, form, format and size, whatever the shade. */
     weightsOfKind: sql<[string], PackageWeightRow>(`
       SELECT w.id, w.state, w.grams, w.resolution, w.day, w.item_id
         FROM item i JOIN product p ON p.id = i.product_id
         JOIN package_weight w ON w.maker = p.maker AND w.name = p.name AND w.form = i.form AND w.format IS i.format
              AND w.content_amount IS i.content_amount AND w.content_unit IS i.content_unit
        WHERE i.id = ? ORDER BY w.day, w.rowid`),
-    /** Which of these things were ever weighed. */
     weighed: sql<[string], { item_id: string }>(`
       SELECT DISTINCT m.item_id FROM json_each(?) j JOIN measurement m ON m.item_id = j.value
        WHERE m.kind = 'gross' AND m.doubtful = 0`),
@@ -98,7 +95,6 @@ export function measuredQueries(db: Db) {
       'SELECT day FROM wear WHERE item_id = @id AND day >= @from ORDER BY day',
     ),
     days: sql<[string], { day: Day }>('SELECT day FROM wear WHERE item_id = ? ORDER BY day'),
-    /** Days on which each of its shades was used. */
     shadeDays: sql<[string], { part_id: string; day: Day }>(`
       SELECT wp.part_id, w.day FROM wear w JOIN wear_part wp ON wp.wear_id = w.id WHERE w.item_id = ? ORDER BY w.day`),
   }

@@ -18,13 +18,12 @@ import {
   type PanReadingRow,
 } from './measured-queries.js'
 
-/** What of a thing bears on how much is left of it. */
+/** What of an item bears on how much is left of it. */
 export type Measurable = Pick<
   ItemFacts,
   'id' | 'modelType' | 'form' | 'content' | 'usesBefore' | 'lifecycle' | 'opening' | 'wears'
 >
 
-/** What was ever measured of one thing. */
 export interface Measured {
   readonly readings: readonly MeasurementRow[]
   readonly events: readonly EventRow[]
@@ -32,7 +31,7 @@ export interface Measured {
   readonly days: readonly Day[]
 }
 
-/** Reads what was measured of things, and reckons what is left of them. */
+/** Reads what was measured of items, and computes what is left of them. */
 export class MeasuredThings {
   readonly #queries
 
@@ -40,7 +39,7 @@ export class MeasuredThings {
     this.#queries = measuredQueries(db)
   }
 
-  /** Ids of those of these things that were ever weighed. */
+  /** Ids of those of these items that were ever weighed. */
   weighed(list: string): Set<string> {
     return new Set(this.#queries.weighed.all(list).map((row) => row.item_id))
   }
@@ -118,7 +117,7 @@ export type Shade = Pick<
 >
 
 /**
- * A shade as a thing: the label by its share of the cells' area, with its own form, days, readings and mishaps. What happened to
+ * A shade as an item: the label by its share of the cells' area, with its own form, days, readings and mishaps. What happened to
  * the whole happened to every shade; a weight is of the whole.
  */
 export function shadeOf(

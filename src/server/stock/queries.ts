@@ -80,7 +80,7 @@ export function stockQueries(db: Db) {
         JOIN stay s ON s.item_id = j.value
         JOIN project pr ON pr.id = s.project_id
        ORDER BY s.rolled_in, s.rowid`),
-    /** Of the plan in force, the lines of these things that go towards a goal. */
+    /** Of the current plan, the lines of these items that go towards a goal. */
     planLines: sql<[string], PlanLineOfRow>(`
       SELECT l.item_id, l.uses, l.needed, p.adopted_on, p.weeks
         FROM json_each(?) j JOIN plan_line l ON l.item_id = j.value JOIN plan p ON p.id = l.plan_id WHERE p.ended_on IS NULL AND l.toward = 'goal'`),

@@ -8,7 +8,7 @@ const MANY = 400
 
 /**
  * Facts of one day, kept until a change touches what they are made from; the registry of tables says what a row makes stale.
- * Goals are reckoned with the week and its calm stretches: when those are no longer what they were, everything with a goal
+ * Goals are computed with the week and its calm stretches: when those are no longer what they were, everything with a goal
  * is read anew.
  */
 export class Remembered {
@@ -109,7 +109,7 @@ export class Remembered {
   }
 }
 
-/** Order of a face, then maker, name, shade and id, as the statements order them. */
+/** Order of a face, then brand, name, shade and id, as the statements order them. */
 function byFace(a: ItemFacts, b: ItemFacts): number {
   return (
     a.faceOrder - b.faceOrder ||

@@ -28,7 +28,7 @@ export interface GoalOfStay {
   readonly stay: StayRow
 }
 
-/** What every goal is reckoned with on a day; two days or collections with the same key reckon alike. */
+/** What every goal is computed with on a day; two days or collections with the same key compute alike. */
 interface Rhythm {
   readonly day: Day
   readonly week: PlannedWeek
@@ -37,14 +37,14 @@ interface Rhythm {
   readonly key: string
 }
 
-/** Reads what the house knows of items: facts from the tables, figures from the core. */
+/** Reads what the server knows of items: facts from the tables, figures from the core. */
 export class Stock {
   readonly days: HouseWeek
   readonly measured: MeasuredThings
   readonly #queries
   readonly #db: Db
   readonly #remembered: Remembered
-  /** What every goal is reckoned with, kept until a change may have touched it. */
+  /** What every goal is computed with, kept until a change may have touched it. */
   #rhythm: Rhythm | null = null
   #present: readonly string[] | null = null
 
@@ -121,7 +121,7 @@ export class Stock {
     return this.#remembered.inOrder(known)
   }
 
-  /** What these things are called, by id; those that are not there are left out. */
+  /** What these items are called, by id; those that are not there are left out. */
   names(ids: readonly string[]): Map<string, string> {
     return new Map(this.#queries.names.all(JSON.stringify(ids)).map((row) => [row.id, callOf(row)]))
   }

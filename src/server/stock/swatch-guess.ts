@@ -2,14 +2,14 @@ import { colornames } from 'color-name-list/bestof'
 import { guessSwatch, type Worded } from '#core/colour/guess-swatch'
 import { plainWords } from '#core/words/plain-words'
 
-/** Colours by plain name; made when the first thing without a swatch is looked at. */
+/** Colours by plain name; made when the first item without a swatch is looked at. */
 let names: Map<string, string> | null = null
 /** Guesses made before, by what they were made from. */
 const guesses = new Map<string, string>()
 /** Beyond this many the memory of them is begun anew. */
 const MOST_KEPT = 20_000
 
-/** The colour a thing without a swatch probably has. */
+/** The colour an item without a swatch probably has. */
 export function swatchGuess(worded: Worded): string {
   const key = `${worded.kind}\n${worded.shade}\n${worded.name}`
   const known = guesses.get(key)

@@ -13,7 +13,7 @@ import type { Settings } from '#contract/settings'
 import { knownDaysOf, NO_END, type KnownDays } from './known-days.js'
 import type { StockQueries } from './queries.js'
 
-/** Low seasons are reckoned for stays this far back and dates this far ahead. */
+/** Low seasons are computed for stays this far back and dates this far ahead. */
 const YEARS_BACK = 10
 const YEARS_AHEAD = 10
 const ALWAYS = '1970-01-01' as Day
@@ -22,7 +22,7 @@ const LOOKED_BACK_DAYS = LEARN_FROM_WEEKS * 7 + 56
 /** What lies further back is not asked about any more: it no longer bears on the week. */
 const ASKED_BACK_DAYS = LEARN_FROM_WEEKS * 7
 
-/** How much makeup is to be expected of her days: the week, days away, low seasons, and what was never written down. */
+/** How much makeup is to be expected of the user's days: the week, days away, low seasons, and what was never written down. */
 export class HouseWeek {
   readonly #queries: StockQueries
   readonly #settings: () => Settings
@@ -32,7 +32,7 @@ export class HouseWeek {
     this.#settings = settings
   }
 
-  /** The week of wear days she plans, or as learned from the log. */
+  /** The week of wear days the user plans, or as learned from the log. */
   known(today: Day): KnownWeek {
     const ticked = this.#settings().plannedWeek.map(Number) as unknown as PlannedWeek
     const from = addDays(today, -7 * LEARN_FROM_WEEKS)
@@ -54,7 +54,7 @@ export class HouseWeek {
     return [...this.#queries.away.all(), ...seasons, ...less]
   }
 
-  /** Everything that is known of her days, for forecasts. */
+  /** Everything that is known of the user's days, for forecasts. */
   knownDays(today: Day): KnownDays {
     return knownDaysOf({
       today,
@@ -74,7 +74,7 @@ export class HouseWeek {
     return silentStretches(this.#log(today, this.#queries.away.all())).findLast((each) => each.latest >= oldest) ?? null
   }
 
-  /** The days of a stretch on which she was not away. */
+  /** The days of a stretch on which the user was not away. */
   atHome(range: DayRange): Day[] {
     return daysToSay(range, this.#queries.away.all())
   }

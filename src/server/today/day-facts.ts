@@ -9,7 +9,7 @@ import type { Context } from '../context.js'
 import type { Stock } from '../stock/stock.js'
 import type { Wearing } from './wearing.js'
 
-/** What she says of a day beyond its ticks, and the faces she keeps. */
+/** What the user says of a day beyond its ticks, and the faces the user keeps. */
 export class DayFacts {
   readonly #queries
 

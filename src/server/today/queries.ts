@@ -103,7 +103,7 @@ export function todayQueries(db: Db) {
     laterWordHolds: sql<[]>(`
       UPDATE day_record SET no_makeup = 0, version = version + 1
        WHERE no_makeup = 1 AND EXISTS (SELECT 1 ${MAKEUP_DAY} WHERE w.day = day_record.id AND c.makeup = 1)`),
-    /** Trials that still run, of things that are still there. */
+    /** Trials that still run, of items that are still there. */
     onTrial: sql<[], { item_id: string }>(`
       SELECT DISTINCT t.item_id FROM trial t JOIN item i ON i.id = t.item_id
        WHERE t.closed_on IS NULL AND i.ended_as IS NULL ORDER BY t.item_id`),

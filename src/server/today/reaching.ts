@@ -9,7 +9,7 @@ import type { Context } from '../context.js'
 import type { CurrentPlan } from '../planning/current-plan.js'
 import type { Stock } from '../stock/stock.js'
 
-/** Things put back within this long still tell something. Assumption. */
+/** Items put back within this long still tell something. Assumption. */
 const PUT_BACK_DAYS = 60
 /** An occasion must have come this often before it tells what goes with it. Assumption. */
 const OCCASION_DAYS = 3
@@ -78,7 +78,7 @@ export class Reaching {
     return reachFor(within, conditions, day, worn, this.services.settings().hemisphere)
   }
 
-  /** When no sunscreen in date lies in the drawer and none is worn: the one elsewhere that lasts longest, opened ones first. */
+  /** When no sunscreen in date is in the drawer and none is worn: the one elsewhere that lasts longest, opened ones first. */
   sunscreen(items: readonly ItemFacts[], worn: ReadonlySet<string>, day: Day): { elsewhere: ItemFacts | null } | null {
     const ids = this.#queries.sunscreens.all().map((row) => row.id)
     const all = this.services.stock.facts(ids, this.services.today())

@@ -19,11 +19,11 @@ export interface WornState {
   readonly despite?: boolean
 }
 
-/** How a thing is worn beyond its being worn. */
+/** How an item is worn beyond its being worn. */
 interface Manner {
   readonly partIds: readonly string[]
   readonly usedAs: string | null
-  /** Things of one mix share it. */
+  /** Items of one mix share it. */
   readonly mix: { readonly key: string; readonly ratio: string } | null
 }
 
@@ -224,7 +224,7 @@ export class Wearing {
     return day > this.services.today() ? fail('day-in-future', { value: day }) : null
   }
 
-  /** Before it came or after it left is asked about; with `despite` her tick stands, and the record gives way. */
+  /** Before it came or after it left is asked about; with `despite` the user's tick stands, and the record gives way. */
   #refusal(item: ItemFacts, day: Day, despite: boolean): Refusal | null {
     const future = this.#future(day)
     if (future || despite) return future

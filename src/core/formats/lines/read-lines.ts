@@ -1,6 +1,6 @@
 import { sectionOf, splitLine, type LineCells, type LineContext } from './split-line.js'
 
-/** A line that is a thing, as it stands and as it is understood. */
+/** A line that is an item, as it stands and as it is understood. */
 export interface ReadLine {
   /** Which line of the text it is, from 0. */
   readonly at: number
@@ -23,8 +23,8 @@ export const LINE_COLUMNS = [
 ] as const satisfies readonly (keyof LineCells)[]
 
 /**
- * Reads a list of things, one a line, with lines of their own for the kind of what follows. A maker named once is known from
- * then on; `corrected` gives the pieces she mended, by the text of the line.
+ * Reads a list of items, one a line, with lines of their own for the kind of what follows. A brand named once is known from
+ * then on; `corrected` gives the pieces the user mended, by the text of the line.
  */
 export function readLines(
   text: string,

@@ -5,7 +5,7 @@ import { matchCategory, type KnownCategory } from '../sheet/category-match.js'
 import { parseLabelAmount } from '../../quantity/label-amount.js'
 import { parsePao } from '../../shelf-life/printed-expiry.js'
 
-/** A scribbled line taken apart, each piece as she wrote it; a blank piece was not said. */
+/** A scribbled line taken apart, each piece as the user wrote it; a blank piece was not said. */
 export interface LineCells {
   readonly maker: string
   readonly shade: string
@@ -45,7 +45,7 @@ const MOST_DATE_WORDS = 6
 
 /**
  * Takes a line apart as one would scribble it: "pellwick rust bloom blush 5g opened march 25 12M €18". Pieces that can be told
- * by their shape go first, then the kind; of what is left the maker is the one that is known, else the first word.
+ * by their shape go first, then the kind; of what is left the brand is the one that is known, else the first word.
  */
 export function splitLine(line: string, context: LineContext): LineCells {
   const rest = { text: line.replace(BULLET, '') }
@@ -74,7 +74,7 @@ export function splitLine(line: string, context: LineContext): LineCells {
   }
 }
 
-/** A line that is no thing but the kind of those below it: "BLUSHES:", "Lip glosses". Its category's id, else null. */
+/** A line that is no item but the kind of those below it: "BLUSHES:", "Lip glosses". Its category's id, else null. */
 export function sectionOf(line: string, categories: readonly KnownCategory[]): string | null {
   const bare = line.replace(/^#+\s*|[:–-]+\s*$/g, '').trim()
   return bare === '' || /\d/.test(bare) ? null : matchCategory(bare, categories)
@@ -138,7 +138,7 @@ function takeCategory(rest: { text: string }, categories: readonly KnownCategory
   return ''
 }
 
-/** Maker and shade of what is left: the maker that is known, else what stands before the first comma, else the first word. */
+/** Maker and shade of what is left: the brand that is known, else what stands before the first comma, else the first word. */
 function namesIn(text: string, makers: readonly string[]): { maker: string; shade: string } {
   const bare = text.replace(/\s+/g, ' ').replace(/^[\s,;:–-]+|[\s,;:–-]+$/g, '')
   const plain = ` ${plainWords(bare)} `
@@ -154,7 +154,7 @@ function namesIn(text: string, makers: readonly string[]): { maker: string; shad
     : { maker: capitalised(word), shade: capitalised(more.join(' ')) }
 }
 
-/** What is left of a text when the words of a maker are taken out of it. */
+/** What is left of a text when the words of a brand are taken out of it. */
 function without(text: string, maker: string): string {
   const gone = plainWords(maker).split(' ')
   const words = text.split(/[\s,;]+/).filter(Boolean)
@@ -167,7 +167,7 @@ function without(text: string, maker: string): string {
   return text
 }
 
-/** Names written in small letters get capitals; what she wrote with any stays as it is. */
+/** Names written in small letters get capitals; what the user wrote with any stays as it is. */
 function capitalised(text: string): string {
   if (text !== text.toLowerCase()) return text
   return text.replace(/(^|[\s-])(\p{L})/gu, (_, before: string, letter: string) => before + letter.toUpperCase())

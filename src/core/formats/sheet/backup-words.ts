@@ -1,4 +1,4 @@
-/** More backups than this of one thing are a slip of the hand. Assumption. */
+/** More backups than this of one item are a slip of the hand. Assumption. */
 export const MOST_BACKUPS = 60
 
 /**

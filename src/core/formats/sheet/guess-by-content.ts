@@ -11,13 +11,13 @@ import { plainWords } from '../../words/plain-words.js'
 const ENOUGH = 0.6
 /** Cells looked at. */
 const SAMPLE = 300
-/** A column whose values repeat this much names makers rather than products. Assumption. */
+/** A column whose values repeat this much names brands rather than products. Assumption. */
 const REPEATS = 0.7
 
 /**
  * Gives columns that no header explains a meaning by what stands in them: categories, sizes with units, prices with their
  * sign, periods after opening, dates (two: bought before opened). When no header names the product, the words that repeat
- * are makers and those that do not are names. `meanings` is what the headers said.
+ * are brands and those that do not are names. `meanings` is what the headers said.
  */
 export function guessByContent(
   meanings: readonly (SheetField | null)[],

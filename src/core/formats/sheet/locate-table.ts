@@ -13,7 +13,7 @@ export interface LocatedRow {
   readonly cells: readonly string[]
   /** The section line above it, or the tab it stands on; what it says of the category. */
   readonly section: string | null
-  /** Where her sheet has it: the tab, blank in a text, and the row as a spreadsheet numbers it. */
+  /** Where the user's sheet has it: the tab, blank in a text, and the row as a spreadsheet numbers it. */
   readonly tab: string
   readonly line: number
 }
@@ -142,7 +142,7 @@ function bestHeader(records: readonly (readonly string[])[]): { at: number; scor
   return best
 }
 
-/** Where capitals are this frequent they are her way of writing, not headings. Assumption. */
+/** Where capitals are this frequent they are the user's way of writing, not headings. Assumption. */
 const SHOUTED_SELDOM = 0.4
 
 /**

@@ -12,7 +12,7 @@ import { tickColumnsOf } from './tick-columns.js'
 
 /**
  * Reads the tabs of a sheet into items: the table is located, its columns get their meanings from their headers and, where
- * those do not tell, from what stands in them; then every row is read. Needs a column for the product or its maker;
+ * those do not tell, from what stands in them; then every row is read. Needs a column for the product or its brand;
  * otherwise `no-name-column`.
  */
 export function readSheet(
@@ -73,7 +73,7 @@ export function readSheet(
   return ok({ headers, meanings, tabs: all.tabs, currency, dateOrder, items, problems })
 }
 
-/** Rows with the cells that she typed again in the place of what stood there. */
+/** Rows with the cells that the user typed again in the place of what stood there. */
 function mend(rows: readonly LocatedRow[], mended: NonNullable<SheetOptions['mended']>): readonly LocatedRow[] {
   if (mended.length === 0) return rows
   return rows.map((row, index) => {
@@ -87,7 +87,7 @@ function mend(rows: readonly LocatedRow[], mended: NonNullable<SheetOptions['men
   })
 }
 
-/** Her corrections, cut or filled up to the columns at hand; a tab left out takes its columns with it. */
+/** The user's corrections, cut or filled up to the columns at hand; a tab left out takes its columns with it. */
 function fitting(meanings: SheetOptions['meanings'], columns: number): readonly (SheetField | null)[] | null {
   return meanings === undefined ? null : Array.from({ length: columns }, (_, at) => meanings[at] ?? null)
 }

@@ -12,7 +12,7 @@ import type { SheetStatus } from './status-words.js'
 export interface SheetItem {
   /** Counts the items from 1, over all tabs. */
   readonly row: number
-  /** Where her sheet has it: the tab, blank in a text, and the row as a spreadsheet numbers it. */
+  /** Where the user's sheet has it: the tab, blank in a text, and the row as a spreadsheet numbers it. */
   readonly tab: string
   readonly line: number
   readonly maker: string
@@ -28,7 +28,7 @@ export interface SheetItem {
   readonly price: Minor | null
   /** A price in another currency, as it stands there. */
   readonly priceSaid: string | null
-  /** She said it cost nothing, or that it was a gift. */
+  /** The user said it cost nothing, or that it was a gift. */
   readonly gift: boolean
   readonly acquired: DayRange | null
   readonly opened: DayRange | null
@@ -81,7 +81,7 @@ export interface SheetOptions {
   readonly currency: string | null
   /** The order of day and month where nothing in the sheet shows it. */
   readonly fallbackOrder: DateOrder
-  /** Her correction of what the columns mean. */
+  /** The user's correction of what the columns mean. */
   readonly meanings?: readonly (SheetField | null)[]
   /** Cells typed again: the row counted as items are, the column from 0. */
   readonly mended?: readonly { readonly row: number; readonly at: number; readonly text: string }[]

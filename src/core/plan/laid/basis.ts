@@ -4,15 +4,15 @@ import type { CalmStretch, PlannedWeek } from '../../calendar/planned-week.js'
 import type { Season } from '../../item/traits.js'
 import type { PlanMonth } from './span.js'
 
-/** What she said of a thing: in whatever the plan says, or not now. */
+/** What the user said of an item: in whatever the plan says, or not now. */
 export const PLAN_WORDS = ['in', 'no'] as const
 export type PlanWord = (typeof PLAN_WORDS)[number]
 
-/** What a thing is used towards: the goal of its project, or its end. */
+/** What an item is used towards: the goal of its project, or its end. */
 export const TOWARDS = ['goal', 'end'] as const
 export type Toward = (typeof TOWARDS)[number]
 
-/** A thing that can be planned, as the collection knows it. */
+/** An item that can be planned, as the collection knows it. */
 export interface PlanThing {
   readonly itemId: string
   readonly categoryId: string
@@ -41,9 +41,9 @@ export interface PlanThing {
 export interface PlanKind {
   readonly categoryId: string
   readonly zoneId: string
-  /** Uses it takes of a wear day, as she said or as learned. */
+  /** Uses it takes of a wear day, as the user said or as learned. */
   readonly perWearDay: number
-  /** Days on which it rests, by her word. */
+  /** Days on which it rests, by the user's word. */
   readonly breaks: readonly { readonly from: Day; readonly to: Day }[]
   /** When what is in stock has run out, the likely day; null where that is not known or far off. */
   readonly need: Day | null
@@ -61,13 +61,13 @@ export interface PlanProject {
   readonly projectId: string
   readonly by: Day | null
   readonly mostItems: number | null
-  /** Things in it or that may roll in. */
+  /** Items in it or that may roll in. */
   readonly itemIds: readonly string[]
   /** Kinds that rest by its rules, until when. */
   readonly resting: readonly { readonly categoryId: string; readonly until: Day }[]
 }
 
-/** A move of hers: a thing lies in the drawer in a month, or it does not. */
+/** A move of the user's: an item is in the drawer in a month, or it does not. */
 export interface PlanMove {
   readonly itemId: string
   readonly month: PlanMonth
@@ -87,7 +87,7 @@ export interface PlanBasis {
   readonly moves: readonly PlanMove[]
 }
 
-/** How a plan is asked for; a what-if is the same with one thing otherwise. */
+/** How a plan is asked for; a what-if is the same with one item otherwise. */
 export interface PlanSetup {
   readonly months: number
   /** Reckon with the uses that nine of ten would be done by, instead of the middle. */
@@ -97,7 +97,7 @@ export interface PlanSetup {
   readonly projectId: string | null
   /** Wear days a week more or fewer. */
   readonly wearDays: number
-  /** Things that are left out, as if she let them go. */
+  /** Items that are left out, as if the user let them go. */
   readonly without: readonly string[]
   /** Nothing is bought before this day. */
   readonly noBuyingUntil: Day | null

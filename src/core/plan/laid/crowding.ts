@@ -2,11 +2,11 @@ import { evaluateSchedule } from './evaluate.js'
 import { layPlan, type LayingAsk } from './lay-plan.js'
 import type { PlanProblem, Schedule } from './problem.js'
 
-/** Enough to force a thing in against everything else together. */
+/** Enough to force an item in against everything else together. */
 const FORCED = 1000
 
 /**
- * One plan that includes a thing which was crowded out, and what it drops for that: everything of its kind is laid anew, the rest of
+ * One plan that includes an item which was crowded out, and what it drops for that: everything of its kind is arranged anew, the rest of
  * its zone stays as planned. Null where even then its goal is not met.
  */
 export function droppedFor(

@@ -12,14 +12,14 @@ const SLOT_PRICES = [0, 0.04]
 const CLIMB_TRIES = 6000
 
 /**
- * The instant draft: things are put in one after the other where each gains most, in three orders (worth of a use, date, value),
+ * The instant draft: items are put in one after the other where each gains most, in three orders (worth of a use, date, value),
  * early or late, and the best of all is kept.
  */
 export function draftOf(problem: PlanProblem): Valued {
   return bestOrder(prepared(problem)).best
 }
 
-/** A draft made better by trying things in other orders: the same for the same problem, unless `goOn` ends it. */
+/** A draft made better by trying items in other orders: the same for the same problem, unless `goOn` ends it. */
 export function climbedFrom(problem: PlanProblem, goOn: () => boolean, tries = CLIMB_TRIES): Valued {
   const made = prepared(problem)
   const begun = bestOrder(made)
@@ -74,7 +74,7 @@ function ordersOf({ items }: PlanProblem): number[][] {
   return [by((n) => value(n) / Math.max(1, items[n] ? milestoneOf(items[n]) : 1)), by((n) => -lastWeek(n)), by(value)]
 }
 
-/** Puts things in, one after the other, each for the run of months in which it gains most. */
+/** Puts items in, one after the other, each for the run of months in which it gains most. */
 function insertAll(problem: Prepared, order: readonly number[], way: Way): Valued {
   const room = new Room(problem, way)
   for (const n of order) room.insert(n, true)
@@ -92,7 +92,7 @@ interface Prepared {
   readonly caps: readonly (readonly number[])[]
   readonly target: readonly number[]
   readonly impossible: readonly boolean[]
-  /** What a use of a thing is worth by week. */
+  /** What a use of an item is worth by week. */
   readonly worth: readonly (readonly number[])[]
   readonly middling: number
 }
@@ -152,7 +152,7 @@ class Room {
     return sum
   }
 
-  /** Puts a thing in for the best run of months; `whole` = only if its goal is met by that, and no longer than it takes. */
+  /** Puts an item in for the best run of months; `whole` = only if its goal is met by that, and no longer than it takes. */
   insert(n: number, whole: boolean): void {
     const { problem, months, impossible, target } = this.#made
     const item = problem.items[n]
@@ -202,7 +202,7 @@ class Room {
     if (run !== null) this.#put(n, run[0], run[1], wanted)
   }
 
-  /** Uses, and what they are worth, of a thing that lies there in other months as well. */
+  /** Uses, and what they are worth, of an item that lies there in other months as well. */
   #filled(
     lying: readonly boolean[],
     can: readonly number[],
@@ -224,7 +224,7 @@ class Room {
     return [wanted - left, earned]
   }
 
-  /** What each month could still give a thing, and what a use of it is worth there in the middle. */
+  /** What each month could still give an item, and what a use of it is worth there in the middle. */
   #byMonth(n: number): { readonly can: readonly number[]; readonly worth: readonly number[] } {
     const { problem, months, category, worth } = this.#made
     const free = this.#free[category[n] ?? 0] ?? []

@@ -18,7 +18,7 @@ export type Breach =
   | { readonly code: 'against her word'; readonly itemId: string; readonly month: number }
 
 /**
- * Counts a schedule by plain sums over weeks and things, and names every rule it breaks. It knows nothing of how the schedule was
+ * Counts a schedule by plain sums over weeks and items, and names every rule it breaks. It knows nothing of how the schedule was
  * found: every plan that is shown goes through here.
  */
 export function evaluateSchedule(problem: PlanProblem, schedule: Schedule): Evaluation {

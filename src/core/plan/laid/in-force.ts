@@ -21,7 +21,7 @@ export interface AdoptedLine {
   readonly finishes: boolean
 }
 
-/** What became of a thing since. */
+/** What became of an item since. */
 export interface LineFacts {
   readonly itemId: string
   readonly ended: { readonly day: Day; readonly finished: boolean } | null
@@ -47,7 +47,7 @@ export type PlanNews =
 
 /** Days that a finish may be off before it is early or late. Assumption. */
 const ON_TIME_DAYS = 10
-/** Uses that a thing may be behind before it is told: more than these, and more than a third of what was planned. Assumption. */
+/** Uses that an item may be behind before it is told: more than these, and more than a third of what was planned. Assumption. */
 const BEHIND_USES = 2
 const BEHIND_SHARE = 1 / 3
 
@@ -128,7 +128,7 @@ export function asksForFresh(news: readonly PlanNews[]): boolean {
   )
 }
 
-/** The plan in force as a schedule of a problem that begins today: where things lie by month, uses by week; null where it says nothing of it. */
+/** The current plan as a schedule of a problem that begins today: where items lie by month, uses by week; null where it says nothing of it. */
 export function scheduleFrom(made: MadeProblem, plan: AdoptedPlan): Schedule | null {
   if (plan.lines.length === 0) return null
   const byId = new Map(plan.lines.map((line) => [line.itemId, line]))

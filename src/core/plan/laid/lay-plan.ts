@@ -29,7 +29,7 @@ export interface LayingAsk {
   readonly seconds: number
   /** A clock in milliseconds. */
   readonly now: () => number
-  /** The plan in force: kept unless another is worth more than `KEEP_WITHIN` more. */
+  /** The current plan: kept unless another is worth more than `KEEP_WITHIN` more. */
   readonly inForce?: Schedule | null
   /** Share of the parts that are done. */
   readonly progress?: (share: number) => void
@@ -40,8 +40,8 @@ export const SOLVED_WITHIN = 1e-3
 /** A plan that is in force is changed only for more than this. */
 export const KEEP_WITHIN = 0.01
 /**
- * Above so many things times months squared the draft is climbed from before the solver begins, for this share of the time: many months make
- * it slow sooner than many things. Tuned on seeded instances (`npm run bench`).
+ * Above so many items times months squared the draft is climbed from before the solver begins, for this share of the time: many months make
+ * it slow sooner than many items. Tuned on seeded instances (`npm run bench`).
  */
 const CLIMB_ABOVE = 2000
 const CLIMB_SHARE = 0.3
@@ -94,7 +94,7 @@ export function draftPlan(problem: PlanProblem): Schedule {
   )
 }
 
-/** The schedules of parts as one of the whole, in the order of its things. */
+/** The schedules of parts as one of the whole, in the order of its items. */
 function together(
   problem: PlanProblem,
   parts: readonly { readonly part: PlanProblem; readonly schedule: Schedule }[],
@@ -205,7 +205,7 @@ function countdown(now: () => number, seconds: number): () => number {
 
 /**
  * Uses by week for a drawer that is settled: categories no longer bear on one another. Which goals are met is decided once more, since
- * runs of weeks can promise what weeks cannot keep; then the rest falls on whole uses by itself (days and things make a network).
+ * runs of weeks can promise what weeks cannot keep; then the rest falls on whole uses by itself (days and items make a network).
  */
 export function polished(
   part: PlanProblem,
@@ -246,7 +246,7 @@ export function polished(
   return breaches.length > 0 ? null : { schedule, objective }
 }
 
-/** A thing lies there only as long as it is used, or as she said: nothing is gained by its waiting. */
+/** An item lies there only as long as it is used, or as the user said: nothing is gained by its waiting. */
 function tidied(part: PlanProblem, schedule: Schedule): Schedule {
   const lies = part.items.map((item, n) => {
     const used = (schedule.lies[n] ?? []).map((_, month) =>

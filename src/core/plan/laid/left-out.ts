@@ -7,7 +7,7 @@ import type { MadeProblem } from './problem-of.js'
 import { isImpossible, milestoneOf, mostPossible, type Schedule } from './problem.js'
 import { endOf } from './span.js'
 
-/** Why a thing's goal is not met by the plan. */
+/** Why an item's goal is not met by the plan. */
 export type LeftOutReason =
   | { readonly code: 'she said no' }
   | { readonly code: 'past its date'; readonly day: Day }
@@ -30,14 +30,14 @@ export interface Rescue {
   readonly uses: number | null
   /** A later date; null where its shelf life is in the way, or it is too far off. */
   readonly by: Day | null
-  /** More uses a week than the most she said; null where that is not what holds it. */
+  /** More uses a week than the most the user said; null where that is not what holds it. */
   readonly perWeek: number | null
 }
 
 export interface LeftOut {
   readonly itemId: string
   readonly reason: LeftOutReason
-  /** It lies in the drawer for some of the time all the same. */
+  /** It is in the drawer for some of the time all the same. */
   readonly lies: boolean
   /** What it is worth to the plan: the most is told first. */
   readonly value: number

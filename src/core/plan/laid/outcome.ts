@@ -4,14 +4,14 @@ import type { PlanSetup } from './basis.js'
 import { milestoneOf, type Schedule } from './problem.js'
 import { endOf } from './span.js'
 
-/** When a thing would be done if the plan is kept: a tenth, half and nine tenths of the chances. Null = not within the plan. */
+/** When an item would be done if the plan is kept: a tenth, half and nine tenths of the chances. Null = not within the plan. */
 export interface LikelyDays {
   readonly low: Day | null
   readonly middle: Day | null
   readonly high: Day | null
 }
 
-/** One thing of the plan with what comes of it. */
+/** One item of the plan with what comes of it. */
 export interface PlanLine {
   readonly itemId: string
   readonly lies: readonly boolean[]
@@ -31,21 +31,21 @@ export interface PlanLine {
 }
 
 export interface PlanOutcome {
-  /** Things that the plan takes to their goal within its months. */
+  /** Items that the plan takes to their goal within its months. */
   readonly of: number
   /** How many of these will be: nine chances in ten that no fewer, one in ten that no more. */
   readonly low: number
   readonly high: number
   /** Money that is used up with what is planned, minor units. */
   readonly usedUp: number
-  /** Things that are past their last good day within the plan and not used up by then, as likely numbers, and what is left of them. */
+  /** Items that are past their last good day within the plan and not used up by then, as likely numbers, and what is left of them. */
   readonly spoilLow: number
   readonly spoilHigh: number
   readonly spoilMoney: number
   readonly spoilUnpriced: number
 }
 
-/** Lines of everything that lies in the drawer in some month. */
+/** Lines of everything that is in the drawer in some month. */
 export function linesOf(made: MadeProblem, setup: PlanSetup, schedule: Schedule): PlanLine[] {
   return made.things.flatMap((thing, n): PlanLine[] => {
     const item = made.problem.items[n]
@@ -80,7 +80,7 @@ export function linesOf(made: MadeProblem, setup: PlanSetup, schedule: Schedule)
 
 /**
  * The days on which its likely numbers of uses are reached, week by week as planned, and beyond that as often as in the last weeks
- * it was used, while it can be: what was to be done and is not is used on, anything else while it lies in the drawer. What is not
+ * it was used, while it can be: what was to be done and is not is used on, anything else while it is in the drawer. What is not
  * reached by its last day or within the plan is null.
  */
 function likelyDays(
@@ -159,7 +159,7 @@ export function outcomeOf(made: MadeProblem, setup: PlanSetup, lines: readonly P
   }
 }
 
-/** Of independent things with these chances, the number that nine in ten exceed or equal, and the one that one in ten does. */
+/** Of independent items with these chances, the number that nine in ten exceed or equal, and the one that one in ten does. */
 export function tenths(chances: readonly number[]): readonly [low: number, high: number] {
   let of: number[] = [1]
   for (const chance of chances) {

@@ -8,11 +8,11 @@ import { PLAN_WEIGHTS, type PlanCap, type PlanItem, type PlanProblem } from './p
 import { endOf, monthAt, planSpan, within, type PlanSpan, type PlanWeek } from './span.js'
 import { worthOf } from './worth.js'
 
-/** What she wants in whatever the plan says is worth so many times the most. Assumption. */
+/** What the user wants in whatever the plan says is worth so many times the most. Assumption. */
 export const WANTED = 500
-/** What has no last good day is reckoned as good for so long beyond the plan. Assumption, as for what is unopened. */
+/** What has no last good day is computed as good for so long beyond the plan. Assumption, as for what is unopened. */
 const GOOD_MONTHS = 36
-/** Above so many things times weeks, runs of weeks are looked at as one. Measured with `npm run bench`. */
+/** Above so many items times weeks, runs of weeks are looked at as one. Measured with `npm run bench`. */
 const WEEKS_UP_TO = 300
 
 /** A problem with what its numbers stand for. */
@@ -34,7 +34,7 @@ export interface MadeProblem {
   }[]
 }
 
-/** The uses that a plan reckons with. */
+/** The uses that a plan computes with. */
 export function usesNeeded(
   thing: PlanThing,
   { careful, panInstead }: Pick<PlanSetup, 'careful' | 'panInstead'>,
@@ -121,7 +121,7 @@ export function problemOf(basis: PlanBasis, setup: PlanSetup): MadeProblem {
         id: zoneId,
         slots: span.months.map((_, month) => {
           const bought = toBuy.filter((each) => each.zoneId === zoneId && each.month <= month).length
-          // Her own moves come before the count of slots.
+          // The user's own moves come before the count of slots.
           const said = items.reduce(
             (sum, item) =>
               sum + (item.fixed[month] === true && kinds.get(item.categoryId)?.zoneId === zoneId ? item.slots : 0),

@@ -1,4 +1,4 @@
-/** A thing that could lie in the drawer, as the plan sees it. Weeks and months are numbers from 0. */
+/** An item that could lie in the drawer, as the plan sees it. Weeks and months are numbers from 0. */
 export interface PlanItem {
   readonly id: string
   readonly categoryId: string
@@ -12,9 +12,9 @@ export interface PlanItem {
   readonly value: number
   /** Room it takes. */
   readonly slots: number
-  /** It lies in the drawer as the plan begins. */
+  /** It is in the drawer as the plan begins. */
   readonly inDrawer: boolean
-  /** Her moves, by month: it lies there, it does not, or null where the plan decides. */
+  /** The user's moves, by month: it lies there, it does not, or null where the plan decides. */
   readonly fixed: readonly (boolean | null)[]
 }
 
@@ -25,7 +25,7 @@ export interface PlanCategory {
   readonly uses: readonly number[]
 }
 
-/** A zone of the drawer with its slots by month; null = as many as she likes. */
+/** A zone of the drawer with its slots by month; null = as many as the user likes. */
 export interface PlanZone {
   readonly id: string
   readonly slots: readonly (number | null)[]
@@ -38,7 +38,7 @@ export interface PlanCap {
 }
 
 export interface PlanProblem {
-  /** What a use is dated by: its week, or the middle of its run of weeks (`runsOf`), which is enough for many things. */
+  /** What a use is dated by: its week, or the middle of its run of weeks (`runsOf`), which is enough for many items. */
   readonly grain: 'weeks' | 'runs'
   /** The month of each week. */
   readonly monthOf: readonly number[]
@@ -50,18 +50,18 @@ export interface PlanProblem {
 }
 
 export interface PlanWeights {
-  /** Share of a thing's value that its uses earn one by one; the goal itself earns the rest. */
+  /** Share of an item's value that its uses earn one by one; the goal itself earns the rest. */
   readonly along: number
   /** What a use in the last week loses against one in the first, as a share. */
   readonly later: number
-  /** What laying a thing in costs. */
+  /** What laying an item in costs. */
   readonly layIn: number
 }
 
 /** alpha, delta and lambda of the programme, as the method was measured with. Tuned by simulation. */
 export const PLAN_WEIGHTS: PlanWeights = { along: 0.15, later: 0.2, layIn: 0.5 }
 
-/** Which things lie in the drawer by month, and the uses of each by week; both in the order of the problem's items. */
+/** Which items lie in the drawer by month, and the uses of each by week; both in the order of the problem's items. */
 export interface Schedule {
   readonly lies: readonly (readonly boolean[])[]
   readonly uses: readonly (readonly number[])[]
@@ -77,7 +77,7 @@ export function mostPossible(item: PlanItem): number {
 }
 
 /**
- * Uses within the plan by which a thing is on track: all of them where it is good no longer than that; else the share of its days
+ * Uses within the plan by which an item is on track: all of them where it is good no longer than that; else the share of its days
  * that lie within, rounded up. At least one, and never more than it needs.
  */
 export function milestoneOf(item: PlanItem): number {
@@ -94,7 +94,7 @@ export function isImpossible(item: PlanItem): boolean {
 
 /**
  * The problem cut into parts that share no zone, category or cap: each is solved by itself. Parts are in the order of their first
- * thing.
+ * item.
  */
 export function partsOf(problem: PlanProblem): PlanProblem[] {
   const zoneOf = new Map(problem.categories.map(({ id, zoneId }) => [id, zoneId]))
@@ -134,7 +134,7 @@ export function partsOf(problem: PlanProblem): PlanProblem[] {
   })
 }
 
-/** Runs of weeks inside one month in which no thing of the category becomes available, spoils or changes season: from, and before which. */
+/** Runs of weeks inside one month in which no item of the category becomes available, spoils or changes season: from, and before which. */
 export function runsOf(
   { monthOf, items }: Pick<PlanProblem, 'monthOf' | 'items'>,
   categoryId: string,
@@ -154,7 +154,7 @@ export function runsOf(
   return found
 }
 
-/** What one use of a thing is worth by week: a share of its value, the less the later. */
+/** What one use of an item is worth by week: a share of its value, the less the later. */
 export function worthByWeek(problem: PlanProblem, item: PlanItem): number[] {
   const { grain, monthOf, weights } = problem
   const moment = monthOf.map((_, week) => week)

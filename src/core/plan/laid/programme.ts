@@ -22,18 +22,18 @@ export interface Programme {
   readonly model: LinearModel
   /** The columns' values for a schedule. */
   write(schedule: Schedule): number[]
-  /** Which things lie in the drawer, by month. */
+  /** Which items lie in the drawer, by month. */
   readLies(values: readonly number[]): boolean[][]
   /** Which goals are met. */
   readMet(values: readonly number[]): boolean[]
   /** Uses by week; meaningful where each week stands for itself. */
   readUses(values: readonly number[]): number[][]
-  /** The column that says whether a thing's goal is met; null where it cannot be. */
+  /** The column that says whether an item's goal is met; null where it cannot be. */
   metColumn(item: number): number | null
 }
 
 /**
- * Builds the mixed-integer programme: what lies in the drawer month by month (whole), which goals are met (whole), uses by segment
+ * Builds the mixed-integer programme: what is in the drawer month by month (whole), which goals are met (whole), uses by segment
  * and what is laid in. Every week of the categories in `weekly` stands for itself; else a segment is a run of weeks (`runsOf`). `lies`,
  * where given, is settled already.
  */
@@ -158,7 +158,7 @@ export function programmeOf(
   }
 }
 
-/** The fewest months in which a thing's goal can be met. */
+/** The fewest months in which an item's goal can be met. */
 function leastMonths(item: PlanItem, monthOf: readonly number[]): number {
   const most: number[] = []
   item.most.forEach((each, week) => (most[monthOf[week] ?? 0] = (most[monthOf[week] ?? 0] ?? 0) + each))
@@ -173,7 +173,7 @@ function leastMonths(item: PlanItem, monthOf: readonly number[]): number {
   return months
 }
 
-/** All uses of a month together want the thing to lie there: a tighter word than that of each segment. */
+/** All uses of a month together want the item to lie there: a tighter word than that of each segment. */
 function holdMonths(
   item: PlanItem,
   monthOf: readonly number[],

@@ -1,16 +1,16 @@
 import { daysBetween, type Day } from '../../calendar/day.js'
 
-/** What speaks for a thing in the plan. */
+/** What speaks for an item in the plan. */
 export interface WorthFacts {
-  /** 1 to 5, null where she never said. */
+  /** 1 to 5, null where the user never said. */
   readonly liking: number | null
   /** What is left of it, in money; null where no price is known. */
   readonly moneyLeft: number | null
-  /** What is left of a middling thing of hers, in money. */
+  /** What is left of a middling item of the user's, in money. */
   readonly usualMoney: number
   readonly lastGood: Day | null
   readonly inProject: boolean
-  /** Her own word, 1 to 100. */
+  /** The user's own word, 1 to 100. */
   readonly weight: number | null
 }
 
@@ -19,7 +19,7 @@ export const WORTH = { base: 25, liking: 8, money: 25, expiry: 25, project: 20 }
 /** What lasts longer than this is not at stake. Assumption. */
 const STAKE_DAYS = 730
 
-/** One part of what a thing is worth, to be shown. */
+/** One part of what an item is worth, to be shown. */
 export interface WorthParts {
   readonly base: number
   readonly liking: number
@@ -41,7 +41,7 @@ export function worthParts(facts: WorthFacts, today: Day): WorthParts {
 }
 
 /**
- * What meeting a thing's goal is worth, 1 to 100: her own weight, else 25 + 8 (liking - 3) + 25 money / (money + usual money) +
+ * What meeting an item's goal is worth, 1 to 100: the user's own weight, else 25 + 8 (liking - 3) + 25 money / (money + usual money) +
  * 25 (1 - days to the last good day / 730) + 20 if it is in a project.
  */
 export function worthOf(facts: WorthFacts, today: Day): number {
