@@ -146,7 +146,7 @@ describe('no body that any route can be sent is a mistake of the house', () => {
       ]
       const answered = new Map<number, number>()
       for (let round = 0; round < 14; round += 1)
-        for (const { method, path, schema } of writesOf(house.house)) {
+        for (const { method, path, schema } of writesOf(house.services)) {
           const bodies = new Bodies(random, ids, round % 2 === 0 ? 0 : 0.12)
           const shape = z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }) as Shape
           const to = path.replaceAll(/:\w+/g, () =>

@@ -57,7 +57,7 @@ describe('a collection that is damaged and still opens', () => {
     for (const id of ['a', 'b', 'c']) await item(id)
     await copyNow()
     await house.restart()
-    house.host.house.db.pragma('wal_checkpoint(TRUNCATE)')
+    house.host.services.db.pragma('wal_checkpoint(TRUNCATE)')
     expect(spoilPages(join(house.folder, 'collection.db'), 0x0a)).toBeGreaterThan(0)
     await house.restart()
     await house.host.daily()
@@ -73,7 +73,7 @@ describe('a collection that is damaged and still opens', () => {
   test('import, archive and replacing say what is wrong instead of a mistake', async () => {
     await item('a')
     await house.restart()
-    house.host.house.db.pragma('wal_checkpoint(TRUNCATE)')
+    house.host.services.db.pragma('wal_checkpoint(TRUNCATE)')
     spoilPages(join(house.folder, 'collection.db'), 0x0a)
     await house.restart()
     for (const [method, path, body] of [

@@ -1,19 +1,11 @@
-import {
-  existsSync,
-  mkdtempSync,
-  readdirSync,
-  readFileSync,
-  renameSync,
-  rmSync,
-  statSync,
-  writeFileSync,
-} from 'node:fs'
+import { existsSync, mkdtempSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { addDays, type Day } from '#core/calendar/day'
 import { factsOf } from '#server/copies/copy-facts'
+import type { CopyKind } from '#server/copies/copy-shelf'
 import { Copies } from '#server/copies/copies'
 import { collectionFile, dataFolder } from '#server/db/data-folder'
 import { lockFolder } from '#server/db/lock-folder'
@@ -57,12 +49,10 @@ describe('copies', () => {
     await made.forTheDay(day('2026-11-24'))
     await made.forTheDay(day('2026-11-24'))
     made.before('import').drop()
-    // The first of a week and of a month stands for it, and takes no room of its own.
-    const spans = ['2026-11-01-month.db', '2026-11-23-week.db', '2026-11-24-day.db']
-    expect(copies()).toEqual(spans)
-    expect(new Set(spans.map((name) => statSync(join(folder, 'copies', name)).ino)).size).toBe(1)
+    // The first of a week and of a month stands for it as well.
+    expect(made.shelf.names()).toEqual([{ name: '2026-11-24-day.db', tags: ['day', 'week', 'month'] }])
     ;(await made.meanwhileBefore('import')).keep()
-    expect(copies()).toEqual([...spans, '2026-11-24T19.30.00.000Z-before-import.db'])
+    expect(copies()).toEqual(['2026-11-24-day.db', '2026-11-24T19.30.00.000Z-before-import.db'])
     expect(readdirSync(join(folder, 'copies')).filter((name) => !name.endsWith('.db'))).toEqual(['known.json'])
     const copy = new Database(join(folder, 'copies', '2026-11-24-day.db'), { readonly: true })
     expect(copy.pragma('integrity_check', { simple: true })).toBe('ok')
@@ -92,9 +82,24 @@ describe('copies', () => {
           .before('import')
           .keep()
     }
-    const of = (kind: string): string[] => copies().filter((name) => name.endsWith(`-${kind}.db`))
+    const { shelf } = at('2026-11-24T12:00:00Z')
+    const of = (tag: CopyKind): string[] =>
+      shelf.names().flatMap(({ name, tags }) => (tags.includes(tag) ? [name] : []))
     expect([of('day').length, of('day')[0]]).toEqual([14, '2026-02-18-day.db'])
     expect([of('week').length, of('month').length, of('before-import').length]).toEqual([12, 24, 5])
+    // Whatever stands for nothing any more is gone.
+    expect(shelf.names().every(({ tags }) => tags.length > 0)).toBe(true)
+  })
+
+  test('copies of earlier versions, with names of their own for a week and a month, stand for these still', async () => {
+    await at('2026-11-24T12:00:00Z').forTheDay(day('2026-11-24'))
+    const file = join(folder, 'copies', '2026-11-24-day.db')
+    for (const name of ['2026-10-01-month.db', '2026-11-16-week.db']) copyFileSync(file, join(folder, 'copies', name))
+    expect(at('2026-11-24T12:00:00Z').shelf.names()).toEqual([
+      { name: '2026-10-01-month.db', tags: ['month'] },
+      { name: '2026-11-16-week.db', tags: ['week'] },
+      { name: '2026-11-24-day.db', tags: ['day', 'week', 'month'] },
+    ])
   })
 
   test('a clock set back deletes none', async () => {
@@ -129,7 +134,7 @@ describe('copies', () => {
     const lost = mkdtempSync(join(tmpdir(), 'seligo-lost-'))
     try {
       await house.item({ shade: 'Kept' })
-      await house.house.copies.forTheDay(day('2026-11-24'))
+      await house.services.copies.forTheDay(day('2026-11-24'))
       await house.item({ shade: 'Later' })
       // docs/going-back.md, step by step: stopped, moved elsewhere, put in its place, started.
       await house.whileStopped(() => {

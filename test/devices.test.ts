@@ -71,7 +71,7 @@ describe('the door', () => {
       const refused = await house.ask(house.network, `/api${path}`, { headers: HTML })
       expect([path, refused.status, refused.body?.code]).toEqual([path, 401, 'not-let-in'])
     }
-    for (const { method, path } of writesOf(house.host.house)) {
+    for (const { method, path } of writesOf(house.host.services)) {
       const refused = await house.ask(house.network, `/api${path}`, { method: method.toUpperCase(), body: '{' })
       expect([path, refused.status]).toEqual([path, 401])
     }

@@ -139,7 +139,7 @@ test('every text and every list that a command takes has a bound', async () => {
     for (const [key, each] of Object.entries(node))
       look(each, key === 'properties' || key === 'items' ? where : `${where}.${key}`)
   }
-  for (const { path, schema } of writesOf(house.house)) look(z.toJSONSchema(schema, { io: 'input' }), path)
+  for (const { path, schema } of writesOf(house.services)) look(z.toJSONSchema(schema, { io: 'input' }), path)
   house.close()
   // A file in base64 is bounded by the size of its request.
   expect(unbounded.filter((where) => !/^\/import\/run\.base64$/.test(where))).toEqual([])

@@ -8,7 +8,7 @@ const THINGS = readForecastFile(TEXT)
 
 describe('forecasts against what came of them', () => {
   // The known point of the method on this file, computed twice by others: 77.7 % and .490 without her habit, 80.3 % and .481 with it.
-  test('with her habit they hold 8 times in 10, and beat a lifetime average', () => {
+  test('with her userEffects they hold 8 times in 10, and beat a lifetime average', () => {
     const score = evaluateForecasts(THINGS)
     expect(score.n).toBe(300)
     expect(score.coverage80).toBeGreaterThanOrEqual(0.77)

@@ -185,7 +185,7 @@ describe('two that are one thing', () => {
       choices: {},
     }
     for (const importId of ['one', 'two']) await house.post('/import/run', { ...sheet, importId })
-    const ids = house.house.stock.presentIds()
+    const ids = house.services.stock.presentIds()
     await merge(ids[0] ?? '', ids[1] ?? '')
     expect(await item(ids[0] ?? '')).toMatchObject({ usesBefore: 34 })
     const { groups } = (await house.request('POST', '/import/preview', JSON.stringify(sheet))).body

@@ -285,7 +285,7 @@ describe('guesses', () => {
 
 describe('forecasts that were shown', () => {
   test('are kept at a roll-in, at a reading and every four weeks, and scored once by the one nearest half its life', async () => {
-    const { journal, forecastKeeping } = house.house
+    const { journal, forecastKeeping } = house.services
     journal.listen((touched) => forecastKeeping.after(touched))
     house.setClock(new Date(2026, 10, 24, 12))
     const id = await house.item({ ...NEW, opened: opened(ago(100)) })
@@ -321,7 +321,7 @@ describe('forecasts that were shown', () => {
 
 describe('what a change makes stale', () => {
   test('is its own thing for a tick; everything for days away, settings, and a day that is over and breaks a silence', async () => {
-    const { forecasts } = house.house
+    const { forecasts } = house.services
     const id = await house.item(NEW)
     await tally(id, [90, 60, 59, 58, 3, 2])
     forecasts.days()
@@ -344,7 +344,7 @@ describe('what a change makes stale', () => {
     expect(await stale(house.put('/settings', { version, settings: { ...settings, scaleStep: 0.01 } }))).toBe(true)
   })
   test('what is reckoned elsewhere is taken, but for what was touched meanwhile', async () => {
-    const { forecasts, stock } = house.house
+    const { forecasts, stock } = house.services
     const [one, other] = [await house.item(NEW), await house.item({ ...NEW, name: 'Quay' })]
     await tally(one, every(5, 60))
     const found = forecasts.all()
@@ -364,12 +364,12 @@ describe('what a change makes stale', () => {
     expect(second && forecasts.of(second)).toBe(before(other))
   })
   test('a day that came while the machine slept is reckoned elsewhere before it is answered for', async () => {
-    const { forecasts } = house.house
-    forecasts.habit()
+    const { forecasts } = house.services
+    forecasts.userEffects()
     let begun = 0
     forecasts.makeWith(() => {
       begun += 1
-      forecasts.habit()
+      forecasts.userEffects()
       return Promise.resolve()
     })
     await house.get('/shelf-life')
@@ -379,11 +379,11 @@ describe('what a change makes stale', () => {
     expect(begun).toBe(1)
   })
   test('what is left for later begins with the first that asks, once', async () => {
-    const { forecasts } = house.house
+    const { forecasts } = house.services
     let begun = 0
     forecasts.makeWith(() => {
       begun += 1
-      forecasts.habit()
+      forecasts.userEffects()
       return Promise.resolve()
     })
     forecasts.defer()

@@ -13,7 +13,7 @@ const changes = (): unknown => house.db.prepare('SELECT count(*) AS n FROM chang
 
 describe('a body that is deeper or richer than anything a page sends', () => {
   test('is refused by every route that writes, never a mistake', async () => {
-    for (const { method, path } of writesOf(house.house)) {
+    for (const { method, path } of writesOf(house.services)) {
       const said = await house.request(method.toUpperCase(), path.replaceAll(/:\w+/g, 'x'), deep(20_000))
       expect([path, said.status, said.body.code]).toEqual([path, 413, 'too-rich'])
     }

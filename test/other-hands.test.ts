@@ -35,7 +35,7 @@ const MACHINE_ONLY = [
 
 describe('what a phone may', () => {
   test('log, measure and decide: every route that writes, but those that replace or restore', async () => {
-    const not = writesOf(house.host.house).filter(({ method, path }) => !phoneMay(method.toUpperCase(), path))
+    const not = writesOf(house.host.services).filter(({ method, path }) => !phoneMay(method.toUpperCase(), path))
     expect(not.map(({ path }) => path).sort()).toEqual(['/changes/:id/go-back', '/collection-file'])
   })
 
@@ -71,7 +71,7 @@ describe('what a phone may', () => {
     house.host.pairing.revoke(device?.id ?? '')
     socket.write(body.slice(5))
     expect(await said).not.toMatch(/^HTTP\/1.1 200/)
-    expect(house.host.house.db.prepare('SELECT count(*) AS n FROM change').get()).toEqual({ n: 0 })
+    expect(house.host.services.db.prepare('SELECT count(*) AS n FROM change').get()).toEqual({ n: 0 })
   })
 })
 

@@ -109,7 +109,7 @@ describe('in the drawer', () => {
     })
     expect(laid.status).toBeLessThan(500)
     expect(
-      house.house.drawer
+      house.services.drawer
         .zones()
         .flatMap((zone) => zone.itemIds)
         .filter((id) => id === a),

@@ -44,7 +44,7 @@ test('one of 200 megapixels is shrunk within bounds, and has a small one for lis
 test('copies hold them without taking room twice', async () => {
   const id = await house.item()
   await house.photo(id, 'ph', await noise(400, 300))
-  await house.house.copies.forTheDay(TODAY)
+  await house.services.copies.forTheDay(TODAY)
   const pool = join(house.folder, 'copies', 'photos')
   const [name = ''] = readdirSync(pool)
   expect(lstatSync(join(pool, name)).ino).toBe(lstatSync(join(house.folder, 'photos', name)).ino)
@@ -54,7 +54,7 @@ test('a collection file carries as many as it may and names the rest; what is on
   const id = await house.item()
   await house.photo(id, 'old', await noise(500, 300))
   await house.photo(id, 'new', await noise(501, 300))
-  const least = JSON.parse([...new CollectionFiles(house.house, 2000).text()].join(''))
+  const least = JSON.parse([...new CollectionFiles(house.services, 2000).text()].join(''))
   expect([Object.keys(least.pictures).length, least.picturesLeftOut.length]).toEqual([1, 1])
   expect((await house.post('/collection-file', { replace: true, collection: least })).status).toBe(200)
   expect((await item(id)).photos).toHaveLength(2)

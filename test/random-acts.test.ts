@@ -28,24 +28,24 @@ const note = (name: string): void => void done.set(name, (done.get(name) ?? 0) +
 function checkHouse(owner: RandomOwner, where: string): void {
   expect(breachesOf(house.db), where).toEqual([])
   expect(house.db.pragma('foreign_key_check'), where).toEqual([])
-  const { stock } = house.house
+  const { stock } = house.services
   const ids = [...new Set([...stock.presentIds(), ...owner.items])]
-  const anew = new Stock(house.db, () => house.house.settings())
+  const anew = new Stock(house.db, () => house.services.settings())
   // Asked for twice: the first time some of it is read, the second time all of it comes from memory.
   for (let n = 0; n < 2; n += 1) expect(stock.facts(ids, TODAY), where).toEqual(anew.facts(ids, TODAY))
   expect(stock.week(TODAY), where).toEqual(anew.week(TODAY))
-  expect(house.house.supplying.all(), where).toEqual(new Supplying(house.house).all())
-  const [evidence, gathered] = [house.house.evidence.all(), new GatheringEvidence(house.house).all()]
+  expect(house.services.supplying.all(), where).toEqual(new Supplying(house.services).all())
+  const [evidence, gathered] = [house.services.evidence.all(), new GatheringEvidence(house.services).all()]
   for (const item of evidence.items) {
     expect(evidence.doubts(item), where).toEqual(gathered.doubts(item))
     expect(evidence.worn(item.id), where).toBe(gathered.worn(item.id))
   }
-  const remembered = house.house.forecasts
+  const remembered = house.services.forecasts
   const fresh = new Forecasts(house.db, anew, () => TODAY)
   for (const item of stock.facts(ids, TODAY)) {
     const { forecast, role, last } = remembered.of(item)
     expect({ forecast, role, last }, where).toEqual({
-      forecast: forecastOf(fresh.factsOf(item), remembered.habit()),
+      forecast: forecastOf(fresh.factsOf(item), remembered.userEffects()),
       role: fresh.roleOf(item).role,
       last: fresh.days().last,
     })
@@ -107,8 +107,8 @@ describe('whatever is done, taken back and done again, in whatever order', () =>
       // Her habit of the next day leans on first passes that were remembered through all of it.
       const next = addDays(TODAY, 1)
       house.setClock(new Date(2026, 10, 25, 12))
-      const anew = new Forecasts(house.db, new Stock(house.db, () => house.house.settings()), () => next)
-      expect(house.house.forecasts.habit()).toEqual(anew.habit())
+      const anew = new Forecasts(house.db, new Stock(house.db, () => house.services.settings()), () => next)
+      expect(house.services.forecasts.userEffects()).toEqual(anew.userEffects())
       house.setClock(new Date(2026, 10, 24, 12))
       // Back to the moment before the first of them: exactly that moment, past every taking back.
       const { changes } = await allChanges()
@@ -145,7 +145,7 @@ describe('whatever is done, taken back and done again, in whatever order', () =>
 
   test('every route that writes was asked, but those tried elsewhere', () => {
     const elsewhere = ['/collection-file']
-    const never = writesOf(house.house).filter(({ method, path }) => {
+    const never = writesOf(house.services).filter(({ method, path }) => {
       const pattern = new RegExp(`^${method.toUpperCase()} ${path.replaceAll(/:\w+/g, '[^/]+')}$`)
       return !elsewhere.includes(path) && ![...asked].some((each) => pattern.test(each))
     })

@@ -10,7 +10,7 @@ afterEach(() => house.close())
 
 test('a refused act leaves nothing in memory of what it had begun', async () => {
   const id = await house.item({ shade: 'Rust' })
-  const stock = house.house.stock
+  const stock = house.services.stock
   const before = stock.one(id, TODAY)
   // The second stay is refused after the first was written: the whole is rolled back.
   await house.post('/projects', {

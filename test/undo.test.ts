@@ -263,7 +263,7 @@ test('a picture that a taking back promises is there for thirty days from its re
   const removed = changeOf(await house.post('/photos/ph/drop', {}))
   const tidyOn = (days: number): void => {
     house.setClock(new Date(2026, 10, 24 + days, 12))
-    house.house.photos.tidy(house.house.now())
+    house.services.photos.tidy(house.services.now())
   }
   tidyOn(29)
   changeOf(await takeBack(changeOf(await takeBack(removed))))

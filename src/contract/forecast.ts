@@ -80,7 +80,7 @@ export interface ForecastView {
   /** Days that are known of it, and uses among them. */
   known: { days: number; uses: number }
   /** Ways in which the user's habit shifts it, as factors: what a use takes, and how often. */
-  habit: { amount: number; rate: number }
+  userEffects: { amount: number; rate: number }
   /** What was left along the days so far, and what will be, as shares of a full one. */
   past: { day: Day; low: number; middle: number; high: number }[]
   fan: { day: Day; low: number; middle: number; high: number }[]

@@ -89,7 +89,7 @@ class DemoBuilder {
   run(): void {
     const demo = this.#demo
     this.#saveSettings()
-    demo.stash = stashOf(this.#random, demo.day, this.#today, () => demo.house.newId())
+    demo.stash = stashOf(this.#random, demo.day, this.#today, () => demo.services.newId())
     this.#planDays()
     const moved = this.#movingDay()
     const start = demo.day
@@ -139,7 +139,7 @@ class DemoBuilder {
 
   #saveSettings(): void {
     this.#demo.act('save-settings', () => {
-      this.#demo.house.settingsStore.save({
+      this.#demo.services.settingsStore.save({
         currency: 'EUR',
         rollOverHour: 4,
         plannedWeek: PLANNED_WEEK,
@@ -185,7 +185,7 @@ class DemoBuilder {
 
   #addItem(item: DemoItem): void {
     this.#demo.act('add-item', (changeId) =>
-      this.#demo.house.collection.add({ changeId, id: item.id, fields: item.fields, reading: null }),
+      this.#demo.services.collection.add({ changeId, id: item.id, fields: item.fields, reading: null }),
     )
   }
 
@@ -202,7 +202,7 @@ class DemoBuilder {
     const zone = ZONE_OF.get(item.kind.categoryId)
     if (zone === undefined || item.ended || item.inDrawer) return
     const outcome = this.#demo.attempt('place', () =>
-      this.#demo.house.drawer.place(this.#demo.house.newId(), item.id, zone),
+      this.#demo.services.drawer.place(this.#demo.services.newId(), item.id, zone),
     )
     // A full zone is no fault here: the item simply does not come in. The cast has room.
     if (outcome.ok) item.inDrawer = true
@@ -211,7 +211,7 @@ class DemoBuilder {
   }
 
   #layOut(item: DemoItem): void {
-    this.#demo.act('take-out', () => this.#demo.house.drawer.takeOut(item.id, this.#demo.day))
+    this.#demo.act('take-out', () => this.#demo.services.drawer.takeOut(item.id, this.#demo.day))
     item.inDrawer = false
   }
 
@@ -231,7 +231,7 @@ class DemoBuilder {
   }
 
   #daysLeft(item: DemoItem): number {
-    return this.#demo.house.stock.one(item.id, this.#demo.day)?.shelfLife.daysLeft ?? 400
+    return this.#demo.services.stock.one(item.id, this.#demo.day)?.shelfLife.daysLeft ?? 400
   }
 
   /** What comes in next: an open one that is good for a while, else one still shut. The cast waits for its day. */
@@ -254,13 +254,13 @@ class DemoBuilder {
     const { kind, said } = this.#days.get(demo.day) ?? { kind: 'none', said: false }
     if (kind === 'none') {
       if (said && !isWithin(demo.day, walks(this.#today)))
-        demo.act('no-makeup', () => demo.house.wearing.setNoMakeup(demo.day, true))
+        demo.act('no-makeup', () => demo.services.wearing.setNoMakeup(demo.day, true))
       return
     }
     const worn = this.#faceOf(kind)
     const ids = worn.map((item) => item.id)
     demo.act('set-face', () =>
-      demo.house.wearing.setFace({
+      demo.services.wearing.setFace({
         day: demo.day,
         itemIds: ids,
         like: null,

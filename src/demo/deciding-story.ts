@@ -81,7 +81,7 @@ function spare(demo: DemoHouse, categoryId: string): DemoItem[] {
     .of(categoryId)
     .filter((item) => !item.cast && !item.inDrawer && !demo.inProject.has(item.id))
     .filter((item) => {
-      const there = demo.house.stock.one(item.id, demo.day)
+      const there = demo.services.stock.one(item.id, demo.day)
       return there !== null && there.endedOn === null && there.placement === null && !there.onTrial
     })
     .sort((a, b) => a.uses - b.uses)
@@ -91,7 +91,7 @@ function setTarget(demo: DemoHouse, today: Day): void {
   const { categoryId, items, inDays } = TARGET
   const by = addDays(today, inDays)
   demo.act('set-target', (changeId) =>
-    demo.house.targets.set({ changeId, id: demo.house.newId(), categoryId, items, by }),
+    demo.services.targets.set({ changeId, id: demo.services.newId(), categoryId, items, by }),
   )
 }
 
@@ -99,7 +99,7 @@ function setAside(demo: DemoHouse, today: Day): void {
   const put = (item: DemoItem | undefined, kind: 'special' | 'keepsake', forDay: Day | null, words: string): void => {
     if (!item) return
     demo.act('set-aside', (changeId) =>
-      demo.house.settingAside.set(item.id, { changeId, id: demo.house.newId(), kind, forDay, words }),
+      demo.services.settingAside.set(item.id, { changeId, id: demo.services.newId(), kind, forDay, words }),
     )
   }
   const [special, other] = spare(demo, 'lipstick').filter(
@@ -111,28 +111,28 @@ function setAside(demo: DemoHouse, today: Day): void {
 }
 
 function shopTheStash(demo: DemoHouse): void {
-  const chosen = demo.house.stash.all().proposed.slice(0, 4)
+  const chosen = demo.services.stash.all().proposed.slice(0, 4)
   const items = chosen.map(({ item }) => ({
-    id: demo.house.newId(),
+    id: demo.services.newId(),
     itemId: item.id,
-    placementId: demo.house.newId(),
+    placementId: demo.services.newId(),
   }))
   const to = addDays(demo.day, STASH.days)
   if (items.length > 0)
-    demo.act('start-pick', (changeId) => demo.house.stash.start({ changeId, id: demo.house.newId(), to, items }))
+    demo.act('start-pick', (changeId) => demo.services.stash.start({ changeId, id: demo.services.newId(), to, items }))
 }
 
 /** The first of them is worn again and again, the last never. */
 function wearPicks(demo: DemoHouse, ago: number): void {
-  const now = demo.house.stash.all().now?.items ?? []
+  const now = demo.services.stash.all().now?.items ?? []
   const turn = (STASH.worn as readonly number[]).indexOf(ago)
   for (const { item } of now.slice(0, turn % 2 === 0 ? 1 : 3).slice(0, now.length - 1)) demo.wear(item, demo.day)
 }
 
 function endTheStash(demo: DemoHouse): void {
-  const pick = demo.house.stash.all().now
+  const pick = demo.services.stash.all().now
   if (!pick) return
-  demo.act('end-pick', (changeId) => demo.house.stash.end(pick.id, { changeId, endings: [] }))
+  demo.act('end-pick', (changeId) => demo.services.stash.end(pick.id, { changeId, endings: [] }))
 }
 
 function letGo(demo: DemoHouse, categoryId: string, destination: Destination, why: LetGoWhy, toWhom: string): void {
@@ -141,9 +141,9 @@ function letGo(demo: DemoHouse, categoryId: string, destination: Destination, wh
   )
   if (!item) return
   const done = demo.attempt('verdict', (changeId) =>
-    demo.house.decide.giveVerdict({
+    demo.services.decide.giveVerdict({
       changeId,
-      verdictId: demo.house.newId(),
+      verdictId: demo.services.newId(),
       itemId: item.id,
       trialId: null,
       verdict: 'let go',
@@ -162,40 +162,44 @@ function letGo(demo: DemoHouse, categoryId: string, destination: Destination, wh
 }
 
 function isOver(demo: DemoHouse, item: DemoItem): boolean {
-  const life = demo.house.stock.one(item.id, demo.day)?.shelfLife
+  const life = demo.services.stock.one(item.id, demo.day)?.shelfLife
   return life !== undefined && isSpoiled(life)
 }
 
 function handOver(demo: DemoHouse, toWhom: string): void {
-  const row = demo.house.lettingGo.all().waiting.find((each) => each.toWhom === toWhom)
+  const row = demo.services.lettingGo.all().waiting.find((each) => each.toWhom === toWhom)
   if (row)
     demo.act('set-handed', (changeId) =>
-      demo.house.lettingGo.setHanded(row.verdictId, { changeId, day: demo.day, toWhom }),
+      demo.services.lettingGo.setHanded(row.verdictId, { changeId, day: demo.day, toWhom }),
     )
 }
 
 /** Nothing new until the party; a mascara is planned, and what is finished may be replaced. */
 function swearOff(demo: DemoHouse, today: Day): void {
   demo.act('add-rule', (changeId) =>
-    demo.house.buyingRules.add({
+    demo.services.buyingRules.add({
       changeId,
-      id: demo.house.newId(),
+      id: demo.services.newId(),
       from: demo.day,
       to: addDays(today, PARTY_IN_DAYS),
       most: 0,
       categoryId: null,
       sparesReplacements: true,
-      exceptions: [{ id: demo.house.newId(), categoryId: 'mascara', most: 1, words: '' }],
+      exceptions: [{ id: demo.services.newId(), categoryId: 'mascara', most: 1, words: '' }],
       words: 'Ten finished before the party, and nothing new.',
     }),
   )
 }
 
 function regret(demo: DemoHouse): void {
-  const row = demo.house.lettingGo.all().gone.find(({ item }) => item.categoryId === 'lipstick')
+  const row = demo.services.lettingGo.all().gone.find(({ item }) => item.categoryId === 'lipstick')
   if (row)
     demo.act('set-regret', (changeId) =>
-      demo.house.lettingGo.setRegret(row.verdictId, { changeId, day: demo.day, words: 'It went with the green coat.' }),
+      demo.services.lettingGo.setRegret(row.verdictId, {
+        changeId,
+        day: demo.day,
+        words: 'It went with the green coat.',
+      }),
     )
 }
 
@@ -215,34 +219,34 @@ function wish(
   const waitUntil = addDays(demo.day, wait)
   const rest = { shade: '', finish: null, priceMinor, waitUntil }
   demo.act('add-wish', (changeId) =>
-    demo.house.buying.addWish({ changeId, id: demo.house.newId(), ...fields, ...rest }),
+    demo.services.buying.addWish({ changeId, id: demo.services.newId(), ...fields, ...rest }),
   )
 }
 
 function dropLastWish(demo: DemoHouse): void {
-  const [last] = demo.house.buying.all().wishes
-  if (last) demo.act('drop-wish', () => demo.house.buying.dropWish(last.id))
+  const [last] = demo.services.buying.all().wishes
+  if (last) demo.act('drop-wish', () => demo.services.buying.dropWish(last.id))
 }
 
 function learn(demo: DemoHouse, words: string): void {
   const none = { rule: null, about: null, itemId: null, categoryId: null, span: null, struck: false }
   demo.act('keep-lesson', (changeId) =>
-    demo.house.lessons.keep({ changeId, id: demo.house.newId(), words, promptedBy: 'herself', ...none }),
+    demo.services.lessons.keep({ changeId, id: demo.services.newId(), words, promptedBy: 'herself', ...none }),
   )
 }
 
 /** Of what her numbers show she keeps one and strikes one. */
 function weighLessons(demo: DemoHouse): void {
-  const [kept, struck] = demo.house.lessons.all().offered
+  const [kept, struck] = demo.services.lessons.all().offered
   for (const [shown, words] of [
     [kept, (about: string) => `With ${about} a mini would do.`],
     [struck, (about: string) => `No more ${about} for a year.`],
   ] as const)
     if (shown)
       demo.act('keep-lesson', (changeId) =>
-        demo.house.lessons.keep({
+        demo.services.lessons.keep({
           changeId,
-          id: demo.house.newId(),
+          id: demo.services.newId(),
           words: words(plural(2, shown.aboutWords)),
           promptedBy: 'numbers',
           rule: shown.rule,
@@ -263,7 +267,7 @@ function reviewInFull(demo: DemoHouse): void {
     'have a backup': ['Softened the lines of a night shift.', 'tired mornings', '', 'the next one is here already'],
   }
   // The last one of each verdict.
-  const empties = demo.house.empties
+  const empties = demo.services.empties
     .all()
     .empties.filter(
       ({ wouldBuyAgain: said }, n, all) =>
@@ -275,9 +279,9 @@ function reviewInFull(demo: DemoHouse): void {
     const heir = demo.of(empty.item.categoryId).find((item) => item.id !== empty.item.id)
     const { wouldBuyAgain, words, packageGoes, version } = empty
     demo.act('put-review', (changeId) =>
-      demo.house.empties.putReview(empty.item.id, {
+      demo.services.empties.putReview(empty.item.id, {
         changeId,
-        reviewId: demo.house.newId(),
+        reviewId: demo.services.newId(),
         version,
         wouldBuyAgain,
         words,
@@ -296,7 +300,7 @@ function reviewInFull(demo: DemoHouse): void {
 }
 
 function feelTrials(demo: DemoHouse): void {
-  for (const trial of demo.house.decide.all().trials)
+  for (const trial of demo.services.decide.all().trials)
     trial.days.forEach(({ day }, n) => {
       const [all, time, words] = FELT[n % FELT.length] ?? ['good', null, '']
       const felt = [
@@ -304,7 +308,7 @@ function feelTrials(demo: DemoHouse): void {
         ...(time ? [{ aspect: 'wear time' as const, felt: time }] : []),
       ]
       demo.act('set-feelings', (changeId) =>
-        demo.house.feeling.set({ changeId, itemId: trial.item.id, day, felt, words: words === '' ? null : words }),
+        demo.services.feeling.set({ changeId, itemId: trial.item.id, day, felt, words: words === '' ? null : words }),
       )
     })
 }

@@ -15,7 +15,7 @@ const EVENING = 19 * 60 + 15
 
 /** The server's own commands under a clock that is moved along by hand, and what the generator knows of the stash. */
 export class DemoHouse {
-  readonly house: Services
+  readonly services: Services
   readonly inProject = new Set<string>()
   stash: DemoItem[] = []
   day: Day
@@ -26,7 +26,7 @@ export class DemoHouse {
   constructor(db: Db, start: Day, seed: number) {
     this.day = start
     this.#ids = new Random(seed + 1)
-    this.house = makeServices(db, () => this.#now(), { newId: () => uuidOf(this.#ids) })
+    this.services = makeServices(db, () => this.#now(), { newId: () => uuidOf(this.#ids) })
   }
 
   /** Moves the clock to the part of the day in which something is done; acts follow each other by a minute or three. */
@@ -47,7 +47,7 @@ export class DemoHouse {
     this.#changes += 1
     this.#minute = Math.min(23 * 60 + 50, this.#minute + 1 + (this.#changes % 3))
     const changeId = uuidOf(this.#ids)
-    return this.house.journal.run({ changeId, command, body: {} }, () => run(changeId))
+    return this.services.journal.run({ changeId, command, body: {} }, () => run(changeId))
   }
 
   of(categoryId: string): DemoItem[] {
@@ -67,9 +67,9 @@ export class DemoHouse {
     dated: boolean,
   ): void {
     this.act('roll-in', (changeId) =>
-      this.house.projects.rollIn(projectId, {
+      this.services.projects.rollIn(projectId, {
         changeId,
-        stayId: this.house.newId(),
+        stayId: this.services.newId(),
         itemId: item.id,
         partId: null,
         beside: false,
@@ -82,14 +82,14 @@ export class DemoHouse {
   }
 
   wear(item: { id: string }, day: Day, partIds: readonly string[] = []): void {
-    this.act('set-worn', () => this.house.wearing.setWorn({ itemId: item.id, day, worn: true, partIds }))
+    this.act('set-worn', () => this.services.wearing.setWorn({ itemId: item.id, day, worn: true, partIds }))
   }
 
   read(item: { id: string }, partId: string | null, reading: z.input<typeof ReadingBody>): void {
     this.act('add-reading', (changeId) =>
-      this.house.measuring.addReading(item.id, {
+      this.services.measuring.addReading(item.id, {
         changeId,
-        id: this.house.newId(),
+        id: this.services.newId(),
         partId,
         checkInId: null,
         pan: null,

@@ -30,7 +30,7 @@ export function knowingEvening(demo: DemoHouse, ago: number, keep: boolean): voi
   }
   if (ago === STILL_GOING_SINCE) for (const [categoryId, months] of STILL_GOING) guess(demo, categoryId, months)
   if (ago === SIGN.ago) notice(demo)
-  if (keep && ago % KEPT_EVERY === 5) demo.house.forecastKeeping.due()
+  if (keep && ago % KEPT_EVERY === 5) demo.services.forecastKeeping.due()
 }
 
 /** Of the most worn of a kind: the one that will be finished first. */
@@ -41,7 +41,7 @@ function guess(demo: DemoHouse, categoryId: string, months: number): void {
     .sort((a, b) => b.uses - a.uses)
   if (!item) return
   demo.act('guess', (changeId) =>
-    demo.house.guessing.add(item.id, { changeId, id: demo.house.newId(), day: demo.day, months }),
+    demo.services.guessing.add(item.id, { changeId, id: demo.services.newId(), day: demo.day, months }),
   )
 }
 
@@ -50,7 +50,7 @@ function notice(demo: DemoHouse): void {
   const [item] = demo
     .of(SIGN.categoryId)
     .filter((each) => !each.cast && each.fields.opened.kind === 'range')
-    .filter((each) => demo.house.stock.one(each.id, demo.day)?.placement === null)
+    .filter((each) => demo.services.stock.one(each.id, demo.day)?.placement === null)
     .sort((a, b) => a.uses - b.uses)
-  if (item) demo.act('record-sign', () => demo.house.collection.recordSign(item.id, demo.day, SIGN.words))
+  if (item) demo.act('record-sign', () => demo.services.collection.recordSign(item.id, demo.day, SIGN.words))
 }

@@ -30,24 +30,24 @@ export function lookingEvening(demo: DemoHouse, ago: number): void {
 }
 
 function write(demo: DemoHouse, words: string, lesson: string): void {
-  const { keptSpans, lessons } = demo.house
+  const { keptSpans, lessons } = demo.services
   const month: LookSpan = monthOf(addDays(monthOf(demo.day).from, -1))
   demo.act('span-words', (changeId) =>
-    keptSpans.putWords({ changeId, id: demo.house.newId(), version: null, ...month, words }),
+    keptSpans.putWords({ changeId, id: demo.services.newId(), version: null, ...month, words }),
   )
   if (lesson === '') return
   const none = { rule: null, about: null, itemId: null, categoryId: null, struck: false }
   demo.act('keep-lesson', (changeId) =>
-    lessons.keep({ changeId, id: demo.house.newId(), words: lesson, promptedBy: 'herself', ...none, span: month }),
+    lessons.keep({ changeId, id: demo.services.newId(), words: lesson, promptedBy: 'herself', ...none, span: month }),
   )
 }
 
 function keepSpan(demo: DemoHouse): void {
   const from = addDays(demo.day, OPEN_ASK_AGO - MOVED_AGO)
   demo.act('put-span', (changeId) =>
-    demo.house.keptSpans.put({
+    demo.services.keptSpans.put({
       changeId,
-      id: demo.house.newId(),
+      id: demo.services.newId(),
       version: null,
       name: 'Since the move',
       from,
@@ -65,16 +65,16 @@ function ask(demo: DemoHouse, question: string, kinds: readonly string[]): void 
   }
   if (chosen.size < 2) return
   demo.act('put-ask', (changeId) =>
-    demo.house.asking.put({ changeId, id: demo.house.newId(), version: null, question, itemIds: [...chosen] }),
+    demo.services.asking.put({ changeId, id: demo.services.newId(), version: null, question, itemIds: [...chosen] }),
   )
 }
 
 function answerLast(demo: DemoHouse): void {
-  const [last] = demo.house.asking.all().asks
+  const [last] = demo.services.asking.all().asks
   const [first] = last?.candidates ?? []
   if (!last || !first) return
   demo.act('answer-ask', (changeId) =>
-    demo.house.asking.answer(last.id, {
+    demo.services.asking.answer(last.id, {
       changeId,
       version: last.version,
       answer: 'The first one. You sing louder in red, says the washboard.',

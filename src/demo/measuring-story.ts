@@ -103,10 +103,10 @@ export class MeasuringStory {
     const demo = this.#demo
     const items =
       over === 'chosen' ? WEIGHED_KINDS.flatMap((kind) => demo.of(kind).find((item) => item.inDrawer) ?? []) : []
-    const id = demo.house.newId()
+    const id = demo.services.newId()
     const [year = '', month = '01'] = demo.day.split('-')
     demo.act('start-check-in', (changeId) =>
-      demo.house.checkIns.start({
+      demo.services.checkIns.start({
         changeId,
         id,
         name: `${MONTHS[Number(month) - 1] ?? ''} ${year}`,
@@ -117,7 +117,7 @@ export class MeasuringStory {
         way: 'item by item',
       }),
     )
-    const there = demo.house.checkIns.one(id)
+    const there = demo.services.checkIns.one(id)
     if (!there.ok) throw new Error(there.failure.code)
     const byItem = new Map(demo.stash.map((item) => [item.id, item]))
     const chosen = there.value.items.slice(0, most ?? undefined)
@@ -135,7 +135,7 @@ export class MeasuringStory {
     )
     if (pushed)
       demo.act('edit-check-in', (changeId) =>
-        demo.house.checkIns.edit(id, {
+        demo.services.checkIns.edit(id, {
           changeId,
           version: 1,
           name: there.value.checkIn.name,
@@ -144,8 +144,12 @@ export class MeasuringStory {
         }),
       )
     demo.act('close-check-in', (changeId) => {
-      const now = demo.house.checkIns.one(id)
-      return demo.house.checkIns.close(id, { changeId, version: now.ok ? now.value.checkIn.version : 1, day: demo.day })
+      const now = demo.services.checkIns.one(id)
+      return demo.services.checkIns.close(id, {
+        changeId,
+        version: now.ok ? now.value.checkIn.version : 1,
+        day: demo.day,
+      })
     })
   }
 
@@ -159,7 +163,7 @@ export class MeasuringStory {
     const nothing = readings.length === 0 && words === ''
     if (step.measure === 'words' && nothing) return
     demo.act('take-step', (changeId) =>
-      demo.house.checkIns.take(checkInId, step.id, {
+      demo.services.checkIns.take(checkInId, step.id, {
         changeId,
         version: step.version,
         state: nothing ? 'skipped' : 'done',
@@ -174,7 +178,7 @@ export class MeasuringStory {
     const left = this.#leftOf(item)
     const scripted = item.roles.includes('half panned palette')
     const read = (reading: object, partId: string | null = null, pan: PanBody = null): Taken => ({
-      id: this.#demo.house.newId(),
+      id: this.#demo.services.newId(),
       partId,
       reading: ReadingBody.parse({ day, ...reading }),
       pan,
@@ -214,9 +218,9 @@ export class MeasuringStory {
     const demo = this.#demo
     const picture = this.#pictures[this.#n - BEFORE_PROJECT.length]
     if (!picture) return null
-    const photoId = demo.house.newId()
-    demo.act('add-photo', () => demo.house.photos.add(photoId, item.id, demo.day, picture))
-    const pan = { id: demo.house.newId(), photoId, ...picture.pan }
+    const photoId = demo.services.newId()
+    demo.act('add-photo', () => demo.services.photos.add(photoId, item.id, demo.day, picture))
+    const pan = { id: demo.services.newId(), photoId, ...picture.pan }
     return [read({ kind: 'bare', value: picture.bare, how: 'photo' }, null, pan)]
   }
 
@@ -224,7 +228,7 @@ export class MeasuringStory {
   #leftOf(item: DemoItem): number {
     if (item.roles.includes('goal met')) return LEFT_IN_PICTURES[this.#n - BEFORE_PROJECT.length] ?? 0.3
     if (!item.roles.some((role) => role in LEVELS)) return leftOf(item)
-    return this.#demo.house.stock.one(item.id, this.#demo.day)?.reading?.value ?? leftOf(item)
+    return this.#demo.services.stock.one(item.id, this.#demo.day)?.reading?.value ?? leftOf(item)
   }
 
   #event(categoryId: string, kind: PackageEvent, more: { grams?: number; share?: number; words?: string }): void {
@@ -232,9 +236,9 @@ export class MeasuringStory {
     const item = demo.of(categoryId).find((each) => each.inDrawer)
     if (!item || kind === 'gave to a blend' || kind === 'depotted') return
     demo.act('add-event', (changeId) =>
-      demo.house.packages.addEvent(item.id, {
+      demo.services.packages.addEvent(item.id, {
         changeId,
-        id: demo.house.newId(),
+        id: demo.services.newId(),
         partId: null,
         checkInId: null,
         day: demo.day,
@@ -251,9 +255,9 @@ export class MeasuringStory {
   #decant(): void {
     const demo = this.#demo
     const item = demo.of('foundation').find((each) => each.inDrawer)
-    const jar = demo.house.newId()
+    const jar = demo.services.newId()
     demo.act('add-container', (changeId) =>
-      demo.house.packages.addContainer({
+      demo.services.packages.addContainer({
         changeId,
         id: jar,
         words: 'Small glass jar with a blue lid',
@@ -265,9 +269,9 @@ export class MeasuringStory {
       }),
     )
     demo.act('add-container', (changeId) =>
-      demo.house.packages.addContainer({
+      demo.services.packages.addContainer({
         changeId,
-        id: demo.house.newId(),
+        id: demo.services.newId(),
         words: 'Empty compact, tin',
         form: 'pressed',
         grams: 22.8,
@@ -278,9 +282,9 @@ export class MeasuringStory {
     )
     if (!item) return
     demo.act('add-event', (changeId) =>
-      demo.house.packages.addEvent(item.id, {
+      demo.services.packages.addEvent(item.id, {
         changeId,
-        id: demo.house.newId(),
+        id: demo.services.newId(),
         partId: null,
         checkInId: null,
         day: demo.day,
@@ -301,10 +305,10 @@ export class MeasuringStory {
     const part = palette?.fields.parts.at(-1)
     if (!palette || !part) return
     demo.act('depot', (changeId) =>
-      demo.house.packages.depot(palette.id, {
+      demo.services.packages.depot(palette.id, {
         changeId,
-        id: demo.house.newId(),
-        eventId: demo.house.newId(),
+        id: demo.services.newId(),
+        eventId: demo.services.newId(),
         partId: part.id,
         day: demo.day,
         containerId: null,
@@ -322,9 +326,9 @@ export class MeasuringStory {
     const [one, other] = pair
     if (!one || !other) return
     demo.act('blend', (changeId) =>
-      demo.house.packages.blend({
+      demo.services.packages.blend({
         changeId,
-        id: demo.house.newId(),
+        id: demo.services.newId(),
         day: demo.day,
         containerId: null,
         fields: {
@@ -336,9 +340,9 @@ export class MeasuringStory {
           usesBefore: 0,
         },
         parents: pair.map((parent, n) => ({
-          id: demo.house.newId(),
+          id: demo.services.newId(),
           itemId: parent.id,
-          eventId: demo.house.newId(),
+          eventId: demo.services.newId(),
           grams: n === 0 ? 1.2 : 0.8,
           share: n === 0 ? 0.6 : 0.4,
           usedUp: n === 1,

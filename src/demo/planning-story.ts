@@ -12,21 +12,21 @@ const PLAN_DAYS = 30
 export function planningEvening(demo: DemoHouse, ago: number): void {
   if (ago !== PLAN_DAYS) return
   const setup = { ...USUAL_SETUP }
-  const made = problemOf(untilTheParty(demo, demo.house.planning.all().basis, setup.months), setup)
+  const made = problemOf(untilTheParty(demo, demo.services.planning.all().basis, setup.months), setup)
   const lines = linesOf(made, setup, draftPlan(made.problem))
   const { of, low, high } = outcomeOf(made, setup, lines)
   const toward = new Map(made.things.map((thing) => [thing.itemId, thing.toward]))
   demo.act('adopt-plan', (changeId) =>
-    demo.house.planning.adopt({
+    demo.services.planning.adopt({
       changeId,
-      id: demo.house.newId(),
+      id: demo.services.newId(),
       replaces: null,
       setup: { ...setup, without: [] },
       months: [...made.span.months],
       weeks: made.span.weeks.map((week) => ({ ...week })),
       done: { of, low, high },
       lines: lines.map((line) => ({
-        id: demo.house.newId(),
+        id: demo.services.newId(),
         itemId: line.itemId,
         lies: [...line.lies],
         uses: [...line.uses],

@@ -56,7 +56,7 @@ function goalOf(role: Role, plot: Plot): Goal | null {
 
 export function startProject(demo: DemoHouse, today: Day, plot: Plot): void {
   demo.act('add-project', (changeId) =>
-    demo.house.projects.add({
+    demo.services.projects.add({
       changeId,
       id: PROJECT_ID,
       name: 'Ten by the centenary',
@@ -77,14 +77,14 @@ export function startProject(demo: DemoHouse, today: Day, plot: Plot): void {
 /** One goal was reached a while ago and rolled out; one thing was left unfinished. */
 export function rollOut(demo: DemoHouse, role: 'reached and out' | 'left unfinished'): void {
   const item = demo.playing(role)
-  const stay = demo.house.projects
+  const stay = demo.services.projects
     .all()
     .projects.flatMap((project) => project.stays)
     .find((each) => each.item.id === item.id && each.rolledOut === null)
   if (!stay) throw new Error(`${role} is in no project`)
   const reason = role === 'reached and out' ? 'met' : 'left unfinished'
   demo.act('roll-out', (changeId) =>
-    demo.house.projects.rollOut(stay.stayId, {
+    demo.services.projects.rollOut(stay.stayId, {
       changeId,
       day: demo.day,
       reason,
@@ -108,10 +108,10 @@ const UNSAID_REVIEW = {
 export function finish(demo: DemoHouse, item: DemoItem, count: number): void {
   const [wouldBuyAgain, words] = REVIEWS[count % REVIEWS.length] ?? ['maybe', '']
   demo.act('finish', (changeId) =>
-    demo.house.empties.finish(item.id, {
+    demo.services.empties.finish(item.id, {
       ...UNSAID_REVIEW,
       changeId,
-      reviewId: demo.house.newId(),
+      reviewId: demo.services.newId(),
       day: demo.day,
       wouldBuyAgain,
       words,
@@ -119,7 +119,7 @@ export function finish(demo: DemoHouse, item: DemoItem, count: number): void {
       empty:
         count % 2 === 0
           ? {
-              id: demo.house.newId(),
+              id: demo.services.newId(),
               state: count % 4 === 0 ? 'cleaned' : 'as finished',
               grams: 18 + count * 1.3,
               resolution: 0.1,
@@ -149,10 +149,10 @@ export function oldVerdicts(demo: DemoHouse): void {
   } as const
   if (!keep || !away) throw new Error('too few lipsticks to decide on')
   demo.act('verdict', (changeId) =>
-    demo.house.decide.giveVerdict({
+    demo.services.decide.giveVerdict({
       ...none,
       changeId,
-      verdictId: demo.house.newId(),
+      verdictId: demo.services.newId(),
       itemId: keep.id,
       verdict: 'keep and use',
       reason: 'Five wears and two compliments; it only needed a liner.',
@@ -160,10 +160,10 @@ export function oldVerdicts(demo: DemoHouse): void {
     }),
   )
   demo.act('verdict', (changeId) =>
-    demo.house.decide.giveVerdict({
+    demo.services.decide.giveVerdict({
       ...none,
       changeId,
-      verdictId: demo.house.newId(),
+      verdictId: demo.services.newId(),
       itemId: away.id,
       verdict: 'let go',
       reason: 'I kept it for the case.',
@@ -185,9 +185,9 @@ export function startTrials(demo: DemoHouse, today: Day): void {
     const item = demo.of(categoryId).find((each) => each.roles.some((role) => role.startsWith('trial')))
     if (!item) throw new Error(`no ${categoryId} for a trial`)
     demo.act('start-trial', (changeId) =>
-      demo.house.decide.startTrial({
+      demo.services.decide.startTrial({
         changeId,
-        trialId: demo.house.newId(),
+        trialId: demo.services.newId(),
         itemId: item.id,
         wearsWanted,
         dueOn: addDays(today, due),
@@ -201,7 +201,7 @@ export function startTrials(demo: DemoHouse, today: Day): void {
 export function putAway(demo: DemoHouse, until: Day): void {
   const item = demo.playing('asks back')
   demo.act('put-somewhere', (changeId) =>
-    demo.house.care.putSomewhere(item.id, { changeId, location: 'season box', until }),
+    demo.services.care.putSomewhere(item.id, { changeId, location: 'season box', until }),
   )
 }
 

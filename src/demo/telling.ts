@@ -25,10 +25,10 @@ export function walks(today: Day): DayRange[] {
 export function setTheRhythm(demo: DemoHouse, today: Day): void {
   for (const range of walks(today))
     demo.act('add-away', (changeId) =>
-      demo.house.stretches.addAway({ changeId, id: demo.house.newId(), ...range, words: 'walking' }),
+      demo.services.stretches.addAway({ changeId, id: demo.services.newId(), ...range, words: 'walking' }),
     )
   demo.act('add-low-season', (changeId) =>
-    demo.house.stretches.addLowSeason({ changeId, id: demo.house.newId(), ...HAY_FEVER, words: 'hay fever' }),
+    demo.services.stretches.addLowSeason({ changeId, id: demo.services.newId(), ...HAY_FEVER, words: 'hay fever' }),
   )
 }
 
@@ -42,7 +42,7 @@ export function tellTheDay(demo: DemoHouse, kind: FaceKind): void {
     minutes: kind === 'bold' ? 40 : 10,
     clothes: date % 2 === 0 ? ('warm' as const) : null,
   }
-  demo.act('set-day', (changeId) => demo.house.dayFacts.setDay({ set: said, was: UNSAID, changeId, day: demo.day }))
+  demo.act('set-day', (changeId) => demo.services.dayFacts.setDay({ set: said, was: UNSAID, changeId, day: demo.day }))
 }
 
 export function startSpring(demo: DemoHouse): void {
@@ -51,7 +51,7 @@ export function startSpring(demo: DemoHouse): void {
     return item ? [item] : []
   })
   demo.act('add-project', (changeId) =>
-    demo.house.projects.add({
+    demo.services.projects.add({
       changeId,
       id: SPRING_ID,
       name: 'Spring six',
@@ -67,19 +67,19 @@ export function startSpring(demo: DemoHouse): void {
     }),
   )
   demo.act('roll-in-many', (changeId) =>
-    demo.house.projects.rollInMany(SPRING_ID, {
+    demo.services.projects.rollInMany(SPRING_ID, {
       changeId,
       day: demo.day,
       goal: { kind: 'uses', target: 15, headStart: 0, by: { kind: 'project' } },
-      stays: chosen.map((item) => ({ stayId: demo.house.newId(), itemId: item.id, partId: null })),
+      stays: chosen.map((item) => ({ stayId: demo.services.newId(), itemId: item.id, partId: null })),
     }),
   )
 }
 
 export function closeSpring(demo: DemoHouse): void {
-  const version = demo.house.projects.all().projects.find((project) => project.id === SPRING_ID)?.version ?? 1
+  const version = demo.services.projects.all().projects.find((project) => project.id === SPRING_ID)?.version ?? 1
   demo.act('close-project', () =>
-    demo.house.projects.close(
+    demo.services.projects.close(
       SPRING_ID,
       version,
       'Six is a good number. The cream shadow needs its own brush, or it stays in the pot.',
@@ -88,7 +88,7 @@ export function closeSpring(demo: DemoHouse): void {
 }
 
 export function tellTheRest(demo: DemoHouse, today: Day): void {
-  const { care, dayFacts, projects, newId } = demo.house
+  const { care, dayFacts, projects, newId } = demo.services
   const base = demo.playing('fought')
   const other = demo.stash.find((item) => item.roles.includes('mixed') && item !== base)
   const none = { itemAmount: null, otherAmount: null, amountUnit: null }

@@ -1,15 +1,15 @@
 import { createServer, type Server } from 'node:http'
 import { join } from 'node:path'
 import { hemisphereOf } from '#core/calendar/hemisphere'
-import { checkElsewhere, lookElsewhere, lookThroughElsewhere } from './copies/check-elsewhere.js'
+import { checkInWorker, lookInWorker, checkOpenInWorker } from './copies/check-in-worker.js'
 import { Copies } from './copies/copies.js'
 import { collectionFile, dataFolder, holdsCopies } from './db/data-folder.js'
 import { FolderInUse, lockFolder, type FolderLock } from './db/lock-folder.js'
 import { openDatabase } from './db/open-database.js'
 import type { Db } from './db/query.js'
-import { readCollectionElsewhere } from './export/read-collection-elsewhere.js'
-import { forecastAhead } from './forecast/elsewhere.js'
-import { readElsewhere } from './importing/read-elsewhere.js'
+import { readCollectionInProcess } from './export/read-in-process.js'
+import { forecastAhead } from './forecast/make-ahead.js'
+import { readInProcess } from './importing/read-in-process.js'
 import { outsideOf } from './host/outside.js'
 import { bound, LOOKED_AFTER } from './host/network-door.js'
 import { Host } from './host/host.js'
@@ -37,12 +37,12 @@ const host = new Host({
   secure,
   alsoThere,
   large: {
-    check: checkElsewhere,
-    checkOpen: lookThroughElsewhere,
-    readSheet: readElsewhere,
-    readCollection: readCollectionElsewhere,
+    check: checkInWorker,
+    checkOpen: checkOpenInWorker,
+    readSheet: readInProcess,
+    readCollection: readCollectionInProcess,
   },
-  outside: (those) => outsideOf(those, lookElsewhere),
+  outside: (those) => outsideOf(those, lookInWorker),
   opened: forecastAhead,
   hemisphere: hemisphereOf(Intl.DateTimeFormat().resolvedOptions().timeZone),
   say: console.log,
@@ -94,7 +94,7 @@ function openOrOffer(): void {
     console.error(
       `${words}\nNothing in it was changed. Open the address below to go back to one of the copies in ${copies}.`,
     )
-    host.answerWith(rescueApp(host, copies, checkElsewhere, why))
+    host.answerWith(rescueApp(host, copies, checkInWorker, why))
     return
   }
   host.begin(db)
@@ -133,9 +133,9 @@ function listen(server: Server, port: number, triesLeft: number): void {
 
 /** What can wait until the user sees the user's drawer. Whatever stands against it is said; the collection can be looked at all the same. */
 function tidyUp(): void {
-  if (!host.isOpen || !host.house.db.open) return
+  if (!host.isOpen || !host.services.db.open) return
   try {
-    host.house.photos.tidy(clock())
+    host.services.photos.tidy(clock())
   } catch (error) {
     console.error(`Pictures could not be tidied up: ${String(error)}`)
   }

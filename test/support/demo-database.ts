@@ -19,7 +19,8 @@ export function copyDemoTo(file: string): void {
   const hash = createHash('sha256')
   for (const folder of MADE_BY)
     for (const name of readdirSync(join(root, folder), { recursive: true, encoding: 'utf8' }).sort())
-      if (/\.(ts|sql)$/.test(name) && !name.includes('planted')) hash.update(name).update(readFileSync(join(root, folder, name)))
+      if (/\.(ts|sql)$/.test(name) && !name.includes('planted'))
+        hash.update(name).update(readFileSync(join(root, folder, name)))
   const made = join(cache, `test-demo-${hash.digest('hex').slice(0, 16)}.db`)
   if (!existsSync(made)) {
     mkdirSync(cache, { recursive: true })

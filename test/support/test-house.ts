@@ -36,7 +36,7 @@ export interface Answer {
 export class TestHouse {
   readonly folder = mkdtempSync(join(tmpdir(), 'seligo-test-'))
   db: Db
-  house: Services
+  services: Services
   #server: Server
   #ids = 0
   /** Told of every request. */
@@ -44,13 +44,13 @@ export class TestHouse {
   #now = new Date(2026, 10, 24, 12)
 
   private constructor() {
-    ;({ db: this.db, house: this.house, server: this.#server } = this.#start())
+    ;({ db: this.db, services: this.services, server: this.#server } = this.#start())
   }
 
-  #start(): { db: Db; house: Services; server: Server } {
+  #start(): { db: Db; services: Services; server: Server } {
     const db = openDatabase(join(this.folder, 'collection.db'), { appliedAt: '2026-11-24T12:00:00Z' })
-    const house = makeServices(db, () => this.#now)
-    return { db, house, server: createApp(house).listen(0, '127.0.0.1') }
+    const services = makeServices(db, () => this.#now)
+    return { db, services, server: createApp(services).listen(0, '127.0.0.1') }
   }
 
   /** Stops and starts on the same folder, as a person would. */
@@ -64,7 +64,7 @@ export class TestHouse {
     this.#server.closeAllConnections()
     this.db.close()
     act()
-    ;({ db: this.db, house: this.house, server: this.#server } = this.#start())
+    ;({ db: this.db, services: this.services, server: this.#server } = this.#start())
     await once(this.#server, 'listening')
   }
 

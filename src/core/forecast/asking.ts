@@ -1,7 +1,7 @@
 import type { Seen } from './content.js'
 import type { Span } from './weighed.js'
 import { forecastOf, type Forecast, type ForecastFacts } from './forecast.js'
-import type { Habit } from './habit.js'
+import type { UserEffects } from './user-effects.js'
 
 /** What could be measured now, and what the range would come to. */
 export interface Asked {
@@ -21,7 +21,7 @@ const NEAR_END = 0.15
 export function bestMeasure(
   facts: ForecastFacts,
   now: Forecast,
-  habit: Habit,
+  userEffects: UserEffects,
   {
     weighs,
     looks,
@@ -55,7 +55,10 @@ export function bestMeasure(
     })
   const width = ({ low, high }: Span): number => Math.log(high / low)
   const best = candidates
-    .map(({ measure, content: then }) => ({ measure, finish: forecastOf({ ...facts, content: then }, habit).finish }))
+    .map(({ measure, content: then }) => ({
+      measure,
+      finish: forecastOf({ ...facts, content: then }, userEffects).finish,
+    }))
     .sort((a, b) => width(a.finish) - width(b.finish))[0]
   if (best === undefined) return null
   const worth = share.middle < NEAR_END ? WORTH / 3 : WORTH

@@ -7,7 +7,7 @@ import type { Seen } from './content'
 import { availableDays, calendarOf, chanceWithin, daysFor, finishSpan, goalUses } from './finish'
 import { chanceOf, evidenceOf, forecastOf, type ForecastFacts } from './forecast'
 import { packageModelOf } from './form-models'
-import { habitOf } from './habit'
+import { userEffectsOf } from './user-effects'
 import { forgottenSums, logitMoments, rateOf, type UseLog } from './rate'
 import { useAmountOf } from './use-amounts'
 
@@ -289,7 +289,7 @@ describe('more never makes it sooner', () => {
   })
 })
 
-describe('her own habit', () => {
+describe('her own userEffects', () => {
   test('what takes more than usual by every weighing shifts the hand; a single thing hardly', () => {
     // Each use takes .1 g where .05 is usual: log 2 = .69.
     const heavy = powder(
@@ -305,8 +305,8 @@ describe('her own habit', () => {
           lost: 0,
         })),
     )
-    const one = habitOf([evidenceOf(heavy)]).amount
-    const many = habitOf(Array.from({ length: 12 }, () => evidenceOf(heavy))).amount
+    const one = userEffectsOf([evidenceOf(heavy)]).amount
+    const many = userEffectsOf(Array.from({ length: 12 }, () => evidenceOf(heavy))).amount
     expect(one).toBeGreaterThan(0.05)
     expect(many).toBeGreaterThan(2 * one)
     expect(many).toBeLessThan(Math.log(2))
@@ -317,7 +317,7 @@ describe('her own habit', () => {
       99,
       () => [],
     )
-    expect(habitOf([evidenceOf(daily), evidenceOf(daily)]).rate).toBeGreaterThan(0.3)
-    expect(habitOf([])).toEqual({ amount: 0, rate: 0 })
+    expect(userEffectsOf([evidenceOf(daily), evidenceOf(daily)]).rate).toBeGreaterThan(0.3)
+    expect(userEffectsOf([])).toEqual({ amount: 0, rate: 0 })
   })
 })

@@ -1,7 +1,7 @@
 import { contentOf, logPerUseOf, type ContentEstimate, type ContentFacts } from './content.js'
 import type { Span } from './weighed.js'
 import { calendarOf, chanceWithin, finishSpan, type Ahead, type Calendar } from './finish.js'
-import { NO_HABIT, type Habit, type HabitEvidence } from './habit.js'
+import { NO_USER_EFFECTS, type UserEffects, type HabitEvidence } from './user-effects.js'
 import { forgottenSums, rateOf, type ForgottenSums, type Rate, type UseLog } from './rate.js'
 
 /** Everything that bears on when one item will be finished. Days are numbers from its first known one. */
@@ -46,12 +46,12 @@ export function evidenceOf(facts: ForecastFacts, firstPass = firstPassOf(facts))
  */
 export function forecastOf(
   facts: ForecastFacts,
-  habit: Habit = NO_HABIT,
+  userEffects: UserEffects = NO_USER_EFFECTS,
   calendar: Calendar = calendarOf(facts.ahead),
 ): Forecast {
-  const content = contentOf({ ...facts.content, handShift: habit.amount })
+  const content = contentOf({ ...facts.content, handShift: userEffects.amount })
   const sums = forgottenSums(facts.log)
-  const rate = rateOf(facts.log, habit.rate, sums)
+  const rate = rateOf(facts.log, userEffects.rate, sums)
   return { content, rate, sums, calendar, finish: finishSpan(content.usesLeft, rate, calendar) }
 }
 

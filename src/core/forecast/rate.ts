@@ -86,13 +86,13 @@ function disjoint(stretches: readonly Stretch[], cut: number): Stretch[] {
 }
 
 /** Log odds of a day's use before anything is known; `habit` = what is known of the user's beyond this item. */
-export function roleLogit(role: Role, inFocus: boolean, habit = 0): number {
-  return logit(ROLE_RATES[role]) + (inFocus ? FOCUS_SHIFT : 0) + habit
+export function roleLogit(role: Role, inFocus: boolean, userEffects = 0): number {
+  return logit(ROLE_RATES[role]) + (inFocus ? FOCUS_SHIFT : 0) + userEffects
 }
 
 /** How often it is used of late: what the role lets expect, narrowed by the days that are known. */
-export function rateOf(log: UseLog, habit = 0, sums = forgottenSums(log)): Rate {
-  const m = logistic(roleLogit(log.role, log.focus !== null, habit))
+export function rateOf(log: UseLog, userEffects = 0, sums = forgottenSums(log)): Rate {
+  const m = logistic(roleLogit(log.role, log.focus !== null, userEffects))
   const alpha = PRIOR_DAYS * m + sums.used
   const beta = PRIOR_DAYS * (1 - m) + sums.unused
   return {

@@ -99,7 +99,7 @@ export class BuyingCheck {
     const amount = useAmountOf(category.model_type, category.usual_form)
     const { residue } = packageModelOf(category.model_type, category.usual_form)
     const grams = labelGrams(amount.typicalLabel, amount) ?? 0
-    return (grams * (1 - residue)) / (amount.median * Math.exp(this.services.forecasts.habit().amount))
+    return (grams * (1 - residue)) / (amount.median * Math.exp(this.services.forecasts.userEffects().amount))
   }
 
   #usualPerUse(categoryId: string, today: Day): number | null {

@@ -1,13 +1,13 @@
 import { existsSync, lstatSync, mkdirSync, rmSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
-import { addDays, weekdayOf, type Day } from '#core/calendar/day'
+import type { Day } from '#core/calendar/day'
 import { filesIn } from '../db/folder-files.js'
 import { DamagedCollection } from '../db/health.js'
 import type { Db } from '../db/query.js'
 import { factsOf, type CopyFacts } from './copy-facts.js'
 import { hasRoom } from '../room.js'
-import { CopyShelf, linkOrCopy, syncFile, type Check, type CopyKind } from './copy-shelf.js'
+import { CopyShelf, linkOrCopy, syncFile, type Check } from './copy-shelf.js'
 
 /** A copy made before something large; it stays only when that something was stored. */
 export interface PendingCopy {
@@ -30,9 +30,8 @@ export class Copies {
   }
 
   /**
-   * The copy of the day, made page by page beside whatever else is asked of the collection; none when there is one already. The first
-   * of a week and of a month stands for it as well, under a second name for the same bytes. Answers with the file it made, or
-   * null. Throws when the disk takes no more, and where what was copied is not sound: the older copies stay then.
+   * The copy of the day, made page by page beside whatever else is asked of the collection; none when there is one already. Answers with
+   * the file it made, or null. Throws when the disk takes no more, and where what was copied is not sound: the older copies stay then.
    */
   async forTheDay(day: Day): Promise<string | null> {
     const name = `${day}-day.db`
@@ -45,27 +44,17 @@ export class Copies {
       rmSync(part, { force: true })
       throw new Error(`the copy of the day was not kept, since ${facts.wrong}`)
     }
-    this.shelf.keep(part, name, 'day', facts)
-    const spans = [
-      ['week', `${addDays(day, -weekdayOf(day))}-week.db`],
-      ['month', `${day.slice(0, 7)}-01-month.db`],
-    ] as const
-    for (const [kind, also] of spans)
-      if (!existsSync(join(this.shelf.folder, also))) {
-        const second = this.#part(also)
-        linkOrCopy(file, second)
-        this.shelf.keep(second, also, kind, facts)
-      }
+    this.shelf.keep(part, name, facts)
     this.#linkPictures()
     return file
   }
 
   /** A copy of what is there now, before something large, in one go: before the server is open. Throws when the disk takes no more. */
   before(what: 'import' | 'migration' | 'going-back'): PendingCopy {
-    const [name, part, kind] = this.#begin(what)
+    const [name, part] = this.#begin(what)
     // VACUUM INTO reads one consistent state, the write-ahead log included.
     this.#db.prepare('VACUUM INTO ?').run(part)
-    return this.#pending(name, part, kind, factsOf(part))
+    return this.#pending(name, part, factsOf(part))
   }
 
   /**
@@ -83,9 +72,9 @@ export class Copies {
 
   /** The same page by page, while the server answers. */
   async meanwhileBefore(what: 'import' | 'going-back'): Promise<PendingCopy> {
-    const [name, part, kind] = this.#begin(what)
+    const [name, part] = this.#begin(what)
     await this.#copyTo(part)
-    return this.#pending(name, part, kind, await this.shelf.check(part))
+    return this.#pending(name, part, await this.shelf.check(part))
   }
 
   /**
@@ -118,13 +107,12 @@ export class Copies {
     syncFile(part)
   }
 
-  #begin(what: 'import' | 'migration' | 'going-back'): [string, string, CopyKind] {
-    const kind: CopyKind = `before-${what}`
-    const name = `${this.#now().toISOString().replaceAll(':', '.')}-${kind}.db`
-    return [name, this.#part(name), kind]
+  #begin(what: 'import' | 'migration' | 'going-back'): [string, string] {
+    const name = `${this.#now().toISOString().replaceAll(':', '.')}-before-${what}.db`
+    return [name, this.#part(name)]
   }
 
-  #pending(name: string, part: string, kind: CopyKind, facts: CopyFacts): PendingCopy {
+  #pending(name: string, part: string, facts: CopyFacts): PendingCopy {
     if (facts.wrong !== null) {
       rmSync(part, { force: true })
       throw new DamagedCollection(`a copy could not be made first, since ${facts.wrong}`)
@@ -133,7 +121,7 @@ export class Copies {
       name,
       keep: () => {
         syncFile(part)
-        this.shelf.keep(part, name, kind, facts)
+        this.shelf.keep(part, name, facts)
         this.#linkPictures()
       },
       drop: () => rmSync(part, { force: true }),

@@ -1,8 +1,8 @@
 import { constants } from 'node:fs'
-import { access, copyFile, mkdir, readdir, realpath, rename, rm, stat } from 'node:fs/promises'
+import { access, copyFile, mkdir, readdir, realpath, rename, stat } from 'node:fs/promises'
 import { isAbsolute, join, relative } from 'node:path'
 import { fail, ok, type Outcome } from '../failing.js'
-import { KEPT, syncFile, type Check } from './copy-shelf.js'
+import { CopyShelf, type Check } from './copy-shelf.js'
 
 /**
  * A second folder of the user's choice, on a stick or one that is synced elsewhere: every copy of the day goes there too, with its
@@ -49,20 +49,8 @@ export class SecondFolder {
       return
     }
     try {
-      const part = join(folder, `seligo-${name}.part`)
-      try {
-        await copyFile(file, part)
-        syncFile(part)
-        const facts = await this.#check(part)
-        if (facts.wrong !== null) throw new Error(`what arrived is not sound: ${facts.wrong}`)
-      } catch (error) {
-        await rm(part, { force: true })
-        throw error
-      }
-      await rename(part, join(folder, `seligo-${name}`))
+      await new CopyShelf(folder, () => new Date(now), this.#check, 'seligo-').take(file, name)
       await this.#putPictures(folder)
-      const over = (await readdir(folder)).filter((each) => /^seligo-\d{4}-\d\d-\d\d-day\.db$/.test(each)).sort()
-      for (const each of over.slice(0, -KEPT.day)) await rm(join(folder, each), { force: true })
       this.#lastAt = now
       this.#trouble = ''
     } catch (error) {

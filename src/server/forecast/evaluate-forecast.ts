@@ -3,7 +3,7 @@ import type { ContentFacts, Seen } from '#core/forecast/content'
 import { evidenceOf, forecastOf, type ForecastFacts } from '#core/forecast/forecast'
 import { packageModelOf } from '#core/forecast/form-models'
 import { median } from '#core/lists/median'
-import { habitOf, NO_HABIT } from '#core/forecast/habit'
+import { userEffectsOf, NO_USER_EFFECTS } from '#core/forecast/user-effects'
 import { labelGrams, useAmountOf } from '#core/forecast/use-amounts'
 import { ROLES } from '#core/forecast/role'
 import type { Form } from '#core/item/form'
@@ -133,7 +133,9 @@ function scoredOf(things: readonly Thing[], withHabit: boolean): Scored[] {
       const own = things.filter((thing) => thing.person === person)
       return [
         person,
-        withHabit ? habitOf(own.flatMap((thing) => evidenceOf(facts.get(thing) ?? factsOf(thing)))) : NO_HABIT,
+        withHabit
+          ? userEffectsOf(own.flatMap((thing) => evidenceOf(facts.get(thing) ?? factsOf(thing))))
+          : NO_USER_EFFECTS,
       ]
     }),
   )

@@ -1,7 +1,7 @@
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import { evidenceOf, firstPassOf, forecastOf, type Forecast, type ForecastFacts } from '#core/forecast/forecast'
 import { calendarOf, type Ahead, type Calendar } from '#core/forecast/finish'
-import { habitOf, type Habit } from '#core/forecast/habit'
+import { userEffectsOf, type UserEffects } from '#core/forecast/user-effects'
 import type { Role } from '#core/forecast/role'
 import { contentFactsOf, type ThingMeasured } from '#core/measure/content-facts'
 import type { TouchedRow } from '../db/journal.js'
@@ -31,7 +31,7 @@ interface Drawer {
 
 export interface Prepared {
   readonly day: Day
-  readonly habit: Habit
+  readonly userEffects: UserEffects
   readonly found: readonly Kept[]
 }
 
@@ -72,12 +72,12 @@ export class Forecasts {
   #beginning: Promise<void> | null = null
   #elsewhere: (() => Promise<void>) | null = null
   #meanwhile: { readonly ids: Set<string>; all: boolean } | null = null
-  #habit: { readonly day: Day; readonly habit: Habit } | null = null
+  #userEffects: { readonly day: Day; readonly userEffects: UserEffects } | null = null
   #days: KnownDays | null = null
   #drawer: Drawer | null = null
   #staleAll = false
   /** What the keys of all have in common: numbers are slow to write. */
-  #ofAll: { readonly habit: Habit; readonly days: KnownDays; readonly key: string } | null = null
+  #ofAll: { readonly userEffects: UserEffects; readonly days: KnownDays; readonly key: string } | null = null
   #calendar: { readonly key: string; readonly calendar: Calendar } | null = null
 
   constructor(db: Db, stock: Stock, today: () => Day) {
@@ -98,7 +98,7 @@ export class Forecasts {
       this.#staleAll = true
       if (this.#meanwhile) this.#meanwhile.all = true
       // An import is as good as a new beginning; one setting is not.
-      if (touched.length > MANY) this.#habit = null
+      if (touched.length > MANY) this.#userEffects = null
       this.#passes.clear()
       return this.#kept.clear()
     }
@@ -135,11 +135,11 @@ export class Forecasts {
   }
 
   /** The user's habit of today, and first passes of everything: what takes long in a large collection. */
-  habit(): Habit {
+  userEffects(): UserEffects {
     const day = this.#today()
-    if (this.#habit?.day === day) return this.#habit.habit
+    if (this.#userEffects?.day === day) return this.#userEffects.userEffects
     const ids = [...this.#stock.presentIds(), ...this.#queries.finishedIds.all().map((row) => row.id)]
-    const habit = habitOf(
+    const userEffects = userEffectsOf(
       this.#stock.facts(ids, day).map((item) => {
         const facts = this.factsOf(item)
         const pass = this.#passes.get(item.id) ?? firstPassOf(facts)
@@ -147,19 +147,19 @@ export class Forecasts {
         return evidenceOf(facts, pass)
       }),
     )
-    this.#habit = { day, habit }
-    return habit
+    this.#userEffects = { day, userEffects }
+    return userEffects
   }
 
   /** Everything that is there, computed at once: what another thread does. */
   all(): Prepared {
     const day = this.#today()
-    const habit = this.habit()
+    const userEffects = this.userEffects()
     const found = this.#stock.facts(this.#stock.presentIds(), day).map((item) => {
       const forecast = this.of(item)
       return { key: this.keyOf(item), found: forecast }
     })
-    return { day, habit, found }
+    return { day, userEffects, found }
   }
 
   /**
@@ -169,9 +169,9 @@ export class Forecasts {
     const touched = { ids: new Set<string>(), all: false }
     this.#meanwhile = touched
     const taking = elsewhere().then(
-      ({ day, habit, found }) => {
+      ({ day, userEffects, found }) => {
         if (day === this.#today() && this.#meanwhile === touched) {
-          this.#habit = { day, habit }
+          this.#userEffects = { day, userEffects }
           if (!touched.all)
             for (const each of found) if (!touched.ids.has(each.found.itemId)) this.#kept.set(each.found.itemId, each)
         }
@@ -211,7 +211,7 @@ export class Forecasts {
    * is known: they are computed here faster than all of them there.
    */
   whenReady(few = false): Promise<void> {
-    const current = this.#habit?.day === this.#today()
+    const current = this.#userEffects?.day === this.#today()
     if (few && current) return Promise.resolve()
     // Another day by the clock on the wall, whatever any timer slept through.
     if (!current && this.#beginning === null) this.#deferred = true
@@ -219,11 +219,11 @@ export class Forecasts {
   }
 
   of(item: ItemFacts): ItemForecast {
-    const habit = this.habit()
+    const userEffects = this.userEffects()
     const key = this.keyOf(item)
     const known = this.#kept.get(item.id)
     if (known?.key === key) return known.found
-    const found = this.#make(item, this.factsOf(item), habit)
+    const found = this.#make(item, this.factsOf(item), userEffects)
     this.#kept.set(item.id, { key, found })
     return found
   }
@@ -241,15 +241,15 @@ export class Forecasts {
       measured,
       days.map((row) => row.day),
     )
-    return this.#make(item, this.#factsBy(item, thing, part.finishedOn), this.habit())
+    return this.#make(item, this.#factsBy(item, thing, part.finishedOn), this.userEffects())
   }
 
   /** Everything that holds one forecast together beside its own rows: when it changes, it is made anew. */
   keyOf(item: ItemFacts): string {
-    const habit = this.habit()
+    const userEffects = this.userEffects()
     const days = this.days()
-    if (this.#ofAll?.habit !== habit || this.#ofAll.days !== days)
-      this.#ofAll = { habit, days, key: `${habit.amount} ${habit.rate} ${days.key}` }
+    if (this.#ofAll?.userEffects !== userEffects || this.#ofAll.days !== days)
+      this.#ofAll = { userEffects, days, key: `${userEffects.amount} ${userEffects.rate} ${days.key}` }
     return `${item.version} ${this.roleOf(item).role} ${this.#ofAll.key}`
   }
 
@@ -290,9 +290,9 @@ export class Forecasts {
     }
   }
 
-  #make(item: ItemFacts, facts: ForecastFacts, habit: Habit): ItemForecast {
+  #make(item: ItemFacts, facts: ForecastFacts, userEffects: UserEffects): ItemForecast {
     const { role, said } = this.roleOf(item)
-    const forecast = forecastOf(facts, habit, this.#calendarOf(facts.ahead))
+    const forecast = forecastOf(facts, userEffects, this.#calendarOf(facts.ahead))
     return { itemId: item.id, last: this.days().last, role, roleSaid: said, forecast }
   }
 

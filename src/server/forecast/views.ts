@@ -40,13 +40,13 @@ export class ForecastViews {
     const found = forecasts.of(item)
     const { forecast, last } = found
     const facts = forecasts.factsOf(item)
-    const habit = forecasts.habit()
+    const userEffects = forecasts.userEffects()
     const { content, rate } = forecast
     const eye = eyeMeasureOf(item.form, item.opaque)
     const asked =
       item.parts.length > 0
         ? null
-        : bestMeasure(facts, forecast, habit, {
+        : bestMeasure(facts, forecast, userEffects, {
             weighs: true,
             looks: eye === 'length' ? 'length' : eye === 'level' ? 'level' : null,
             step: this.services.settings().scaleStep,
@@ -65,7 +65,7 @@ export class ForecastViews {
       role: found.role,
       roleSaid: found.roleSaid,
       known: { days: facts.log.cut + 1, uses: facts.log.uses.length },
-      habit: { amount: Math.exp(habit.amount), rate: Math.exp(habit.rate) },
+      userEffects: { amount: Math.exp(userEffects.amount), rate: Math.exp(userEffects.rate) },
       past: this.#past(item, facts, last),
       curve: curveOf(forecast),
       fan: fanOf(forecast, DRAWN_DAYS).map(({ days, low, middle, high }) => ({
@@ -98,7 +98,7 @@ export class ForecastViews {
     const days = [...new Set([...even, ...measured.readings.map((row) => row.day)])].filter((day) => day <= last).sort()
     const { seen } = facts.content
     const shares = sharesBefore(
-      { ...facts.content, handShift: this.services.forecasts.habit().amount },
+      { ...facts.content, handShift: this.services.forecasts.userEffects().amount },
       days.map((day) => {
         const uses = measured.days.filter((each) => each >= day).length
         // Losses are told with what was seen: those since the nearest look from here on.

@@ -15,19 +15,19 @@ export function archiveRoutes(host: Host): Router {
   return routes
 
   async function out(_request: Request, response: Response): Promise<void> {
-    const { house, folder } = host
+    const { services, folder } = host
     // A snapshot and the records as text, each about as large as the database.
-    if (!(await hasRoom(folder, statSync(house.db.name).size * 2)))
+    if (!(await hasRoom(folder, statSync(services.db.name).size * 2)))
       return sendProblem(response, problemOf({ code: 'disk-full', data: {} }))
     // Loaded with the first archive: the server starts sooner, and smaller, without it.
     const { makeArchive } = await import('../archive/make-archive.js')
-    const made = await makeArchive(house.db, folder, host.now())
+    const made = await makeArchive(services.db, folder, host.now())
     // From here on it is read from files of its own.
     host.isNoWork(response)
     try {
       response.setHeader('Content-Type', 'application/zip')
       response.setHeader('Content-Length', String(made.bytes))
-      response.setHeader('Content-Disposition', `attachment; filename="seligo-${house.today()}.zip"`)
+      response.setHeader('Content-Disposition', `attachment; filename="seligo-${services.today()}.zip"`)
       await pipeline(made.stream, response)
     } catch (error) {
       console.error(`An archive broke off on its way: ${String(error)}`)
@@ -50,7 +50,7 @@ export function archiveRoutes(host: Host): Router {
     taken.value.placePictures()
     const outcome = await host.goBackTo(taken.value.database).finally(() => taken.value.drop())
     if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
-    const items = host.house.db.prepare<[], { n: number }>('SELECT count(*) AS n FROM item').get()?.n ?? 0
+    const items = host.services.db.prepare<[], { n: number }>('SELECT count(*) AS n FROM item').get()?.n ?? 0
     const went: WentBack = { ...outcome.value, items }
     response.json(went)
   }

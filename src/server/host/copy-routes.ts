@@ -1,4 +1,3 @@
-import { groupBy } from '#core/lists/grouping'
 import express, { Router, type Request, type Response } from 'express'
 import { join } from 'node:path'
 import { AlsoCopyTo, Nothing, type CopiesAnswer, type CopyInside, type CopyView, type WentBack } from '#contract/host'
@@ -21,19 +20,19 @@ export function copyRoutes(host: Host, lookInto: LookInto): Router {
     const found = await shelf().checkAgain(name)
     if (found !== null && found.facts.wrong !== null)
       return sendProblem(response, problemOf({ code: 'copy-unsound', data: { why: found.facts.wrong } }))
-    response.json(await lookInto(file, host.house.db.name, name))
+    response.json(await lookInto(file, host.services.db.name, name))
   })
   routes.post('/copies/:name/check', hereOnly, async (request, response) => {
     const found = await shelf().checkAgain(String(request.params['name']))
     if (found === null) return sendProblem(response, problemOf({ code: 'unknown-copy', data: {} }))
-    response.json(viewsOf([found])[0])
+    response.json(viewOf(found))
   })
   routes.post('/copies/:name/go-back', hereOnly, json, goBack)
   routes.post('/copies/also-to', hereOnly, json, alsoTo)
   return routes
 
   function shelf() {
-    return host.house.copies.shelf
+    return host.services.copies.shelf
   }
 
   async function answer(request: Request): Promise<CopiesAnswer> {
@@ -43,7 +42,7 @@ export function copyRoutes(host: Host, lookInto: LookInto): Router {
       here,
       // Where items lie on this machine is nobody else's business.
       folder: here ? shelf().folder : '',
-      copies: viewsOf(await shelf().known()),
+      copies: (await shelf().known()).map(viewOf),
       alsoTo: alsoCopyTo === null || !here ? null : { folder: alsoCopyTo, ...host.second.state },
       trouble: here ? host.copyTrouble : '',
       kept: KEPT,
@@ -62,7 +61,7 @@ export function copyRoutes(host: Host, lookInto: LookInto): Router {
       return sendProblem(response, problemOf({ code: 'copy-unsound', data: { why: found.facts.wrong } }))
     const outcome = await host.goBackTo(file)
     if (!outcome.ok) return sendProblem(response, problemOf(outcome.failure))
-    const items = host.house.db.prepare<[], { n: number }>('SELECT count(*) AS n FROM item').get()?.n ?? 0
+    const items = host.services.db.prepare<[], { n: number }>('SELECT count(*) AS n FROM item').get()?.n ?? 0
     const went: WentBack = { ...outcome.value, items }
     response.json(went)
   }
@@ -77,20 +76,15 @@ export function copyRoutes(host: Host, lookInto: LookInto): Router {
     }
     host.machine.change({ alsoCopyTo: folder })
     // The newest copy goes there at once: whether it works is seen now, not tomorrow.
-    const [newest] = (await shelf().known()).filter(({ kind, facts }) => kind === 'day' && facts.wrong === null)
+    const [newest] = (await shelf().known()).filter(
+      ({ name, facts }) => name.endsWith('-day.db') && facts.wrong === null,
+    )
     if (folder !== null && newest)
       await host.second.put(join(shelf().folder, newest.name), newest.name, folder, host.now().toISOString())
     response.json(await answer(request))
   }
 }
 
-/** One line for each copy, however many names it goes by. */
-function viewsOf(known: readonly KnownCopy[]): CopyView[] {
-  const order = Object.keys(KEPT)
-  return [...groupBy(known, ({ file }) => file).values()].flatMap((names) => {
-    const [first, ...others] = names.sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind))
-    if (!first) return []
-    const { name, kind, madeAt, checkedAt, facts } = first
-    return [{ name, kinds: [kind, ...others.map((each) => each.kind)], madeAt, checkedAt, ...facts }]
-  })
+function viewOf({ name, tags, madeAt, checkedAt, facts }: KnownCopy): CopyView {
+  return { name, kinds: tags, madeAt, checkedAt, ...facts }
 }

@@ -84,11 +84,11 @@ function sweep(folder: string): void {
 /** Pictures that went from the server since the copy was made are with the copies still. */
 function bringPictures(db: Db, folder: string): void {
   const pool = join(folder, 'copies', 'photos')
-  const house = join(folder, 'photos')
+  const photos = join(folder, 'photos')
   for (const { content } of db.prepare<[], { content: string }>('SELECT DISTINCT content FROM photo').all()) {
     const name = `${content}.jpg`
-    if (existsSync(join(house, name)) || !existsSync(join(pool, name))) continue
-    mkdirSync(house, { recursive: true, mode: 0o700 })
-    linkOrCopy(join(pool, name), join(house, name))
+    if (existsSync(join(photos, name)) || !existsSync(join(pool, name))) continue
+    mkdirSync(photos, { recursive: true, mode: 0o700 })
+    linkOrCopy(join(pool, name), join(photos, name))
   }
 }

@@ -68,7 +68,7 @@ export class Host {
   readonly #opened: (services: Services) => void
   readonly #say: (words: string) => void
   readonly #outside: Pick<Outside, 'pages' | 'api'>
-  #house: Services | null = null
+  #services: Services | null = null
   #app: RequestListener | null = null
   #shut: Promise<void> | null = null
   #goingBack = false
@@ -94,13 +94,13 @@ export class Host {
     this.admitting = admitting(this.network, this.pairing, (response) => this.#works(response))
   }
 
-  get house(): Services {
-    if (this.#house === null) throw new Error('No collection is open.')
-    return this.#house
+  get services(): Services {
+    if (this.#services === null) throw new Error('No collection is open.')
+    return this.#services
   }
 
   get isOpen(): boolean {
-    return this.#house !== null
+    return this.#services !== null
   }
 
   /** Whether somebody who is let in waits for an answer. */
@@ -110,15 +110,15 @@ export class Host {
 
   /** Furnishes the server over an open database. */
   begin(db: Db): void {
-    const house = makeServices(db, this.now, {
+    const services = makeServices(db, this.now, {
       heavy: this.#large,
       hemisphere: this.#hemisphere,
       folder: this.folder,
     })
-    house.journal.listen((_touched, changeId) => this.stream.changed(changeId))
-    this.#house = house
-    this.#app = createApp(house, { admitting: this.admitting, ...this.#outside })
-    this.#opened(house)
+    services.journal.listen((_touched, changeId) => this.stream.changed(changeId))
+    this.#services = services
+    this.#app = createApp(services, { admitting: this.admitting, ...this.#outside })
+    this.#opened(services)
   }
 
   /** Answers with an app of its own as long as there is no house: the small page that offers the newest healthy copy. */
@@ -208,16 +208,16 @@ export class Host {
   }
 
   async #exchange(coming: string): Promise<Outcome<WentBack>> {
-    const { house } = this
+    const { services } = this
     const before = await this.#copyBefore()
     if (before === null) return this.#putAside(coming)
     before.keep()
     // The log goes into its database whole: only then may it be deleted. A forecast in the making reads along for a moment.
-    for (let tries = 0; !emptied(house.db); tries += 1) {
+    for (let tries = 0; !emptied(services.db); tries += 1) {
       if (tries > DRAIN_MS / TURN_MS) return fail('house-busy')
       await new Promise((resolve) => setTimeout(resolve, TURN_MS))
     }
-    house.db.close()
+    services.db.close()
     try {
       putInPlace(this.folder, coming)
     } finally {
@@ -229,19 +229,19 @@ export class Host {
   }
 
   async #copyBefore(): Promise<PendingCopy | null> {
-    const { house } = this
+    const { services } = this
     try {
-      return await house.copies.meanwhileBefore('going-back')
+      return await services.copies.meanwhileBefore('going-back')
     } catch (error) {
       if (fileFaultOf(error) !== 'damaged') throw error
-      house.health.damaged(String(error))
+      services.health.damaged(String(error))
       return null
     }
   }
 
   /** What is damaged is moved out of the way, whole, as it is where it cannot be opened at all. */
   #putAside(coming: string): Outcome<WentBack> {
-    this.house.db.close()
+    this.services.db.close()
     const aside = moveAside(this.folder, this.now().toISOString())
     try {
       putInPlace(this.folder, coming)
@@ -304,44 +304,44 @@ export class Host {
   close(): void {
     this.stream.close()
     this.network.shut()
-    this.#house?.db.close()
-    this.#house = null
+    this.#services?.db.close()
+    this.#services = null
   }
 
   /** What is done once a day: the collection is looked through, a copy is made of it, and the copies are looked through in their turn. */
   async daily(): Promise<void> {
     if (!this.isOpen) return
-    const { house } = this
-    const today = house.today()
-    if (this.#lookedThrough !== today && house.health.trouble !== 'damaged') {
-      const wrong = await this.#large.checkOpen(house.db.name)
+    const { services } = this
+    const today = services.today()
+    if (this.#lookedThrough !== today && services.health.trouble !== 'damaged') {
+      const wrong = await this.#large.checkOpen(services.db.name)
       this.#lookedThrough = today
       if (wrong !== null) {
-        house.health.damaged(wrong)
+        services.health.damaged(wrong)
         // Pages that are open ask again, and hear of it with the answer.
         this.stream.another()
       }
     }
-    if (this.#house !== house || !house.db.open || house.health.trouble !== null) return
+    if (this.#services !== services || !services.db.open || services.health.trouble !== null) return
     await this.copyOfTheDay()
     if (this.#copiesSeen === today) return
     this.#copiesSeen = today
-    await house.copies.shelf.known()
+    await services.copies.shelf.known()
   }
 
   /** A copy of the day, for the server that stands; and into the second folder, where the user has one. */
   async copyOfTheDay(): Promise<void> {
     if (!this.isOpen) return
-    const { house } = this
+    const { services } = this
     try {
-      const made = await house.copies.forTheDay(house.today())
+      const made = await services.copies.forTheDay(services.today())
       this.copyTrouble = ''
       const also = this.machine.now.alsoCopyTo
       if (made !== null && also !== null)
         await this.second.put(made, made.slice(made.lastIndexOf('/') + 1), also, this.now().toISOString())
     } catch (error) {
       this.copyTrouble = error instanceof Error ? error.message : String(error)
-      if (house.db.open) console.error(`No copy of the collection could be made today: ${this.copyTrouble}`)
+      if (services.db.open) console.error(`No copy of the collection could be made today: ${this.copyTrouble}`)
     }
   }
 }

@@ -54,10 +54,7 @@ export function rescueApp(host: Host, folder: string, check: Check, why: string)
       })
       return
     }
-    // A copy that stands for a day, a week and a month is offered once.
-    const sound = (await shelf.known()).filter(
-      (each, n, all) => each.facts.wrong === null && all.findIndex(({ file }) => file === each.file) === n,
-    )
+    const sound = (await shelf.known()).filter(({ facts }) => facts.wrong === null)
     response.status(status).type('html').setHeader('Cache-Control', 'no-store')
     response.send(rescuePage(why, trouble, sound.slice(0, OFFERED)))
   }

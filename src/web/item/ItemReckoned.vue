@@ -30,7 +30,7 @@ function setRole(to: (typeof ROLE_OPTIONS)[number] | null): void {
   })
 }
 const habit = computed(() => {
-  const { amount, rate } = props.forecast.habit
+  const { amount, rate } = props.forecast.userEffects
   const said = [
     Math.abs(amount - 1) < 0.03 ? '' : `you take ${numberWords(amount, 2)} times what is usual`,
     Math.abs(rate - 1) < 0.03

@@ -6,15 +6,15 @@ export type Asked =
   | { readonly what: 'facts' | 'wrong'; readonly file: string }
   | { readonly what: 'inside'; readonly file: string; readonly now: string; readonly name: string }
 
-export function checkElsewhere(file: string): Promise<CopyFacts> {
+export function checkInWorker(file: string): Promise<CopyFacts> {
   return answerOf<CopyFacts>({ what: 'facts', file })
 }
 
-export function lookThroughElsewhere(file: string): Promise<string | null> {
+export function checkOpenInWorker(file: string): Promise<string | null> {
   return answerOf<string | null>({ what: 'wrong', file })
 }
 
-export function lookElsewhere(file: string, now: string, name: string): Promise<CopyInside> {
+export function lookInWorker(file: string, now: string, name: string): Promise<CopyInside> {
   return answerOf<CopyInside>({ what: 'inside', file, now, name })
 }
 

@@ -3,11 +3,11 @@ import { logistic, logit, roleLogit, type ForgottenSums } from './rate.js'
 import type { Role } from './role.js'
 
 /** How a person differs from others: in what a use takes (log), and in how often items are used (log odds). */
-export interface Habit {
+export interface UserEffects {
   readonly amount: number
   readonly rate: number
 }
-export const NO_HABIT: Habit = { amount: 0, rate: 0 }
+export const NO_USER_EFFECTS: UserEffects = { amount: 0, rate: 0 }
 
 /** How far persons differ in what a use takes, and in how often. Tuned by simulation. */
 const AMOUNT_SD = 0.35
@@ -29,7 +29,7 @@ export interface HabitEvidence {
 }
 
 /** The user's own habit over all the user's items, finished ones included. */
-export function habitOf(things: readonly HabitEvidence[]): Habit {
+export function userEffectsOf(things: readonly HabitEvidence[]): UserEffects {
   const amounts = things.flatMap(({ amount: { mean, sd, usual, usualSd } }) => {
     const information = 1 / sd ** 2 - 1 / usualSd ** 2
     if (!(information > LEAST_INFORMATION)) return []

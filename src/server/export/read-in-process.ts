@@ -6,6 +6,6 @@ import type { CollectionReading, ReadCollectionFile } from './read-collection.js
 const BOUNDS = { memoryMb: 3000, timeMs: 120_000 }
 
 /** Reads a collection file in a process of its own: nobody waits for it, and what it takes is given back. */
-export const readCollectionElsewhere: ReadCollectionFile = async (file, work) =>
+export const readCollectionInProcess: ReadCollectionFile = async (file, work) =>
   (await askProcess<CollectionReading>(new URL('./collection-process.js', import.meta.url), { file, work }, BOUNDS)) ??
   fail('collection-too-large')

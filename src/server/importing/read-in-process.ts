@@ -9,7 +9,7 @@ const BOUNDS = { memoryMb: 512, timeMs: 20_000 }
 let before: Promise<unknown> = Promise.resolve()
 
 /** Reads a sheet in a process of its own, one at a time. Whatever takes more memory or time than any sheet needs is given up, in words. */
-export const readElsewhere: ReadSheet = (bytes, name, options) => {
+export const readInProcess: ReadSheet = (bytes, name, options) => {
   const mine = before.then(
     async () =>
       (await askProcess<Outcome<SheetReading>>(
