@@ -15,6 +15,8 @@ interface Stated {
   readonly where: string
   readonly text: string
   readonly columns: readonly string[] | null
+  /** Whether the row type allows for more columns. */
+  readonly isOpen: boolean
 }
 
 /** Every `sql<…, Row>(text)` and `db.prepare<…, Row>(text)` of the server, read with the compiler that checks it. */
@@ -55,6 +57,7 @@ function statedIn(): Stated[] {
           found.push({
             where,
             text,
+            isOpen: row !== undefined && checker.getTypeFromTypeNode(row).getStringIndexType() !== undefined,
             columns: row
               ? checker
                   .getTypeFromTypeNode(row)
@@ -75,7 +78,7 @@ test('every statement of the server fits the schema, and gives just the columns 
   const db = openDatabase(join(folder, 'collection.db'), { appliedAt: 'x' })
   const stated = statedIn()
   expect(stated.length).toBeGreaterThan(170)
-  const wrong = stated.flatMap(({ where, text, columns }) => {
+  const wrong = stated.flatMap(({ where, text, columns, isOpen }) => {
     if (/^\s*VACUUM/.test(text)) return []
     const statement = db.prepare(text)
     if (!statement.reader) return columns === null ? [] : [`${where}: a row type for a statement without rows`]
@@ -83,7 +86,9 @@ test('every statement of the server fits the schema, and gives just the columns 
       .columns()
       .map((column) => column.name)
       .sort()
-    return JSON.stringify(given) === JSON.stringify(columns ?? [])
+    // A row whose type says that it has more, which is read by the table of fields.
+    const known = isOpen ? given.filter((name) => columns?.includes(name)) : given
+    return JSON.stringify(known) === JSON.stringify(columns ?? [])
       ? []
       : [`${where}: ${given.join()} | ${columns?.join() ?? 'no row type'}`]
   })

@@ -7,8 +7,10 @@ import { findingQueries, type EndingRow, type FindableRow } from './queries.js'
 import type { Context } from '../context.js'
 import type { Stock } from '../stock/stock.js'
 
-/** Tables whose rows hold words that can be looked for. */
-const WORDED = ['product', 'item', 'part', 'category', 'review', 'verdict']
+/** Columns of the tables whose rows hold words that can be looked for: each names the item it is of. */
+const ITEM_OF: Readonly<Record<string, string>> = { item: 'id', part: 'item_id', review: 'item_id', verdict: 'item_id' }
+/** A change of more rows than this is indexed anew as a whole, by whoever asks first. */
+const MANY = 400
 const FIELDS = ['maker', 'name', 'shade', 'category', 'notes', 'kept', 'parts', 'said']
 /** Where a word counts more: the user looks for items by what they are called. Assumption. */
 const BOOST = { shade: 4, name: 3, maker: 2, category: 2 }
@@ -22,6 +24,8 @@ const MOST_GONE = 60
 export class Finder {
   readonly #queries
   #index: MiniSearch<FindableRow> | null = null
+  /** What is in the index, by id: it takes a row out by its words. */
+  readonly #indexed = new Map<string, FindableRow>()
 
   constructor(private readonly services: Context & { journal: Journal; stock: Stock }) {
     this.#queries = findingQueries(services.db)
@@ -56,7 +60,8 @@ export class Finder {
       tokenize: (text) => plainWords(text).split(' ').filter(Boolean),
       processTerm: (term) => term,
     })
-    index.addAll(this.#queries.findable.all())
+    this.#indexed.clear()
+    this.#take(index, this.#queries.findable.all())
     return index
   }
 
@@ -69,8 +74,34 @@ export class Finder {
     })
   }
 
+  /** Takes the words of what a change touched into the index anew. */
   #forget(touched: readonly TouchedRow[]): void {
-    if (touched.some((row) => WORDED.includes(row.tbl))) this.#index = null
+    const index = this.#index
+    if (index === null) return
+    if (touched.length > MANY || touched.some(({ tbl }) => tbl === 'category')) {
+      this.#index = null
+      return
+    }
+    const products = touched.flatMap(({ tbl, row_id: id }) => (tbl === 'product' ? [id] : []))
+    const ids = new Set(this.#queries.ofProducts.all(JSON.stringify(products)).map(({ id }) => id))
+    for (const { tbl, before, after } of touched) {
+      const column = ITEM_OF[tbl]
+      if (column === undefined) continue
+      for (const image of [before, after])
+        if (image !== null) ids.add(String((JSON.parse(image) as Record<string, unknown>)[column]))
+    }
+    if (ids.size === 0) return
+    for (const id of ids) {
+      const known = this.#indexed.get(id)
+      if (known !== undefined) index.remove(known)
+      this.#indexed.delete(id)
+    }
+    this.#take(index, this.#queries.findableOf.all(JSON.stringify([...ids])))
+  }
+
+  #take(index: MiniSearch<FindableRow>, rows: readonly FindableRow[]): void {
+    index.addAll(rows)
+    for (const row of rows) this.#indexed.set(row.id, row)
   }
 }
 

@@ -24,13 +24,18 @@ export interface EndingRow {
 
 export function findingQueries(db: Db) {
   const sql = preparing(db)
-  return {
-    findable: sql<[], FindableRow>(`
+  const findable = `
       SELECT i.id, p.maker, p.name, p.shade, c.name AS category, i.notes, i.kept_text AS kept,
              coalesce((SELECT group_concat(part.name, ' ') FROM part WHERE part.item_id = i.id), '') AS parts,
              coalesce((SELECT group_concat(words, ' ') FROM review WHERE review.item_id = i.id), '') || ' ' ||
              coalesce((SELECT group_concat(reason, ' ') FROM verdict WHERE verdict.item_id = i.id), '') AS said
-        FROM item i JOIN product p ON p.id = i.product_id JOIN category c ON c.id = i.category_id`),
+        FROM item i JOIN product p ON p.id = i.product_id JOIN category c ON c.id = i.category_id`
+  return {
+    findable: sql<[], FindableRow>(findable),
+    findableOf: sql<[string], FindableRow>(`${findable} WHERE i.id IN (SELECT value FROM json_each(?))`),
+    ofProducts: sql<[string], { id: string }>(
+      'SELECT id FROM item WHERE product_id IN (SELECT value FROM json_each(?))',
+    ),
     endings: sql<[string], EndingRow>(`
       SELECT i.id AS item_id, i.ended_as, v.verdict, v.destination, v.reason, r.would_buy_again, r.words AS review
         FROM item i
