@@ -1,7 +1,7 @@
 import type { Day } from '#core/calendar/day'
 import { type LessonPrompt, type LessonRule, LESSON_PROMPTS, LESSON_RULES } from '#core/decide/lessons'
 import { z } from 'zod'
-import { BUY_AGAIN } from '#core/decide/review-choices'
+import type { BUY_AGAIN } from '#core/decide/review-choices'
 import { FINISHES } from '#core/item/traits'
 import { ChangeId, DayText, Hex, Id, Line, NewId } from './basic.js'
 

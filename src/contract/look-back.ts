@@ -3,7 +3,7 @@ import type { Day } from '#core/calendar/day'
 import { z } from 'zod'
 import { ChangeId, DayText, Id, Line, NewId } from './basic.js'
 import type { RuleView } from './buying.js'
-import { SheetItem } from './check-in.js'
+import type { SheetItem } from './check-in.js'
 import type { ListedItem } from './item.js'
 
 /** A span of the user's own, kept under a name; without an end it runs up to today. */

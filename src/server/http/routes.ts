@@ -1,5 +1,5 @@
 import type { Request, RequestHandler, Response } from 'express'
-import { z } from 'zod'
+import type { z } from 'zod'
 import { type Day, parseDay } from '#core/calendar/day'
 import type { Outcome } from '../failing.js'
 import type { Applied, Done, Journal } from '../db/journal.js'
