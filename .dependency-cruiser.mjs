@@ -5,6 +5,8 @@ const above = (at) =>
     .map(({ path }) => path.source)
     .join('|')
 
+const SHARED = 'shell|ui|data|devices|workers'
+
 /** Which file may import which; those of types count too. Run by `npm run check:imports`. */
 export default {
   forbidden: [
@@ -16,6 +18,18 @@ export default {
       from: { path: path.source, pathNot: LAYERS.slice(0, at).map((each) => each.path.source) },
       to: { path: above(at), pathNot: LAYERS.slice(0, at + 1).map((each) => each.path.source) },
     })),
+    {
+      name: 'a-place-keeps-its-statements',
+      severity: 'error',
+      from: { path: '^src/server/([^/]+)/' },
+      to: { path: '^src/server/[^/]+/(routes|queries|rows)\\.ts$', pathNot: ['^src/server/$1/', '^src/server/(stock|http)/'] },
+    },
+    {
+      name: 'pages-do-not-reach-into-each-other',
+      severity: 'error',
+      from: { path: '^src/web/([^/]+)/', pathNot: `^src/web/(${SHARED})/` },
+      to: { path: '^src/web/[^/]+/', pathNot: ['^src/web/$1/', `^src/web/(${SHARED})/`] },
+    },
     { name: 'the-server-knows-no-pages', severity: 'error', from: { path: '^src/(?!web)' }, to: { path: '^src/web' } },
     { name: 'pages-know-no-server', severity: 'error', from: { path: '^src/web' }, to: { path: '^src/(server|demo)' } },
   ],

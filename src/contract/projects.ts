@@ -12,8 +12,7 @@ import { z } from 'zod'
 import { GOAL_KINDS, isCounted } from '#core/goal/progress'
 import { GuessBody, type OutlookView } from './forecast.js'
 import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
-import type { GoalView } from './item.js'
-import { type ItemSummary } from './item.js'
+import { type GoalView, type ItemSummary } from './item.js'
 
 const By = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('own'), day: DayText }),

@@ -4,16 +4,17 @@ import type { Day } from '#core/calendar/day'
 import { counted } from '#core/words/counted'
 import { kindsFor } from '#core/measure/reading'
 import type { CheckInMeasure } from '#core/measure/check-in'
-import type {
-  CheckInAnswer,
-  CheckInHead,
-  CheckInsAnswer,
+import {
+  type CheckInAnswer,
+  type CheckInHead,
+  type CheckInsAnswer,
+  type ClosedSheet,
+  type Correction,
+  type StepView,
   CloseCheckIn,
-  ClosedSheet,
-  Correction,
+  DropCheckIn,
   EditCheckIn,
   StartCheckIn,
-  StepView,
   TakeStep,
 } from '#contract/check-in'
 import type { Answer } from '../db/journal.js'
@@ -23,6 +24,21 @@ import { sheetOf } from './sheet-of.js'
 import type { Context } from '../context.js'
 import type { Stock } from '../stock/stock.js'
 import type { Measuring } from '../measuring/measuring.js'
+import { read, write, type Route } from '../http/routes.js'
+
+export function checkInRoutes({ checkIns }: { checkIns: CheckIns }): Route[] {
+  return [
+    read('/check-ins', () => ok(checkIns.all())),
+    read('/check-ins/:id', (id) => checkIns.one(id), 'few'),
+    write('post', '/check-ins', 'start-check-in', StartCheckIn, (body) => checkIns.start(body)),
+    write('put', '/check-ins/:id', 'edit-check-in', EditCheckIn, (body, id) => checkIns.edit(id, body)),
+    write('post', '/check-ins/:id/steps/:step', 'take-step', TakeStep, (body, id, { step = '' }) =>
+      checkIns.take(id, step, body),
+    ),
+    write('post', '/check-ins/:id/close', 'close-check-in', CloseCheckIn, (body, id) => checkIns.close(id, body)),
+    write('post', '/check-ins/:id/drop', 'drop-check-in', DropCheckIn, (_, id) => checkIns.drop(id)),
+  ]
+}
 
 /** Guided passes over a project, a category, the drawer or chosen items, and the sheets they close with. */
 export class CheckIns {

@@ -7,11 +7,30 @@ import { proposeDrawer } from '#core/plan/first-drawer'
 import { isSpoiled } from '#core/shelf-life/last-good-day'
 import { counted } from '#core/words/counted'
 import { listedOf } from '../stock/item-facts.js'
-import type { DrawerZone, EditZone, LayMany, ProposalAnswer } from '#contract/today'
+import { type DrawerZone, type ProposalAnswer, EditZone, LayMany, Place, Reorder, TakeOut } from '#contract/today'
 import type { Done, Answer } from '../db/journal.js'
-import { drawerQueries } from './queries.js'
 import type { Context } from '../context.js'
 import type { Stock } from '../stock/stock.js'
+import { read, write, type Route } from '../http/routes.js'
+import { type Db, preparing } from '../db/query.js'
+
+export function drawerRoutes({ drawer, today, stock }: Context & { drawer: Drawer; stock: Stock }): Route[] {
+  return [
+    read('/drawer', () => {
+      const zones = drawer.zones()
+      const placed = zones.flatMap((zone) => zone.itemIds)
+      return ok({ today: today(), zones, items: stock.facts(placed, today()).map(listedOf) })
+    }),
+    read('/drawer/proposal', () => ok(drawer.proposal())),
+    write('post', '/drawer/lay-many', 'lay-many', LayMany, (body) => drawer.layMany(body.placements)),
+    write('post', '/drawer/place', 'place', Place, (body) =>
+      drawer.place(body.placementId, body.itemId, body.zoneId, body.beside),
+    ),
+    write('post', '/drawer/take-out', 'take-out', TakeOut, (body) => drawer.takeOut(body.itemId, today())),
+    write('post', '/drawer/reorder', 'reorder', Reorder, (body) => drawer.reorder(body.zoneId, body.itemIds)),
+    write('put', '/zones/:id', 'edit-zone', EditZone, (body, id) => drawer.editZone(id, body)),
+  ]
+}
 
 const TOO_TALL = 'too tall for the drawer'
 
@@ -134,4 +153,45 @@ export class Drawer {
 /** The user's day can move back: the hour it begins is set later, or the user flies west. */
 function notBefore(day: Day, since: Day | undefined): Day {
   return since === undefined ? day : later(day, since)
+}
+
+export interface ZoneRow {
+  id: string
+  name: string
+  slots: number
+  version: number
+}
+
+export interface PlacedRow {
+  item_id: string
+  zone_id: string
+  slots: number
+  beside: 0 | 1
+}
+
+export function drawerQueries(db: Db) {
+  const sql = preparing(db)
+  return {
+    zones: sql<[], ZoneRow>('SELECT id, name, slots, version FROM zone ORDER BY position, id'),
+    placed: sql<[], PlacedRow>(`
+      SELECT pl.item_id, pl.zone_id, i.slots, pl.beside
+        FROM placement pl JOIN item i ON i.id = pl.item_id
+       WHERE pl.to_day IS NULL ORDER BY pl.zone_id, pl.position, pl.rowid`),
+    place: sql(`
+      INSERT INTO placement (id, item_id, zone_id, from_day, beside, position)
+      VALUES (@id, @itemId, @zoneId, @day, @beside,
+              (SELECT coalesce(max(position), 0) + 1 FROM placement WHERE zone_id = @zoneId AND to_day IS NULL))`),
+    taken: sql<[string], { n: number }>('SELECT count(*) AS n FROM placement WHERE id = ?'),
+    takeOut: sql<[{ itemId: string; day: Day }]>(
+      'UPDATE placement SET to_day = @day WHERE item_id = @itemId AND to_day IS NULL',
+    ),
+    setLocation: sql<[{ itemId: string; location: string; until: Day | null }]>(
+      'UPDATE item SET location = @location, location_until = @until, version = version + 1 WHERE id = @itemId',
+    ),
+    reposition: sql<[{ itemId: string; zoneId: string; position: number }]>(`
+      UPDATE placement SET position = @position WHERE item_id = @itemId AND zone_id = @zoneId AND to_day IS NULL`),
+    editZone: sql<[{ id: string; name: string; slots: number }]>(
+      'UPDATE zone SET name = @name, slots = @slots, version = version + 1 WHERE id = @id',
+    ),
+  }
 }

@@ -4,7 +4,7 @@ import { fail, ok, type Refusal, type Outcome } from '../failing.js'
 import { itemMark } from '#core/words/told'
 import { daysBetween, type Day } from '#core/calendar/day'
 import { median } from '#core/lists/median'
-import type { EmptiesAnswer, FinishItem, PutReview } from '#contract/ending'
+import { type EmptiesAnswer, FinishItem, FinishPart, PutReview } from '#contract/ending'
 import type { Done, Answer } from '../db/journal.js'
 import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
 import { emptiesQueries } from './queries.js'
@@ -14,6 +14,16 @@ import type { Measuring } from '../measuring/measuring.js'
 import type { Lessons } from '../buying/lessons.js'
 import type { Drawer } from '../drawer/drawer.js'
 import type { Decide } from '../decide/decide.js'
+import { read, write, type Route } from '../http/routes.js'
+
+export function emptiesRoutes({ empties }: { empties: Empties }): Route[] {
+  return [
+    read('/empties', () => ok(empties.all())),
+    write('post', '/items/:id/finish', 'finish', FinishItem, (body, id) => empties.finish(id, body)),
+    write('post', '/parts/:id/finish', 'finish-part', FinishPart, (body, id) => empties.finishPart(id, body.day)),
+    write('put', '/items/:id/review', 'put-review', PutReview, (body, id) => empties.putReview(id, body)),
+  ]
+}
 
 export class Empties {
   readonly #queries

@@ -4,6 +4,12 @@ import { type Db, preparing } from '../db/query.js'
 import type { Context } from '../context.js'
 import type { Stock } from '../stock/stock.js'
 import type { Decide } from '../decide/decide.js'
+import { ok } from '../failing.js'
+import { read, type Route } from '../http/routes.js'
+
+export function frontRoutes({ fronts }: { fronts: FrontFigures }): Route[] {
+  return [read('/fronts', () => ok(fronts.read()))]
+}
 
 export class FrontFigures {
   readonly #queries

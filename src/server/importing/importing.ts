@@ -6,13 +6,15 @@ import { counted } from '#core/words/counted'
 import type { ImportChoices, PreviewAnswer, PreviewImport, PreviewRow, RunImport } from '#contract/importing'
 import type { Done } from '../db/journal.js'
 import { fieldsOf, identityOf, type PreparedRow } from './imported-item.js'
-import { knownCategories } from './known-categories.js'
 import { groupProblems, remarksOn } from './problem-groups.js'
-import { importingQueries } from './queries.js'
 import type { ReadSheet } from './read-sheet-bytes.js'
 import type { Context } from '../context.js'
 import type { SettingsStore } from '../settings/settings-store.js'
 import type { CollectionCommands } from '../collection/commands.js'
+import type { KnownCategory } from '#core/formats/sheet/category-match'
+import { CATEGORY_DEFAULTS } from '#core/item/category-defaults'
+import type { Day } from '#core/calendar/day'
+import { type Db, preparing } from '../db/query.js'
 
 type PreviewBody = z.output<typeof PreviewImport>
 type RunBody = z.output<typeof RunImport>
@@ -232,4 +234,37 @@ function previewOf(
 
 function storable(row: PreviewRow): boolean {
   return row.categoryId !== null && row.form !== null && !row.skipped
+}
+
+const DEFAULT_WORDS = new Map(CATEGORY_DEFAULTS.map((category) => [category.id, category.words]))
+
+/**
+ * The user's categories with every word a sheet may use for them: the user's own, and those this version knows for the defaults, since a
+ * collection keeps the words of the version it was made with.
+ */
+export function knownCategories(rows: readonly { id: string; name: string; words: string }[]): KnownCategory[] {
+  return rows.map(({ id, name, words }) => ({
+    id,
+    name,
+    words: [...new Set([...(JSON.parse(words) as string[]), ...(DEFAULT_WORDS.get(id) ?? [])])],
+  }))
+}
+
+export function importingQueries(db: Db) {
+  const sql = preparing(db)
+  return {
+    categories: sql<[], { id: string; name: string; words: string; usual_form: Form; model_type: string }>(
+      'SELECT id, name, words, usual_form, model_type FROM category ORDER BY position, id',
+    ),
+    identities: sql<[], { identity: string }>('SELECT identity FROM import_mark'),
+    addWear: sql<[{ id: string; itemId: string; day: Day }]>(
+      'INSERT INTO wear (id, item_id, day) VALUES (@id, @itemId, @day)',
+    ),
+    end: sql<[{ id: string; lifecycle: 'finished' | 'left'; day: Day; roughly: 0 | 1 }]>(
+      'UPDATE item SET ended_as = @lifecycle, ended_on = @day, ended_roughly = @roughly WHERE id = @id',
+    ),
+    addVerdict: sql<[{ id: string; itemId: string; day: Day; destination: string }]>(`
+      INSERT INTO verdict (id, item_id, day, handed_on, verdict, reason, destination)
+      VALUES (@id, @itemId, @day, @day, 'let go', 'as the imported sheet says', @destination)`),
+  }
 }

@@ -1,6 +1,5 @@
 import { type WornThing, moneyUsed, shareUnused } from '#core/look-back/used-up'
-import { knownUses } from '../stock/known-uses.js'
-import type { ItemFacts } from '../stock/item-facts.js'
+import { knownUses, type ItemFacts } from '../stock/item-facts.js'
 import type { Forecasts } from '../forecast/forecasts.js'
 
 type Uses = Omit<WornThing, 'price' | 'uses'>

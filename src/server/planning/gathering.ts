@@ -1,5 +1,5 @@
 import { addDays, type Day } from '#core/calendar/day'
-import { needsOfGoal } from '#core/plan/laid/needs'
+import { needsOfGoal } from '#core/forecast/outlook'
 import type { PlanBasis, PlanKind, PlanProject, PlanThing } from '#core/plan/laid/basis'
 import { worthOf } from '#core/plan/laid/worth'
 import { median } from '#core/lists/median'

@@ -1,13 +1,38 @@
 import type { z } from 'zod'
 import { addDays, type Day } from '#core/calendar/day'
 import { itemMark } from '#core/words/told'
-import type { AdoptPlan, PlanAnswer } from '#contract/planning'
+import {
+  type PlanAnswer,
+  AddPlanBreak,
+  AdoptPlan,
+  ClearPlanMoves,
+  DropPlanBreak,
+  EndPlan,
+  SetPlanMoves,
+  SetPlanPace,
+  SetPlanWord,
+} from '#contract/planning'
 import type { Done, Answer } from '../db/journal.js'
 import { fail, ok, type Outcome } from '../failing.js'
 import { PlanGathering } from './gathering.js'
 import { planQueries } from './queries.js'
 import type { Context } from '../context.js'
 import type { CurrentPlan } from './current-plan.js'
+import { read, write, type Route } from '../http/routes.js'
+
+export function planningRoutes({ planning }: { planning: Planning }): Route[] {
+  return [
+    read('/plan', () => ok(planning.all()), 'all'),
+    write('put', '/plan/words/:id', 'plan-word', SetPlanWord, (body, id) => planning.setWord(id, body)),
+    write('put', '/plan/moves/:id', 'plan-moves', SetPlanMoves, (body, id) => planning.setMoves(id, body.moves)),
+    write('post', '/plan/moves/clear', 'clear-plan-moves', ClearPlanMoves, () => planning.clearMoves()),
+    write('put', '/plan/paces/:id', 'plan-pace', SetPlanPace, (body, id) => planning.setPace(id, body)),
+    write('post', '/plan/breaks', 'plan-break', AddPlanBreak, (body) => planning.addBreak(body)),
+    write('post', '/plan/breaks/:id/drop', 'drop-plan-break', DropPlanBreak, (_, id) => planning.dropBreak(id)),
+    write('post', '/plan', 'adopt-plan', AdoptPlan, (body) => planning.adopt(body)),
+    write('post', '/plan/:id/end', 'end-plan', EndPlan, (_, id) => planning.end(id)),
+  ]
+}
 
 /** Adopting a plan writes the plan and nothing else: what lies where, goals and stays change by acts of their own. */
 export class Planning {

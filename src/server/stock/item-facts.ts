@@ -11,7 +11,9 @@ import { LISTED, type GoalView, type ItemSummary, type ListedItem, type PartSumm
 import { fieldsIn, openingIn, type Stored } from './item-columns.js'
 import type { Reading } from '#contract/reading'
 import type { ItemRow, PlacementRow, WearSpanRow } from './rows.js'
-import { swatchGuess } from './swatch-guess.js'
+import { colornames } from 'color-name-list/bestof'
+import { guessSwatch, type Worded } from '#core/colour/guess-swatch'
+import { plainWords } from '#core/words/plain-words'
 
 type Fields = Readonly<Omit<FieldValues, 'seasons' | 'packageStates'>>
 
@@ -173,4 +175,32 @@ function keepsWords(facts: ItemFacts): boolean {
 
 function glance({ kind, value, stage, word }: Reading): Omit<Reading, 'day'> {
   return { kind, value, stage, word }
+}
+
+/** Its uses in all; null where it was open before the log and nobody said how often it was used. */
+export function knownUses(item: Pick<ItemFacts, 'usesBefore' | 'opening' | 'uses'>): number | null {
+  return item.usesBefore === null && item.opening.kind !== 'unopened' && item.opening.by !== 'tick' ? null : item.uses
+}
+
+/** Colours by plain name; made when the first item without a swatch is looked at. */
+let names: Map<string, string> | null = null
+/** Guesses made before, by what they were made from. */
+const guesses = new Map<string, string>()
+/** Beyond this many the memory of them is begun anew. */
+const MOST_KEPT = 20_000
+
+/** The colour an item without a swatch probably has. */
+export function swatchGuess(worded: Worded): string {
+  const key = `${worded.kind}\n${worded.shade}\n${worded.name}`
+  const known = guesses.get(key)
+  if (known !== undefined) return known
+  if (guesses.size >= MOST_KEPT) guesses.clear()
+  const guess = guessSwatch(worded, named)
+  guesses.set(key, guess)
+  return guess
+}
+
+function named(plain: string): string | null {
+  names ??= new Map(colornames.map(({ name, hex }) => [plainWords(name), hex.toLowerCase()]))
+  return names.get(plain) ?? null
 }

@@ -17,6 +17,8 @@ import {
   type PackageWeightRow,
   type PanReadingRow,
 } from './measured-queries.js'
+import type { Look, SheetReading } from '#core/measure/sheet'
+import type { LookView } from '#contract/check-in'
 
 /** What of an item bears on how much is left of it. */
 export type Measurable = Pick<
@@ -196,4 +198,28 @@ export function costingEvent(row: EventRow): CostingEvent {
         ? null
         : { grams: row.container_grams, resolution: row.container_resolution ?? USUAL_STEP },
   }
+}
+
+export function sheetReading(row: MeasurementRow): SheetReading {
+  return { ...timedReading(row), id: row.id, checkInId: row.check_in_id }
+}
+
+export function lookView(look: Look | null): LookView | null {
+  if (look === null) return null
+  return {
+    day: look.day,
+    gross: look.gross && {
+      id: look.gross.id,
+      grams: look.gross.value ?? 0,
+      resolution: look.gross.resolution ?? 0.1,
+      day: look.gross.day,
+    },
+    reading: look.eye && { ...shown(look.eye), id: look.eye.id },
+    parts: look.parts.map((part) => ({ partId: part.partId ?? '', id: part.id, reading: shown(part) })),
+  }
+}
+
+type Shown = NonNullable<LookView['reading']>
+function shown({ kind, value, stage, word, day }: SheetReading): Omit<Shown, 'id'> {
+  return { kind: kind === 'gross' ? 'level' : kind, value, stage, word, day }
 }

@@ -13,13 +13,12 @@ import type { Db } from '../db/query.js'
 import type { TouchedRow } from '../db/journal.js'
 import { dayOfNthWear, wearDaysBetween } from '#core/calendar/wear-days'
 import { goalViewOf, shownGoal, type GoalContext } from './goal-view.js'
-import { factsOf, openingOfRow, summaryOf, type ItemFacts } from './item-facts.js'
+import { factsOf, openingOfRow, summaryOf, type ItemFacts, swatchGuess } from './item-facts.js'
 import { stockQueries } from './queries.js'
 import { MeasuredThings, type Measurable } from './measured.js'
 import { Remembered } from './remembered.js'
 import type { ItemRow, PartRow, PlanLineOfRow, ReadingRow, StayRow } from './rows.js'
 import { HouseWeek } from './week.js'
-import { swatchGuess } from './swatch-guess.js'
 
 const LOOK_AHEAD_DAYS = 366 * 5
 

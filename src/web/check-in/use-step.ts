@@ -10,8 +10,7 @@ import { useHerScale } from '#web/data/units'
 import { useOpenDrafts } from '#web/ui/form/open-drafts'
 import type { PanResult } from '#web/ui/pan/pan-draft'
 import { draftFor, kindsOf, readOf, type ReadDraft } from '#web/ui/reading/read-draft'
-import { readingWords } from '#web/ui/words/measure-words'
-import type { MassUnit } from '#web/ui/words/measure-words'
+import { readingWords, type MassUnit } from '#web/ui/words/measure-words'
 
 interface Standing {
   readonly checkInId: ComputedRef<string>

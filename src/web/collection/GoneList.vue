@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { GoneItem } from '#contract/finding'
+import type { GoneItem } from '#contract/item'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { dateWords } from '#web/data/locale'
 import { callIt } from '#web/ui/words/item-words'

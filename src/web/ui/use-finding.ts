@@ -1,7 +1,6 @@
 import { refDebounced } from '@vueuse/core'
 import { computed, toValue, type MaybeRefOrGetter, type Ref } from 'vue'
-import type { FindAnswer } from '#contract/finding'
-import type { ListedItem } from '#contract/item'
+import type { FindAnswer, ListedItem } from '#contract/item'
 import { useRead } from '#web/data/reads'
 import { matchesWords } from './words/item-words'
 

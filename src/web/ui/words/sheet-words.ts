@@ -2,8 +2,7 @@ import { isCounted } from '#core/goal/progress'
 import { counted } from '#core/words/counted'
 import type { ClosedSheet, LookView, SheetItem } from '#contract/check-in'
 import { dateWords } from '#web/data/locale'
-import { readingWords } from './measure-words'
-import { massWords, EVENT_WORDS, type MassUnit } from './measure-words'
+import { readingWords, massWords, EVENT_WORDS, type MassUnit } from './measure-words'
 
 /** How a thing was found: on the scale, by eye, its shades. */
 export function lookWords(look: LookView | null, unit: MassUnit): string {
