@@ -1,8 +1,13 @@
 // Judges the very code the app runs: reads a file, prints JSON, stores nothing.
-// usage: npm run -s evaluate -- import FILE | pan FOLDER | forecast FILE | forecast-table FILE | plan FILE
-import { readFileSync } from 'node:fs'
-import { basename } from 'node:path'
+// usage: npm run -s evaluate -- import FILE | pan FOLDER | forecast FILE | forecast-table FILE | life FILE… | plan FILE
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { basename, join } from 'node:path'
 import loadHighs from 'highs'
+import { readLifeFile } from '#demo/life/life-file'
+import { playLife, scoreLives } from '#demo/life/score-life'
+import type { Db } from '#server/db/query'
+import { openDatabase } from '#server/db/open-database'
 import { failureWords } from '#server/http/failure-words'
 import { evaluateByRecord, evaluateForecasts, readForecastFile } from '#server/forecast/evaluate-forecast'
 import { evaluateImport } from '#server/importing/evaluate-import'
@@ -10,8 +15,8 @@ import { evaluatePlans } from '#server/planning/evaluate-plan'
 import { evaluatePans } from '#server/measuring/evaluate-pan'
 import { dayNow } from '#server/context'
 
-const [what, path] = process.argv.slice(2)
-const WAYS = 'import FILE, pan FOLDER, forecast FILE, forecast-table FILE or plan FILE'
+const [what, path, ...more] = process.argv.slice(2)
+const WAYS = 'import FILE, pan FOLDER, forecast FILE, forecast-table FILE, life FILE (or several) or plan FILE'
 if (path === undefined) stop(`usage: npm run -s evaluate -- ${WAYS}`)
 else if (what === 'import') {
   const outcome = await evaluateImport(readFileSync(path), basename(path), dayNow(new Date(), 0))
@@ -31,6 +36,11 @@ else if (what === 'forecast-table') {
   ])
   const head = ['recorded', 'n', 'inside the range', 'earlier', 'later', 'error', 'lifetime average']
   for (const row of [head, head.map(() => '---'), ...rows]) console.log(`| ${row.join(' | ')} |`)
+} else if (what === 'life') {
+  // Several are scored together: a single life scatters.
+  const lives = [path, ...more].map((file) => inFolderOfItsOwn((db) => playLife(db, lifeFile(file))))
+  for (const words of lives.flatMap(({ refused }) => refused)) console.error(`refused on ${words}`)
+  console.log(JSON.stringify(scoreLives(lives)))
 } else if (what === 'plan') {
   const highs = await loadHighs()
   try {
@@ -47,6 +57,26 @@ function forecastFile(file: string): ReturnType<typeof readForecastFile> {
   } catch (error) {
     stop(`${file} is no file of forecasts: ${error instanceof Error ? error.message : String(error)}`)
     process.exit(1)
+  }
+}
+
+function lifeFile(file: string): ReturnType<typeof readLifeFile> {
+  try {
+    return readLifeFile(readFileSync(file, 'utf8'))
+  } catch (error) {
+    stop(`${file} is no life: ${error instanceof Error ? error.message : String(error)}`)
+    process.exit(1)
+  }
+}
+
+function inFolderOfItsOwn<T>(use: (db: Db) => T): T {
+  const folder = mkdtempSync(join(tmpdir(), 'seligo-life-'))
+  const db = openDatabase(join(folder, 'collection.db'), { appliedAt: new Date().toISOString() })
+  try {
+    return use(db)
+  } finally {
+    db.close()
+    rmSync(folder, { recursive: true })
   }
 }
 

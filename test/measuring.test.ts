@@ -226,7 +226,12 @@ describe('what happens to a package', () => {
     expect((await item(id)).item.packageStates).toEqual([])
   })
   test('weighing a kept container tells at once what lies in it, in every list', async () => {
-    const id = await house.item({ ...NEW, usesBefore: 30, content: { amount: 30, unit: 'g' } })
+    const id = await house.item({
+      ...NEW,
+      usesBefore: null,
+      opened: { kind: 'unknown' },
+      content: { amount: 30, unit: 'g' },
+    })
     const jar = { words: 'Jar', form: 'jar', grams: null, resolution: null }
     await house.post('/containers', { id: 'jar', ...jar, itemId: null, day: TODAY })
     await happen(id, 'decanted', { containerId: 'jar' })

@@ -179,4 +179,23 @@ describe('weighing series worked by hand', () => {
     const done = contentOf(powder({ uses: 200, finished: true }))
     expect(done.grams.high).toBeLessThan(0.6)
   })
+  test('stated uses are taken off a full one, with what they may be off by; nothing said is anything', () => {
+    const fresh = contentOf(powder({ uses: 10 }))
+    const stated = contentOf(powder({ uses: 10, start: { kind: 'stated', uses: 60 } }))
+    const unknown = contentOf(powder({ uses: 10, start: { kind: 'unknown' } }))
+    // By hand: sixty uses at .05 g of the 8.82 g that can be reached.
+    expect(fresh.share.middle - stated.share.middle).toEqual(near((60 * 0.05) / 8.82, 0.25))
+    const width = ({ share }: typeof fresh): number => share.high - share.low
+    expect(width(stated)).toBeGreaterThan(2 * width(fresh))
+    expect(width(unknown)).toBeGreaterThan(width(stated))
+  })
+  test('each stage of a pan says how much is left, an untouched one nearly all', () => {
+    const left = (['untouched', 'dome gone', 'dip', 'first pan', 'half bare', 'mostly bare'] as const).map(
+      (stage) =>
+        contentOf(powder({ start: { kind: 'unknown' }, seen: [{ kind: 'stage', stage, uses: 0, lost: 0 }] })).share
+          .middle,
+    )
+    expect(left).toEqual([...left].sort((a, b) => b - a))
+    expect(left[0]).toBeGreaterThan(0.9)
+  })
 })

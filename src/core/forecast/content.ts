@@ -1,13 +1,16 @@
 import { GaussianState } from './content-state.js'
-import { LENGTH_SD, type PackageModel } from './form-models.js'
+import type { PackageModel } from './form-models.js'
 import { logNormalDensity, phi, positiveQuantile, Z_TENTH } from './normal.js'
 import { median } from '../lists/median.js'
 import type { UseAmount } from './use-amounts.js'
 import { atomsOf, spanOf, type Span, type Weighed } from './weighed.js'
 
-/** Stages of a pan as the content model sees them: what is left then and how surely, as shares of the label. Assumptions. */
+/** Stages of a pan: what is left then and how surely, as shares of the label. `no pan` = no bare metal, and nothing else known. Assumptions. */
 export const STAGE_LEVELS = {
-  none: { left: 0.75, sd: 0.17 },
+  untouched: { left: 0.97, sd: 0.03 },
+  'dome gone': { left: 0.88, sd: 0.06 },
+  dip: { left: 0.68, sd: 0.12 },
+  'no pan': { left: 0.75, sd: 0.17 },
   'first pan': { left: 0.43, sd: 0.12 },
   'half bare': { left: 0.22, sd: 0.09 },
   'mostly bare': { left: 0.08, sd: 0.06 },
@@ -39,6 +42,15 @@ export interface SeenEmpty {
   readonly series: number
 }
 
+/**
+ * How it started when its log did: new; by the uses that the user states; used, with so much left; opened before the log, with
+ * nothing known of it.
+ */
+export type Start =
+  | { readonly kind: 'new' | 'unknown' }
+  | { readonly kind: 'stated'; readonly uses: number }
+  | { readonly kind: 'used'; readonly share: number }
+
 export interface ContentFacts {
   readonly amount: UseAmount
   readonly package: PackageModel
@@ -46,8 +58,7 @@ export interface ContentFacts {
   readonly label: number | null
   /** What else is known of the user's hand, as a shift of the log amount. 0 = nothing. */
   readonly handShift: number
-  /** How it started when its log did. */
-  readonly start: { readonly kind: 'new' | 'unknown' } | { readonly kind: 'used'; readonly share: number }
+  readonly start: Start
   /** Logged uses in all. */
   readonly uses: number
   /** Grams lost otherwise in all. */
@@ -87,8 +98,11 @@ const DISAGREE_SD = 3
 /** How a use differs from the next, and how habits drift, as shares of its amount. Tuned by simulation. */
 const USE_SD = 0.4
 const DRIFT_SD = 0.15
-const START_SD = { new: 0.01, used: 0.11, unknown: 0.22 } as const
-const UNKNOWN_START = 0.6
+const START_SD = { new: 0.01, stated: 0.01, used: 0.11, unknown: 0.36 } as const
+/** What is left of something opened before the log, as a share of a full one. Tuned by simulation. */
+const UNKNOWN_START = 0.58
+/** Uses that are stated are off by this share of them. Tuned by simulation; results hardly depend on it. */
+const STATED_SD = 0.3
 const FINISHED_SD = 0.03
 /** Empties of one kind differ by this share of their weight. Assumption. */
 const EMPTY_SD = 0.015
@@ -211,13 +225,15 @@ interface Observation {
   readonly variance: number
   /** Uses since. */
   readonly uses: number
+  /** Of those, how far their number may be off: its standard deviation. */
+  readonly usesSd?: number
   /** Over how many grams a slip may lie; null = it is none. */
   readonly width: number | null
 }
 
 /** Everything seen, in the order in which it is taken in: empties, full, start; weighings; marks; finished. */
 function observationsOf(facts: ContentFacts, c: number): Observation[] {
-  const { residue: q, tau, markSd } = facts.package
+  const { residue: q, tau, markSd, lengthSd } = facts.package
   const rows = Array.from({ length: facts.series }, (_, n) => n)
   const weights = (r: number, f: number, series: number | null): number[] => [
     r,
@@ -240,12 +256,14 @@ function observationsOf(facts: ContentFacts, c: number): Observation[] {
       uses: 0,
       width: null,
     })
-  const f = start.kind === 'new' ? 1 : start.kind === 'used' ? start.share : UNKNOWN_START
+  const f = start.kind === 'used' ? start.share : start.kind === 'unknown' ? UNKNOWN_START : 1
+  const stated = start.kind === 'stated' ? start.uses : 0
   found.push({
     weights: weights(1, -usable(f), null),
     value: -facts.lost,
     variance: (c * START_SD[start.kind]) ** 2,
-    uses: facts.uses,
+    uses: facts.uses + stated,
+    usesSd: STATED_SD * stated,
     width: null,
   })
   for (const seen of weighingsInOrder(facts))
@@ -258,7 +276,7 @@ function observationsOf(facts: ContentFacts, c: number): Observation[] {
     })
   for (const seen of marksInOrder(facts)) {
     const share = seen.kind === 'stage' ? STAGE_LEVELS[seen.stage].left : seen.share
-    const sd = seen.kind === 'stage' ? STAGE_LEVELS[seen.stage].sd : seen.kind === 'length' ? LENGTH_SD : markSd
+    const sd = seen.kind === 'stage' ? STAGE_LEVELS[seen.stage].sd : seen.kind === 'length' ? lengthSd : markSd
     found.push({
       weights: weights(1, -usable(share), null),
       value: -seen.lost,
@@ -279,8 +297,8 @@ function stateFor(facts: ContentFacts, c: number, a: number, seen: readonly Obse
   const sdF = facts.label === null ? UNKNOWN_LABEL_SD * c : c * Math.hypot(residueSd, FILL_SD)
   const packages = Array.from({ length: facts.series }, () => tau * c)
   const state = new GaussianState([0.5 * f0, f0, ...packages], [0.6 * f0, sdF, ...packages.map((each) => 0.7 * each)])
-  for (const { weights, value, variance, uses, width } of seen) {
-    const spread = variance + a * a * uses * (USE_SD ** 2 + DRIFT_SD ** 2 * uses)
+  for (const { weights, value, variance, uses, usesSd = 0, width } of seen) {
+    const spread = variance + a * a * (uses * (USE_SD ** 2 + DRIFT_SD ** 2 * uses) + usesSd ** 2)
     if (width === null) state.see(weights, value - a * uses, spread)
     else state.seeRobustly(weights, value - a * uses, spread, width)
   }

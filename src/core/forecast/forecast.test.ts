@@ -8,7 +8,7 @@ import { availableDays, calendarOf, chanceWithin, daysFor, finishSpan, goalUses 
 import { chanceOf, evidenceOf, forecastOf, type ForecastFacts } from './forecast'
 import { packageModelOf } from './form-models'
 import { userEffectsOf } from './user-effects'
-import { forgottenSums, logitMoments, rateOf, type UseLog } from './rate'
+import { forgottenSums, logitMoments, rateOf, sinceFocus, type UseLog } from './rate'
 import { useAmountOf } from './use-amounts'
 
 /** Computed with SciPy; each case names its source. */
@@ -39,13 +39,16 @@ describe('the rate', () => {
   })
   test('sums of days that are forgotten are those of a direct sum', () => {
     const { inputs, outputs } = reference<{ H: number; cut: number; useDays: number[] }>('forgetting-sums')
-    const found = forgottenSums({ cut: inputs.cut, uses: inputs.useDays, out: [], focus: null }, inputs.H)
+    const found = forgottenSums(
+      { cut: inputs.cut, uses: inputs.useDays, out: [], weights: [[0, inputs.cut, 1]] },
+      inputs.H,
+    )
     near(found.used, outputs['A'], 1e-9)
     near(found.unused, outputs['B'], 1e-9)
   })
   test('days away count for nothing, days before the focus for less', () => {
-    const days = (log: Partial<Omit<UseLog, 'role'>>): { used: number; unused: number } =>
-      forgottenSums({ cut: 99, uses: [10, 50, 90], out: [], focus: null, ...log }, 1e9)
+    const days = (log: Partial<UseLog>): { used: number; unused: number } =>
+      forgottenSums({ cut: 99, uses: [10, 50, 90], out: [], weights: [[0, 99, 1]], ...log }, 1e9)
     expect(days({}).unused).toBeCloseTo(97, 3)
     // Overlapping stretches are no two; a use on a day away is no use of a usual day.
     expect(
@@ -59,9 +62,20 @@ describe('the rate', () => {
       used: expect.closeTo(2, 3) as number,
       unused: expect.closeTo(68, 3) as number,
     })
-    const focused = days({ focus: 50 })
-    expect(focused.used).toBeCloseTo(2.4, 3)
-    expect(focused.unused).toBeCloseTo(49 * 0.4 + 48, 3)
+    const focused = days({ weights: sinceFocus(50, 99) })
+    expect(focused.used).toBeCloseTo(2.2, 3)
+    expect(focused.unused).toBeCloseTo(49 * 0.2 + 48, 3)
+    expect(days({ weights: sinceFocus(null, 99) }).used).toBeCloseTo(0.6, 3)
+    // Of what rests: a little of the days before any drawer was laid, those of its stays, nothing of the others.
+    const rests = days({
+      weights: [
+        [0, 19, 0.2],
+        [40, 59, 1],
+      ],
+      out: [[15, 44]],
+    })
+    expect(rests.used).toBeCloseTo(1.2, 3)
+    expect(rests.unused).toBeCloseTo(14 * 0.2 + 14, 3)
   })
 })
 
@@ -96,7 +110,7 @@ describe('when it will be finished', () => {
     expect(availableDays(1029, less)).toBeCloseTo(29 + 500, 9)
   })
   test('away for all of the horizon is late, and still a number', () => {
-    const rate = rateOf({ role: 'staple', cut: 50, uses: [1, 2, 3], out: [], focus: null })
+    const rate = rateOf({ role: 'staple', cut: 50, uses: [1, 2, 3], out: [], weights: [[0, 50, 1]], inFocus: false })
     const span = finishSpan([30], rate, calendarOf({ away: [[1, 36_500]], low: [] }))
     expect(span.low).toBeGreaterThan(150)
     expect(span.high).toBeLessThanOrEqual(36_500)
@@ -126,7 +140,7 @@ function powder(days: readonly number[], cut: number, seen: (after: (day: number
       seen: seen((day) => days.filter((use) => use >= day).length),
       finished: false,
     },
-    log: { role: 'rotation', cut, uses: days, out: [], focus: 0 },
+    log: { role: 'rotation', cut, uses: days, out: [], weights: [[0, cut, 1]], inFocus: true },
     ahead: { away: [], low: [] },
   }
 }
@@ -145,6 +159,10 @@ test('the whole forecast is that of an independent sum over six million draws', 
       })),
       { kind: 'stage', stage: 'first pan', uses: after(140), lost: 0 },
     ]),
+    undefined,
+    undefined,
+    // The case was computed with these.
+    { roles: { staple: 0.5, rotation: 0.22, occasional: 0.08 }, focusShift: 0.5 },
   )
   near(found.rate.mean, outputs['mu'], 1e-6)
   near(found.rate.variance, outputs['vTotal'], 1e-6)
@@ -263,7 +281,7 @@ describe('more never makes it sooner', () => {
         }),
         fc.record({
           kind: fc.constant('stage' as const),
-          stage: fc.constantFrom('none' as const, 'first pan' as const, 'half bare' as const, 'mostly bare' as const),
+          stage: fc.constantFrom('dip' as const, 'first pan' as const, 'half bare' as const, 'mostly bare' as const),
           uses: fc.integer({ min: 0, max: 400 }),
           lost: fc.constant(0),
         }),

@@ -2,7 +2,7 @@ import { contentOf, logPerUseOf, type ContentEstimate, type ContentFacts } from 
 import type { Span } from './weighed.js'
 import { calendarOf, chanceWithin, finishSpan, type Ahead, type Calendar } from './finish.js'
 import { NO_USER_EFFECTS, type UserEffects, type HabitEvidence } from './user-effects.js'
-import { forgottenSums, rateOf, type ForgottenSums, type Rate, type UseLog } from './rate.js'
+import { forgottenSums, rateOf, RATE_MODEL, type ForgottenSums, type Rate, type UseLog } from './rate.js'
 
 /** Everything that bears on when one item will be finished. Days are numbers from its first known one. */
 export interface ForecastFacts {
@@ -35,7 +35,7 @@ export function evidenceOf(facts: ForecastFacts, firstPass = firstPassOf(facts))
       usualSd: content.amount.sd,
     },
     role: log.role,
-    inFocus: log.focus !== null,
+    inFocus: log.inFocus,
     sums: forgottenSums(log),
   }
 }
@@ -48,10 +48,11 @@ export function forecastOf(
   facts: ForecastFacts,
   userEffects: UserEffects = NO_USER_EFFECTS,
   calendar: Calendar = calendarOf(facts.ahead),
+  model = RATE_MODEL,
 ): Forecast {
   const content = contentOf({ ...facts.content, handShift: userEffects.amount })
   const sums = forgottenSums(facts.log)
-  const rate = rateOf(facts.log, userEffects.rate, sums)
+  const rate = rateOf(facts.log, userEffects.rate, sums, model)
   return { content, rate, sums, calendar, finish: finishSpan(content.usesLeft, rate, calendar) }
 }
 

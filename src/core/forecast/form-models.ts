@@ -49,6 +49,8 @@ export interface PackageModel {
   readonly tau: number
   /** Standard deviation of a level mark, as a share of the label's content. */
   readonly markSd: number
+  /** The same of a length: measured against the first one of a pencil, looked at of a bullet or a stick. */
+  readonly lengthSd: number
 }
 
 /** Residue, its sd, package over content, sd of a mark. All assumptions. A pencil's level is its length. Data table. */
@@ -72,13 +74,13 @@ const RESIDUES: Partial<Record<ModelType, readonly [number, number]>> = {
   'brow gel': [0.25, 0.1],
 }
 const BALM_STICK = [0.1, 0.06] as const
-/** A length measured against the first one, as a share of the label's content. Assumption. */
-export const LENGTH_SD = 0.03
+/** A pencil's length against the first one, as a share of the label's content. Assumption. */
+const PENCIL_LENGTH_SD = 0.03
 
 export function packageModelOf(type: ModelType, form: Form): PackageModel {
   const model = MODEL_OF[form]
   const [residue, residueSd, tau, markSd] = PACKAGES[model]
   const stick = type === 'lip balm' && (model === 'stick' || model === 'bullet')
   const [q, sd] = (stick ? BALM_STICK : RESIDUES[type]) ?? [residue, residueSd]
-  return { residue: q, residueSd: sd, tau, markSd }
+  return { residue: q, residueSd: sd, tau, markSd, lengthSd: model === 'pencil' ? PENCIL_LENGTH_SD : markSd }
 }

@@ -80,11 +80,17 @@ export function outlookOf(
   until: number | null,
 ): Outlook {
   const uses = usesUntil({ content }, aim)
+  const enough = aim.kind === 'uses' ? whileItLasts(content.usesLeft, uses) : uses
   return {
     days: finishSpan(uses, rate, calendar),
-    sure: daysFor(0.85, uses, rate, calendar),
-    chance: until === null ? null : chanceWithin(until, uses, rate, calendar),
+    sure: daysFor(0.85, enough, rate, calendar),
+    chance: until === null ? null : chanceWithin(until, enough, rate, calendar),
   }
+}
+
+/** The uses asked for, at each number of uses left: never where it runs out before. */
+function whileItLasts(usesLeft: readonly number[], [asked = 0]: readonly number[]): number[] {
+  return usesLeft.map((left) => (left < asked ? Infinity : asked))
 }
 
 /** Uses that a goal still asks for, from 1: equally likely numbers, the smallest first, to a tenth. */

@@ -2,14 +2,19 @@ import digamma from '@stdlib/math-base-special-digamma'
 import trigamma from '@stdlib/math-base-special-trigamma'
 import type { Role } from './role.js'
 
-/** Share of days on which an item of that role is worn, before anything is known of it. Assumption. */
-const ROLE_RATES: Readonly<Record<Role, number>> = { staple: 0.5, rotation: 0.22, occasional: 0.08 }
+/** Shares of days, log odds and weights that the rate begins with. */
+export interface RateModel {
+  /** Share of days on which an item of that role is worn, before anything is known of it. */
+  readonly roles: Readonly<Record<Role, number>>
+  /** What being in focus adds to the log odds of a day's use. */
+  readonly focusShift: number
+}
+/** Tuned by simulation. */
+export const RATE_MODEL: RateModel = { roles: { staple: 0.4, rotation: 0.18, occasional: 0.07 }, focusShift: 0.4 }
 /** Days after which a day counts half. Tuned by simulation. */
 export const HALF_LIFE_DAYS = 120
 /** What a day counts before the item came into focus. Tuned by simulation. */
-const BEFORE_FOCUS = 0.4
-/** What being in focus adds to the log odds of a day's use. Tuned by simulation. */
-const FOCUS_SHIFT = 0.5
+export const BEFORE_FOCUS = 0.2
 /** What is believed at first counts as so many days. Tuned by simulation. */
 const PRIOR_DAYS = 15
 /** How far habits drift: variance of the log odds. Tuned by simulation; without it ranges come out too narrow. */
@@ -17,6 +22,8 @@ const DRIFT = 0.28
 
 /** Days by number, both ends included. */
 export type Stretch = readonly [first: number, last: number]
+/** Days by number with what each counts. */
+export type Weighted = readonly [first: number, last: number, share: number]
 
 /** On which days an item was used, as numbers from the first day that is known of it (0). */
 export interface UseLog {
@@ -27,8 +34,20 @@ export interface UseLog {
   readonly uses: readonly number[]
   /** Days that tell nothing: away, or never written down. May overlap. */
   readonly out: readonly Stretch[]
-  /** The day it came into focus (a project, the drawer); null = it is in none. */
-  readonly focus: number | null
+  /** What days count, by stretches that do not overlap: a day in none of them counts for nothing. */
+  readonly weights: readonly Weighted[]
+  /** It is in a project or the drawer, or it is asked what would be if it were. */
+  readonly inFocus: boolean
+}
+
+/** What days count of an item that came into focus on a day; null = it never did. */
+export function sinceFocus(focus: number | null, cut: number, before = BEFORE_FOCUS): Weighted[] {
+  return focus === null
+    ? [[0, cut, before]]
+    : [
+        [0, focus - 1, before],
+        [focus, cut, 1],
+      ]
 }
 
 /** Log odds of a day's use: normal. */
@@ -43,29 +62,28 @@ export interface ForgottenSums {
   readonly unused: number
 }
 
-/**
- * Sums of 2^(-age/half life) over days used and over days not, those of `out` left out of both, and days before the focus worth
- * less.
- */
-export function forgottenSums(log: Omit<UseLog, 'role'>, halfLife = HALF_LIFE_DAYS): ForgottenSums {
-  const out = disjoint(log.out, log.cut)
-  const used = log.uses
-    .filter((day) => day >= 0 && day <= log.cut && !out.some(([first, last]) => day >= first && day <= last))
-    .reduce((sum, day) => sum + weightOf(day, day, log, halfLife), 0)
-  const all = weightOf(0, log.cut, log, halfLife)
-  const silent = out.reduce((sum, [first, last]) => sum + weightOf(first, last, log, halfLife), 0)
-  return { used, unused: Math.max(0, all - silent - used) }
+/** Sums of 2^(-age/half life) over days used and over days not, by what each day counts; those of `out` are in neither. */
+export function forgottenSums(log: Omit<UseLog, 'role' | 'inFocus'>, halfLife = HALF_LIFE_DAYS): ForgottenSums {
+  const { cut } = log
+  const out = disjoint(log.out, cut)
+  const isIn = (day: number, [first, last]: readonly [number, number, ...unknown[]]): boolean =>
+    day >= first && day <= last
+  let used = 0
+  for (const day of log.uses)
+    if (day >= 0 && day <= cut && !out.some((each) => isIn(day, each)))
+      used += (log.weights.find((each) => isIn(day, each))?.[2] ?? 0) * run(day, day, cut, halfLife)
+  let all = 0
+  for (const [from, to, share] of log.weights) {
+    const [first, last] = [Math.max(0, from), Math.min(cut, to)]
+    all += share * run(first, last, cut, halfLife)
+    for (const each of out) all -= share * run(Math.max(first, each[0]), Math.min(last, each[1]), cut, halfLife)
+  }
+  return { used, unused: Math.max(0, all - used) }
 }
 
 /** Weight of a run of days, as a geometric series: a span of years takes no longer than a week. */
-function weightOf(first: number, last: number, { cut, focus }: Omit<UseLog, 'role'>, halfLife: number): number {
-  if (last < first) return 0
-  if (focus !== null && first < focus && last >= focus)
-    return BEFORE_FOCUS * run(first, focus - 1, cut, halfLife) + run(focus, last, cut, halfLife)
-  return (focus !== null && last < focus ? BEFORE_FOCUS : 1) * run(first, last, cut, halfLife)
-}
-
 function run(first: number, last: number, cut: number, halfLife: number): number {
+  if (last < first) return 0
   const back = 2 ** (-1 / halfLife)
   return (back ** (cut - last) * (1 - back ** (last - first + 1))) / (1 - back)
 }
@@ -85,14 +103,14 @@ function disjoint(stretches: readonly Stretch[], cut: number): Stretch[] {
   return found
 }
 
-/** Log odds of a day's use before anything is known; `habit` = what is known of the user's beyond this item. */
-export function roleLogit(role: Role, inFocus: boolean, userEffects = 0): number {
-  return logit(ROLE_RATES[role]) + (inFocus ? FOCUS_SHIFT : 0) + userEffects
+/** Log odds of a day's use before anything is known; `userEffects` = what is known of the user's beyond this item. */
+export function roleLogit(role: Role, inFocus: boolean, userEffects = 0, model = RATE_MODEL): number {
+  return logit(model.roles[role]) + (inFocus ? model.focusShift : 0) + userEffects
 }
 
 /** How often it is used of late: what the role lets expect, narrowed by the days that are known. */
-export function rateOf(log: UseLog, userEffects = 0, sums = forgottenSums(log)): Rate {
-  const m = logistic(roleLogit(log.role, log.focus !== null, userEffects))
+export function rateOf(log: UseLog, userEffects = 0, sums = forgottenSums(log), model = RATE_MODEL): Rate {
+  const m = logistic(roleLogit(log.role, log.inFocus, userEffects, model))
   const alpha = PRIOR_DAYS * m + sums.used
   const beta = PRIOR_DAYS * (1 - m) + sums.unused
   return {

@@ -1,19 +1,11 @@
 import type { Day } from '../calendar/day.js'
+import { STAGE_LEVELS } from '../forecast/content.js'
 import { levelOfWord, type LevelWord, type ReadingKind } from '../measure/reading.js'
 import { PAN_STAGES, type PanStage } from './form.js'
 
-/**
- * What is usually left of the content at a pan stage. First pan .43, half bare .22, mostly bare
- * .08: the levels the content model gives the stages (assumption, from simulation). The stages
- * before pan are read as spread evenly above .75. Assumption.
- */
-const LEFT_AT_STAGE: Readonly<Record<PanStage, number>> = {
-  untouched: 1,
-  'dome gone': 0.88,
-  dip: 0.75,
-  'first pan': 0.43,
-  'half bare': 0.22,
-  'mostly bare': 0.08,
+/** What is left at a pan stage, as the content model has it; an untouched one is drawn full. */
+function leftAtStage(stage: PanStage): number {
+  return stage === 'untouched' ? 1 : STAGE_LEVELS[stage].left
 }
 
 /** Bare area drawn for a stage when no area was measured: for the eye only. Assumption. */
@@ -45,7 +37,7 @@ export interface DatedReading extends EyeReading {
 
 /** Share of the content left, 0..1, by a reading of the eye. */
 export function leftByReading({ kind, value, stage, word }: EyeReading): number {
-  if (stage !== null) return LEFT_AT_STAGE[stage]
+  if (stage !== null) return leftAtStage(stage)
   if (word !== null) return levelOfWord(word)
   return kind === 'bare' ? leftAtBare(value ?? 0) : (value ?? 0)
 }
@@ -68,10 +60,10 @@ export function stageOfBare(bare: number): PanStage {
 /** What is left at a bare share: in straight lines between the stages, to nothing where all is bare. Assumption. */
 function leftAtBare(bare: number): number {
   const known = [
-    [0, LEFT_AT_STAGE.dip],
+    [0, STAGE_LEVELS['no pan'].left],
     ...(['first pan', 'half bare', 'mostly bare'] as const).map((stage) => [
       BARE_AT_STAGE[stage],
-      LEFT_AT_STAGE[stage],
+      STAGE_LEVELS[stage].left,
     ]),
     [1, 0],
   ] as [number, number][]

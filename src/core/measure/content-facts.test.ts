@@ -34,7 +34,7 @@ const thing = (over: Partial<ThingMeasured>): ThingMeasured => ({
   type: 'pressed powder',
   form: 'pressed',
   content: { amount: 9, unit: 'g' },
-  startedNew: true,
+  start: { kind: 'new' },
   finished: false,
   days: [],
   readings: [],
@@ -64,7 +64,7 @@ describe('what the content is reckoned from', () => {
     expect(facts.full).toEqual({ grams: 48.2, resolution: 0.1 })
     expect(facts.seen).toHaveLength(1)
     expect(
-      contentFactsOf(thing({ days: DAYS, startedNew: false, readings: [reading('2026-10-30', {})] })).full,
+      contentFactsOf(thing({ days: DAYS, start: { kind: 'unknown' }, readings: [reading('2026-10-30', {})] })).full,
     ).toBeNull()
   })
   test('an event begins a series for what follows it, on its own day by the instant', () => {

@@ -1,5 +1,5 @@
 import type { Day } from '../calendar/day.js'
-import type { ContentFacts, Seen, SeenEmpty, StageLevel } from '../forecast/content.js'
+import type { ContentFacts, Seen, SeenEmpty, Start } from '../forecast/content.js'
 import { packageModelOf } from '../forecast/form-models.js'
 import { labelGrams, useAmountOf } from '../forecast/use-amounts.js'
 import type { Form, PanStage } from '../item/form.js'
@@ -36,8 +36,7 @@ export interface ThingMeasured {
   readonly type: ModelType
   readonly form: Form
   readonly content: { readonly amount: number; readonly unit: 'g' | 'ml' } | null
-  /** It was new when its log began. */
-  readonly startedNew: boolean
+  readonly start: Start
   readonly finished: boolean
   /** Days on which it was used, each once, ascending. */
   readonly days: readonly Day[]
@@ -53,15 +52,6 @@ export interface ThingMeasured {
 export const USUAL_STEP = 0.1
 /** What is left when something was spilt, where nothing was read before. Assumption. */
 const USUALLY_LEFT = 0.6
-const STAGE_OF: Readonly<Record<PanStage, StageLevel>> = {
-  untouched: 'none',
-  'dome gone': 'none',
-  dip: 'none',
-  'first pan': 'first pan',
-  'half bare': 'half bare',
-  'mostly bare': 'mostly bare',
-}
-
 /** What the content model is fed from the readings, events and uses of one item. Doubtful readings count nowhere. */
 export function contentFactsOf(thing: ThingMeasured): ContentFacts {
   const amount = useAmountOf(thing.type, thing.form)
@@ -86,10 +76,10 @@ export function contentFactsOf(thing: ThingMeasured): ContentFacts {
         return [{ kind: 'level', share: levelOfWord(word ?? 'half'), uses, lost }]
       case 'stage':
       case 'bare': {
-        const at = stage ?? stageOfBare(value ?? 0)
+        const at = stage ?? (value === 0 ? 'no pan' : stageOfBare(value ?? 0))
         // What is pressed anew looks like a lot again: a stage seen since tells nothing.
         const pressed = thing.events.some((event) => event.kind === 'repressed' && !isAfter(event, reading))
-        return pressed ? [] : [{ kind: 'stage', stage: STAGE_OF[at], uses, lost }]
+        return pressed ? [] : [{ kind: 'stage', stage: at, uses, lost }]
       }
     }
   })
@@ -98,7 +88,7 @@ export function contentFactsOf(thing: ThingMeasured): ContentFacts {
     package: packageModelOf(thing.type, thing.form),
     label,
     handShift: 0,
-    start: { kind: thing.startedNew ? 'new' : 'unknown' },
+    start: thing.start,
     uses: thing.days.length,
     lost: losses.reduce((sum, { grams }) => sum + grams, 0),
     series: 1 + seriesAt(thing.events, { day: '9999-12-31' as Day, savedAt: '' }),
@@ -113,7 +103,7 @@ export function contentFactsOf(thing: ThingMeasured): ContentFacts {
 function fullOf(thing: ThingMeasured, trusted: readonly TimedReading[]): ContentFacts['full'] {
   const first = trusted.find((reading) => reading.kind === 'gross')
   if (
-    thing.startedNew &&
+    thing.start.kind === 'new' &&
     first &&
     usesAfter(thing.days, first) === thing.days.length &&
     seriesAt(thing.events, first) === 0

@@ -3,6 +3,7 @@ import type { ContentFacts, Seen } from '#core/forecast/content'
 import { evidenceOf, forecastOf, type ForecastFacts } from '#core/forecast/forecast'
 import { packageModelOf } from '#core/forecast/form-models'
 import { median } from '#core/lists/median'
+import { sinceFocus } from '#core/forecast/rate'
 import { userEffectsOf, NO_USER_EFFECTS } from '#core/forecast/user-effects'
 import { labelGrams, useAmountOf } from '#core/forecast/use-amounts'
 import { ROLES } from '#core/forecast/role'
@@ -37,7 +38,7 @@ const TYPES: Readonly<Record<string, readonly [ModelType, Form]>> = {
   face_cream: ['face cream', 'jar'],
   hand_cream: ['hand cream', 'tube'],
 }
-const STAGES = ['none', 'first pan', 'half bare', 'mostly bare'] as const
+const STAGES = ['no pan', 'first pan', 'half bare', 'mostly bare'] as const
 const Day = z.int()
 const Weight = z.tuple([z.number(), z.number()]).nullable()
 
@@ -201,7 +202,7 @@ function factsOf(thing: Thing): ForecastFacts {
         case 'len':
           return { kind: 'length', share: each[2], uses, lost: 0 }
         case 'pan':
-          return { kind: 'stage', stage: STAGES[each[2]] ?? 'none', uses, lost: 0 }
+          return { kind: 'stage', stage: STAGES[each[2]] ?? 'no pan', uses, lost: 0 }
       }
     }),
     finished: thing.finishedDay !== null,
@@ -209,7 +210,15 @@ function factsOf(thing: Thing): ForecastFacts {
   const cut = thing.finishedDay ?? thing.cut
   return {
     content,
-    log: { role: thing.role, cut, uses: thing.uses, out: thing.away, focus: thing.focusDay },
+    log: {
+      role: thing.role,
+      cut,
+      uses: thing.uses,
+      out: thing.away,
+      // What never was in focus goes on there as it did: all of its days count.
+      weights: thing.focusDay === null ? [[0, cut, 1]] : sinceFocus(thing.focusDay, cut),
+      inFocus: thing.focusDay !== null,
+    },
     ahead: { away: thing.away.map(([first, last]) => [first - cut, last - cut] as const), low: [] },
   }
 }

@@ -1,7 +1,8 @@
-import { addDays, daysBetween, type Day } from '#core/calendar/day'
+import { addDays, daysBetween, later, type Day } from '#core/calendar/day'
 import { evidenceOf, firstPassOf, forecastOf, type Forecast, type ForecastFacts } from '#core/forecast/forecast'
 import { calendarOf, type Ahead, type Calendar } from '#core/forecast/finish'
 import { userEffectsOf, type UserEffects } from '#core/forecast/user-effects'
+import { BEFORE_FOCUS, sinceFocus, type Weighted } from '#core/forecast/rate'
 import type { Role } from '#core/forecast/role'
 import { contentFactsOf, type ThingMeasured } from '#core/measure/content-facts'
 import type { TouchedRow } from '../db/journal.js'
@@ -27,6 +28,8 @@ interface Drawer {
   readonly said: ReadonlyMap<string, Role>
   readonly inDrawer: ReadonlySet<string>
   readonly rivals: ReadonlyMap<string, number>
+  /** The day anything was first laid in. */
+  readonly firstLaid: Day | null
 }
 
 export interface Prepared {
@@ -250,7 +253,7 @@ export class Forecasts {
     const days = this.days()
     if (this.#ofAll?.userEffects !== userEffects || this.#ofAll.days !== days)
       this.#ofAll = { userEffects, days, key: `${userEffects.amount} ${userEffects.rate} ${days.key}` }
-    return `${item.version} ${this.roleOf(item).role} ${this.#ofAll.key}`
+    return `${item.version} ${this.roleOf(item).role} ${this.#standing().firstLaid} ${this.#ofAll.key}`
   }
 
   roleOf(item: ItemFacts): { readonly role: Role; readonly said: boolean } {
@@ -274,19 +277,48 @@ export class Forecasts {
   /** The facts with the days as numbers from the first on which anything is known of it. */
   #factsBy(item: ItemFacts, thing: ThingMeasured, ended: Day | null): ForecastFacts {
     const days = this.days()
-    const { focus = null, added = null } = this.#queries.standing.get(item.id) ?? {}
+    const added = this.#queries.addedOn.get(item.id)?.day ?? null
     const last = ended !== null && ended < days.last ? ended : days.last
     const first = firstKnown(item, thing.days, days.first, added, last)
+    const cut = daysBetween(first, last)
+    const { inUse, weights } = this.#focusOf(item, first, last)
     return {
       content: contentFactsOf(thing),
       log: {
-        role: this.roleOf(item).role,
-        cut: daysBetween(first, last),
+        // What rests is forecast as if it lay in the drawer, one of several.
+        role: inUse ? this.roleOf(item).role : 'rotation',
+        cut,
         uses: thing.days.filter((day) => day >= first && day <= last).map((day) => daysBetween(first, day)),
         out: numbered(days.out, first),
-        focus: focus === null ? null : daysBetween(first, focus),
+        weights,
+        inFocus: true,
       },
       ahead: aheadOf(days),
+    }
+  }
+
+  /**
+   * Whether it is in the drawer or a project (of what ended: was, on its last day), and what its days tell of how often it would be used
+   * there: of what is in use those since it came most; of what rests those of its former stays, and a little those before any
+   * drawer was laid.
+   */
+  #focusOf(item: ItemFacts, first: Day, last: Day): { readonly inUse: boolean; readonly weights: readonly Weighted[] } {
+    const end = item.endedOn ?? this.#today()
+    const rows = this.#queries.stays.all({ id: item.id })
+    const stays = joined(rows, end)
+    const present = stays.at(-1)
+    const number = (day: Day): number => daysBetween(first, day)
+    const cut = number(last)
+    if (present === undefined) return { inUse: false, weights: sinceFocus(null, cut) }
+    const inUse = item.endedOn === null ? rows.some((row) => row.last === null) : present.last >= end
+    if (inUse) return { inUse: true, weights: sinceFocus(number(present.first), cut) }
+    const laid = this.#standing().firstLaid ?? present.first
+    return {
+      inUse: false,
+      weights: [
+        [0, number(laid) - 1, BEFORE_FOCUS],
+        ...stays.map((stay) => [Math.max(number(stay.first), number(laid)), number(stay.last), 1] as const),
+      ],
     }
   }
 
@@ -312,9 +344,25 @@ export class Forecasts {
       said: new Map(this.#queries.saidRoles.all().map((row) => [row.id, row.role])),
       inDrawer: new Set(rows.map((row) => row.id)),
       rivals,
+      firstLaid: this.#queries.firstLaid.get()?.day ?? null,
     }
     return this.#drawer
   }
+}
+
+/** Stays that overlap or follow each other, as one; what is not over lasts until `end`. */
+function joined(
+  stays: readonly { readonly first: Day; readonly last: Day | null }[],
+  end: Day,
+): { readonly first: Day; readonly last: Day }[] {
+  const found: { first: Day; last: Day }[] = []
+  for (const { first, last } of stays) {
+    const before = found.at(-1)
+    const until = last ?? end
+    if (before && first <= before.last) before.last = later(before.last, until)
+    else found.push({ first, last: until })
+  }
+  return found
 }
 
 /**

@@ -24,13 +24,13 @@ export interface GuessRow {
 export function forecastQueries(db: Db) {
   const sql = preparing(db)
   return {
-    /** The day it came into focus, and the day it was written down. */
-    standing: sql<[string], { focus: Day | null; added: Day | null }>(`
-      SELECT (SELECT min(day) FROM (
-                SELECT p.from_day AS day FROM placement p WHERE p.item_id = i.id AND p.to_day IS NULL
-                UNION ALL SELECT s.rolled_in FROM stay s WHERE s.item_id = i.id AND s.rolled_out IS NULL)) AS focus,
-             i.added_on AS added
-        FROM item i WHERE i.id = ?`),
+    addedOn: sql<[string], { day: Day | null }>('SELECT added_on AS day FROM item WHERE id = ?'),
+    /** Stays in the drawer and in projects, by their first day; the last day is null of one that is not over. */
+    stays: sql<[{ id: string }], { first: Day; last: Day | null }>(`
+      SELECT from_day AS first, to_day AS last FROM placement WHERE item_id = @id
+      UNION ALL SELECT rolled_in, rolled_out FROM stay WHERE item_id = @id
+       ORDER BY first`),
+    firstLaid: sql<[], { day: Day | null }>('SELECT min(from_day) AS day FROM placement'),
     inDrawer: sql<[], { id: string; category_id: string }>(`
       SELECT i.id, i.type_id AS category_id
         FROM placement p JOIN typed_item i ON i.id = p.item_id WHERE p.to_day IS NULL`),

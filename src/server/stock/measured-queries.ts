@@ -94,6 +94,12 @@ export function measuredQueries(db: Db) {
     daysFrom: sql<[{ id: string; from: Day }], { day: Day }>(
       'SELECT day FROM wear WHERE item_id = @id AND day >= @from ORDER BY day',
     ),
+    /** The first day of the log, or the day the item was written down where that was before. */
+    firstDay: sql<[{ id: string }], { day: Day | null }>(`
+      SELECT min(day) AS day FROM (
+        SELECT min(day) AS day FROM wear
+        UNION ALL SELECT min(id) FROM day_record WHERE no_makeup = 1
+        UNION ALL SELECT added_on FROM item WHERE id = @id)`),
     days: sql<[string], { day: Day }>('SELECT day FROM wear WHERE item_id = ? ORDER BY day'),
     shadeDays: sql<[string], { part_id: string; day: Day }>(`
       SELECT wp.part_id, w.day FROM wear w JOIN wear_part wp ON wp.wear_id = w.id WHERE w.item_id = ? ORDER BY w.day`),

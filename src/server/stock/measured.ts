@@ -1,5 +1,4 @@
-import { contentOf, type ContentEstimate } from '#core/forecast/content'
-import { cannotBeUnopened } from '#core/item/opening'
+import { contentOf, type ContentEstimate, type Start } from '#core/forecast/content'
 import {
   contentFactsOf,
   USUAL_STEP,
@@ -31,6 +30,8 @@ export interface Measured {
   readonly events: readonly EventRow[]
   readonly weights: readonly PackageWeightRow[]
   readonly days: readonly Day[]
+  /** The first day of the user's log, or the day it was written down where that was before. */
+  readonly first: Day | null
 }
 
 /** Reads what was measured of items, and computes what is left of them. */
@@ -52,6 +53,7 @@ export class MeasuredThings {
       events: this.#queries.events.all(id),
       weights: this.#queries.weightsOfKind.all(id),
       days: this.#queries.days.all(id).map((row) => row.day),
+      first: this.#queries.firstDay.get({ id })?.day ?? null,
     }
   }
 
@@ -146,13 +148,13 @@ export function shadeOf(
   }
 }
 
-export function thingOf(item: Measurable, { readings, events, weights, days }: Measured): ThingMeasured {
+export function thingOf(item: Measurable, { readings, events, weights, days, first }: Measured): ThingMeasured {
   const own = weights.findLast((row) => row.state === 'full' && row.item_id === item.id)
   return {
     type: item.modelType,
     form: item.form,
     content: item.content,
-    startedNew: startedNew(item),
+    start: startOf(item, first),
     finished: item.lifecycle === 'finished',
     days,
     readings: readings.map(timedReading),
@@ -164,10 +166,20 @@ export function thingOf(item: Measurable, { readings, events, weights, days }: M
   }
 }
 
-/** It was new when its log began: nothing was used of it before, or a tick opened it. */
-function startedNew(item: Measurable): boolean {
-  if (item.usesBefore !== null) return item.usesBefore === 0
-  return !cannotBeUnopened({ wears: item.wears, usesBefore: null }) || item.opening.by === 'tick'
+/**
+ * How it started by what is said of it. Opened inside the log is new; opened before it is as full as its stated uses say, or
+ * not known.
+ */
+function startOf({ opening, usesBefore, wears }: Measurable, first: Day | null): Start {
+  const uses = usesBefore ?? 0
+  if (uses > 0 && opening.by !== 'tick') return { kind: 'stated', uses }
+  const earliest = opening.within?.earliest ?? opening.notBefore
+  const isNew =
+    usesBefore === 0 ||
+    opening.by === 'tick' ||
+    (opening.kind === 'unopened' && wears === 0) ||
+    (first !== null && earliest !== null && earliest >= first)
+  return { kind: isNew ? 'new' : 'unknown' }
 }
 
 export function timedReading(row: MeasurementRow): TimedReading {
