@@ -122,7 +122,7 @@ test('the race is narrowed by how it stands, what it is and where it lies; a row
   page,
 }) => {
   await goTo(page, 'Shelf life')
-  const chip = page.getByRole('group', { name: 'Only what' }).getByRole('button', { name: /^will make it/ })
+  const chip = page.getByRole('group', { name: 'Only what' }).getByRole('button', { name: /^in time/ })
   const count = Number(/\d+$/.exec((await chip.textContent()) ?? '')?.[0])
   await chip.click()
   await expect(page.getByRole('article')).toHaveCount(count)

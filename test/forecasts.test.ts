@@ -93,7 +93,7 @@ describe('the forecast of a thing', () => {
     const id = await house.item(fields)
     await act(id)
     const found = await forecast(id)
-    for (const span of [found.days, found.uses, found.grams, found.share, found.perUse, found.perWeek]) {
+    for (const span of [found.days, found.uses, found.grams, found.share, found.perUse]) {
       for (const each of Object.values(span)) expect(Number.isFinite(each)).toBe(true)
       expect(span.low).toBeLessThanOrEqual(span.middle)
       expect(span.middle).toBeLessThanOrEqual(span.high)
@@ -128,7 +128,7 @@ describe('the forecast of a thing', () => {
   })
   test('what rests is told as if it lay in the drawer, by its days there; what never did by its days at a fifth', async () => {
     const id = await house.item(NEW)
-    const perWeek = async () => (await forecast(id)).perWeek.middle
+    const perDay = async () => 1 / (await forecast(id)).days.middle
     house.setClock(new Date(`${ago(120)}T08:00:00`))
     const laid = await house.post('/drawer/place', { placementId: 'p', itemId: id, zoneId: 'extras' })
     expect(laid.status).toBe(200)
@@ -147,13 +147,13 @@ describe('the forecast of a thing', () => {
         })
       ).status,
     ).toBe(200)
-    const there = await perWeek()
-    expect(there).toBeGreaterThan(2)
+    const there = await perDay()
+    expect((await forecast(id)).pace).toEqual({ uses: 29, days: 58, perWeek: 3.5 })
     await house.post('/drawer/take-out', { itemId: id })
     house.setClock(new Date(`${TODAY}T12:00:00`))
     await tally(await house.item({ ...NEW, name: 'Quay' }), every(2, 59))
     // Not worn for two months since it lies in the stash: that says nothing of how it is worn in the drawer.
-    expect(await perWeek()).toBeGreaterThan(0.7 * there)
+    expect(await perDay()).toBeGreaterThan(0.7 * there)
   })
   test('a tally moves its own thing and no other, nor any goal that is passed', async () => {
     const [one, other] = [await house.item(NEW), await house.item({ ...NEW, name: 'Quay' })]
@@ -193,7 +193,7 @@ describe('the forecast of a thing', () => {
     expect(silence).not.toBeNull()
     await house.post('/silence', { id: 'q', ...silence, said: 'no makeup' })
     // Now those days are known, and it was not used on any of them.
-    expect((await forecast(id)).perWeek.middle).toBeLessThan(silent.perWeek.middle)
+    expect((await forecast(id)).days.middle).toBeGreaterThan(silent.days.middle)
   })
 })
 
@@ -210,7 +210,7 @@ describe('how a thing stands among its like', () => {
     await place(rival)
     const rotating = await forecast(id)
     expect(rotating).toMatchObject({ role: 'rotation', roleSaid: false })
-    expect(rotating.perWeek.middle).toBeLessThan(staple.perWeek.middle)
+    expect(rotating.days.middle).toBeGreaterThan(staple.days.middle)
     const said = await house.put(`/items/${id}/role`, { role: 'staple' })
     expect(await forecast(id)).toMatchObject({ role: 'staple', roleSaid: true })
     expect((await house.put(`/items/${id}/role`, { role: 'darling' })).status).toBe(422)
@@ -251,23 +251,23 @@ describe('the race', () => {
       paoMonths: 48,
     })
     await tally(fast, every(1, 150))
-    expect((await race(fast)).verdict).toBe('will make it')
+    expect((await race(fast)).verdict).toBe('in time')
     const slow = await house.item({ ...NEW, name: 'Quay', expiry: addDays(TODAY, 20), priceMinor: null })
     const lost = await race(slow)
-    expect(lost.verdict).toBe('will not at this pace')
+    expect(lost.verdict).toBe('not in time')
     // No price of its own: the one other blush cost 18.00.
     expect(lost.price).toEqual({ minor: 1800, usual: true })
     expect(lost.stake).toBe(Math.round(1800 * lost.share * (1 - (lost.chance ?? 0))))
     const open = await house.item({ ...NEW, name: 'Weir', opened: { kind: 'unknown' }, paoMonths: 12 })
-    expect(await race(open)).toMatchObject({ chance: null, verdict: null, stake: null })
+    expect(await race(open)).toMatchObject({ chance: null, verdict: 'not known', stake: null })
   })
   test('a wrong opening put right turns it round', async () => {
     const id = await house.item({ ...NEW, opened: opened(ago(355)), content: { amount: 0.5, unit: 'g' } })
     await tally(id, every(2, 60))
-    expect((await race(id)).verdict).toBe('will not at this pace')
+    expect((await race(id)).verdict).toBe('not in time')
     const year = { kind: 'range', earliest: ago(70), latest: ago(61), said: 'late summer' }
     expect((await house.post('/openings', { answers: [{ itemId: id, opened: year }] })).status).toBe(200)
-    expect((await race(id)).verdict).not.toBe('will not at this pace')
+    expect((await race(id)).verdict).not.toBe('not in time')
   })
 })
 

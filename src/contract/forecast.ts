@@ -1,5 +1,5 @@
 import { type ForecastReason, type Role, ROLES } from '#core/forecast/role'
-import type { Verdict } from '#core/forecast/chance'
+import type { Verdict } from '#core/forecast/verdict'
 import type { Day } from '#core/calendar/day'
 import { z } from 'zod'
 import { GOAL_KINDS } from '#core/goal/progress'
@@ -38,7 +38,7 @@ export interface RaceView {
   last: Day
   /** Chance of being finished by the day to act on; null where that day is not known. */
   chance: number | null
-  verdict: Verdict | null
+  verdict: Verdict
   /** What would be lost, in minor units: price by what is left and by how likely it spoils; null without any price to go by. */
   stake: number | null
   /** What it is computed with; `usual` = the middle price of its category, where it has none of its own. */
@@ -53,11 +53,24 @@ export interface OutlookView {
   reach: DaySpan
   /** The day by which it is nearly sure. */
   sure: Day | null
+  /** Chance of reaching it by its date; null without one, and where the date is past or nothing can be done by it. */
   chance: number | null
-  verdict: Verdict | null
-  /** Uses a week: needed until its date, and kept of late. */
+  verdict: Verdict
+  /** Uses a week that it needs until its date; null without one, or with less than a week left. */
   needed: number | null
-  kept: number
+  pace: PaceView | null
+}
+
+/** The pace shown: uses on days in the drawer or a project within the last twelve weeks; null where these are too few to tell. */
+export interface PaceView {
+  uses: number
+  days: number
+  perWeek: number
+}
+
+/** The verdict on every goal that is open, for lists. */
+export interface VerdictsAnswer {
+  goals: (Pick<OutlookView, 'stayId' | 'verdict' | 'needed' | 'pace'> & { itemId: string })[]
 }
 
 export interface AskedView {
@@ -73,8 +86,7 @@ export interface ForecastView {
   grams: Span
   share: Span
   perUse: Span
-  /** Uses a week it is computed with, in the middle and as a likely span. */
-  perWeek: Span
+  pace: PaceView | null
   role: Role
   roleSaid: boolean
   /** Days that are known of it, and uses among them. */
@@ -86,8 +98,10 @@ export interface ForecastView {
   fan: { day: Day; low: number; middle: number; high: number }[]
   /** Chance of being finished by each day of the curve, counted from `last`. */
   curve: number[]
-  /** Chance of being finished by its last good day (both ends), and what that is called. */
-  inDate: { early: number; late: number; verdict: Verdict } | null
+  /** Chance of being finished by its last good day, by both ends of it. */
+  inDate: { early: number; late: number } | null
+  /** Whether it is finished by its use-by date. */
+  verdict: Verdict
   asked: AskedView | null
   /** Weight when finished, by series of weighings, g. */
   packages: { mean: number; sd: number }[]

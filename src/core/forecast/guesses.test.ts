@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from 'vitest'
-import { verdictOf } from './chance'
+import { chanceWord, verdictOf } from './verdict'
 import { categoryFactor, guessFactor, MONTH_DAYS, pinballLoss, type GuessOutcome } from './guesses'
 import { supplyOf, supplyOfFewer, type InStock } from './supply'
 
@@ -55,15 +55,31 @@ describe('her guesses', () => {
 })
 
 test.each([
-  [0.85, 'will make it'],
-  [0.849, 'tight'],
-  [0.6, 'tight'],
-  [0.599, 'about even'],
-  [0.35, 'about even'],
-  [0.349, 'will not at this pace'],
-  [0, 'will not at this pace'],
+  [0.85, 'in time'],
+  [0.849, 'close'],
+  [0.6, 'close'],
+  [0.599, '50-50'],
+  [0.35, '50-50'],
+  [0.349, 'not in time'],
+  [0, 'not in time'],
 ])('a chance of %f is called "%s"', (chance, words) => {
-  expect(verdictOf(chance)).toBe(words)
+  expect(chanceWord(chance)).toBe(words)
+})
+
+test.each([
+  ['on pace', 0.2, null, 'not in time'],
+  ['on pace', 0.7, null, 'on pace'],
+  ['ahead', 0.7, null, 'close'],
+  ['behind', 0.9, null, 'behind'],
+  ['not known', 0.5, null, '50-50'],
+  ['no date', null, null, 'no date'],
+  ['out of reach', null, null, 'out of reach'],
+  ['ahead', 0.9, 'expired', 'expired'],
+  ['met', null, 'gone off', 'met'],
+  [null, 0.9, null, 'in time'],
+  [null, null, null, 'not known'],
+] as const)('where it stands (%s) and its chance (%s) make one verdict', (standing, chance, over, verdict) => {
+  expect(verdictOf({ over, standing, chance })).toBe(verdict)
 })
 
 describe('years of supply', () => {

@@ -103,6 +103,27 @@ function disjoint(stretches: readonly Stretch[], cut: number): Stretch[] {
   return found
 }
 
+/** The pace shown is counted over so many days, and told from so many of them on that tell something. Assumptions. */
+const PACE_DAYS = 84
+const LEAST_PACE_DAYS = 14
+
+/**
+ * The pace shown to the user: a count, uses on the days in the drawer or a project within the last twelve weeks, away and unwritten
+ * days left out. Null where fewer than 14 such days are known.
+ */
+export function paceShown({ cut, uses, out, weights }: UseLog): { uses: number; days: number; perWeek: number } | null {
+  const from = Math.max(0, cut - PACE_DAYS + 1)
+  const silent = disjoint(out, cut)
+  const isIn = (day: number): boolean =>
+    weights.some(([first, last, share]) => share === 1 && day >= first && day <= last) &&
+    !silent.some(([first, last]) => day >= first && day <= last)
+  let days = 0
+  for (let day = from; day <= cut; day += 1) if (isIn(day)) days += 1
+  if (days < LEAST_PACE_DAYS) return null
+  const counted = uses.filter((day) => day >= from && day <= cut && isIn(day)).length
+  return { uses: counted, days, perWeek: Math.round((70 * counted) / days) / 10 }
+}
+
 /** Log odds of a day's use before anything is known; `userEffects` = what is known of the user's beyond this item. */
 export function roleLogit(role: Role, inFocus: boolean, userEffects = 0, model = RATE_MODEL): number {
   return logit(model.roles[role]) + (inFocus ? model.focusShift : 0) + userEffects

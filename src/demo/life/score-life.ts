@@ -1,5 +1,5 @@
 import { daysBetween, type Day } from '#core/calendar/day'
-import { verdictOf } from '#core/forecast/chance'
+import { chanceWord } from '#core/forecast/verdict'
 import { chanceOf } from '#core/forecast/forecast'
 import type { Span } from '#core/forecast/weighed'
 import { median } from '#core/lists/median'
@@ -135,11 +135,13 @@ function asked(
       },
       left: { said: forecast.content.grams, came: truth.grams },
     })
+    const counted = countedPace(life, item.id, ask)
+    if (counted !== null && said.pace !== null) found.paces.push(said.pace.perWeek / counted)
     const { actOn } = item.shelfLife
     if (actOn !== null && actOn >= today) {
       const chance = chanceOf(forecast, daysBetween(said.last, actOn))
       found.verdicts.push({
-        word: verdictOf(chance),
+        word: chanceWord(chance),
         chance,
         cameTrue: truth.kept !== null && truth.kept <= numberOf(actOn),
       })
@@ -147,18 +149,54 @@ function asked(
     const goals = (services.stock.goals([item.id], today).get(item.id) ?? []).flatMap(({ goal, stay }) =>
       stay.rolled_out === null ? [goal] : [],
     )
-    for (const { stayId, chance, verdict } of services.forecastViews.outlooks(item, goals)) {
+    for (const { stayId, chance } of services.forecastViews.outlooks(item, goals)) {
       const goal = goals.find((each) => each.stayId === stayId)
-      if (chance === null || verdict === null || !goal || goal.by === null) continue
+      if (chance === null || !goal || goal.by === null) continue
       const reached = goal.kind === 'finish' ? truth.kept : truth.goalDay
       found.verdicts.push({
-        word: verdict,
+        word: chanceWord(chance),
         chance,
         cameTrue: reached !== null && reached <= numberOf(goal.by),
       })
     }
   }
   needsOf(services.supplying.needs(), present, truths, life, ask, today, found.needs)
+}
+
+const PACE_DAYS = 84
+/** A pace is compared of what was ticked so often in those days. */
+const LEAST_TICKS = 6
+
+/** Uses a week over the twelve weeks before a day, of an item that lay in the drawer all that time, counted in the file itself. */
+function countedPace({ events }: LifeFile, id: string, ask: number): number | null {
+  const from = ask - PACE_DAYS
+  const moves = events.filter(
+    (event) => (event.do === 'drawer in' || event.do === 'drawer out') && event.item === id && event.day < ask,
+  )
+  const last = moves.at(-1)
+  if (last?.do !== 'drawer in' || last.day > from) return null
+  const ticks = new Set<number>()
+  const written = new Set<number>()
+  const away = new Set<number>()
+  for (const event of events) {
+    if (event.day >= ask) continue
+    if (event.do === 'wear' || event.do === 'no makeup') written.add(event.of)
+    if (event.do === 'wear' && event.of >= from && event.items.includes(id)) ticks.add(event.of)
+    if (event.do === 'away') for (let day = event.from; day <= event.to; day += 1) away.add(day)
+  }
+  if (ticks.size < LEAST_TICKS) return null
+  let days = 0
+  for (let day = from; day < ask; day += 1) if (!away.has(day) && !inSilence(written, day)) days += 1
+  return (7 * ticks.size) / days
+}
+
+/** A week or more without anything written is silent and tells nothing of the pace. */
+function inSilence(written: ReadonlySet<number>, day: number): boolean {
+  let first = day
+  let last = day
+  while (day - first < 7 && !written.has(first)) first -= 1
+  while (last - day < 7 && !written.has(last)) last += 1
+  return last - first - 1 >= 7
 }
 
 /** The day on which each category runs out, served by last good days, against the uses that came. */

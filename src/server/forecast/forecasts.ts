@@ -2,9 +2,10 @@ import { addDays, daysBetween, later, type Day } from '#core/calendar/day'
 import { evidenceOf, firstPassOf, forecastOf, type Forecast, type ForecastFacts } from '#core/forecast/forecast'
 import { calendarOf, type Ahead, type Calendar } from '#core/forecast/finish'
 import { userEffectsOf, type UserEffects } from '#core/forecast/user-effects'
-import { BEFORE_FOCUS, sinceFocus, type Weighted } from '#core/forecast/rate'
+import { BEFORE_FOCUS, paceShown, sinceFocus, type Weighted } from '#core/forecast/rate'
 import type { Role } from '#core/forecast/role'
 import { contentFactsOf, type ThingMeasured } from '#core/measure/content-facts'
+import type { PaceView } from '#contract/forecast'
 import type { TouchedRow } from '../db/journal.js'
 import type { Db } from '../db/query.js'
 import type { ItemFacts } from '../stock/item-facts.js'
@@ -22,6 +23,7 @@ export interface ItemForecast {
   /** The user said it themselves; else the drawer tells. */
   readonly roleSaid: boolean
   readonly forecast: Forecast
+  readonly pace: PaceView | null
 }
 
 interface Drawer {
@@ -325,7 +327,7 @@ export class Forecasts {
   #make(item: ItemFacts, facts: ForecastFacts, userEffects: UserEffects): ItemForecast {
     const { role, said } = this.roleOf(item)
     const forecast = forecastOf(facts, userEffects, this.#calendarOf(facts.ahead))
-    return { itemId: item.id, last: this.days().last, role, roleSaid: said, forecast }
+    return { itemId: item.id, last: this.days().last, role, roleSaid: said, forecast, pace: paceShown(facts.log) }
   }
 
   /** The days ahead are the same for all. */

@@ -24,6 +24,9 @@ export interface GuessRow {
 export function forecastQueries(db: Db) {
   const sql = preparing(db)
   return {
+    withGoals: sql<[], { item_id: string }>(
+      'SELECT DISTINCT item_id FROM stay WHERE rolled_out IS NULL AND beside = 0',
+    ),
     addedOn: sql<[string], { day: Day | null }>('SELECT added_on AS day FROM item WHERE id = ?'),
     /** Stays in the drawer and in projects, by their first day; the last day is null of one that is not over. */
     stays: sql<[{ id: string }], { first: Day; last: Day | null }>(`

@@ -8,19 +8,22 @@ import type { Guessing } from './guessing.js'
 import type { LookingBack } from './looking-back.js'
 import type { SettingUp } from './setting-up.js'
 import type { Supplying } from './supplying.js'
+import type { ForecastViews } from './views.js'
 
 export function forecastRoutes(
   services: Context & {
     stock: Stock
+    forecastViews: ForecastViews
     guessing: Guessing
     lookingBack: LookingBack
     settingUp: SettingUp
     supplying: Supplying
   },
 ): Route[] {
-  const { guessing, lookingBack, settingUp, supplying } = services
+  const { forecastViews, guessing, lookingBack, settingUp, supplying } = services
   return [
     read('/look-back', () => ok(lookingBack.all()), 'few'),
+    read('/verdicts', () => ok(forecastViews.verdicts()), 'few'),
     read('/supply', () => ok(supplying.all()), 'all'),
     readBy('/set-up', SetUpQuery, (query) => ok(settingUp.of(query)), 'few'),
     write('post', '/items/:id/guesses', 'guess', AddGuess, (body, id) => guessing.add(id, body)),

@@ -47,7 +47,7 @@ export class SettingUp {
       by,
       kinds: by === null || by < today || aimOf(asked) === null ? [] : this.#kinds(items, asked, by, query),
       outlooks: items.flatMap((item) => {
-        const outlook = this.services.forecastViews.outlook(item, null, { ...asked, by })
+        const outlook = this.services.forecastViews.outlook(item, null, { ...asked, by, standing: null })
         return outlook === null ? [] : [{ itemId: item.id, ...outlook }]
       }),
     }

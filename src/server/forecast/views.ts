@@ -1,16 +1,15 @@
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import { bestMeasure } from '#core/forecast/asking'
-import { verdictOf } from '#core/forecast/chance'
+import { verdictOf, type Verdict } from '#core/forecast/verdict'
 import { chanceOf, type ForecastFacts } from '#core/forecast/forecast'
 import { HORIZON_DAYS, LONG_DAYS } from '#core/forecast/finish'
 import { curveOf, fanOf, outlookOf, usesUntil, type GoalAim } from '#core/forecast/outlook'
-import { logistic } from '#core/forecast/rate'
-import { Z_TENTH } from '#core/forecast/normal'
 import { sharesBefore, STAGE_LEVELS } from '#core/forecast/content'
 import type { Span } from '#core/forecast/weighed'
 import { eyeMeasureOf } from '#core/item/form'
 import { leftByReading } from '#core/item/what-is-left'
-import type { ForecastView, OutlookView, RaceView } from '#contract/forecast'
+import type { ForecastView, OutlookView, RaceView, VerdictsAnswer } from '#contract/forecast'
+import type { Standing } from '#core/goal/pace'
 import type { GoalView } from '#contract/item'
 import type { ItemFacts } from '../stock/item-facts.js'
 import type { ItemForecast, Forecasts } from './forecasts.js'
@@ -41,7 +40,7 @@ export class ForecastViews {
     const { forecast, last } = found
     const facts = forecasts.factsOf(item)
     const userEffects = forecasts.userEffects()
-    const { content, rate } = forecast
+    const { content } = forecast
     const eye = eyeMeasureOf(item.form, item.opaque)
     const asked =
       item.parts.length > 0
@@ -51,7 +50,6 @@ export class ForecastViews {
             looks: eye === 'length' ? 'length' : eye === 'level' ? 'level' : null,
             step: this.services.settings().scaleStep,
           })
-    const per = (z: number): number => 7 * logistic(rate.mean + z * Math.sqrt(rate.variance))
     const uses = content.usesLeft
     return {
       last,
@@ -61,7 +59,7 @@ export class ForecastViews {
       grams: content.grams,
       share: content.share,
       perUse: content.perUse,
-      perWeek: { low: per(-Z_TENTH), middle: per(0), high: per(Z_TENTH) },
+      pace: found.pace,
       role: found.role,
       roleSaid: found.roleSaid,
       known: { days: facts.log.cut + 1, uses: facts.log.uses.length },
@@ -75,6 +73,7 @@ export class ForecastViews {
         high,
       })),
       inDate: inDate(item, found),
+      verdict: itemVerdict(item, found),
       asked: asked && { measure: asked.measure, finish: daySpan(last, asked.finish, this.services.today()) },
       packages: content.packages.map(({ mean, sd }) => ({ mean, sd })),
       before: this.#queries.kept.all(item.id).map((row) => ({
@@ -137,7 +136,7 @@ export class ForecastViews {
       curve: curveOf(forecast).map((each) => Math.round(each * 1000) / 1000),
       last,
       chance,
-      verdict: chance === null ? null : verdictOf(chance),
+      verdict: itemVerdict(item, { forecast, last }),
       stake: price === null || chance === null ? null : Math.round(price * share * (1 - chance)),
       price: price === null ? null : { minor: price, usual: item.priceMinor === null },
       share,
@@ -149,19 +148,35 @@ export class ForecastViews {
   outlooks(item: ItemFacts, goals: readonly GoalView[]): OutlookView[] {
     return goals.flatMap((goal) => {
       if (goal.met || item.endedOn !== null || goal.standing === 'ended') return []
-      // What is out of reach or past has no chance to speak of.
-      const open = goal.standing !== 'out of reach' && goal.standing !== 'missed'
       const outlook = this.outlook(item, goal.partId, goal)
-      if (outlook === null) return []
-      return [{ stayId: goal.stayId, ...outlook, ...(open ? {} : { chance: null, verdict: null }) }]
+      return outlook === null ? [] : [{ stayId: goal.stayId, ...outlook }]
     })
+  }
+
+  /** The verdict on every goal that is open. */
+  verdicts(): VerdictsAnswer {
+    const today = this.services.today()
+    const ids = this.#queries.withGoals.all().map((row) => row.item_id)
+    const goals = this.services.stock.goals(ids, today)
+    return {
+      goals: this.services.stock.facts(ids, today).flatMap((item) => {
+        const open = (goals.get(item.id) ?? []).filter(({ stay }) => stay.rolled_out === null).map(({ goal }) => goal)
+        return this.outlooks(item, open).map(({ stayId, verdict, needed, pace }) => ({
+          itemId: item.id,
+          stayId,
+          verdict,
+          needed,
+          pace,
+        }))
+      }),
+    }
   }
 
   /** When a goal would be reached; null where it asks for no end. `partId` = of one shade. */
   outlook(
     item: ItemFacts,
     partId: string | null,
-    goal: GoalAsked & { readonly by: Day | null },
+    goal: GoalAsked & { readonly by: Day | null; readonly standing: Standing | null },
   ): Omit<OutlookView, 'stayId'> | null {
     const aim = aimOf(goal)
     const { forecasts } = this.services
@@ -169,16 +184,18 @@ export class ForecastViews {
     if (aim === null || found === null) return null
     const { forecast, last } = found
     const until = goal.by === null ? null : Math.max(0, daysBetween(last, goal.by))
-    const { chance, days, sure } = outlookOf(forecast, aim, until)
+    const { chance: likely, days, sure } = outlookOf(forecast, aim, until)
+    // What can't be done by then, or is past, has no chance to speak of.
+    const chance = goal.standing === 'out of reach' || goal.standing === 'missed' ? null : likely
     const today = this.services.today()
     const left = aim.kind === 'uses' ? Math.max(0, aim.target - aim.done) : spanOfUses(usesUntil(forecast, aim)).middle
     return {
       reach: daySpan(last, days, today),
       sure: dayAt(last, sure, today),
       chance,
-      verdict: chance === null ? null : verdictOf(chance),
+      verdict: verdictOf({ over: overOf(item), standing: goal.standing, chance }),
       needed: until === null || until < 7 ? null : Math.round((left / (until / 7)) * 10) / 10,
-      kept: Math.round(70 * logistic(forecast.rate.mean)) / 10,
+      pace: found.pace,
     }
   }
 }
@@ -209,7 +226,19 @@ function inDate(item: ItemFacts, { forecast, last }: ItemForecast): ForecastView
   const { lastGood, actOn } = item.shelfLife
   if (lastGood === null || actOn === null) return null
   const by = (day: Day): number => chanceOf(forecast, Math.max(0, daysBetween(last, day)))
-  return { early: by(lastGood.earliest), late: by(lastGood.latest), verdict: verdictOf(by(actOn)) }
+  return { early: by(lastGood.earliest), late: by(lastGood.latest) }
+}
+
+/** Past its use-by date, or gone off; null while it is neither. */
+function overOf({ shelfLife: { state } }: ItemFacts): 'expired' | 'gone off' | null {
+  return state === 'past' ? 'expired' : state === 'sign seen' ? 'gone off' : null
+}
+
+/** Whether an item is finished by its use-by date. */
+function itemVerdict(item: ItemFacts, { forecast, last }: Pick<ItemForecast, 'forecast' | 'last'>): Verdict {
+  const { actOn } = item.shelfLife
+  const chance = actOn === null ? null : chanceOf(forecast, Math.max(0, daysBetween(last, actOn)))
+  return verdictOf({ over: overOf(item), standing: null, chance })
 }
 
 export function spanOfUses(uses: readonly number[]): Span {

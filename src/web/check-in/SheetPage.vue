@@ -107,6 +107,7 @@ async function giveUp(): Promise<void> {
         </p>
       </header>
       <SheetShelves
+        :live="!closed"
         v-for="lines in shelves"
         :key="lines[0]?.itemId ?? ''"
         :lines="lines"

@@ -6,7 +6,8 @@ import type { ListedItem } from '#contract/item'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { useWhenIdle } from '#web/ui/when-idle'
 import { leftWords } from '#web/ui/words/gauge-words'
-import { shortStanding } from '#web/ui/words/goal-words'
+import { useVerdicts } from '#web/data/verdicts'
+import { shortVerdict } from '#web/ui/words/goal-words'
 import { fullName, usesWords } from '#web/ui/words/item-words'
 import { goodTo } from '#web/ui/words/shelf-life-words'
 import { fromNow, openedWords } from '#web/ui/words/when-words'
@@ -16,6 +17,7 @@ const props = defineProps<{ item: ListedItem; today: Day; chosen: boolean | null
 const emit = defineEmits<{ choose: [] }>()
 const router = useRouter()
 const drawn = useWhenIdle()
+const verdictOf = useVerdicts()
 const under = computed(() => [props.item.maker, props.item.isBackup ? 'backup' : ''].filter(Boolean).join(', '))
 
 function open(): void {
@@ -48,7 +50,9 @@ function open(): void {
     >
       <span>{{ goodTo(item, today) }}</span>
       <span class="quiet">{{
-        item.goal ? `${item.goal.projectName}${shortStanding(item.goal) ? `: ${shortStanding(item.goal)}` : ''}` : ''
+        item.goal
+          ? [item.goal.projectName, shortVerdict(item.goal, verdictOf(item.goal))].filter(Boolean).join(': ')
+          : ''
       }}</span>
     </td>
     <td v-if="wide" class="cell figures">

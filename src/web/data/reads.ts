@@ -15,7 +15,7 @@ import type {
 import type { Leaning } from '#core/decide/doubts'
 import type { DecideAnswer, EmptiesAnswer } from '#contract/ending'
 import type { CategoryView, CollectionAnswer, ItemAnswer, ListedItem, ShelfLifeAnswer, ZoneView } from '#contract/item'
-import type { LookBackAnswer, SetUpAnswer, SupplyAnswer } from '#contract/forecast'
+import type { LookBackAnswer, SetUpAnswer, SupplyAnswer, VerdictsAnswer } from '#contract/forecast'
 import type { AsksAnswer, FacesAnswer, SpanSheet, SpansAnswer } from '#contract/look-back'
 import type { LayingAnswer } from '#contract/laying'
 import type { ContainersAnswer } from '#contract/package'
@@ -88,6 +88,7 @@ export const useLaying = () => useRead<LayingAnswer>(['laying'], '/laying')
 export const useProjects = () => useRead<ProjectsAnswer>(['projects'], '/projects')
 export const usePlanRead = () => useRead<PlanAnswer>(['plan'], '/plan')
 export const useShelfLife = () => useRead<ShelfLifeAnswer>(['shelf-life'], '/shelf-life')
+export const useVerdictsRead = () => useRead<VerdictsAnswer>(['verdicts'], '/verdicts')
 export const useSupply = () => useRead<SupplyAnswer>(['supply'], '/supply')
 export const useLookBack = () => useRead<LookBackAnswer>(['look-back'], '/look-back')
 export const useSpanSheet = (

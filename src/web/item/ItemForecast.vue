@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Verdict } from '#core/forecast/chance'
 import type { ItemAnswer } from '#contract/item'
 import type { ForecastView } from '#contract/forecast'
 import { daysBetween } from '#core/calendar/day'
 import { useItemActs } from '#web/ui/acts/item-acts'
 import VerdictGlyph from '#web/ui/gauge/VerdictGlyph.vue'
-import { askedWords, betweenWords, likeliest, outlookWords, VERDICT_WORDS } from '#web/ui/words/forecast-words'
+import { askedWords, betweenWords, likeliest } from '#web/ui/words/forecast-words'
+import { settledVerdict, verdictSentence, verdictTone, VERDICT_WORDS } from '#web/ui/words/verdict-words'
 import { capital } from '#core/words/capital'
-import { shortStanding } from '#web/ui/words/goal-words'
 import { goodTo, reasonWords, sunWords } from '#web/ui/words/shelf-life-words'
 import { fromNow, spanRangeWords } from '#web/ui/words/when-words'
 
@@ -18,58 +17,64 @@ const acts = useItemActs()
 const item = computed(() => props.answer.item)
 const over = computed(() => ['past', 'sign seen'].includes(item.value.shelfLife.state))
 const likely = computed(() => likeliest(props.forecast.finish, props.answer.today))
-const raceGlyph = computed<Verdict | 'past' | 'not known'>(() =>
-  over.value ? 'past' : (props.forecast.inDate?.verdict ?? 'not known'),
-)
 const race = computed(() => {
   const good = capital(goodTo(item.value, props.answer.today))
-  const { inDate, finish } = props.forecast
+  const { inDate, finish, verdict } = props.forecast
   const { actOn } = item.value.shelfLife
   if (over.value || inDate === null || actOn === null) return { words: good, more: '' }
   const { low, high } = finish
   const spare =
-    inDate.verdict === 'will make it' && low !== null && high !== null && high <= actOn
+    verdict === 'in time' && low !== null && high !== null && high <= actOn
       ? `: ${spanRangeWords(daysBetween(high, actOn), daysBetween(low, actOn))} to spare`
       : `, ${fromNow(actOn, props.answer.today)}`
-  return { words: VERDICT_WORDS[inDate.verdict], more: `${good}${spare}.` }
+  return { words: capital(VERDICT_WORDS[verdict]), more: `${good}${spare}.` }
 })
 const goal = computed(() => item.value.goal)
 const outlook = computed(() => props.answer.outlooks.find((each) => each.stayId === goal.value?.stayId) ?? null)
-const goalWords = computed(() => (goal.value ? capital(shortStanding(goal.value)) : ''))
+const goalVerdict = computed(() => goal.value && (outlook.value?.verdict ?? settledVerdict(goal.value)))
+const goalWords = computed(() => {
+  if (goal.value === null || goalVerdict.value === null) return ''
+  if (outlook.value) return verdictSentence(goal.value, outlook.value, props.answer.today)
+  const words = capital(VERDICT_WORDS[goalVerdict.value])
+  return words && `${words}.`
+})
 async function measure(): Promise<void> {
   await acts.begin('read', item.value)
 }
 </script>
 
 <template>
-  <div class="forecast" role="group" aria-label="Will it make it">
+  <div class="forecast" role="group" aria-label="Is it finished in time">
     <p class="head">
-      <template v-if="forecast.finish.low === null">At your pace <strong>not gone within five years</strong>.</template>
+      <template v-if="forecast.finish.low === null"
+        >If you keep using it, it <strong>won't be finished within five years</strong>.</template
+      >
       <template v-else
-        >At your pace gone <strong>{{ betweenWords(forecast.finish, answer.today) }}</strong><template v-if="likely"
+        >If you keep using it, finished <strong>{{ betweenWords(forecast.finish, answer.today) }}</strong><template
+          v-if="likely"
           >, most likely <strong>{{ likely }}</strong></template
         >.</template
       >
     </p>
     <p class="row">
-      <VerdictGlyph :verdict="raceGlyph" />
+      <VerdictGlyph :verdict="forecast.verdict" />
       <span
         ><strong :class="item.shelfLife.state.replaceAll(' ', '-')">{{ race.words }}.</strong> {{ race.more }}
         <span class="quiet">{{ reasonWords(item.shelfLife) }}</span></span
       >
     </p>
-    <p v-if="item.eye && over" class="caution">Past its date and worn at the eye: stop using it.</p>
+    <p v-if="item.eye && over" class="caution">Expired and worn at the eye: stop using it.</p>
     <p v-if="sunWords(item.shelfLife.sun)" class="caution">{{ sunWords(item.shelfLife.sun) }}</p>
     <p v-if="goal" class="row">
-      <VerdictGlyph :verdict="outlook?.verdict ?? 'not known'" />
+      <VerdictGlyph :verdict="goalVerdict ?? 'not known'" />
       <span>
         <template v-if="goalWords"
-          ><strong :class="goal.standing.replaceAll(' ', '-')">{{ goalWords }}.</strong>
+          ><strong :class="verdictTone(goalVerdict)">{{ goalWords }}</strong>
         </template>
         {{ goal.projectName
         }}<template v-if="goal.target !== null && goal.usesLeft !== null"
           >, {{ goal.uses }} of {{ goal.target }} uses</template
-        >. {{ outlookWords(outlook, answer.today) }}</span
+        >.</span
       >
     </p>
     <div v-if="forecast.asked" class="ask">
@@ -132,13 +137,15 @@ async function measure(): Promise<void> {
 }
 
 .within-90-days,
-.behind,
-.out-of-reach,
-.missed {
+.attention {
   color: var(--attention);
 }
 
-.met {
+.alarm {
+  color: var(--alarm);
+}
+
+.done {
   color: var(--done);
 }
 </style>

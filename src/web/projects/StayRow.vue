@@ -1,13 +1,18 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { Day } from '#core/calendar/day'
 import type { StayView } from '#contract/projects'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
-import { paceWords, shortStanding } from '#web/ui/words/goal-words'
+import { paceWords, shortVerdict } from '#web/ui/words/goal-words'
+import { verdictTone } from '#web/ui/words/verdict-words'
 import { kindAndMaker, shortName } from '#web/ui/words/item-words'
 import { goodTo } from '#web/ui/words/shelf-life-words'
 
 /** An item at work: its gauge with its rail, its pace in words. */
-defineProps<{ stay: StayView; today: Day }>()
+const props = defineProps<{ stay: StayView; today: Day }>()
+/** Of a stay that is over, where it stood. */
+const verdict = computed(() => props.stay.outlook?.verdict ?? props.stay.goal.standing)
+const short = computed(() => shortVerdict(props.stay.goal, verdict.value))
 </script>
 
 <template>
@@ -17,9 +22,7 @@ defineProps<{ stay: StayView; today: Day }>()
       <div class="head">
         <RouterLink :to="`/items/${stay.item.id}`">{{ shortName(stay.item) }}</RouterLink>
         <span class="quiet">{{ kindAndMaker(stay.item) }}</span>
-        <span v-if="shortStanding(stay.goal)" class="standing" :class="stay.goal.standing.replaceAll(' ', '-')">{{
-          shortStanding(stay.goal)
-        }}</span>
+        <span v-if="short" class="standing" :class="verdictTone(verdict)">{{ short }}</span>
       </div>
       <p class="figures">{{ paceWords(stay.goal, stay.outlook, today) }}</p>
       <p class="quiet">{{ stay.item.lifecycle === 'finished' ? 'finished' : goodTo(stay.item, today) }}</p>
@@ -65,12 +68,15 @@ p {
   font-weight: 650;
 }
 
-.standing.behind,
-.standing.out-of-reach {
+.standing.attention {
   color: var(--attention);
 }
 
-.standing.met {
+.standing.alarm {
+  color: var(--alarm);
+}
+
+.standing.done {
   color: var(--done);
 }
 

@@ -8,7 +8,8 @@ import { useItemActs } from '#web/ui/acts/item-acts'
 import ItemActsMenu from '#web/ui/acts/ItemActsMenu.vue'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import VerdictGlyph from '#web/ui/gauge/VerdictGlyph.vue'
-import { VERDICT_WORDS } from '#web/ui/words/forecast-words'
+import { capital } from '#core/words/capital'
+import { VERDICT_WORDS } from '#web/ui/words/verdict-words'
 import { callIt, fullName, kindAndMaker } from '#web/ui/words/item-words'
 import { LIKING_WORDS } from '#web/ui/words/liking-words'
 import { goodTo, goodToShort } from '#web/ui/words/shelf-life-words'
@@ -30,11 +31,7 @@ defineEmits<{ toggle: [] }>()
 const acts = useItemActs()
 const { mobile } = useDisplay()
 const item = computed(() => props.row.item)
-const standingWords = computed(() => {
-  const { standing } = props.row
-  if (standing === 'past') return item.value.shelfLife.state === 'sign seen' ? 'A sign was seen' : 'Past its date'
-  return standing === 'not known' ? 'Not known' : VERDICT_WORDS[standing]
-})
+const standingWords = computed(() => capital(VERDICT_WORDS[props.row.race.verdict]))
 const offered = computed(() => actsOfRow(props.row))
 const caution = computed(() => {
   if (props.row.standing === 'past' && item.value.eye) return 'Worn at the eye: stop using it.'
@@ -68,7 +65,7 @@ const stake = computed(() =>
         :aria-label="`${standingWords}, ${goodTo(item, today)}: why, and what can be done about ${callIt(item)}`"
         @click="$emit('toggle')"
       >
-        <VerdictGlyph :verdict="row.standing" />
+        <VerdictGlyph :verdict="row.race.verdict" />
         <span
           ><strong>{{ standingWords }}</strong
           ><small class="quiet">{{ goodToShort(item, today) }}</small></span

@@ -72,7 +72,7 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
           :aria-pressed="wish.standing === chip.standing"
           @click="wish.standing = wish.standing === chip.standing ? null : chip.standing"
         >
-          <VerdictGlyph :verdict="chip.standing" />{{ chip.words }}
+          <VerdictGlyph :verdict="chip.standing === 'past' ? 'expired' : chip.standing" />{{ chip.words }}
           <span class="figures count">{{ chip.count }}</span>
         </button>
       </div>

@@ -1,10 +1,10 @@
 import { daysBetween, type Day } from '#core/calendar/day'
-import type { Verdict } from '#core/forecast/chance'
+import { CHANCE_WORDS, type ChanceWord } from '#core/forecast/verdict'
 import type { ListedItem, ShelfLifeAnswer } from '#contract/item'
 
 type Race = ShelfLifeAnswer['races'][number]
-/** How the race of one thing stands: by its chance, or why there is no race. */
-export type RaceStanding = Verdict | 'past' | 'not known'
+/** How the race of one item stands: by its chance, or why there is no race. */
+export type RaceStanding = ChanceWord | 'past' | 'not known'
 export interface RaceRow {
   readonly item: ListedItem
   readonly race: Race
@@ -13,14 +13,7 @@ export interface RaceRow {
 /** Worn within so many days counts as in use. */
 const IN_USE_DAYS = 28
 /** In the order of the chips: what calls for an act first. */
-export const STANDINGS: readonly RaceStanding[] = [
-  'will not at this pace',
-  'about even',
-  'tight',
-  'will make it',
-  'past',
-  'not known',
-]
+export const STANDINGS: readonly RaceStanding[] = [...[...CHANCE_WORDS].reverse(), 'past', 'not known']
 export const STATES = {
   'in use': (item: ListedItem, today: Day) =>
     item.lifecycle === 'open' &&
@@ -45,13 +38,13 @@ export function rowsOf(races: readonly Race[], items: readonly ListedItem[]): Ra
   const byId = new Map(items.map((item) => [item.id, item]))
   return races.flatMap((race) => {
     const item = byId.get(race.itemId)
-    return item ? [{ item, race, standing: standingOf(item, race) }] : []
+    return item ? [{ item, race, standing: standingOf(race) }] : []
   })
 }
 
-function standingOf({ shelfLife }: ListedItem, race: Race): RaceStanding {
-  if (shelfLife.state === 'past' || shelfLife.state === 'sign seen') return 'past'
-  return race.verdict ?? 'not known'
+function standingOf({ verdict }: Race): RaceStanding {
+  if (verdict === 'expired' || verdict === 'gone off') return 'past'
+  return CHANCE_WORDS.find((word) => word === verdict) ?? 'not known'
 }
 
 /** Most at stake first; what is past comes after what still runs, the eyes before the rest; what is not known last. */
@@ -93,7 +86,7 @@ export function raceSum(rows: readonly RaceRow[]): {
   const running = rows.filter(({ standing }) => standing !== 'past' && standing !== 'not known')
   return {
     running: running.length,
-    losing: running.filter(({ standing }) => standing === 'will not at this pace').length,
+    losing: running.filter(({ standing }) => standing === 'not in time').length,
     stake: running.reduce((sum, { race }) => sum + (race.stake ?? 0), 0),
     held: running.reduce((sum, { race }) => sum + (race.price?.minor ?? 0) * race.share, 0),
     unpriced: running.filter(({ race }) => race.price === null).length,

@@ -15,7 +15,7 @@ export function raceSentences({ item, race, standing }: RaceRow, today: Day, cur
   const { actOn } = item.shelfLife
   const good = `${capital(goodTo(item, today))}. ${reasonWords({ lastGood: item.shelfLife.lastGood, reason: race.reason })}`
   if (standing === 'past')
-    return [good, ...(item.eye ? ['Worn at the eye and past its date: stop using it.'] : []), ...sun(), ...stake()]
+    return [good, ...(item.eye ? ['Worn at the eye and expired: stop using it.'] : []), ...sun(), ...stake()]
   const uses = `About ${percent(race.share)} left, ${race.uses.low} to ${race.uses.high} more uses; at your pace gone ${betweenWords(race.finish, today)}, 8 times in 10.`
   const chance =
     race.chance === null || actOn === null ? [] : [`Gone by ${shortDay(actOn, today)}: ${chanceWords(race.chance)}.`]
@@ -79,8 +79,8 @@ export function actsOfRow({ item, race, standing }: RaceRow): { first: RaceAct |
     const { reason } = race
     if (standing === 'not known') return reason.code === 'opening-unknown' ? offer('opening') : null
     if (standing === 'past') return offer('let go')
-    if (standing === 'will make it') return null
+    if (standing === 'in time') return null
     if (lastGood !== null && lastGood.earliest.slice(0, 7) < lastGood.latest.slice(0, 7)) return offer('opening')
-    return standing === 'tight' ? null : (offer('lay') ?? offer('use up'))
+    return standing === 'close' ? null : (offer('lay') ?? offer('use up'))
   }
 }

@@ -40,7 +40,7 @@ function race(itemId: string, over: Partial<Race> = {}): Race {
     curve: [],
     last: d('2026-11-23'),
     chance: 0.3,
-    verdict: 'will not at this pace',
+    verdict: 'not in time',
     stake: 1000,
     price: { minor: 2000, usual: false },
     share: 0.7,
@@ -62,14 +62,14 @@ describe('the rows of the race', () => {
   const eye = item('eye', { eye: true, shelfLife: { state: 'past' } })
   const all = rows(
     [item('small'), race('small', { stake: 100 })],
-    [past, race('past', { stake: 9000 })],
+    [past, race('past', { stake: 9000, verdict: 'expired' })],
     [
       item('unknown', { shelfLife: { state: 'unknown', lastGood: null, actOn: null } }),
-      race('unknown', { chance: null, verdict: null, stake: null }),
+      race('unknown', { chance: null, verdict: 'not known', stake: null }),
     ],
-    [eye, race('eye', { stake: 50 })],
+    [eye, race('eye', { stake: 50, verdict: 'expired' })],
     [item('large'), race('large', { stake: 2000 })],
-    [item('sure'), race('sure', { chance: 0.9, verdict: 'will make it', stake: 30 })],
+    [item('sure'), race('sure', { chance: 0.9, verdict: 'in time', stake: 30 })],
   )
   test('come in the order of what is at stake; what is past after what still runs, eyes first; what is not known last', () => {
     expect([...all].sort(byStake).map((row) => row.item.id)).toEqual([
@@ -143,7 +143,7 @@ describe('the sentences of a row', () => {
     expect(only(item('i'), race('i', { price: null, stake: null }))).toContain('What it cost is not known')
   })
   test('say of what is past at the eye to stop, and no chance any more', () => {
-    const words = only(item('i', { eye: true, shelfLife: { state: 'past' } }), race('i'))
+    const words = only(item('i', { eye: true, shelfLife: { state: 'past' } }), race('i', { verdict: 'expired' }))
     expect(words).toContain('stop using it')
     expect(words).not.toContain('in 10')
   })
@@ -158,13 +158,13 @@ describe('what is offered first', () => {
   })
   test('the opening where a closer one would tell more, or where it is not known', () => {
     const lastGood = { earliest: d('2027-01-01'), latest: d('2027-12-31') }
-    expect(first(item('i', { shelfLife: { lastGood } }), race('i', { verdict: 'tight' }))).toBe('Fix the opening')
+    expect(first(item('i', { shelfLife: { lastGood } }), race('i', { verdict: 'close' }))).toBe('Fix the opening')
     const unknown = item('i', { shelfLife: { state: 'unknown', lastGood: null, actOn: null } })
     const reason = { code: 'opening-unknown', notBefore: null, notAfter: null } as const
-    expect(first(unknown, race('i', { verdict: null, chance: null, reason }))).toBe('Fix the opening')
+    expect(first(unknown, race('i', { verdict: 'not known', chance: null, reason }))).toBe('Fix the opening')
   })
   test('letting go for what is past, nothing for what will make it', () => {
-    expect(first(item('i', { shelfLife: { state: 'past' } }), race('i'))).toBe('Let go')
-    expect(first(item('i'), race('i', { verdict: 'will make it', chance: 0.9 }))).toBeNull()
+    expect(first(item('i', { shelfLife: { state: 'past' } }), race('i', { verdict: 'expired' }))).toBe('Let go')
+    expect(first(item('i'), race('i', { verdict: 'in time', chance: 0.9 }))).toBeNull()
   })
 })

@@ -1,7 +1,7 @@
 import { computed, ref, shallowRef, watch, type Ref } from 'vue'
 import type { ShelfLifeAnswer } from '#contract/item'
 import type { useStock } from '#web/data/stock'
-import { VERDICT_WORDS } from '#web/ui/words/forecast-words'
+import { VERDICT_WORDS } from '#web/ui/words/verdict-words'
 import {
   byStake,
   narrowed,
@@ -84,8 +84,7 @@ export function useRaceRows(answer: Readonly<Ref<ShelfLifeAnswer | null>>, stock
   })
 
   function chipWords(standing: RaceStanding): string {
-    if (standing === 'past' || standing === 'not known') return standing
-    return VERDICT_WORDS[standing].toLowerCase()
+    return standing === 'past' ? VERDICT_WORDS.expired : VERDICT_WORDS[standing]
   }
 
   function everything(): void {

@@ -7,7 +7,8 @@ import { useDevice } from '#web/data/device'
 import { usePendingActs } from '#web/data/pending-acts'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { gaugeWords, stateWords } from '#web/ui/words/gauge-words'
-import { shortStanding } from '#web/ui/words/goal-words'
+import { useVerdicts } from '#web/data/verdicts'
+import { shortVerdict } from '#web/ui/words/goal-words'
 import WornTick from './WornTick.vue'
 import { callIt, shortName } from '#web/ui/words/item-words'
 
@@ -29,6 +30,8 @@ const waiting = computed(() => pending.away && pending.waitingItems.has(props.it
 const shades = computed(() =>
   props.item.parts.filter((part) => props.wornParts.includes(part.id)).map((part) => part.name),
 )
+const verdictOf = useVerdicts()
+const verdict = computed(() => verdictOf(props.item.goal))
 /** One line under the name: the most useful thing to know now. */
 const caption = computed(() => {
   const { item } = props
@@ -37,8 +40,8 @@ const caption = computed(() => {
   const spoiled = stateWords(item)
   if (item.shelfLife.state === 'past' || item.shelfLife.state === 'sign seen') return spoiled
   if (item.goal?.kind === 'uses' && !item.goal.met) {
-    const standing = item.goal.standing === 'behind' ? shortStanding(item.goal) : ''
-    return standing || `${item.goal.uses} of ${item.goal.target}`
+    const short = verdict.value === 'behind' ? shortVerdict(item.goal, verdict.value) : ''
+    return short || `${item.goal.uses} of ${item.goal.target}`
   }
   if (item.placement?.beside) return 'stands beside'
   if (item.goal?.met) return 'goal met'
@@ -55,7 +58,7 @@ const big = computed(() => props.density === 'roomy')
       class="tile"
       :class="[density, { worn }]"
       :aria-pressed="worn"
-      :aria-label="`${gaugeWords(item, worn, wornParts)}${waiting ? ', waits to be stored' : ''}`"
+      :aria-label="`${gaugeWords(item, worn, wornParts, verdict)}${waiting ? ', waits to be stored' : ''}`"
       :tabindex="tabindex"
       @click="emit('tap')"
       @focus="emit('focus')"

@@ -5,7 +5,8 @@ import type { ClosedSheet, LookView, SheetItem } from '#contract/check-in'
 import type { ListedItem } from '#contract/item'
 import { dayFormat } from '#web/data/locale'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
-import { shortStanding } from '#web/ui/words/goal-words'
+import { useVerdicts } from '#web/data/verdicts'
+import { shortVerdict } from '#web/ui/words/goal-words'
 import { massFigure, type MassUnit } from '#web/ui/words/measure-words'
 import { aimWords, goalLine, goneWords, lookWords } from '#web/ui/words/sheet-words'
 
@@ -17,7 +18,10 @@ const props = defineProps<{
   items: readonly ListedItem[]
   unit: MassUnit
   corrected: ReadonlyMap<string, string>
+  /** It is of today; else the goals stand as they did then. */
+  live?: boolean
 }>()
+const verdictOf = useVerdicts()
 const short = dayFormat({ day: 'numeric', month: 'short' })
 const byId = computed(() => new Map(props.items.map((item) => [item.id, item])))
 const most = computed(() => Math.max(...props.sheet.items.map((line) => line.grams?.grams ?? 0), 1e-6))
@@ -28,7 +32,7 @@ const columns = computed(() =>
       line,
       before: item && line.before ? drawn(item, line.before, false) : null,
       after: item ? drawn(item, line.after ?? line.before, true, line) : null,
-      standing: line.goal ? shortStanding(line.goal) : '',
+      standing: line.goal ? shortVerdict(line.goal, props.live ? verdictOf(line.goal) : line.goal.standing) : '',
       gone: goneWords(line, props.unit),
       bar: line.grams ? Math.max(0, line.grams.grams / most.value) : 0,
     }

@@ -48,9 +48,7 @@ const asked = useSetUp(refDebounced(path, WAIT_MS))
 const answer = shallowRef<SetUpAnswer | null>(null)
 watch(asked.answer, (now) => (answer.value = now ?? answer.value), { immediate: true })
 const single = computed(() => (props.itemIds.length === 1 ? (answer.value?.outlooks[0] ?? null) : null))
-const unlikely = computed(
-  () => (answer.value?.outlooks ?? []).filter((each) => each.verdict === 'will not at this pace').length,
-)
+const unlikely = computed(() => (answer.value?.outlooks ?? []).filter((each) => each.verdict === 'not in time').length)
 </script>
 
 <template>
@@ -59,14 +57,14 @@ const unlikely = computed(
       {{ addsUpWords(kind, answer.by ?? today, today) }}
     </p>
     <p v-if="single" class="chance">
-      <VerdictGlyph v-if="single.verdict" :verdict="single.verdict" />
+      <VerdictGlyph v-if="single.chance !== null" :verdict="single.verdict" />
       <span>{{ outlookWords(single, today) }}</span>
     </p>
     <p v-else-if="answer.by !== null && answer.outlooks.length > 1">
       {{
         unlikely === 0
-          ? 'At your pace of today none of them is out of sight.'
-          : `At your pace of today ${unlikely} of ${answer.outlooks.length} will not make it.`
+          ? 'At your pace none of them is out of sight.'
+          : `At your pace ${unlikely} of ${answer.outlooks.length} won\'t be finished in time.`
       }}
     </p>
   </div>

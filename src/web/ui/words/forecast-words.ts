@@ -1,11 +1,11 @@
 import { daysBetween, fieldsOf, type Day } from '#core/calendar/day'
-import type { Verdict } from '#core/forecast/chance'
 import { capital } from '#core/words/capital'
 import { counted } from '#core/words/counted'
 import type { ForecastView, OutlookView, RaceView } from '#contract/forecast'
 import { dayFormat, numberWords } from '#web/data/locale'
 import { massFigure, massWords, type MassUnit } from './measure-words'
 import { shortDay, spanRangeWords } from './when-words'
+import { paceShort, VERDICT_WORDS } from './verdict-words'
 
 type DaySpan = RaceView['finish']
 const month = dayFormat({ month: 'long' })
@@ -42,21 +42,6 @@ export function goneWords({ low, high }: DaySpan, today: Day): string {
   return short(low) === short(high) ? `gone ${short(low)}` : `gone ${short(low)} to ${short(high)}`
 }
 
-export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
-  'will make it': 'Will make it',
-  tight: 'Tight',
-  'about even': 'About even',
-  'will not at this pace': 'Will not at this pace',
-}
-
-/** The same of a goal, after the word of its notch. */
-const CHANCE_WORDS: Readonly<Record<Verdict, string>> = {
-  'will make it': 'It will make it',
-  tight: 'It is tight',
-  'about even': 'The chance is about even',
-  'will not at this pace': 'It will not at this pace',
-}
-
 /** How much is left and what a use takes, with what it comes from. */
 export function howMuchWords(forecast: ForecastView, unit: MassUnit): string {
   const { grams, perUse, uses } = forecast
@@ -65,26 +50,24 @@ export function howMuchWords(forecast: ForecastView, unit: MassUnit): string {
   return `${massFigure(grams.low, 0.1, unit)} to ${massWords(grams.high, 0.1, unit)} left, at ${each} a use: ${uses.low} to ${uses.high} more uses.`
 }
 
-/** How fast it goes, with what it comes from. */
+/** How fast it goes: the pace counted, and the range that comes of it. */
 export function howFastWords(forecast: ForecastView): string {
-  const { perWeek, known, role, roleSaid, days } = forecast
-  const rate = `${numberWords(perWeek.low, 1)} to ${numberWords(perWeek.high, 1)} uses a week`
-  const from =
-    known.days > 0
-      ? `by ${counted(known.uses, 'use')} on ${counted(known.days, 'day')} that are known, the latest counting most,`
-      : 'nothing of its use is known yet,'
-  const standing = `as ${ROLE_WORDS[role]}${roleSaid ? ', as you said' : ''}`
+  const { pace, role, roleSaid, days } = forecast
+  const counting =
+    pace === null
+      ? 'Your pace is not known yet: it is counted from 14 days in the drawer or a project on'
+      : `${counted(pace.uses, 'use')} on ${counted(pace.days, 'day')} in the drawer or a project within the last 12 weeks: ${numberWords(pace.perWeek, 1)} a week`
   const span =
     days.high > 1825
       ? `${spanRangeWords(Math.round(days.low), Math.round(days.low))} or more`
       : spanRangeWords(Math.round(days.low), Math.round(days.high))
-  return `${rate}, ${from} ${standing}. From here ${span}, 8 times in 10, if you keep using it.`
+  return `${counting}. It is estimated as ${ROLE_WORDS[role]}${roleSaid ? ', as you said' : ''}: from here ${span}, 8 times in 10, if you keep using it.`
 }
 
 export const ROLE_WORDS = {
-  staple: 'the only one of its kind in the drawer',
+  staple: 'the only one of its type in the drawer',
   rotation: 'one of several in the drawer',
-  occasional: 'one that lies outside the drawer',
+  occasional: 'one that is rarely in the drawer',
 } as const
 
 const MEASURE_WORDS = {
@@ -106,14 +89,10 @@ function spanWordsOf(days: number): string {
   return spanRangeWords(Math.max(1, Math.round(days)), Math.max(1, Math.round(days)))
 }
 
-/** How surely a goal is reached, and at which pace; empty where nothing is ahead. */
-export function outlookWords(outlook: Omit<OutlookView, 'stayId'> | null, today: Day): string {
-  if (outlook === null) return ''
-  const { verdict, reach, needed, kept } = outlook
-  const keep = `you keep ${numberWords(kept, 1)} uses a week`
-  const pace =
-    needed === null ? keep : `it needs ${numberWords(needed, 1)} uses a week, you keep ${numberWords(kept, 1)}`
-  const when = `likely reached ${betweenWords(reach, today)} if you keep using it`
-  if (verdict === null) return `${capital(pace)}; ${when}.`
-  return `${CHANCE_WORDS[verdict]}: ${pace}; ${when}.`
+/** Before a goal is set: how surely it would be reached, and at which pace. */
+export function outlookWords(outlook: Omit<OutlookView, 'stayId'>, today: Day): string {
+  const { verdict, chance, reach, needed, pace } = outlook
+  const rates = `${needed === null ? '' : `needs ${numberWords(needed, 1)} a week, `}${paceShort(pace)}`
+  const when = `At this pace ${betweenWords(reach, today)}, 8 times in 10.`
+  return chance === null ? `${capital(rates)}. ${when}` : `${capital(VERDICT_WORDS[verdict])}: ${rates}.`
 }

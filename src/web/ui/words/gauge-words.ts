@@ -2,11 +2,17 @@ import { readingWords } from './measure-words'
 import type { GoalView, ListedItem, ListedReading } from '#contract/item'
 import { bareAtStage } from '#core/item/what-is-left'
 import { usesWords } from './item-words'
-import { shortStanding } from './goal-words'
+import type { Verdict } from '#core/forecast/verdict'
+import { shortVerdict } from './goal-words'
 import { counted } from '#core/words/counted'
 
 /** The gauge in words: the same things it draws, for those who hear it. */
-export function gaugeWords(item: ListedItem, worn: boolean, wornParts: readonly string[]): string {
+export function gaugeWords(
+  item: ListedItem,
+  worn: boolean,
+  wornParts: readonly string[],
+  verdict: Verdict | null = null,
+): string {
   const said = [`${item.shade || item.name} ${item.category}`, leftWords(item)]
   if (item.goal) {
     said.push(
@@ -14,7 +20,7 @@ export function gaugeWords(item: ListedItem, worn: boolean, wornParts: readonly 
         ? goalAim(item.goal.kind)
         : `${item.goal.uses} of ${usesWords(item.goal.target)}`,
     )
-    const standing = shortStanding(item.goal)
+    const standing = shortVerdict(item.goal, verdict)
     if (standing) said.push(standing)
   }
   if (item.backups > 0) said.push(counted(item.backups, 'backup'))

@@ -1,35 +1,21 @@
 import { capital } from '#core/words/capital'
 import type { Day } from '#core/calendar/day'
+import type { Verdict } from '#core/forecast/verdict'
 import type { OutlookView } from '#contract/forecast'
 import type { GoalView } from '#contract/item'
-import { outlookWords } from './forecast-words'
+import { betweenWords } from './forecast-words'
+import { verdictSentence, VERDICT_WORDS } from './verdict-words'
 import { shortDay } from './when-words'
 import { usesWords } from './item-words'
 import { plural } from '#core/words/counted'
 
-/** Beside a gauge: the one thing worth saying, or nothing. */
-export function shortStanding(goal: GoalView): string {
-  const plan = byPlan(goal) ? ' the plan' : ''
-  switch (goal.standing) {
-    case 'met':
-      return 'goal met'
-    case 'behind':
-      return goal.difference === null ? `behind${plan}` : `${Math.round(-goal.difference)} behind${plan}`
-    case 'ahead':
-      return `${goal.difference === null ? '' : `${Math.round(goal.difference)} `}ahead${plan && ` of${plan}`}`
-    case 'out of reach':
-      return 'out of reach by its date'
-    case 'on pace':
-      return plan === '' ? 'on pace' : `on pace with${plan}`
-    case 'missed':
-      return 'missed its date'
-    case 'ended':
-      return 'finished short of it'
-    case 'not known':
-      return 'not read yet'
-    case 'no date':
-      return ''
-  }
+/** Beside a gauge: its verdict, with how far it is off where that is what it says. Nothing while it is not known. */
+export function shortVerdict(goal: GoalView, verdict: Verdict | null): string {
+  if (verdict === null) return ''
+  const off = goal.difference === null ? '' : `${Math.round(Math.abs(goal.difference))} `
+  const plan = byPlan(goal) ? ' on the plan' : ''
+  if (verdict === 'behind' || verdict === 'ahead') return `${off}${VERDICT_WORDS[verdict]}${plan}`
+  return VERDICT_WORDS[verdict]
 }
 
 /** It has no date, and takes its notch from the plan in force. */
@@ -61,57 +47,35 @@ export function progressWords(goal: GoalView): string {
 }
 
 /**
- * The sum and how it came about: progress, how it stands, and how likely it is reached at her pace. `outlook` = what is forecast
- * of it; null where nothing is.
+ * The sum and how it came about: progress, the verdict with what it needs and the pace, and what the date or the plan would have by
+ * today. `outlook` = what is forecast of it; null where nothing is.
  */
 export function paceWords(goal: GoalView, outlook: OutlookView | null, today: Day): string {
   const sentences = [`${capital(progressWords(goal))}.`]
   if (goal.met) return [...sentences, 'The goal is met.'].join(' ')
-  if (goal.usesLeft !== null && goal.standing !== 'ended') sentences.push(`${goal.usesLeft} left.`)
+  if (goal.standing === 'ended') return [...sentences, 'Finished before its goal; what was reached stands.'].join(' ')
+  if (goal.usesLeft !== null) sentences.push(`${goal.usesLeft} left.`)
   if (goal.baseline?.late === true)
-    sentences.push(`Reckoned from its first reading, on ${shortDay(goal.baseline.day, today)}.`)
-  if (byPlan(goal)) sentences.push(`${capital(shortStanding(goal))} today.`)
-  else if (goal.by !== null || goal.standing === 'ended') sentences.push(standingSentence(goal, outlook, today))
-  if (goal.standing !== 'ended') sentences.push(outlookWords(outlook, today))
+    sentences.push(`Counted from its first reading, on ${shortDay(goal.baseline.day, today)}.`)
+  if (outlook !== null) sentences.push(verdictSentence(goal, outlook, today))
+  sentences.push(notchWords(goal))
+  if (goal.by === null && outlook !== null)
+    sentences.push(`At this pace ${betweenWords(outlook.reach, today)}, 8 times in 10.`)
   return sentences.filter(Boolean).join(' ')
 }
 
-/** What would still do: a day by which it is nearly sure at her pace, or fewer uses. */
-function rescueWords(outlook: OutlookView | null, fewer: number, today: Day): string {
-  const date = outlook?.sure ? `by ${shortDay(outlook.sure, today)} it is nearly sure, or ` : ''
-  return capital(`${date}a goal of ${usesWords(fewer)} would do.`)
-}
-
-function standingSentence(goal: GoalView, outlook: OutlookView | null, today: Day): string {
-  const by = goal.by === null ? '' : shortDay(goal.by, today)
+/** Where it should be today, as a figure; nothing where it is there. */
+function notchWords(goal: GoalView): string {
+  const { difference, wearDaysLeft, standing } = goal
   const days =
-    goal.wearDaysLeft === null
+    wearDaysLeft === null || wearDaysLeft <= 0 || goal.by === null ? '' : `${rounded(wearDaysLeft, 'wear day')} left`
+  const should = byPlan(goal) ? 'where the plan has it today' : 'where it should be today'
+  const off =
+    difference === null || (standing !== 'behind' && standing !== 'ahead')
       ? ''
-      : `${rounded(goal.wearDaysLeft, 'wear day')} ${round(goal.wearDaysLeft) === '1' ? 'is' : 'are'} left until ${by}`
-  switch (goal.standing) {
-    case 'behind':
-      return goal.difference === null
-        ? `Behind where it should be; ${days}.`
-        : `${rounded(-goal.difference, 'use')} behind where it should be today; ${days}.`
-    case 'ahead':
-      return goal.difference === null
-        ? `Ahead of where it should be; ${days}.`
-        : `${rounded(goal.difference, 'use')} ahead; ${days}.`
-    case 'on pace':
-      return `On pace today; ${days}.`
-    case 'out of reach': {
-      const sum = `Out of reach: ${days}, at one use a day.`
-      return goal.rescue ? `${sum} ${rescueWords(outlook, goal.rescue.smallerGoal, today)}` : sum
-    }
-    case 'missed': {
-      const missed = `Its date, ${by}, has passed.`
-      return goal.rescue ? `${missed} ${rescueWords(outlook, goal.uses, today)}` : missed
-    }
-    case 'ended':
-      return 'Nothing of it is left to use; what was reached stands.'
-    default:
-      return `By ${by}; ${days}.`
-  }
+      : `${rounded(Math.abs(difference), 'use')} ${standing === 'ahead' ? 'ahead of' : 'behind'} ${should}`
+  const told = [off, days].filter(Boolean).join('; ')
+  return told === '' ? '' : `${capital(told)}.`
 }
 
 function round(value: number): string {

@@ -5,7 +5,7 @@ import type { GoalView } from '#contract/item'
 import { specimen } from '#web/specimen/specimen-data'
 import { gaugeWords, leftWords } from './gauge-words'
 import { readingWords } from './measure-words'
-import { paceWords, progressWords, shortStanding } from './goal-words'
+import { paceWords, progressWords, shortVerdict } from './goal-words'
 import { contentWords, fullName, matchesWords, shortName, usesWords } from './item-words'
 import { rollInWords } from './roll-in-words'
 import { goodTo, reasonWords, sunWords } from './shelf-life-words'
@@ -45,15 +45,15 @@ const OUTLOOK: OutlookView = {
   reach: { low: d('2026-12-10'), middle: d('2026-12-21'), high: d('2027-01-12') },
   sure: d('2027-01-08'),
   chance: 0.45,
-  verdict: 'about even',
+  verdict: '50-50',
   needed: 2.2,
-  kept: 1.9,
+  pace: { uses: 19, days: 70, perWeek: 1.9 },
 }
 
 describe('a goal in words', () => {
-  test('names the head start, what is left, the standing first and the chance second, with their inputs', () => {
+  test('names the head start, what is left, the one verdict with what it stands on, then where it should be as a figure', () => {
     expect(paceWords(GOAL, OUTLOOK, TODAY)).toBe(
-      '12 of 20 uses, 3 of them a head start. 8 left. 3 uses behind where it should be today; 16 wear days are left until 20 Dec. The chance is about even: it needs 2.2 uses a week, you keep 1.9; likely reached between 10 Dec and 12 Jan 2027 if you keep using it.',
+      "12 of 20 uses, 3 of them a head start. 8 left. 50-50 by 20 Dec: needs 2.2 a week, you're at 1.9. 3 uses behind where it should be today; 16 wear days left.",
     )
   })
   test('says nothing of what is not known rather than inventing', () => {
@@ -67,17 +67,17 @@ describe('a goal in words', () => {
       wearDaysLeft: 3.5,
       rescue: { smallerGoal: 15 },
     }
-    const out = { ...OUTLOOK, chance: null, verdict: null, sure: d('2027-02-07') }
+    const out: OutlookView = { ...OUTLOOK, chance: null, verdict: 'out of reach' }
     expect(paceWords(far, out, TODAY)).toContain(
-      'Out of reach: 3.5 wear days are left until 20 Dec, at one use a day. By 7 Feb 2027 it is nearly sure, or a goal of 15 uses would do. It needs 2.2 uses a week, you keep 1.9; likely',
+      "Can't be done by 20 Dec: it asks for 8 more; at your pace 3, on every wear day 3.",
     )
   })
   test('a date that has passed is missed, with what would still work; the end of the thing ends its goal', () => {
     const missed: GoalView = { ...GOAL, standing: 'missed', rescue: { smallerGoal: 12 } }
-    expect(paceWords(missed, null, TODAY)).toContain('Its date, 20 Dec, has passed. A goal of 12 uses would do.')
-    expect(shortStanding(missed)).toBe('missed its date')
+    expect(paceWords(missed, { ...OUTLOOK, verdict: 'missed' }, TODAY)).toContain('Its date, 20 Dec, has passed.')
+    expect(shortVerdict(missed, 'missed')).toBe('date missed')
     expect(paceWords({ ...GOAL, standing: 'ended' }, null, TODAY)).toBe(
-      '12 of 20 uses, 3 of them a head start. Nothing of it is left to use; what was reached stands.',
+      '12 of 20 uses, 3 of them a head start. Finished before its goal; what was reached stands.',
     )
   })
   test('a goal by eye says from which reading it is reckoned where that came late', () => {
@@ -88,13 +88,11 @@ describe('a goal in words', () => {
       usesLeft: null,
       baseline: { day: d('2026-10-20'), late: true },
     }
-    expect(paceWords(late, null, TODAY)).toContain('Reckoned from its first reading, on 20 Oct.')
+    expect(paceWords(late, null, TODAY)).toContain('Counted from its first reading, on 20 Oct.')
   })
   test('one of anything is one', () => {
     const one: GoalView = { ...GOAL, difference: -1, wearDaysLeft: 1 }
-    expect(paceWords(one, null, TODAY)).toContain(
-      '1 use behind where it should be today; 1 wear day is left until 20 Dec.',
-    )
+    expect(paceWords(one, null, TODAY)).toContain('1 use behind where it should be today; 1 wear day left.')
   })
   test('a met goal says so and no more', () => {
     expect(paceWords({ ...GOAL, met: true, standing: 'met' }, null, TODAY)).toBe(
@@ -113,12 +111,12 @@ describe('a goal in words', () => {
     ['behind', -3.4, '3 behind'],
     ['behind', null, 'behind'],
     ['ahead', 2.2, '2 ahead'],
-    ['on pace', 0.4, 'on pace'],
+    ['on pace', 0.4, 'on track'],
     ['met', 0, 'goal met'],
-    ['not known', null, 'not read yet'],
+    ['not known', null, 'not known yet'],
     ['no date', null, ''],
   ])('%s by %s is said in short as "%s"', (standing, difference, words) => {
-    expect(shortStanding({ ...GOAL, standing, difference })).toBe(words)
+    expect(shortVerdict({ ...GOAL, standing, difference }, standing)).toBe(words)
   })
 })
 
@@ -133,7 +131,7 @@ describe('the gauge in words', () => {
       backups: 1,
       state: 'within 90 days',
     })
-    expect(gaugeWords(item, true, [])).toBe(
+    expect(gaugeWords(item, true, [], 'behind')).toBe(
       'Rust Bloom pressed, first pan, 7 of 20 uses, 3 behind, 1 backup, spoils soon, worn',
     )
   })

@@ -1,0 +1,13 @@
+import { computed } from 'vue'
+import type { Verdict } from '#core/forecast/verdict'
+import type { GoalView } from '#contract/item'
+import { settledVerdict } from '#web/ui/words/verdict-words'
+import { useVerdictsRead } from './reads'
+
+/** The one verdict on each open goal, for rows that know only the goal; null until it is there. */
+export function useVerdicts() {
+  const { answer } = useVerdictsRead()
+  const known = computed(() => new Map((answer.value?.goals ?? []).map((each) => [each.stayId, each.verdict])))
+  return (goal: GoalView | null): Verdict | null =>
+    goal === null ? null : (settledVerdict(goal) ?? known.value.get(goal.stayId) ?? null)
+}
