@@ -34,13 +34,13 @@ describe('the check before buying', () => {
     await house.item({ ...OLD, colour: '#c7747a', categoryId: 'lipstick', form: 'bullet', name: 'Quay', shade: 'Quay' })
     await house.post('/tally-sheet', usesOn(twin, every(2, 100)))
     const check = await read<BuyingCheckAnswer>('/buying/check?category=blush&colour=%23c7757b&price=1900')
-    // Every second day of the hundred that the log knows: 183 uses a year.
-    expect(check).toMatchObject({ owned: 2, unopened: 1, twins: 1, perYear: 183 })
+    // Every second day of the hundred that the log knows, the latest counting most, and yesterday without: 182 uses a year.
+    expect(check).toMatchObject({ owned: 2, unopened: 1, twins: 1, perYear: 182 })
     expect(check.nearest[0]).toMatchObject({ itemId: twin, worn: 50 })
     expect(check.nearest[0]?.difference).toBeLessThan(1)
     const [supply] = (await house.get('/supply')).body.categories
     expect(check.years).toBe(supply.years)
-    expect(check.yearsAfter).toBeCloseTo((supply.years * 182.5 + check.likelyUses) / 182.5, 1)
+    expect(check.yearsAfter).toBeCloseTo((supply.years * 182 + check.likelyUses) / 182, 1)
     expect(check.perUseAtBest).toBeCloseTo(1900 / check.likelyUses, 0)
     expect(check.rules).toEqual([])
   })

@@ -1,7 +1,7 @@
 import ICAL from 'ical.js'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
-import { addDays } from '#core/calendar/day'
-import { every, GOAL, NEW, PROJECT, usesOn } from './support/long-used'
+import { addDays, addMonths } from '#core/calendar/day'
+import { ago, every, GOAL, NEW, PROJECT, usesOn } from './support/long-used'
 import { TestHouse, TODAY, type Answer } from './support/test-house'
 
 let house: TestHouse
@@ -24,24 +24,39 @@ describe('supply', () => {
     const [blush] = categories
     // 100 uses on the 100 days of the log: 365 a year.
     expect(blush).toMatchObject({ category: 'blush', items: 2, perYear: 365 })
-    expect(blush.years).toBeCloseTo(blush.uses / 365, 2)
+    expect(blush.years).toBeCloseTo(blush.uses / 365.25, 2)
     // Some 330 to 400 uses are left of the first, and 60 days.
-    expect(blush.spoiling.map((each: { itemId: string }) => each.itemId)).toEqual([one])
-    expect(blush).toMatchObject({ spoilingPrice: 1200, spoilingUnpriced: 0 })
+    expect(blush.expiring.map((each: { itemId: string }) => each.itemId)).toEqual([one])
+    // What is left of it in 60 days, not what is left now, nor its whole price.
+    expect(blush.expiringPrice).toBe(Math.round(1200 * blush.expiring[0].left))
+    expect(blush.expiring[0].left).toBeLessThan((await house.get(`/items/${one}`)).body.forecast.share.middle)
     expect(blush.keeping).toHaveLength(1)
-    expect(blush.keeping[0]).toMatchObject({ items: 1, spoiling: 0, spoilingPrice: 0 })
+    expect(blush.keeping[0]).toMatchObject({ items: 1, expiring: 0, expiringPrice: 0 })
     expect(blush.need.low <= blush.need.middle && blush.need.middle <= blush.need.high).toBe(true)
   })
   test('while nothing is ticked no pace is known, and nothing is said to spoil; what is not worn in a log of weeks has none', async () => {
     await house.item({ ...NEW, expiry: addDays(TODAY, 60), priceMinor: 1200 })
     const [young] = (await house.get('/supply')).body.categories
-    expect(young).toMatchObject({ perYear: null, years: null, need: null, spoiling: [], spoilingPrice: 0, keeping: [] })
+    expect(young).toMatchObject({ perYear: null, years: null, need: null, expiring: [], expiringPrice: 0, keeping: [] })
     const lipstick = await house.item({ ...NEW, name: 'Sloe', categoryId: 'lipstick', form: 'bullet' })
-    await tally(lipstick, every(3, 13))
-    expect((await house.get('/supply')).body.categories[0]).toMatchObject({ perYear: null })
+    // Twelve wears within thirteen days are no fortnight yet.
+    await tally(lipstick, every(1, 13, 2))
+    const paceOf = async (category: string) =>
+      (await house.get('/supply')).body.categories.find((each: { category: string }) => each.category === category)
+    expect(await paceOf('lipstick')).toMatchObject({ worn: 12, perYear: null })
     await tally(lipstick, [14])
+    expect((await paceOf('lipstick')).perYear).toBeGreaterThan(300)
+    // What was never worn has none, however long the log.
+    expect(await paceOf('blush')).toMatchObject({ worn: 0, perYear: null, expiringPrice: 0 })
+  })
+  test('what nobody knows the opening of is bounded by the latest it can have been, and what is expired is in no sum', async () => {
+    const worn = await house.item({ ...NEW, opened: { kind: 'unknown' }, usesBefore: null, paoMonths: 24 })
+    await tally(worn, every(2, 100))
+    const gone = await house.item({ ...NEW, name: 'Quay', expiry: ago(5) })
     const [blush] = (await house.get('/supply')).body.categories
-    expect(blush).toMatchObject({ category: 'blush', perYear: 0, years: null, need: null, spoilingPrice: 1200 })
+    expect(blush).toMatchObject({ items: 1, expired: 1 })
+    expect(blush.expiring.map((each: { itemId: string }) => each.itemId)).not.toContain(gone)
+    expect(blush.need.high <= addMonths(ago(100), 24)).toBe(true)
   })
 })
 

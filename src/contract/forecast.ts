@@ -188,17 +188,26 @@ export interface LookBackAnswer {
 export interface SupplyView {
   categoryId: string
   category: string
+  /** In date; what is expired is counted apart. */
   items: number
+  expired: number
   uses: number
-  /** Null while too little is written down to know a pace. */
+  /** Wears of the type within the last three years, and the last of them. */
+  worn: number
+  lastWorn: Day | null
+  /** Uses a year, as they are of late; null where there is no pace to tell. */
   perYear: number | null
   years: number | null
-  spoiling: { itemId: string; mark: string; lastGood: Day | null; priceMinor: number | null }[]
-  spoilingPrice: number
-  spoilingUnpriced: number
+  /** Of those years, what can be used before it expires. */
+  yearsInDate: number | null
+  /** What expires before its turn has ended, with what of a full one is left then. */
+  expiring: { itemId: string; mark: string; lastGood: Day | null; priceMinor: number | null; left: number }[]
+  /** What of their prices is left then. */
+  expiringPrice: number
+  expiringUnpriced: number
   need: { low: Day | null; middle: Day | null; high: Day | null } | null
   /** The same if only so many were kept, for every number from one on. */
-  keeping: { items: number; years: number | null; spoiling: number; spoilingPrice: number }[]
+  keeping: { items: number; years: number; expiring: number; expiringPrice: number }[]
 }
 export interface SupplyAnswer {
   today: Day

@@ -1,4 +1,4 @@
-import { MONTH_DAYS } from '#core/forecast/guesses'
+import { MONTH_DAYS } from '#core/calendar/lengths'
 import { EMPTIES } from './cast-data.js'
 import type { DemoHouse } from './demo-house.js'
 

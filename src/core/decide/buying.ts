@@ -1,9 +1,9 @@
 import { addDays, daysBetween, type Day } from '../calendar/day.js'
+import { YEAR_DAYS } from '../calendar/lengths.js'
 import { supplyOf, type InStock, type Supply } from '../forecast/supply.js'
 
 /** Before it is opened it is good for about three years. Assumption: as an unopened item without a date. */
 const UNOPENED_DAYS = 1096
-const YEAR_DAYS = 365
 
 /** Something that could be bought. */
 export interface Candidate {
@@ -16,9 +16,10 @@ export interface Candidate {
 }
 
 export interface BuyingSums {
-  readonly before: Supply
-  readonly after: Supply
-  /** Ids of what would spoil before its turn because this one joins, and did not before. */
+  /** Null without a pace. */
+  readonly before: Supply | null
+  readonly after: Supply | null
+  /** Ids of what would expire with a wear or more unused because this one takes its place among them. */
   readonly pushedOut: readonly string[]
   /** Days until its turn would come: when what is here and in date is used up; null without a pace. */
   readonly turnIn: number | null
@@ -36,28 +37,53 @@ const THE_NEW_ONE = '\u0000the new one'
 /** What becomes of a category when one more joins: years of supply before and after, what is pushed out, what a use would cost. */
 export function buyingSums(stock: readonly InStock[], perYear: number | null, candidate: Candidate): BuyingSums {
   const { uses, openDays, price } = candidate
-  const before = supplyOf(stock, perYear ?? 0)
+  const before = perYear === null ? null : supplyOf(stock, perYear)
   const joined: InStock = {
     id: THE_NEW_ONE,
     uses: { low: uses, middle: uses, high: uses },
+    share: 1,
     goodFor: UNOPENED_DAYS,
     price,
   }
-  const after = supplyOf([...stock, joined], perYear ?? 0)
-  const knownBefore = new Set(before.spoiling)
-  const turnIn = perYear === null || perYear <= 0 ? null : (before.need?.middle ?? 0)
+  const after = perYear === null ? null : supplyOf([...stock, joined], perYear)
+  const turnIn = before === null ? null : before.need.middle
   // It is opened when its turn comes, at the latest on the last day it keeps unopened.
   const goodWhenOpened = turnIn === null ? 0 : turnIn > UNOPENED_DAYS ? 0 : openDays
   const usesGot = turnIn === null ? null : Math.min(uses, Math.floor(((perYear ?? 0) / YEAR_DAYS) * goodWhenOpened))
   return {
     before,
     after,
-    pushedOut: after.spoiling.filter((id) => id !== THE_NEW_ONE && !knownBefore.has(id)),
+    pushedOut: perYear === null ? [] : pushedOutBy(stock, perYear, candidate),
     turnIn,
     usesGot,
     perUse: price === null || usesGot === null || usesGot < 1 ? null : price / usesGot,
     perUseAtBest: price === null || uses < 1 ? null : price / uses,
   }
+}
+
+/**
+ * What grows by a wear or more in what is left of it when it expires, if the new one is opened now and takes its place by fondness, all
+ * being liked alike: while it lasts each of its rivals is worn as one of one more.
+ */
+function pushedOutBy(stock: readonly InStock[], perYear: number, { uses: given, openDays }: Candidate): string[] {
+  const rivals = stock.filter(({ goodFor }) => goodFor !== null && goodFor >= 0)
+  const perDay = perYear / YEAR_DAYS
+  const alone = perDay / stock.length
+  const among = perDay / (stock.length + 1)
+  const lasts = Math.min(openDays, given / among)
+  return rivals
+    .filter(({ uses, goodFor }) => {
+      const days = goodFor ?? 0
+      const beside = Math.min(days, lasts)
+      const left = unused(uses.middle - among * beside, alone, days - beside)
+      return left - unused(uses.middle, alone, days) >= 1
+    })
+    .map(({ id }) => id)
+}
+
+/** Uses left of so many when so many days have passed. */
+function unused(uses: number, perDay: number, days: number): number {
+  return Math.max(0, uses - perDay * days)
 }
 
 /** A limit of the user's own. */

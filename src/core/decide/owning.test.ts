@@ -14,29 +14,33 @@ describe('before buying', () => {
   const thing = (id: string, uses: number, goodFor: number | null, price = 1000): InStock => ({
     id,
     uses: { low: uses, middle: uses, high: uses },
+    share: 1,
     goodFor,
     price,
   })
 
   test('by hand: 100 uses here at 100 a year, one more of 50 that is good for a year once opened', () => {
     const sums = buyingSums([thing('a', 100, 400)], 100, { uses: 50, openDays: 365, price: 2500 })
-    expect(sums.before.years).toBeCloseTo(1)
-    expect(sums.after.years).toBeCloseTo(1.5)
+    expect(sums.before?.years).toBeCloseTo(1)
+    expect(sums.after?.years).toBeCloseTo(1.5)
     // Its turn comes in a year, and in the year it is open all of its fifty uses are had: 25.00 by 50.
-    expect(sums).toMatchObject({ turnIn: 365, usesGot: 50, perUse: 50, perUseAtBest: 50, pushedOut: [] })
+    expect(sums).toMatchObject({ usesGot: 50, perUse: 50, perUseAtBest: 50, pushedOut: ['a'] })
+    expect(sums.turnIn).toBeCloseTo(365.25, 6)
   })
 
   test('slow pace: of 300 uses it gets those of the one year it is open', () => {
-    const sums = buyingSums([], 73, { uses: 300, openDays: 365, price: 2190 })
+    const sums = buyingSums([], 73.05, { uses: 300, openDays: 365, price: 2190 })
     expect(sums).toMatchObject({ turnIn: 0, usesGot: 73, perUse: 30 })
     expect(sums.perUseAtBest).toBeCloseTo(7.3)
   })
 
-  test('what would have had its turn is pushed out by what spoils sooner', () => {
-    // Without a date the old one waits for ever; it is the one after it, good for four years, whose turn ends after its day.
-    const sums = buyingSums([thing('old', 365, 1500)], 100, { uses: 300, openDays: 365, price: null })
-    expect(sums.before.spoiling).toEqual([])
+  test('what is worn less because of it, and expires with a wear or more unused, is pushed out', () => {
+    // Alone 90 uses of 100 in its 329 days at 100 a year; beside the new one, for a year as one of two, half as many.
+    const sums = buyingSums([thing('old', 90, 329)], 100, { uses: 300, openDays: 365, price: null })
+    expect(sums.before?.expiring.size).toBe(0)
     expect(sums.pushedOut).toEqual(['old'])
+    // With years to go it makes no difference.
+    expect(buyingSums([thing('old', 90, 3000)], 100, { uses: 300, openDays: 365, price: null }).pushedOut).toEqual([])
   })
 
   test('its turn comes after it has spoiled: no use at all; without a pace nothing is said', () => {

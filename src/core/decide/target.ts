@@ -1,3 +1,4 @@
+import { MONTH_DAYS, YEAR_DAYS } from '../calendar/lengths.js'
 import { addDays, addMonths, daysBetween, type Day } from '../calendar/day.js'
 
 /** An item of the category, from the day it came to the day it ended; null = not known since when, and still there. */
@@ -39,8 +40,6 @@ export interface TargetStanding {
   readonly months: readonly { readonly day: Day; readonly items: number }[]
 }
 
-const MONTH_DAYS = 365.25 / 12
-const YEAR_DAYS = 365
 /** More months than this are not drawn. */
 const MOST_MONTHS = 60
 
@@ -49,7 +48,7 @@ export function targetStanding({ items, by, setOn, today, spans }: TargetFacts):
   const now = stockOn(spans, today)
   const tooMany = Math.max(0, now - items)
   const daysLeft = daysBetween(today, by)
-  const since = addDays(today, -YEAR_DAYS)
+  const since = addDays(today, -Math.round(YEAR_DAYS))
   const within = (day: Day | null): boolean => day !== null && day > since && day <= today
   const cameIn = spans.filter(({ from }) => within(from)).length
   const ended = spans.filter(({ to }) => within(to))

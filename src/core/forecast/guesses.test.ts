@@ -2,8 +2,9 @@ import fc from 'fast-check'
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from 'vitest'
 import { chanceWord, verdictOf } from './verdict'
-import { categoryFactor, guessFactor, MONTH_DAYS, pinballLoss, type GuessOutcome } from './guesses'
-import { supplyOf, supplyOfFewer, type InStock } from './supply'
+import { MONTH_DAYS, YEAR_DAYS } from '../calendar/lengths'
+import { categoryFactor, guessFactor, pinballLoss, type GuessOutcome } from './guesses'
+import { supplyOf, supplyOfFewer, typePace, type InStock } from './supply'
 
 interface GuessCase {
   id: string
@@ -82,35 +83,44 @@ test.each([
   expect(verdictOf({ over, standing, chance })).toBe(verdict)
 })
 
-describe('years of supply', () => {
+describe('how much there is of a type', () => {
   const lipstick = (id: string, uses: number, goodFor: number | null, price: number | null = 1000): InStock => ({
     id,
     uses: { low: uses / 2, middle: uses, high: uses * 2 },
+    share: 0.8,
     goodFor,
     price,
   })
+  const ONE_A_DAY = YEAR_DAYS
   test('uses in stock by the uses of a year', () => {
-    expect(supplyOf([lipstick('a', 100, null), lipstick('b', 265, null)], 365)).toMatchObject({
-      uses: 365,
-      years: 1,
-      spoiling: [],
-    })
-    expect(supplyOf([lipstick('a', 100, null)], 0)).toMatchObject({ years: null, need: null })
+    const found = supplyOf([lipstick('a', 100, null), lipstick('b', 265.25, null)], ONE_A_DAY)
+    expect(found).toMatchObject({ uses: 365.25, years: 1, yearsInDate: 1 })
+    expect(found.expiring.size).toBe(0)
   })
-  test('the soonest to spoil is served first; whose turn ends too late spoils, with its money', () => {
+  test('the earliest use-by date is served first; whose turn ends too late expires, with the money left in it then', () => {
     // One a day: a until day 100, then b would be done on day 200 and is good to 150, then c from 150 to 250.
     const stock = [lipstick('c', 100, 300, null), lipstick('b', 100, 150, 2400), lipstick('a', 100, 120)]
-    const found = supplyOf(stock, 365)
-    expect(found).toMatchObject({ spoiling: ['b'], spoilingPrice: 2400, spoilingUnpriced: 0 })
-    expect(found.need?.middle).toBeCloseTo(250, 6)
-    expect(supplyOf(stock.slice(0, 2), 0).spoiling).toEqual(['c', 'b'])
+    const found = supplyOf(stock, ONE_A_DAY)
+    // Of b half of the .8 that are left today.
+    expect([...found.expiring]).toEqual([['b', expect.closeTo(0.4, 9)]])
+    expect(found).toMatchObject({ expiringPrice: 960, expiringUnpriced: 0 })
+    expect(found.need.middle).toBeCloseTo(250, 6)
+    expect(found.yearsInDate * ONE_A_DAY).toBeCloseTo(250, 6)
   })
-  test('what is past its day serves nobody', () => {
-    expect(supplyOf([lipstick('a', 50, -3, null)], 365)).toMatchObject({
-      spoiling: ['a'],
-      spoilingUnpriced: 1,
-      need: { middle: 0 },
+  test('what is expired is counted apart, and in no sum', () => {
+    expect(supplyOf([lipstick('a', 50, -3, null), lipstick('b', 10, 90)], ONE_A_DAY)).toMatchObject({
+      items: 1,
+      expired: 1,
+      uses: 10,
+      expiringUnpriced: 0,
+      need: { middle: 10 },
     })
+  })
+  test('a pace needs twelve wears, the last of them within eight months', () => {
+    const worn = { wears: 12, weight: 6, daysSince: 30 }
+    expect(typePace(worn, 60)).toBeCloseTo(YEAR_DAYS / 10, 9)
+    expect(typePace({ ...worn, wears: 11 }, 60)).toBeNull()
+    expect(typePace({ ...worn, daysSince: 260 }, 60)).toBeNull()
   })
   test('day by day, a slow simulation spoils the same', () => {
     const thing = fc.record({ uses: fc.integer({ min: 1, max: 60 }), goodFor: fc.integer({ min: 1, max: 400 }) })
@@ -128,18 +138,19 @@ describe('years of supply', () => {
           }
         const stock = things.map(({ uses, goodFor }, n) => lipstick(`t${n}`, uses, goodFor))
         const spoiled = left.flatMap((uses, n) => (uses > 0 ? [`t${n}`] : []))
-        expect([...supplyOf(stock, 365 * perDay).spoiling].sort()).toEqual(spoiled)
+        expect([...supplyOf(stock, ONE_A_DAY * perDay).expiring.keys()].sort()).toEqual(spoiled)
       }),
       { seed: 11, numRuns: 400 },
     )
   })
-  test('of fewer, less spoils', () => {
+  test('of fewer, less expires', () => {
     const stock = [lipstick('a', 100, 100), lipstick('b', 100, 110), lipstick('c', 100, 120)]
-    expect(supplyOf(stock, 365).spoiling).toEqual(['b', 'c'])
+    const all = supplyOf(stock, ONE_A_DAY)
+    expect([...all.expiring.keys()]).toEqual(['b', 'c'])
     // One of 100 uses, in time; two of them: the second comes too late.
-    expect(supplyOfFewer(stock, 365, supplyOf(stock, 365))).toMatchObject([
-      { items: 1, years: 100 / 365, spoiling: 0, spoilingPrice: 0 },
-      { items: 2, years: 200 / 365, spoiling: 1 },
+    expect(supplyOfFewer(stock, all)).toMatchObject([
+      { items: 1, years: 100 / ONE_A_DAY, expiring: 0, expiringPrice: 0 },
+      { items: 2, years: 200 / ONE_A_DAY, expiring: 1 },
     ])
   })
 })

@@ -1,7 +1,6 @@
+import { MONTH_DAYS } from '../calendar/lengths.js'
 import { logNormalDensity, phi } from './normal.js'
 
-/** Days of an average month, in which guesses are made. */
-export const MONTH_DAYS = 30.4375
 /** The user's guesses are too short by a factor like other people's: log of the mean, and sd. Assumption. */
 const PEOPLE = { mean: Math.log(2.5), sd: 0.6 } as const
 /** How far single guesses scatter around a person's factor, and around a category's. Assumption. */

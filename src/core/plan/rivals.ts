@@ -1,3 +1,4 @@
+import { MONTH_DAYS } from '../calendar/lengths.js'
 /** A category of which several lie in reach. */
 export interface InReach {
   readonly categoryId: string
@@ -13,7 +14,7 @@ export interface Rivalry extends InReach {
 
 /** An item that shares gets about six uses in a good month; below that nothing moves. Common practice, no source. */
 const FED_FROM = 5
-const WEEKS_A_MONTH = 30.4375 / 7
+const WEEKS_A_MONTH = MONTH_DAYS / 7
 
 /**
  * Categories in which the items in reach starve each other: a category is worn once a wear day, so `perWeek` wear days

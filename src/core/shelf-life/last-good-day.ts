@@ -125,6 +125,17 @@ function boundOpened(facts: ShelfLifeFacts): { lastGood: DayRange; reason: Shelf
   }
 }
 
+/**
+ * The use-by date at the latest it can be: by the latest possible opening, which is the first wear or the day it was written down, where
+ * none is known. What is unopened without a date counts from the day it was written down.
+ */
+export function useByAtLatest(facts: ShelfLifeFacts, { actOn }: ShelfLife, addedOn: Day): Day {
+  if (actOn !== null) return actOn
+  const { opening, paoMonths, usual } = facts
+  if (opening.kind === 'unopened') return addMonths(addedOn, UNOPENED_MONTHS)
+  return after(opening.notAfter ?? addedOn, paoMonths === null ? usual : { unit: 'months', count: paoMonths })
+}
+
 function after(day: Day, { unit, count }: Period): Day {
   return unit === 'months' ? addMonths(day, count) : addDays(day, count)
 }

@@ -1,3 +1,4 @@
+import { MONTH_DAYS } from '#core/calendar/lengths'
 import { callOf } from '#core/item/naming'
 import type { z } from 'zod'
 import { addDays, type Day } from '#core/calendar/day'
@@ -23,7 +24,6 @@ import type { BuyingRules } from './rules.js'
 const NEAREST_SHOWN = 4
 /** What is this far off is not dated. */
 const MOST_DAYS = 365 * 30
-const MONTH_DAYS = 365.25 / 12
 /** Fewer finished ones tell no usual price. */
 const LEAST_FINISHED = 3
 
@@ -76,10 +76,10 @@ export class BuyingCheck {
       })),
       twins: nearest.filter(({ difference }) => difference < TWIN_BELOW).length,
       perYear: perYear === null ? null : Math.round(perYear),
-      years: perYear === null ? null : sums.before.years,
-      yearsAfter: perYear === null ? null : sums.after.years,
-      pushedOut: perYear === null ? [] : sums.pushedOut.flatMap((id) => told(byId.get(id))),
-      spoilingAlready: perYear === null ? 0 : sums.before.spoiling.length,
+      years: sums.before?.years ?? null,
+      yearsAfter: sums.after?.years ?? null,
+      pushedOut: sums.pushedOut.flatMap((id) => told(byId.get(id))),
+      spoilingAlready: sums.before?.expiring.size ?? 0,
       needed,
       likelyUses: Math.round(likelyUses),
       usesGot: sums.usesGot === null ? null : Math.round(sums.usesGot),

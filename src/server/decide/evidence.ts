@@ -104,7 +104,7 @@ export class GatheringEvidence {
     const kept = new Map(queries.keptOn.all().map((row) => [row.item_id, row.day]))
     const logged = queries.loggedSince.get()?.day ?? today
     // Only doubts ask for it, and it asks for the forecast of everything.
-    let spoiling: ReturnType<Supplying['spoiling']> | null = null
+    let spoiling: ReturnType<Supplying['expiring']> | null = null
     const worn = (id: string): number => wornOn.get(id)?.size ?? 0
     const knownFor = (item: ItemFacts): number => {
       const here = item.acquired?.latest ?? item.opening.within?.latest ?? logged
@@ -126,7 +126,7 @@ export class GatheringEvidence {
         daysKnown: item.lastWorn === null ? knownFor(item) : 0,
         putBack: backs.get(item.id) ?? 0,
         clearOuts: outs.get(item.id) ?? 0,
-        spoilsFirst: (spoiling ??= this.services.supplying.spoiling(items, today)).get(item.id) ?? null,
+        spoilsFirst: (spoiling ??= this.services.supplying.expiring(items, today)).get(item.id) ?? null,
         twin: better
           ? {
               otherId: better.id,

@@ -4,7 +4,7 @@ import { lifecycleOf, openingOf, type Ending, type Opening } from '#core/item/op
 import type { PackageState, Season } from '#core/item/traits'
 import type { Content } from '#core/item/what-is-left'
 import { usualPeriod } from '#core/shelf-life/default-pao'
-import { shelfLifeOf, type ShelfLife } from '#core/shelf-life/last-good-day'
+import { shelfLifeOf, useByAtLatest, type ShelfLife, type ShelfLifeFacts } from '#core/shelf-life/last-good-day'
 import { lifetimeUses } from '#core/wear/tally'
 import type { FieldValues } from '#core/item/fields-data'
 import { LISTED, type GoalView, type ItemSummary, type ListedItem, type PartSummary } from '#contract/item'
@@ -23,6 +23,8 @@ export interface ItemFacts
     Fields,
     Readonly<Omit<ItemSummary, keyof FieldValues | 'opening' | 'left' | 'leftOf' | 'hasKeptWords' | 'parts'>> {
   readonly productId: string
+  /** The use-by date at the latest it can be, also where its opening is not known. */
+  readonly useByAtLatest: Day
   /** Of what it is sold as: how fast it spoils. */
   readonly modelType: ModelType
   /** Of what it is used as: which step of a face it serves. */
@@ -68,6 +70,18 @@ export function factsOf(row: ItemRow, beside: BesideRow): ItemFacts {
   const lifecycle = lifecycleOf(opening, row.ended_as as Ending | null)
   const wears = span?.wears ?? 0
   const fields = fieldsIn(row)
+  const lifeFacts: ShelfLifeFacts = {
+    opening,
+    acquired: fields.acquired,
+    paoMonths: fields.paoMonths,
+    usual: usualPeriod(row.model_type, fields.form, row.eye === 1),
+    expiry: fields.expiry,
+    signSeen: row.sign_day === null ? null : { day: row.sign_day, words: row.sign_words ?? '' },
+    sunProtection: fields.sunProtection,
+    atEye: row.eye === 1,
+    today,
+  }
+  const shelfLife = shelfLifeOf(lifeFacts)
   const own = {
     id: row.id,
     version: row.version,
@@ -103,17 +117,8 @@ export function factsOf(row: ItemRow, beside: BesideRow): ItemFacts {
     estimate: null,
     contents: beside.contents,
     parts: beside.parts,
-    shelfLife: shelfLifeOf({
-      opening,
-      acquired: fields.acquired,
-      paoMonths: fields.paoMonths,
-      usual: usualPeriod(row.model_type, fields.form, row.eye === 1),
-      expiry: fields.expiry,
-      signSeen: row.sign_day === null ? null : { day: row.sign_day, words: row.sign_words ?? '' },
-      sunProtection: fields.sunProtection,
-      atEye: row.eye === 1,
-      today,
-    }),
+    shelfLife,
+    useByAtLatest: useByAtLatest(lifeFacts, shelfLife, row.added_on ?? today),
     placement: placement
       ? {
           zoneId: placement.zone_id,

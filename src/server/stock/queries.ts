@@ -25,7 +25,7 @@ export function stockQueries(db: Db) {
       SELECT i.id, i.version, p.maker, p.name, p.shade, i.product_id,
              c.name AS category, w.position AS face_order, w.makeup, max(c.eye, w.eye) AS eye, max(c.lip, w.lip) AS lip, w.name AS worn_as, w.id AS worn_as_id, w.zone_id AS home_zone_id,
              c.model_type, w.model_type AS worn_type, i.ended_as, i.ended_on, i.ended_roughly, i.location, i.location_until,
-             i.price_said, i.opened_by, i.sign_day, i.sign_words, ${columnsOfFields()
+             i.price_said, i.added_on, i.opened_by, i.sign_day, i.sign_words, ${columnsOfFields()
                .map((column) => `i.${column}`)
                .join(', ')},
              json_array_length(i.kept_text) AS kept_words,

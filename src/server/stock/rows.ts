@@ -35,6 +35,7 @@ export interface ItemRow extends Readonly<Record<string, Stored>> {
   ended_roughly: 0 | 1
   location: Location
   price_said: string | null
+  added_on: Day | null
   opened_by: 'she' | 'sheet'
   sign_day: Day | null
   sign_words: string | null

@@ -37,25 +37,24 @@ test.each<[Partial<BuyingCheckAnswer>, readonly string[]]>([
     {},
     ['Lasts 6.5 years at 177 uses a year; with it 8.6 years.', 'The next is needed about 1 Mar 2029 (in 2½ years).'],
   ],
-  [{ perYear: null, years: null }, ['Too little is written down yet to know your pace.']],
-  [{ perYear: 0, years: null, yearsAfter: null }, ['No blush was used within a year.']],
+  [{ perYear: null, years: null }, ['You wear blush too rarely to know your pace.']],
   [{ needed: TODAY }, ['Lasts 6.5 years at 177 uses a year; with it 8.6 years.', 'The next is needed now.']],
   [
     { needed: null, spoilingAlready: 3 },
     [
       'Lasts 6.5 years at 177 uses a year; with it 8.6 years.',
       'The next is not needed within 30 years.',
-      '3 things of the kind will spoil unused as it is.',
+      '3 items of that type will expire before their turn as it is.',
     ],
   ],
 ])('supply in words (%#)', (over, lines) => expect(supplyLines(of(over))).toEqual(lines))
 
 test('what it pushes out is one by its name, or several with what they cost', () => {
   expect(supplyLines(of({ pushedOut: pushed(1) })).at(-1)).toBe(
-    'Because of it Pellwick 0 would spoil before its turn (€10.00).',
+    'Because of it Pellwick 0 would expire with more left in it (€10.00).',
   )
   expect(supplyLines(of({ pushedOut: pushed(2) })).at(-1)).toBe(
-    'Because of it 2 more would spoil before their turn (€20.00).',
+    'Because of it 2 items would expire with more left in them (€20.00).',
   )
 })
 

@@ -29,8 +29,8 @@ export function nearestWords({ difference, worn }: BuyingCheckAnswer['nearest'][
 /** Supply, need and what it pushes out; each sentence with its numbers. */
 export function supplyLines(check: BuyingCheckAnswer): string[] {
   const { years, yearsAfter, needed, today, pushedOut, perYear, category, spoilingAlready } = check
-  if (perYear === null) return ['Too little is written down yet to know your pace.']
-  if (perYear === 0 || years === null || yearsAfter === null) return [`No ${category} was used within a year.`]
+  if (perYear === null || years === null || yearsAfter === null)
+    return [`You wear ${category} too rarely to know your pace.`]
   const lost = pushedOut.reduce((sum, { priceMinor }) => sum + (priceMinor ?? 0), 0)
   return [
     `Lasts ${yearsWords(years)} at ${counted(perYear, 'use')} a year${
@@ -40,15 +40,15 @@ export function supplyLines(check: BuyingCheckAnswer): string[] {
       ? `The next is not needed within ${MOST_YEARS} years.`
       : needed <= today
         ? 'The next is needed now.'
-        : `The next is needed about ${shortDay(needed, today)} (${fromNow(needed, today)})${spoilingAlready > 0 ? ', since much of it spoils first' : ''}.`,
+        : `The next is needed about ${shortDay(needed, today)} (${fromNow(needed, today)})${spoilingAlready > 0 ? ', since some of it expires first' : ''}.`,
     pushedOut.length > 0
       ? `Because of it ${
           pushedOut.length === 1
-            ? `${pushedOut[0]?.mark ?? ''} would spoil before its`
-            : `${pushedOut.length} more would spoil before their`
-        } turn${lost > 0 ? ` (${moneyWords(lost, check.currency)})` : ''}.`
+            ? `${pushedOut[0]?.mark ?? ''} would expire with more left in it`
+            : `${pushedOut.length} items would expire with more left in them`
+        }${lost > 0 ? ` (${moneyWords(lost, check.currency)})` : ''}.`
       : spoilingAlready > 0
-        ? `${counted(spoilingAlready, 'thing')} of the kind will spoil unused as it is.`
+        ? `${counted(spoilingAlready, 'item')} of that type will expire before their turn as it is.`
         : '',
   ].filter(Boolean)
 }

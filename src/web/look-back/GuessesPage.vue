@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { MONTH_DAYS } from '#core/calendar/lengths'
 import { computed } from 'vue'
 import { daysBetween } from '#core/calendar/day'
 import { counted } from '#core/words/counted'
@@ -12,14 +13,13 @@ import OutcomeList, { type Outcome } from './OutcomeList.vue'
 
 /** Her guesses and Seligo's against what came of them, and how long things last with her. */
 const { answer } = useLookBack()
-const MONTH = 30.4375
 const guesses = computed<Outcome[]>(() =>
   [...(answer.value?.guesses.each ?? [])].reverse().map(({ itemId, mark, months, days, finished }) => ({
     itemId,
     mark,
-    low: months * MONTH,
-    middle: months * MONTH,
-    high: months * MONTH,
+    low: months * MONTH_DAYS,
+    middle: months * MONTH_DAYS,
+    high: months * MONTH_DAYS,
     came: days,
     running: !finished,
     words: `guessed ${counted(months, 'month')}, ${finished ? `took ${spanWords(days)}` : `${spanWords(days)} so far`}`,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LEAST_WEARS } from '#core/forecast/supply'
 import { computed, ref } from 'vue'
 import type { SpanSheet } from '#contract/look-back'
 import type { LessonShown } from '#contract/buying'
@@ -22,7 +23,10 @@ const year = computed(() => Number(props.sheet.from.slice(0, 4)) + 1)
 const rules = computed(() => {
   if (!supply.value) return []
   const yearsOf = new Map(
-    supply.value.categories.map((each) => [each.categoryId, each.perYear === 0 ? Infinity : each.years]),
+    supply.value.categories.map((each) => [
+      each.categoryId,
+      each.years ?? (each.worn >= LEAST_WEARS ? Infinity : null),
+    ]),
   )
   const kinds = props.sheet.kinds.map((each) => ({ ...each, years: yearsOf.get(each.categoryId) ?? null }))
   return nextRules(kinds, props.sheet.bought.items, props.sheet.finishes.length)

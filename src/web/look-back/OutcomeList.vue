@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { MONTH_DAYS } from '#core/calendar/lengths'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import OutcomeLane from './OutcomeLane.vue'
@@ -17,7 +18,6 @@ export interface Outcome {
 /** Outcomes one below the other on one axis of months. */
 const props = defineProps<{ label: string; legend: string; outcomes: readonly Outcome[] }>()
 const SHOWN = 8
-const MONTH = 30.4375
 const STEPS = [1, 2, 3, 6, 12, 24] as const
 const MOST_TICKS = 7
 const all = ref(false)
@@ -30,11 +30,11 @@ const most = computed(() => {
   return Math.max(90, (ends[Math.floor(0.9 * (ends.length - 1))] ?? 0) * 1.15)
 })
 const ticks = computed(() => {
-  const months = most.value / MONTH
+  const months = most.value / MONTH_DAYS
   const step = STEPS.find((each) => months / each <= MOST_TICKS) ?? 24
   return Array.from({ length: Math.floor(months / step) + 1 }, (_, n) => n * step)
 })
-const place = (months: number): string => `${((months * MONTH) / most.value) * (width.value - 16) + 4}px`
+const place = (months: number): string => `${((months * MONTH_DAYS) / most.value) * (width.value - 16) + 4}px`
 </script>
 
 <template>

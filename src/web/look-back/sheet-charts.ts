@@ -1,3 +1,4 @@
+import { MONTH_DAYS } from '#core/calendar/lengths'
 import type { SpanSheet } from '#contract/look-back'
 import { fieldsOf, type Day } from '#core/calendar/day'
 import { dayFormat } from '#web/data/locale'
@@ -11,7 +12,6 @@ export interface SheetChartData {
 
 const monthShort = dayFormat({ month: 'short' })
 const monthAndYear = dayFormat({ month: 'short', year: '2-digit' })
-const MONTH = 30.4375
 
 /** Names of months: with the year where there is more than one. */
 function monthLabels(days: readonly Day[]): string[] {
@@ -83,7 +83,7 @@ export function stockOf(
 
 /** What was said of each finished thing, as a range or a stroke, and what came, in months from when it was said. */
 export function intervalsOf({ finishes, items }: SpanSheet, of: 'forecast' | 'guess'): SheetChartData {
-  const months = (days: number): number => Math.round((days / MONTH) * 10) / 10
+  const months = (days: number): number => Math.round((days / MONTH_DAYS) * 10) / 10
   const byId = new Map(items.map((item) => [item.id, item]))
   const told = finishes.flatMap(({ itemId, mark: whole, forecast, guess }) => {
     // Told apart by what it is called first: a long maker would fill the place.

@@ -1,3 +1,4 @@
+import { MONTH_DAYS } from '#core/calendar/lengths'
 import type { SpanSheet, MoneyView } from '#contract/look-back'
 import { addDays } from '#core/calendar/day'
 import { counted, plural } from '#core/words/counted'
@@ -242,7 +243,7 @@ export function pushWords(push: SpanSheet['pushes'][number]): string {
 function finishSentences({ finishes }: SpanSheet): string[] {
   if (finishes.length === 0) return []
   const guessed = finishes.filter(({ guess }) => guess !== null)
-  const short = guessed.filter(({ guess }) => guess !== null && guess.days > guess.months * MONTH).length
+  const short = guessed.filter(({ guess }) => guess !== null && guess.days > guess.months * MONTH_DAYS).length
   const kept = finishes.filter(({ forecast }) => forecast !== null)
   const held = kept.filter(({ forecast: f }) => f !== null && f.came >= f.low && f.came <= f.high).length
   return [
@@ -253,8 +254,6 @@ function finishSentences({ finishes }: SpanSheet): string[] {
     kept.length > 1 ? `Of ${kept.length} forecasts, ${held === 0 ? 'none' : held} held.` : '',
   ]
 }
-
-const MONTH = 30.4375
 
 function guessWords({ guess }: SpanSheet['finishes'][number]): string {
   return guess ? `${counted(guess.months, 'month')}, came to ${spanWords(guess.days)}` : 'none'

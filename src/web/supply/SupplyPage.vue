@@ -13,7 +13,7 @@ import SupplyRow from './SupplyRow.vue'
 const { answer } = useSupply()
 const YEARS = 10
 const ORDERS = {
-  money: 'most money to spoil',
+  money: 'most money lost',
   years: 'longest supply',
   need: 'needed soonest',
   face: 'order of a face',
@@ -24,7 +24,7 @@ const open = ref<string | null>(null)
 const axis = useTemplateRef<HTMLElement>('axis')
 const { width } = useElementSize(axis)
 const COMPARE: Readonly<Record<Order, (a: SupplyView, b: SupplyView) => number>> = {
-  money: (a, b) => b.spoilingPrice - a.spoilingPrice,
+  money: (a, b) => b.expiringPrice - a.expiringPrice,
   years: (a, b) => (b.years ?? Infinity) - (a.years ?? Infinity),
   need: (a, b) => (a.need?.middle ?? '9999').localeCompare(b.need?.middle ?? '9999'),
   face: () => 0,
@@ -34,8 +34,8 @@ const lost = computed(() => {
   const all = answer.value?.categories ?? []
   return {
     items: all.reduce((sum, each) => sum + each.items, 0),
-    spoiling: all.reduce((sum, each) => sum + each.spoiling.length, 0),
-    money: all.reduce((sum, each) => sum + each.spoilingPrice, 0),
+    expiring: all.reduce((sum, each) => sum + each.expiring.length, 0),
+    money: all.reduce((sum, each) => sum + each.expiringPrice, 0),
   }
 })
 </script>
@@ -66,14 +66,14 @@ const lost = computed(() => {
     <template v-else>
       <div class="top">
         <p class="headline">
-          <template v-if="lost.spoiling > 0"
-            ><strong>{{ lost.spoiling }} of {{ lost.items }}</strong> would spoil before their turn at your pace: they
-            cost <strong>{{ moneyWords(lost.money, answer.currency) }}</strong>.</template
+          <template v-if="lost.expiring > 0"
+            ><strong>{{ lost.expiring }} of {{ lost.items }}</strong> will expire before their turn at your pace, with
+            <strong>{{ moneyWords(lost.money, answer.currency) }}</strong> left in them.</template
           >
           <template v-else-if="answer.categories.every((each) => each.perYear === null)"
-            >How long things last is told once two weeks of wear are written down.</template
+            >How long your items last is told once a type has 12 wears over two weeks or more.</template
           >
-          <template v-else>All {{ counted(lost.items, 'thing') }} get their turn before they spoil.</template>
+          <template v-else>All {{ counted(lost.items, 'item') }} get their turn before they expire.</template>
         </p>
         <v-select
           v-model="order"
@@ -90,7 +90,7 @@ const lost = computed(() => {
               n === 1 ? 'today' : n - 1
             }}</span>
           </div>
-          <span class="legend">in years; dark: gets its turn; hollow: spoils first</span>
+          <span class="legend">in years; dark: used in time; hollow: expires first</span>
         </div>
         <SupplyRow
           v-for="view in categories"

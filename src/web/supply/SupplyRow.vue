@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { YEAR_DAYS } from '#core/calendar/lengths'
 import { mdiChevronDown, mdiChevronUp, mdiMinus, mdiPlus } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { daysBetween, type Day } from '#core/calendar/day'
@@ -9,7 +10,7 @@ import {
   goodDay,
   keepingWords,
   needWords,
-  spoilingWords,
+  expiringWords,
   supplySentences,
   lastsWords,
 } from '#web/ui/words/supply-words'
@@ -25,7 +26,6 @@ const props = defineProps<{
 }>()
 defineEmits<{ toggle: [] }>()
 const HEIGHT = 22
-const YEAR_DAYS = 365.25
 const SHOWN = 12
 const all = ref(false)
 const at = (years: number): number => Math.min(1, years / (props.years + 0.6)) * props.width
@@ -39,7 +39,7 @@ const need = computed(() => {
 })
 const bar = computed(() => {
   const total = props.view.years ?? 0
-  const used = Math.min(total, need.value?.middle ?? total)
+  const used = Math.min(total, props.view.yearsInDate ?? total)
   return { total: at(total), used: at(used), over: total > props.years }
 })
 const chosen = ref<number | null>(null)
@@ -47,7 +47,7 @@ const chosen = ref<number | null>(null)
 const FIRST_KEPT = 0.4
 const keep = computed(() => chosen.value ?? Math.max(1, Math.round(props.view.items * FIRST_KEPT)))
 const most = computed(() => props.view.keeping.length)
-const shown = computed(() => (all.value ? props.view.spoiling : props.view.spoiling.slice(0, SHOWN)))
+const shown = computed(() => (all.value ? props.view.expiring : props.view.expiring.slice(0, SHOWN)))
 </script>
 
 <template>
@@ -56,12 +56,12 @@ const shown = computed(() => (all.value ? props.view.spoiling : props.view.spoil
       type="button"
       class="line"
       :aria-expanded="open"
-      :aria-label="`${view.category}: ${lastsWords(view)}, ${spoilingWords(view, currency)}; how this comes about`"
+      :aria-label="`${view.category}: ${lastsWords(view)}, ${expiringWords(view, currency)}; how this comes about`"
       @click="$emit('toggle')"
     >
       <span class="name"
         ><strong>{{ view.category }}</strong
-        ><small class="quiet figures">{{ counted(view.items, 'thing') }}</small></span
+        ><small class="quiet figures">{{ counted(view.items, 'item') }}</small></span
       >
       <svg :viewBox="`0 0 ${width} ${HEIGHT}`" :width="width" :height="HEIGHT" aria-hidden="true">
         <path v-for="n in years" :key="n" :d="`M${at(n)} 0V${HEIGHT}`" class="grid" />
@@ -84,9 +84,9 @@ const shown = computed(() => (all.value ? props.view.spoiling : props.view.spoil
           ><small class="quiet">{{
             view.perYear === null
               ? ''
-              : view.spoiling.length === 0
+              : view.expiring.length === 0
                 ? 'all get their turn'
-                : `${view.spoiling.length} spoil first, ${moneyWords(view.spoilingPrice, currency)}`
+                : `${view.expiring.length} will expire first, ${moneyWords(view.expiringPrice, currency)}`
           }}</small></span
         >
         <span
@@ -117,11 +117,11 @@ const shown = computed(() => (all.value ? props.view.spoiling : props.view.spoil
           @click="chosen = keep + 1"
         />
         <span
-          >of {{ view.items }} and let go first of what would spoil: it
+          >of {{ view.items }} and let go first of what will expire:
           {{ keepingWords(view, Math.min(keep, most), currency) }}</span
         >
       </div>
-      <ul v-if="view.spoiling.length > 0" class="spoiling">
+      <ul v-if="view.expiring.length > 0" class="expiring">
         <li v-for="each in shown" :key="each.itemId">
           <RouterLink :to="`/items/${each.itemId}`">{{ each.mark }}</RouterLink>
           <span class="quiet figures"
@@ -130,8 +130,8 @@ const shown = computed(() => (all.value ? props.view.spoiling : props.view.spoil
           >
         </li>
       </ul>
-      <v-btn v-if="view.spoiling.length > shown.length" variant="text" @click="all = true"
-        >Show all {{ view.spoiling.length }}</v-btn
+      <v-btn v-if="view.expiring.length > shown.length" variant="text" @click="all = true"
+        >Show all {{ view.expiring.length }}</v-btn
       >
     </div>
   </article>
@@ -239,7 +239,7 @@ small {
   font: 640 18px var(--display);
 }
 
-.spoiling {
+.expiring {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
   gap: 0 18px;
@@ -248,7 +248,7 @@ small {
   list-style: none;
 }
 
-.spoiling li {
+.expiring li {
   display: flex;
   flex-wrap: wrap;
   gap: 0 8px;

@@ -4,7 +4,7 @@ import type { FactorView, SetUpAnswer, SupplyView } from '#contract/forecast'
 import { betweenWords, goneWords } from './forecast-words'
 import { factorWords, scoreWords } from './look-back-words'
 import { addsUpWords } from './set-up-words'
-import { keepingWords, lastsWords, needWords, spoilingWords, supplySentences, yearsWords } from './supply-words'
+import { expiringWords, keepingWords, lastsWords, needWords, supplySentences, yearsWords } from './supply-words'
 
 const TODAY = '2026-11-24' as Day
 const d = (text: string): Day => text as Day
@@ -92,40 +92,40 @@ describe('supply in words', () => {
     categoryId: 'blush',
     category: 'blush',
     items: 24,
-    uses: 5214,
+    expired: 2,
+    uses: 1214,
+    worn: 500,
+    lastWorn: d('2026-11-20'),
     perYear: 175,
-    years: 29.8,
-    spoiling: [{ itemId: 'i', mark: 'Pellwick Weir', lastGood: d('2027-01-01'), priceMinor: 1200 }],
-    spoilingPrice: 1200,
-    spoilingUnpriced: 1,
+    years: 6.94,
+    yearsInDate: 4.1,
+    expiring: [{ itemId: 'i', mark: 'Pellwick Weir', lastGood: d('2027-01-01'), priceMinor: 1200, left: 0.4 }],
+    expiringPrice: 480,
+    expiringUnpriced: 1,
     need: { low: d('2030-04-20'), middle: d('2032-02-08'), high: d('2036-05-11') },
-    keeping: [{ items: 3, years: 3, spoiling: 1, spoilingPrice: 500 }],
+    keeping: [{ items: 3, years: 3, expiring: 1, expiringPrice: 500 }],
   }
-  test('tells years, what spoils and when something is needed, each from its inputs', () => {
+  test('tells years and what of them is in date, what expires and when something is needed, each from its inputs', () => {
     expect(yearsWords(0.25)).toBe('3 months')
-    expect(yearsWords(61)).toBe('over 50 years')
-    expect(spoilingWords(view, 'EUR')).toMatch(
-      /^1 of 24 would spoil before its turn, .*12\.00 and 1 thing without a price$/,
+    expect(yearsWords(12)).toBe('more than ten years')
+    expect(expiringWords(view, 'EUR')).toMatch(
+      /^1 of 24 will expire before its turn, with .*4\.80 left in them and 1 item without a price$/,
     )
     expect(needWords(view)).toBe('Feb 2032')
     const told = supplySentences(view, 'EUR').join(' ')
-    expect(told).toContain('24 things with about 5,214 uses left in all.')
-    expect(told).toContain('You wore the kind 175 times within a year: that lasts 30 years.')
-    expect(told).toContain('likely between Apr 2030 and May 2036')
-    expect(keepingWords(view, 3, 'EUR')).toMatch(/^lasts 3 years; 1 of them still spoil/)
+    expect(told).toContain('24 items in date, with about 1,214 uses left in all. 2 items more are expired')
+    expect(told).toContain("At your pace of 175 uses a year that's 7 years' worth, 4 years of it before it expires.")
+    expect(told).toContain('8 times in 10 between Apr 2030 and May 2036; nothing new until Apr 2030')
+    expect(keepingWords(view, 3, 'EUR')).toMatch(/^3 years' worth; 1 of them will still expire first/)
   })
-  test('says that there is no pace rather than a number', () => {
-    const still = { ...view, perYear: 0, years: null, need: null }
-    expect(supplySentences(still, 'EUR').join(' ')).toContain(
-      'Nothing of the kind was worn within a year: at that pace 1 of 24',
-    )
-    expect(supplySentences({ ...still, perYear: null }, 'EUR').join(' ')).toContain('once two weeks of wear')
-    expect([lastsWords(view), lastsWords(still), lastsWords({ ...still, perYear: null })]).toEqual([
-      '30 years',
-      'not worn for a year',
-      'no pace known yet',
-    ])
-    expect(needWords(still)).toBe('not in sight')
-    expect(keepingWords(still, 9, 'EUR')).toBe('')
+  test('says that there is no pace, and why, rather than a number', () => {
+    const none = { ...view, perYear: null, years: null, yearsInDate: null, need: null, keeping: [] }
+    expect(supplySentences(none, 'EUR')[1]).toContain('No pace: not worn since Nov 2026.')
+    expect(lastsWords({ ...none, worn: 5 })).toBe('worn 5 times: no pace yet')
+    expect(lastsWords({ ...none, worn: 0, lastWorn: null })).toBe('not worn yet')
+    expect(lastsWords(view)).toBe("7 years' worth, 4 years of it before it expires")
+    expect(lastsWords({ ...view, yearsInDate: 6.9 })).toBe("7 years' worth")
+    expect(needWords(none)).toBe('not in sight')
+    expect(keepingWords(none, 9, 'EUR')).toBe('')
   })
 })
