@@ -54,7 +54,12 @@ describe('the scenario', () => {
     const { inDoubt } = house.doubting.all()
     const codes = new Set(inDoubt.flatMap(({ doubts }) => doubts.map((doubt) => doubt.code)))
     expect(codes.size).toBeGreaterThan(6)
-    expect(recountDoubts(db, TODAY, inDoubt)).toEqual([])
+    const items = new Map(house.stock.facts(house.stock.presentIds(), TODAY).map((item) => [item.id, item] as const))
+    const inDate = (id: string): boolean => {
+      const item = items.get(id)
+      return item !== undefined && item.useByAtLatest >= TODAY && item.shelfLife.state !== 'sign seen'
+    }
+    expect(recountDoubts(db, TODAY, inDoubt, inDate)).toEqual([])
   })
 
   test('the race runs in every way, with what stops it: a sign, a lapsed filter, an opening nobody knows', () => {
@@ -79,8 +84,8 @@ describe('the scenario', () => {
     const ratios = guesses.each.filter((each) => each.finished).map(({ days, months }) => days / 30.4375 / months)
     expect(Math.min(...ratios)).toBeLessThan(1.3)
     expect(Math.max(...ratios)).toBeGreaterThan(2.5)
-    expect(forecasts.all.n).toBeGreaterThan(5)
-    expect(forecasts.all.inside).toBeGreaterThan(0)
+    expect(forecasts.each.length).toBeGreaterThan(2)
+    expect(forecasts.marks[0]?.came).not.toBeNull()
   })
 
   test('eighteen months of wear with their gaps: none in the walking weeks, no eyes in May, few on early shifts', () => {

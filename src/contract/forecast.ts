@@ -1,4 +1,6 @@
 import { type ForecastReason, type Role, ROLES } from '#core/forecast/role'
+import type { Asked } from '#core/forecast/asking'
+import type { MarkScore } from '#core/forecast/life-table'
 import type { Verdict } from '#core/forecast/verdict'
 import type { Day } from '#core/calendar/day'
 import { z } from 'zod'
@@ -39,7 +41,9 @@ export interface RaceView {
   /** Chance of being finished by the day to act on; null where that day is not known. */
   chance: number | null
   verdict: Verdict
-  /** What would be lost, in minor units: price by what is left and by how likely it spoils; null without any price to go by. */
+  /** What is expected to be left at the use-by date, as a share of a full one; of what is past it, what is left. Null where no date is known. */
+  leftThen: number | null
+  /** What of the price that is, in minor units; null without any price to go by. */
   stake: number | null
   /** What it is computed with; `usual` = the middle price of its category, where it has none of its own. */
   price: { minor: number; usual: boolean } | null
@@ -74,8 +78,10 @@ export interface VerdictsAnswer {
 }
 
 export interface AskedView {
-  measure: 'weigh' | 'look' | 'weigh an empty'
+  measure: Asked['measure']
   finish: DaySpan
+  narrows: boolean
+  verdicts: Asked['verdicts']
 }
 
 export interface ForecastView {
@@ -124,20 +130,13 @@ export interface GuessView {
 /** Guesses and forecasts against what came of them. */
 export interface FactorView {
   factor: number
+  /** The middle of the finished ones alone. */
+  middle: number | null
   low: number
   high: number
   finished: number
   unfinished: number
   runsShort: boolean
-}
-interface ScoreView {
-  /** Items finished that a forecast was kept of. */
-  n: number
-  inside: number
-  early: number
-  late: number
-  /** Mean loss of the three figures, days. */
-  loss: number | null
 }
 interface Rates {
   before: number
@@ -167,8 +166,9 @@ export interface LookBackAnswer {
     }[]
   }
   forecasts: {
-    all: ScoreView
-    categories: { category: string; score: ScoreView }[]
+    /** One forecast of each item that was in use: how many were finished by each of its marks. */
+    marks: MarkScore[]
+    /** Of those that were finished. */
     each: {
       itemId: string
       mark: string

@@ -242,6 +242,8 @@ export interface CollectionAnswer {
 /** The race of everything in stock, with the reasons for each last good day; what the items are is told by the collection. */
 export interface ShelfLifeAnswer {
   today: Day
+  /** Enough days are written down to speak of the user's pace. */
+  paceKnown: boolean
   currency: string
   races: (RaceView & { wornAsId: string; reason: z.infer<typeof ShelfLifeReason>; sunLastDay: Day | null })[]
 }

@@ -1,66 +1,74 @@
+import { chanceWord, type ChanceWord } from './verdict.js'
+import { LONG_DAYS } from './finish.js'
+import { chanceOf, forecastOf, type Forecast, type ForecastFacts } from './forecast.js'
+import { Z_TENTH } from './normal.js'
 import type { Seen } from './content.js'
 import type { Span } from './weighed.js'
-import { forecastOf, type Forecast, type ForecastFacts } from './forecast.js'
 import type { UserEffects } from './user-effects.js'
 
-/** What could be measured now, and what the range would come to. */
+/** What could be measured now, and what it is expected to do. */
 export interface Asked {
   readonly measure: 'weigh' | 'look' | 'weigh an empty'
+  /** Days left with the value that is expected of it. */
   readonly finish: Span
+  /** The range becomes narrower by a quarter at least. */
+  readonly narrows: boolean
+  /** Whether it is finished in time, by the least and the most that the measurement may show; null where both say the same. */
+  readonly verdicts: readonly [ChanceWord, ChanceWord] | null
 }
 
-/** A range must become this much narrower (log of last over first) for a measurement to be asked for. Assumption. */
-const WORTH = 0.15
-/** The near end of its life: a tenth of it or so. There ranges come out too late one time in three. Assumption. */
-const NEAR_END = 0.15
+/** So much of a range's width must go for a measurement to be asked for. Assumption. */
+const WORTH = 0.25
 
 /**
- * The one measurement that narrows the finish most, by giving each the value that is expected of it and computation again; null
- * where none pays. `looks` = how its level shows by eye, null where it does not. `usual step` of the scale in g.
+ * The one measurement that narrows the finish most, by giving each the value that is expected of it and computation again; null where none
+ * narrows it by a quarter or may change the verdict. `looks` = how its level shows by eye, null where it does not; `step` of the scale
+ * in g; `until` = days to its use-by date from the forecast's last day, null where there is none.
  */
 export function bestMeasure(
   facts: ForecastFacts,
   now: Forecast,
   userEffects: UserEffects,
   {
-    weighs,
     looks,
     step,
-  }: { readonly weighs: boolean; readonly looks: 'level' | 'length' | null; readonly step: number },
+    until,
+  }: { readonly looks: 'level' | 'length' | null; readonly step: number; readonly until: number | null },
 ): Asked | null {
   const { content } = facts
   const { grams, share, packages } = now.content
   const pack = packages.at(-1) ?? { mean: 0, sd: 0 }
   const series = content.series - 1
-  const candidates: { measure: Asked['measure']; content: ForecastFacts['content'] }[] = []
   const seen = (each: Seen): ForecastFacts['content'] => ({ ...content, seen: [...content.seen, each] })
-  if (weighs)
-    candidates.push({
-      measure: 'weigh',
-      content: seen({ kind: 'gross', grams: pack.mean + grams.middle, resolution: step, series, uses: 0, lost: 0 }),
-    })
-  if (looks !== null)
-    candidates.push({ measure: 'look', content: seen({ kind: looks, share: share.middle, uses: 0, lost: 0 }) })
-  if (
-    weighs &&
-    content.seen.some((each) => each.kind === 'gross') &&
-    !content.empties.some((each) => each.series === series)
-  )
-    candidates.push({
-      measure: 'weigh an empty',
-      content: {
-        ...content,
-        empties: [...content.empties, { grams: pack.mean, resolution: step, cleaned: false, series }],
+  /** What it would show where what is left is little, as expected, or much. */
+  type Showing = (at: keyof Span) => ForecastFacts['content']
+  const candidates: [Asked['measure'], Showing][] = [
+    [
+      'weigh',
+      (at) => seen({ kind: 'gross', grams: pack.mean + grams[at], resolution: step, series, uses: 0, lost: 0 }),
+    ],
+  ]
+  if (looks !== null) candidates.push(['look', (at) => seen({ kind: looks, share: share[at], uses: 0, lost: 0 })])
+  if (content.seen.some((each) => each.kind === 'gross') && !content.empties.some((each) => each.series === series))
+    candidates.push([
+      'weigh an empty',
+      (at) => {
+        const off = at === 'middle' ? 0 : at === 'low' ? Z_TENTH : -Z_TENTH
+        const empty = { grams: Math.max(0, pack.mean + off * pack.sd), resolution: step, cleaned: false, series }
+        return { ...content, empties: [...content.empties, empty] }
       },
-    })
-  const width = ({ low, high }: Span): number => Math.log(high / low)
+    ])
+  const said = (days: number): number => Math.min(days, LONG_DAYS)
+  const width = ({ low, high }: Span): number => said(high) - said(low)
+  const forecast = (then: ForecastFacts['content']): Forecast => forecastOf({ ...facts, content: then }, userEffects)
   const best = candidates
-    .map(({ measure, content: then }) => ({
-      measure,
-      finish: forecastOf({ ...facts, content: then }, userEffects).finish,
-    }))
+    .map(([measure, showing]) => ({ measure, showing, finish: forecast(showing('middle')).finish }))
     .sort((a, b) => width(a.finish) - width(b.finish))[0]
   if (best === undefined) return null
-  const worth = share.middle < NEAR_END ? WORTH / 3 : WORTH
-  return width(now.finish) - width(best.finish) >= worth ? best : null
+  const { measure, showing, finish } = best
+  const verdict = (at: keyof Span): ChanceWord => chanceWord(chanceOf(forecast(showing(at)), until ?? 0))
+  const [little, much] = until === null ? [null, null] : [verdict('low'), verdict('high')]
+  const verdicts = little !== null && much !== null && little !== much ? ([little, much] as const) : null
+  const narrows = width(finish) <= (1 - WORTH) * width(now.finish)
+  return narrows || verdicts !== null ? { measure, finish, narrows, verdicts } : null
 }

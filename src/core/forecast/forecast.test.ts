@@ -5,6 +5,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import type { Seen } from './content'
 import { availableDays, calendarOf, chanceWithin, daysFor, finishSpan, goalUses } from './finish'
+import { bestMeasure } from './asking'
 import { chanceOf, evidenceOf, forecastOf, type ForecastFacts } from './forecast'
 import { packageModelOf } from './form-models'
 import { userEffectsOf } from './user-effects'
@@ -337,5 +338,34 @@ describe('her own userEffects', () => {
     )
     expect(userEffectsOf([evidenceOf(daily), evidenceOf(daily)]).rate).toBeGreaterThan(0.3)
     expect(userEffectsOf([])).toEqual({ amount: 0, rate: 0 })
+  })
+})
+
+describe('one measurement is asked for where it pays', () => {
+  const none = { amount: 0, rate: 0 }
+  const asks = (facts: ForecastFacts, until: number | null): ReturnType<typeof bestMeasure> =>
+    bestMeasure(facts, forecastOf(facts, none), none, { looks: 'level', step: 0.1, until })
+  const unseen = powder([...Array(40).keys()], 119, () => [])
+  const unknown: ForecastFacts = {
+    ...unseen,
+    content: { ...unseen.content, start: { kind: 'unknown' } },
+  }
+  test('where nothing is known of its level: the range narrows by a quarter at least', () => {
+    const asked = asks(unknown, null)
+    expect(asked?.narrows).toBe(true)
+    const { finish } = forecastOf(unknown, none)
+    expect((asked?.finish.high ?? Infinity) - (asked?.finish.low ?? 0)).toBeLessThanOrEqual(
+      0.75 * (finish.high - finish.low),
+    )
+  })
+  test('after good weighings only for the sake of the verdict, and with two verdicts that differ', () => {
+    const weighed = weighedPowder([0, 30, 70, 110])
+    expect(asks(weighed, null)).toBeNull()
+    for (const until of [10, 100, 200, 300, 400, 600, 3000]) {
+      const asked = asks(unknown, until)
+      if (asked?.verdicts) expect(asked.verdicts[0]).not.toBe(asked.verdicts[1])
+    }
+    // Little left is finished in time, a full one is not.
+    expect(asks(unknown, 250)?.verdicts).toEqual(['in time', 'not in time'])
   })
 })

@@ -3,7 +3,8 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, test } from 'vitest'
 import { chanceWord, verdictOf } from './verdict'
 import { MONTH_DAYS, YEAR_DAYS } from '../calendar/lengths'
-import { categoryFactor, guessFactor, pinballLoss, type GuessOutcome } from './guesses'
+import { categoryFactor, guessFactor, type GuessOutcome } from './guesses'
+import { lifeTable, type Watched } from './life-table'
 import { supplyOf, supplyOfFewer, typePace, type InStock } from './supply'
 
 interface GuessCase {
@@ -48,10 +49,36 @@ describe('her guesses', () => {
     expect(categoryFactor([], person).mean).toBeCloseTo(person.mean, 2)
     expect(categoryFactor([took(9), took(8)], person).mean).toBeGreaterThan(person.mean + 0.2)
   })
-  test('the loss of a quantile is that of the textbook', () => {
-    // Nine tenths should lie below: being below costs .9 a day, being above .1.
-    expect(pinballLoss(0.9, 100, 130)).toBeCloseTo(27, 9)
-    expect(pinballLoss(0.9, 100, 70)).toBeCloseTo(3, 9)
+  test('the middle is that of the finished ones alone', () => {
+    expect(guessFactor([took(2), took(3), took(9), took(20, false)]).middle).toBeCloseTo(3, 9)
+    expect(guessFactor([took(2, false)]).middle).toBeNull()
+  })
+})
+
+describe('forecasts against what came, without choosing by the outcome', () => {
+  const watched = (days: number, finished = true): Watched => ({ low: 10, middle: 50, high: 90, days, finished })
+  test('by hand: what watching ended of counts half of its stretch', () => {
+    // Ten at risk, one finished by the first mark; nine, one of them let go: 3 of 8.5; five, one still open at day 60: 2 of 4.5, too few.
+    const all = [5, 20, 30, 40, 70, 80].map((days) => watched(days))
+    const ended = [watched(25, false), watched(60, false), watched(200, false), watched(200, false)]
+    const table = lifeTable([...all, ...ended])
+    expect(table.map(({ watched: n, finished }) => [n, finished])).toEqual([
+      [10, 1],
+      [9, 3],
+      [5, 2],
+    ])
+    expect(table[0]?.came).toBeCloseTo(0.1, 9)
+    expect(table[1]?.came).toBeCloseTo(1 - 0.9 * (1 - 3 / 8.5), 9)
+    expect(table[2]?.came).toBeNull()
+  })
+  test('of an honest forecaster whose items are mostly still open, it says what was meant', () => {
+    // Finished evenly over 100 days, watched for a random part of them: marks at 10, 50, 90 of 100.
+    const rows = Array.from({ length: 4000 }, (_, n) => {
+      const end = ((n * 37) % 100) + 0.5
+      const until = ((n * 61) % 140) + 0.5
+      return watched(Math.min(end, until), end <= until)
+    })
+    lifeTable(rows).forEach(({ came, meant }) => expect(Math.abs((came ?? 0) - meant)).toBeLessThan(0.04))
   })
 })
 
@@ -98,14 +125,14 @@ describe('how much there is of a type', () => {
     expect(found.expiring.size).toBe(0)
   })
   test('the earliest use-by date is served first; whose turn ends too late expires, with the money left in it then', () => {
-    // One a day: a until day 100, then b would be done on day 200 and is good to 150, then c from 150 to 250.
+    // One a day: a for 100 days, then b for the 51 up to the 150th after today, which is its use-by date, then c for 100.
     const stock = [lipstick('c', 100, 300, null), lipstick('b', 100, 150, 2400), lipstick('a', 100, 120)]
     const found = supplyOf(stock, ONE_A_DAY)
-    // Of b half of the .8 that are left today.
-    expect([...found.expiring]).toEqual([['b', expect.closeTo(0.4, 9)]])
-    expect(found).toMatchObject({ expiringPrice: 960, expiringUnpriced: 0 })
-    expect(found.need.middle).toBeCloseTo(250, 6)
-    expect(found.yearsInDate * ONE_A_DAY).toBeCloseTo(250, 6)
+    // Of b 49 of its 100 uses, of the .8 that are left today.
+    expect([...found.expiring]).toEqual([['b', expect.closeTo(0.392, 9)]])
+    expect(found).toMatchObject({ expiringPrice: 941, expiringUnpriced: 0 })
+    expect(found.need.middle).toBeCloseTo(251, 6)
+    expect(found.yearsInDate * ONE_A_DAY).toBeCloseTo(251, 6)
   })
   test('what is expired is counted apart, and in no sum', () => {
     expect(supplyOf([lipstick('a', 50, -3, null), lipstick('b', 10, 90)], ONE_A_DAY)).toMatchObject({
@@ -130,10 +157,10 @@ describe('how much there is of a type', () => {
         const order = things
           .map((_, n) => n)
           .sort((a, b) => (things[a]?.goodFor ?? 0) - (things[b]?.goodFor ?? 0) || a - b)
-        // Every day so many uses, of the first in turn that is good still; a day begun is a day of which it is good.
+        // Every day so many uses, of the first in turn that is good still, its use-by date included.
         for (let day = 0; day < 500; day += 1)
           for (let use = 0; use < perDay; use += 1) {
-            const next = order.find((n) => (left[n] ?? 0) > 0 && day < (things[n]?.goodFor ?? 0))
+            const next = order.find((n) => (left[n] ?? 0) > 0 && day <= (things[n]?.goodFor ?? 0))
             if (next !== undefined) left[next] = (left[next] ?? 0) - 1
           }
         const stock = things.map(({ uses, goodFor }, n) => lipstick(`t${n}`, uses, goodFor))

@@ -1,4 +1,5 @@
 import { MONTH_DAYS } from '../calendar/lengths.js'
+import { median } from '../lists/median.js'
 import { logNormalDensity, phi } from './normal.js'
 
 /** The user's guesses are too short by a factor like other people's: log of the mean, and sd. Assumption. */
@@ -29,6 +30,8 @@ export interface GuessFactor {
   readonly mean: number
   readonly sd: number
   readonly factor: number
+  /** The middle of the finished ones alone: took by guessed. Null where none is. */
+  readonly middle: number | null
   readonly finished: number
   readonly unfinished: number
   /** It may be said that the user's guesses run short. */
@@ -69,6 +72,7 @@ export function guessFactor(
     mean,
     sd,
     factor: Math.exp(mean),
+    middle: finished === 0 ? null : Math.exp(median(ratios.flatMap((each) => (each.finished ? [each.log] : [])))),
     finished,
     unfinished: usable.length - finished,
     runsShort: finished >= LEAST_FINISHED && phi(mean / sd) >= SURE,
@@ -78,9 +82,4 @@ export function guessFactor(
 /** The same for one category, leaning on what is known of the user. */
 export function categoryFactor(guesses: readonly GuessOutcome[], person: GuessFactor): GuessFactor {
   return guessFactor(guesses, { mean: person.mean, sd: Math.hypot(CATEGORY_SD, SCATTER * person.sd) }, CATEGORY_SCATTER)
-}
-
-/** Loss of having said that a tenth, half or nine tenths lie below `said` when it was `truth`: smaller is better. */
-export function pinballLoss(share: number, said: number, truth: number): number {
-  return truth >= said ? share * (truth - said) : (1 - share) * (said - truth)
 }

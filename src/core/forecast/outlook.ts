@@ -1,3 +1,4 @@
+import { sumBy } from '../lists/grouping.js'
 import type { Span } from './weighed.js'
 import { CURVE_DAYS } from './curve-days.js'
 import { availableDays, chanceWithin, daysFor, finishSpan, goalUses } from './finish.js'
@@ -27,20 +28,32 @@ function along({ low, middle, high }: Span, p: number): number {
   return Math.min(1, Math.max(0, at))
 }
 
-/** The fan from the last known day to where nine tenths of the chances have finished it, or to the end of what is drawn. */
-export function fanOf(forecast: Forecast, most: number): FanPoint[] {
-  const { rate, calendar, finish } = forecast
+/** What is left so many days ahead, as equally likely shares of a full one; a function of the days. */
+function sharesAhead(forecast: Forecast): (days: number) => number[] {
+  const { rate, calendar } = forecast
   const atoms = atomsOf(forecast)
   const rates = Array.from({ length: RATE_STEPS }, (_, n) =>
     logistic(rate.mean + Math.sqrt(rate.variance) * phiInverse((n + 0.5) / RATE_STEPS)),
   )
-  const end = Math.min(finish.high, most)
+  return (days) => {
+    const available = availableDays(days, calendar)
+    return atoms.flatMap(({ uses, share }) => rates.map((each) => share * Math.max(0, 1 - (available * each) / uses)))
+  }
+}
+
+/** What is expected to be left so many days ahead, as a share of a full one. */
+export function expectedShareIn(days: number, forecast: Forecast): number {
+  const shares = sharesAhead(forecast)(days)
+  return sumBy(shares, (each) => each) / shares.length
+}
+
+/** The fan from the last known day to where nine tenths of the chances have finished it, or to the end of what is drawn. */
+export function fanOf(forecast: Forecast, most: number): FanPoint[] {
+  const leftIn = sharesAhead(forecast)
+  const end = Math.min(forecast.finish.high, most)
   return Array.from({ length: FAN_STEPS + 1 }, (_, n) => {
     const days = end * (n / FAN_STEPS) ** 1.4
-    const available = availableDays(days, calendar)
-    const left = atoms
-      .flatMap(({ uses, share }) => rates.map((each) => share * Math.max(0, 1 - (available * each) / uses)))
-      .sort((a, b) => a - b)
+    const left = leftIn(days).sort((a, b) => a - b)
     const at = (p: number): number => left[Math.min(left.length - 1, Math.floor(p * left.length))] ?? 0
     return { days, low: at(0.1), middle: at(0.5), high: at(0.9) }
   })

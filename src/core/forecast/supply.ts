@@ -105,11 +105,13 @@ function serve(
   for (const { id, uses: span, goodFor, share } of byDate) {
     const uses = span[which]
     const end = day + uses / perDay
-    if (goodFor !== null && end > goodFor) {
-      const taken = Math.max(0, goodFor - day) * perDay
+    // The use-by date itself is a day of use.
+    const until = goodFor === null ? Infinity : goodFor + 1
+    if (end > until) {
+      const taken = Math.max(0, until - day) * perDay
       used += taken
       left.set(id, uses > 0 ? share * (1 - taken / uses) : 0)
-      day = Math.max(day, goodFor)
+      day = Math.max(day, until)
     } else {
       used += uses
       day = end

@@ -1,5 +1,6 @@
 import { daysBetween, type Day } from '#core/calendar/day'
 import { chanceWord } from '#core/forecast/verdict'
+import { lifeTable, type Watched } from '#core/forecast/life-table'
 import { chanceOf } from '#core/forecast/forecast'
 import type { Span } from '#core/forecast/weighed'
 import { median } from '#core/lists/median'
@@ -27,6 +28,8 @@ export interface LifeScore {
   readonly verdicts: Readonly<Record<string, { readonly n: number; readonly cameTrue: number; readonly said: number }>>
   readonly pace: { readonly shownOverCounted: number }
   readonly needs: Interval
+  /** What the product says of its own forecasts at the end: the share finished by each mark. */
+  readonly itsOwn: { readonly tenth: number | null; readonly half: number | null; readonly nineTenths: number | null }
 }
 
 /** One item on one day that is asked. */
@@ -53,6 +56,7 @@ export interface LifeRows {
   readonly paces: readonly number[]
   readonly needs: readonly Need[]
   readonly firstTicks: readonly number[]
+  readonly watched: readonly Watched[]
   readonly refused: readonly string[]
 }
 
@@ -95,7 +99,8 @@ export function playLife(db: Db, life: LifeFile): LifeRows {
     asked(played, life, ask, found)
   }
   played.playUntil(life.days, morning)
-  return { ...found, refused: played.refused }
+  const watched = services.lookingBack.watched(services.today()).map(({ came }) => came)
+  return { ...found, watched, refused: played.refused }
 }
 
 /** It cannot have been opened before the log began. */
@@ -217,7 +222,7 @@ function needsOf(
       .filter((item) => item.categoryId === categoryId)
       .map((item) => ({
         uses: truths.get(item.id)?.usesLeft ?? life.truth.usesWhenFull[item.id] ?? 0,
-        goodFor: item.shelfLife.actOn === null ? Infinity : daysBetween(today, item.shelfLife.actOn),
+        goodFor: daysBetween(today, item.useByAtLatest),
       }))
       .sort((a, b) => a.goodFor - b.goodFor)
     const days = (day: Day | null): number => (day === null ? Infinity : daysBetween(today, day))
@@ -250,6 +255,7 @@ export function scoreLives(lives: readonly LifeRows[]): LifeScore {
   const paces = lives.flatMap((life) => life.paces)
   const needs = lives.flatMap((life) => life.needs)
   const firstTicks = lives.flatMap((life) => life.firstTicks)
+  const [tenth, half, nineTenths] = lifeTable(lives.flatMap((life) => life.watched))
   const words = [...new Set(verdicts.map(({ word }) => word))].sort()
   return {
     inUse: finishScore(rows.filter((row) => row.inUse)),
@@ -271,6 +277,7 @@ export function scoreLives(lives: readonly LifeRows[]): LifeScore {
     ),
     pace: { shownOverCounted: median(paces) },
     needs: intervalScore(needs),
+    itsOwn: { tenth: tenth?.came ?? null, half: half?.came ?? null, nineTenths: nineTenths?.came ?? null },
   }
 }
 

@@ -45,6 +45,8 @@ interface Kept {
   readonly found: ItemForecast
 }
 
+/** A pace is told over so many days that are known. */
+const LEAST_DAYS = 14
 /** Anything under this many rows is looked at row by row; more forgets everything. */
 const MANY = 400
 /** Tables whose rows bear on the forecasts of everything. */
@@ -272,6 +274,11 @@ export class Forecasts {
     return this.#days
   }
 
+  /** Whether enough is written down to speak of the user's pace. */
+  paceKnown(): boolean {
+    return this.days().telling >= LEAST_DAYS
+  }
+
   factsOf(item: ItemFacts): ForecastFacts {
     return this.#factsBy(item, thingOf(item, this.#stock.measured.of(item.id)), item.endedOn)
   }
@@ -307,7 +314,7 @@ export class Forecasts {
   #focusOf(item: ItemFacts, first: Day, last: Day): { readonly inUse: boolean; readonly weights: readonly Weighted[] } {
     const end = item.endedOn ?? this.#today()
     const rows = this.#queries.stays.all({ id: item.id })
-    const stays = joined(rows, end)
+    const stays = joinedStays(rows, end)
     const present = stays.at(-1)
     const number = (day: Day): number => daysBetween(first, day)
     const cut = number(last)
@@ -353,7 +360,7 @@ export class Forecasts {
 }
 
 /** Stays that overlap or follow each other, as one; what is not over lasts until `end`. */
-function joined(
+export function joinedStays(
   stays: readonly { readonly first: Day; readonly last: Day | null }[],
   end: Day,
 ): { readonly first: Day; readonly last: Day }[] {

@@ -1,17 +1,20 @@
 import { groupBy } from '#core/lists/grouping'
 import { callOf } from '#core/item/naming'
-import { addDays, daysBetween, type Day } from '#core/calendar/day'
-import { categoryFactor, guessFactor, pinballLoss, type GuessFactor } from '#core/forecast/guesses'
+import { addDays, daysBetween, earlier, later, type Day } from '#core/calendar/day'
+import { lifeTable, type Watched } from '#core/forecast/life-table'
+import { categoryFactor, guessFactor, type GuessFactor } from '#core/forecast/guesses'
 import { median } from '#core/lists/median'
 import { Z_TENTH } from '#core/forecast/normal'
 import { whyMissed, type MissReason } from '#core/look-back/misses'
 import type { FactorView, LookBackAnswer } from '#contract/forecast'
 import type { ItemFacts } from '../stock/item-facts.js'
+import { joinedStays } from './forecasts.js'
 import { forecastQueries, type ForecastRow } from './queries.js'
 import type { Context } from '../context.js'
 import type { Stock } from '../stock/stock.js'
 
-const SHARES = [0.1, 0.5, 0.9] as const
+/** So many days in a row out of drawer and projects, and it is not in use any more. */
+const OUT_DAYS = 30
 
 export class LookingBack {
   readonly #queries
@@ -67,42 +70,53 @@ export class LookingBack {
     }
   }
 
-  /** Each finished item is scored once, by the forecast kept nearest to half its life. */
   #forecasts(today: Day): LookBackAnswer['forecasts'] {
+    const watched = this.watched(today)
+    return {
+      marks: lifeTable(watched.map(({ came }) => came)),
+      each: watched.flatMap(({ item, row, came }) => {
+        if (!came.finished || item.endedOn === null) return []
+        const late = came.days > came.high
+        return [
+          {
+            itemId: item.id,
+            mark: callOf(item),
+            madeOn: row.made_on,
+            low: addDays(row.made_on, Math.round(row.low_days)),
+            middle: addDays(row.made_on, Math.round(row.middle_days)),
+            high: addDays(row.made_on, Math.round(row.high_days)),
+            finishedOn: item.endedOn,
+            miss: came.days < came.low || late ? missOf(item, row, item.endedOn, late) : null,
+          },
+        ]
+      }),
+    }
+  }
+
+  /**
+   * Of each item the first forecast that was kept while it was in the drawer or a project, with what came: watched until it was
+   * finished, else until it left, until its thirtieth day out of drawer and projects, or until yesterday.
+   */
+  watched(today: Day): { readonly item: ItemFacts; readonly row: ForecastRow; readonly came: Watched }[] {
     const rows = groupBy(this.#queries.allKept.all(), (row) => row.item_id)
     const items = this.#items([...rows.keys()], today)
-    const scored = [...rows].flatMap(([id, own]) => {
+    return [...rows].flatMap(([id, own]) => {
       const item = items.get(id)
-      if (!item || item.lifecycle !== 'finished' || item.endedOn === null || item.endedRoughly) return []
-      const row = nearestHalf(own, item.firstWorn, item.endedOn)
-      if (!row) return []
-      const truth = daysBetween(row.made_on, item.endedOn)
-      const said = [row.low_days, row.middle_days, row.high_days] as const
-      return [
-        {
-          item,
-          row,
-          finishedOn: item.endedOn,
-          early: truth < row.low_days,
-          late: truth > row.high_days,
-          loss: SHARES.reduce((sum, share, n) => sum + pinballLoss(share, said[n] ?? 0, truth), 0) / SHARES.length,
-        },
-      ]
+      if (!item || item.endedRoughly) return []
+      const stays = joinedStays(this.#queries.stays.all({ id }), item.endedOn ?? today)
+      const row = own.find(({ made_on: day }) => stays.some(({ first, last }) => first <= day && day <= last))
+      // Made on its last day there was nothing to forecast.
+      if (!row || row.made_on === item.endedOn) return []
+      const finished = item.lifecycle === 'finished'
+      const until =
+        finished && item.endedOn !== null
+          ? item.endedOn
+          : watchedUntil(stays, row.made_on, item.endedOn ?? addDays(today, -1))
+      const days = daysBetween(row.made_on, until)
+      if (days <= 0) return []
+      const { low_days: low, middle_days: middle, high_days: high } = row
+      return [{ item, row, came: { low, middle, high, days, finished } }]
     })
-    return {
-      all: scoreOf(scored),
-      categories: byCategory(scored).map(([category, own]) => ({ category, score: scoreOf(own) })),
-      each: scored.map(({ item, row, finishedOn, early, late }) => ({
-        itemId: item.id,
-        mark: callOf(item),
-        madeOn: row.made_on,
-        low: addDays(row.made_on, Math.round(row.low_days)),
-        middle: addDays(row.made_on, Math.round(row.middle_days)),
-        high: addDays(row.made_on, Math.round(row.high_days)),
-        finishedOn,
-        miss: early || late ? missOf(item, row, finishedOn, late) : null,
-      })),
-    }
   }
 
   /** Only of items whose beginning and end are known to the day. */
@@ -131,9 +145,10 @@ export class LookingBack {
   }
 }
 
-function factorView({ factor, mean, sd, finished, unfinished, runsShort }: GuessFactor): FactorView {
+function factorView({ factor, middle, mean, sd, finished, unfinished, runsShort }: GuessFactor): FactorView {
   return {
     factor,
+    middle,
     low: Math.exp(mean - Z_TENTH * sd),
     high: Math.exp(mean + Z_TENTH * sd),
     finished,
@@ -142,19 +157,15 @@ function factorView({ factor, mean, sd, finished, unfinished, runsShort }: Guess
   }
 }
 
-function scoreOf(
-  scored: readonly { readonly early: boolean; readonly late: boolean; readonly loss: number }[],
-): LookBackAnswer['forecasts']['all'] {
-  const early = scored.filter((each) => each.early).length
-  const late = scored.filter((each) => each.late).length
-  const n = scored.length
-  return {
-    n,
-    inside: n - early - late,
-    early,
-    late,
-    loss: n === 0 ? null : scored.reduce((sum, { loss }) => sum + loss, 0) / n,
+/** The day on which watching ends of what was not finished: its thirtieth in a row out of use, at the latest `end`. */
+function watchedUntil(stays: readonly { readonly first: Day; readonly last: Day }[], from: Day, end: Day): Day {
+  let last = from
+  for (const stay of stays) {
+    if (stay.last < from) continue
+    if (daysBetween(last, stay.first) > OUT_DAYS) break
+    last = later(last, stay.last)
   }
+  return earlier(addDays(last, OUT_DAYS), end)
 }
 
 function missOf(item: ItemFacts, row: ForecastRow, finishedOn: Day, late: boolean): MissReason | null {
@@ -166,16 +177,6 @@ function missOf(item: ItemFacts, row: ForecastRow, finishedOn: Day, late: boolea
     expectedDays: row.middle_days,
     late,
   })
-}
-
-/** Not those made on its last day: by then there was nothing to forecast. */
-function nearestHalf(rows: readonly ForecastRow[], first: Day | null, end: Day): ForecastRow | null {
-  const usable = rows.filter((row) => row.made_on < end)
-  const from = first ?? usable[0]?.made_on
-  if (from === undefined) return null
-  const half = addDays(from, Math.round(daysBetween(from, end) / 2))
-  const off = (row: ForecastRow): number => Math.abs(daysBetween(half, row.made_on))
-  return [...usable].sort((a, b) => off(a) - off(b))[0] ?? null
 }
 
 function byCategory<T extends { readonly item: ItemFacts }>(all: readonly T[]): [string, T[]][] {

@@ -17,8 +17,6 @@ import type { Stock } from '../stock/stock.js'
 
 /** What was worn longer ago weighs next to nothing in a pace. */
 const LOOKED_BACK_DAYS = 3 * 365
-/** A pace is told over so many days that are known. */
-const LEAST_DAYS = 14
 /** The days of a plan's year. */
 const PLAN_DAYS = 365
 /** What is this far off is not dated. */
@@ -142,8 +140,8 @@ export class Supplying {
     const cut = daysBetween(from, days.last)
     const out = numbered(days.out, from)
     const log = { cut, out, weights: [[0, cut, 1] as const] }
+    const paceKnown = this.services.forecasts.paceKnown()
     const dayWeight = forgottenSums({ ...log, uses: [] }).unused
-    const known = knownDays(cut, out)
     const rows = groupBy(this.#queries.byDay.all({ from, to: days.last }), (row) => row.category_id)
     const worn = new Map(
       [...rows].map(([id, own]) => {
@@ -155,7 +153,7 @@ export class Supplying {
         )
         const lastWorn = own.reduce((last, { day }) => later(last, day), from)
         const daysSince = daysBetween(lastWorn, today)
-        const perYear = known < LEAST_DAYS ? null : typePace({ wears, weight, daysSince }, dayWeight)
+        const perYear = paceKnown ? typePace({ wears, weight, daysSince }, dayWeight) : null
         return [id, { wears, lastWorn, perYear }] as const
       }),
     )
@@ -210,13 +208,6 @@ export class Supplying {
       keeping: supplyOfFewer(stock, found),
     }
   }
-}
-
-/** Days from 0 to the last that tell something. */
-function knownDays(cut: number, out: readonly (readonly [number, number])[]): number {
-  let known = 0
-  for (let day = 0; day <= cut; day += 1) if (!out.some(([first, last]) => day >= first && day <= last)) known += 1
-  return known
 }
 
 function byKind(items: readonly ItemFacts[]): Map<string, ItemFacts[]> {

@@ -3,7 +3,7 @@ import { bestMeasure } from '#core/forecast/asking'
 import { verdictOf, type Verdict } from '#core/forecast/verdict'
 import { chanceOf, type ForecastFacts } from '#core/forecast/forecast'
 import { HORIZON_DAYS, LONG_DAYS } from '#core/forecast/finish'
-import { curveOf, fanOf, outlookOf, usesUntil, type GoalAim } from '#core/forecast/outlook'
+import { curveOf, expectedShareIn, fanOf, outlookOf, usesUntil, type GoalAim } from '#core/forecast/outlook'
 import { sharesBefore, STAGE_LEVELS } from '#core/forecast/content'
 import type { Span } from '#core/forecast/weighed'
 import { eyeMeasureOf } from '#core/item/form'
@@ -43,12 +43,12 @@ export class ForecastViews {
     const { content } = forecast
     const eye = eyeMeasureOf(item.form, item.opaque)
     const asked =
-      item.parts.length > 0
+      item.parts.length > 0 || overOf(item) !== null
         ? null
         : bestMeasure(facts, forecast, userEffects, {
-            weighs: true,
             looks: eye === 'length' ? 'length' : eye === 'level' ? 'level' : null,
             step: this.services.settings().scaleStep,
+            until: item.shelfLife.actOn === null ? null : Math.max(0, daysBetween(last, item.shelfLife.actOn)),
           })
     const uses = content.usesLeft
     return {
@@ -74,7 +74,7 @@ export class ForecastViews {
       })),
       inDate: inDate(item, found),
       verdict: itemVerdict(item, found),
-      asked: asked && { measure: asked.measure, finish: daySpan(last, asked.finish, this.services.today()) },
+      asked: asked && { ...asked, finish: daySpan(last, asked.finish, this.services.today()) },
       packages: content.packages.map(({ mean, sd }) => ({ mean, sd })),
       before: this.#queries.kept.all(item.id).map((row) => ({
         madeOn: row.made_on,
@@ -128,16 +128,18 @@ export class ForecastViews {
 
   #race(item: ItemFacts, { forecast, last }: ItemForecast, price: number | null): RaceView {
     const { actOn } = item.shelfLife
-    const chance = actOn === null ? null : chanceOf(forecast, Math.max(0, daysBetween(last, actOn)))
+    const until = actOn === null ? null : Math.max(0, daysBetween(last, actOn))
     const share = forecast.content.share.middle
+    const leftThen = until === null ? null : overOf(item) !== null ? share : expectedShareIn(until, forecast)
     return {
       itemId: item.id,
       finish: daySpan(last, forecast.finish, this.services.today()),
       curve: curveOf(forecast).map((each) => Math.round(each * 1000) / 1000),
       last,
-      chance,
+      chance: until === null ? null : chanceOf(forecast, until),
       verdict: itemVerdict(item, { forecast, last }),
-      stake: price === null || chance === null ? null : Math.round(price * share * (1 - chance)),
+      leftThen,
+      stake: price === null || leftThen === null ? null : Math.round(price * leftThen),
       price: price === null ? null : { minor: price, usual: item.priceMinor === null },
       share,
       uses: spanOfUses(forecast.content.usesLeft),

@@ -4,14 +4,16 @@ import { afterForecasts, plain, type Route } from '../http/routes.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 import type { Context } from '../context.js'
 import type { Stock } from '../stock/stock.js'
+import type { Forecasts } from '../forecast/forecasts.js'
 import type { ForecastViews } from '../forecast/views.js'
 
 export function shelfLifeRoutes({
   today,
   stock,
+  forecasts,
   forecastViews,
   settings,
-}: Context & { stock: Stock; forecastViews: ForecastViews }): Route[] {
+}: Context & { stock: Stock; forecasts: Forecasts; forecastViews: ForecastViews }): Route[] {
   return [
     // Of everything that is there, when it will be gone against its last good day.
     afterForecasts(
@@ -22,7 +24,11 @@ export function shelfLifeRoutes({
         // Thousands of races are not written anew for every reader: each is kept as JSON.
         const usual = usualPrices(items)
         const races = items.map((item) => forecastViews.raceJson(item, usual.get(item.wornAsId) ?? null))
-        const head = JSON.stringify({ today: day, currency: settings().currency }).slice(0, -1)
+        const head = JSON.stringify({
+          today: day,
+          paceKnown: forecasts.paceKnown(),
+          currency: settings().currency,
+        }).slice(0, -1)
         response.type('json').send(`${head},"races":[${races.join(',')}]}`)
       }),
     ),

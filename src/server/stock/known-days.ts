@@ -18,6 +18,8 @@ export interface KnownDays {
   readonly first: Day
   /** The last day that tells how often items are used: yesterday, since today is not over. */
   readonly last: Day
+  /** How many of the days from the first to the last tell something. */
+  readonly telling: number
   /** Days that tell nothing of how often items are used: away, not written down, silent. */
   readonly out: readonly DayRange[]
   readonly away: readonly DayRange[]
@@ -51,6 +53,7 @@ export function knownDaysOf({ today, recorded, away, unwritten, lowSeasons, wear
     today,
     first: known[0] ?? today,
     last,
+    telling: known[0] === undefined ? 0 : telling(daysBetween(known[0], last), numbered(out, known[0])),
     out,
     away,
     low,
@@ -59,6 +62,12 @@ export function knownDaysOf({ today, recorded, away, unwritten, lowSeasons, wear
       .update(JSON.stringify([known[0], last, out, away, low]))
       .digest('base64url'),
   }
+}
+
+function telling(cut: number, out: readonly Stretch[]): number {
+  let found = 0
+  for (let day = 0; day <= cut; day += 1) if (!out.some(([first, last]) => day >= first && day <= last)) found += 1
+  return found
 }
 
 /** Stretches as numbers of days from a day on. */

@@ -29,6 +29,7 @@ const race = computed(() => {
       : `, ${fromNow(actOn, props.answer.today)}`
   return { words: capital(VERDICT_WORDS[verdict]), more: `${good}${spare}.` }
 })
+const ask = computed(() => askedWords(props.forecast))
 const goal = computed(() => item.value.goal)
 const outlook = computed(() => props.answer.outlooks.find((each) => each.stayId === goal.value?.stayId) ?? null)
 const goalVerdict = computed(() => goal.value && (outlook.value?.verdict ?? settledVerdict(goal.value)))
@@ -77,11 +78,11 @@ async function measure(): Promise<void> {
         >.</span
       >
     </p>
-    <div v-if="forecast.asked" class="ask">
+    <div v-if="forecast.asked && ask" class="ask">
       <v-btn v-if="forecast.asked.measure !== 'weigh an empty'" color="primary" @click="measure">{{
         forecast.asked.measure === 'weigh' ? 'Weigh it now' : 'Say how full it is'
       }}</v-btn>
-      <span>{{ askedWords(forecast) }}</span>
+      <span>{{ ask }}</span>
     </div>
   </div>
 </template>

@@ -6,7 +6,7 @@ import { counted } from '#core/words/counted'
 import { useLookBack } from '#web/data/reads'
 import { numberWords } from '#web/data/locale'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
-import { factorWords, missWords, scoreWords } from '#web/ui/words/look-back-words'
+import { factorWords, marksWords, missWords } from '#web/ui/words/look-back-words'
 import { spanWords } from '#web/ui/words/when-words'
 import LookBackHead from './LookBackHead.vue'
 import OutcomeList, { type Outcome } from './OutcomeList.vue'
@@ -60,16 +60,14 @@ const lasted = computed(() => answer.value?.lasted ?? [])
 const nothing = computed(() => guesses.value.length === 0 && forecasts.value.length === 0 && lasted.value.length === 0)
 /** The words of a category's row, of which one only is shown where there is enough to say. */
 const categories = computed(() => {
-  const { guesses: said, forecasts: kept } = answer.value ?? { guesses: null, forecasts: null }
+  const said = answer.value?.guesses
   const names = new Set([
     ...lasted.value.map((each) => each.category),
-    ...(kept?.categories ?? []).map((each) => each.category),
     ...(said?.categories ?? []).map((each) => each.category),
   ])
   return [...names].sort().map((category) => ({
     category,
     lasted: lasted.value.find((each) => each.category === category) ?? null,
-    score: kept?.categories.find((each) => each.category === category)?.score ?? null,
     factor: said?.categories.find((each) => each.category === category)?.factor ?? null,
   }))
 })
@@ -100,8 +98,11 @@ const categories = computed(() => {
       />
       <h2>Forecasts against reality</h2>
       <p class="sum">
-        {{ scoreWords(answer.forecasts.all) }}
-        <span class="quiet">Each finished thing is scored once, by the forecast kept nearest to half its life.</span>
+        {{ marksWords(answer.forecasts.marks) }}
+        <span class="quiet"
+          >One forecast an item, the first kept while it was in the drawer or a project; what is still open counts as
+          open so far.</span
+        >
       </p>
       <OutcomeList
         v-if="forecasts.length > 0"
@@ -124,7 +125,6 @@ const categories = computed(() => {
               <th scope="col">From opened to empty</th>
               <th scope="col">Uses in that time</th>
               <th scope="col">Your guesses</th>
-              <th scope="col">Forecasts that held</th>
             </tr>
           </thead>
           <tbody>
@@ -141,14 +141,13 @@ const categories = computed(() => {
                     : ''
                 }}
               </td>
-              <td>{{ row.score ? `${row.score.inside} of ${row.score.n}` : '' }}</td>
             </tr>
           </tbody>
         </table>
       </div>
       <p class="quiet small">
-        The middle of your own things whose opening and end are known to the day. A guess’s factor leans on all your
-        guesses until a category has enough of its own.
+        Your average, of items whose opening and end are known to the day. How a type’s guesses run is estimated with
+        all your guesses until it has enough of its own.
       </p>
     </template>
   </template>

@@ -3,8 +3,8 @@ import { moneyWords } from '#web/data/locale'
 import type { raceSum } from './race-rows'
 
 /** What the race comes to, in one sentence. */
-const props = defineProps<{ sum: ReturnType<typeof raceSum>; pace: string; currency: string }>()
-const reckoned = defineModel<boolean>('reckoned', { required: true })
+const props = defineProps<{ sum: ReturnType<typeof raceSum>; paceKnown: boolean; currency: string }>()
+const shown = defineModel<boolean>('shown', { required: true })
 /** Cents would promise more than is known. */
 const money = (minor: number): string =>
   moneyWords(Math.round(minor / 100) * 100, props.currency).replace(/[.,]00(?=\D*$)/, '')
@@ -12,20 +12,25 @@ const money = (minor: number): string =>
 
 <template>
   <p class="headline" role="status">
-    <template v-if="sum.running === 0">Of none of these is the last good day known.</template>
+    <template v-if="sum.running === 0">None of these has a use-by date we know.</template>
+    <template v-else-if="!paceKnown"
+      >It's too early to say what you'll finish in time: that takes two weeks of your log.</template
+    >
     <template v-else-if="sum.losing === 0"
-      >All {{ sum.running }} make it or come close<template v-if="sum.held > 0"
-        >; about <strong>{{ money(sum.stake) }}</strong> of the {{ money(sum.held) }} in them is at stake</template
+      >At your pace none of these {{ sum.running }} is sure to expire first<template v-if="sum.held > 0"
+        >: about <strong>{{ money(sum.stake) }}</strong> of the {{ money(sum.held) }} left in them would
+        expire</template
       >.</template
     >
     <template v-else
-      ><strong>{{ sum.losing }} of {{ sum.running }}</strong> will not make it at {{ pace
-      }}<template v-if="sum.held > 0"
-        >: about <strong>{{ money(sum.stake) }}</strong> of the {{ money(sum.held) }} in them would spoil</template
+      ><strong>{{ sum.losing }} of {{ sum.running }}</strong> won't be finished in time at your pace<template
+        v-if="sum.held > 0"
+        >: about <strong>{{ money(sum.stake) }}</strong> of the {{ money(sum.held) }} left in
+        {{ sum.losing === 1 ? 'it' : 'them' }} would expire</template
       >.</template
     >
-    <v-btn v-if="sum.held > 0" variant="text" class="so" :aria-expanded="reckoned" @click="reckoned = !reckoned"
-      >How so?</v-btn
+    <v-btn v-if="paceKnown && sum.held > 0" variant="text" class="so" :aria-expanded="shown" @click="shown = !shown"
+      >How we worked this out</v-btn
     >
   </p>
 </template>

@@ -19,9 +19,9 @@ import { useRaceRows } from './use-race-rows'
 const { answer } = useShelfLife()
 const stock = useStock()
 const { mobile } = useDisplay()
-const { wish, rows, shown, states, chips, zones, categories, kind, sum, pace, everything } = useRaceRows(answer, stock)
+const { wish, rows, shown, states, chips, zones, categories, kind, sum, everything } = useRaceRows(answer, stock)
 const open = ref<string | null>(null)
-const reckoned = ref(false)
+const explained = ref(false)
 const axisCell = useTemplateRef<HTMLElement>('axisCell')
 const { width: laneWidth } = useElementSize(axisCell)
 const monthName = dayFormat({ month: 'short' })
@@ -51,17 +51,19 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
     <template v-else>
       <RaceStates v-if="mobile" v-model="wish.state" class="states" :states="states" />
       <div class="top">
-        <RaceHeadline v-model:reckoned="reckoned" :sum="sum" :pace="pace" :currency="answer.currency" />
+        <RaceHeadline v-model:shown="explained" :sum="sum" :pace-known="answer.paceKnown" :currency="answer.currency" />
         <v-select v-model="wish.zoneId" class="by" label="Zone" :items="zones" />
         <v-select v-model="kind" class="by" label="Category" :items="categories" />
       </div>
-      <p v-if="reckoned" class="quiet reckoned">
-        Of each thing its price, or where it has none the usual price of its kind, by the share that is likely left:
-        that is what is in it. By the chance that it is not gone on its last good day: that is what would spoil. Added
-        up over the
-        {{ counted(sum.running, 'thing') }} that run here{{
-          sum.unpriced > 0 ? `, but for ${counted(sum.unpriced, 'thing')} without any price` : ''
-        }}; what is past its date or not known is left out.
+      <p v-if="explained" class="quiet explained">
+        The price of each item, or where it has none the usual price of its type, times the share that is left now; and
+        times the share that is expected to be left at its use-by date at your pace. Added up over
+        {{
+          sum.losing > 0
+            ? `the ${counted(sum.losing, 'item')} that ${sum.losing === 1 ? 'is' : 'are'} not in time`
+            : `the ${counted(sum.running, 'item')} in date`
+        }}{{ sum.unpriced > 0 ? `, but for ${counted(sum.unpriced, 'item')} without any price` : '' }}; what is expired
+        or has no use-by date is left out.
       </p>
       <div class="choices chips" role="group" aria-label="Only what">
         <button
@@ -84,7 +86,7 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
       </svg>
       <section class="race sheet" aria-label="The race">
         <div class="heads quiet">
-          <span class="stakes">{{ mobile ? '' : 'left in it; most to lose first' }}</span>
+          <span class="stakes">{{ mobile ? '' : 'would expire; most first' }}</span>
           <div ref="axisCell" class="axis figures" aria-hidden="true">
             <span class="now" :style="{ left: `${axis.today * 100}%` }">today</span>
             <span v-for="each in axis.months" :key="each.at" class="month" :style="{ left: `${each.at * 100}%` }"
@@ -130,7 +132,7 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
   color: var(--quiet);
 }
 
-.reckoned {
+.explained {
   margin: 0 0 8px;
   max-width: 110ch;
   font-size: 14px;

@@ -1,4 +1,5 @@
 import { daysBetween, type Day } from '#core/calendar/day'
+import { sumBy } from '#core/lists/grouping'
 import { CHANCE_WORDS, type ChanceWord } from '#core/forecast/verdict'
 import type { ListedItem, ShelfLifeAnswer } from '#contract/item'
 
@@ -75,7 +76,7 @@ export function picked(rows: readonly RaceRow[], { standing, only }: RaceWish): 
   )
 }
 
-/** What runs, how many of it will not make it, and the money in it, in minor units. */
+/** What runs; of what won't be finished in time, or where all may be of all of it, the money left now and at its use-by date, in minor units. */
 export function raceSum(rows: readonly RaceRow[]): {
   running: number
   losing: number
@@ -84,11 +85,13 @@ export function raceSum(rows: readonly RaceRow[]): {
   unpriced: number
 } {
   const running = rows.filter(({ standing }) => standing !== 'past' && standing !== 'not known')
+  const losing = running.filter(({ standing }) => standing === 'not in time')
+  const told = losing.length > 0 ? losing : running
   return {
     running: running.length,
-    losing: running.filter(({ standing }) => standing === 'not in time').length,
-    stake: running.reduce((sum, { race }) => sum + (race.stake ?? 0), 0),
-    held: running.reduce((sum, { race }) => sum + (race.price?.minor ?? 0) * race.share, 0),
-    unpriced: running.filter(({ race }) => race.price === null).length,
+    losing: losing.length,
+    stake: sumBy(told, ({ race }) => race.stake ?? 0),
+    held: sumBy(told, ({ race }) => (race.price?.minor ?? 0) * race.share),
+    unpriced: told.filter(({ race }) => race.price === null).length,
   }
 }

@@ -27,11 +27,15 @@ export function raceSentences({ item, race, standing }: RaceRow, today: Day, cur
   }
 
   function stake(): string[] {
-    if (race.stake === null || race.price === null)
-      return ['What it cost is not known, so nothing can be said of the money.']
-    const price = `${race.price.usual ? 'the usual price of its kind, ' : 'its price, '}${moneyWords(race.price.minor, currency)}`
-    const by = standing === 'past' ? '' : ', by how likely it spoils'
-    return [`${moneyWords(race.stake, currency)} at stake: ${price}, by the ${percent(race.share)} that are left${by}.`]
+    if (race.stake === null || race.price === null || race.leftThen === null)
+      return ["We don't know what it cost, so we can't say what would expire in money."]
+    const price = `${race.price.usual ? 'the usual price of its type' : 'its price'}, ${moneyWords(race.price.minor, currency)}`
+    const left = percent(race.leftThen)
+    return [
+      standing === 'past'
+        ? `${moneyWords(race.stake, currency)} left in it: ${price}, times the ${left} that are left.`
+        : `${moneyWords(race.stake, currency)} would expire: ${price}, times the ${left} expected to be left then.`,
+    ]
   }
 }
 

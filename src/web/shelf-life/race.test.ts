@@ -41,6 +41,7 @@ function race(itemId: string, over: Partial<Race> = {}): Race {
     last: d('2026-11-23'),
     chance: 0.3,
     verdict: 'not in time',
+    leftThen: 0.5,
     stake: 1000,
     price: { minor: 2000, usual: false },
     share: 0.7,
@@ -65,7 +66,7 @@ describe('the rows of the race', () => {
     [past, race('past', { stake: 9000, verdict: 'expired' })],
     [
       item('unknown', { shelfLife: { state: 'unknown', lastGood: null, actOn: null } }),
-      race('unknown', { chance: null, verdict: 'not known', stake: null }),
+      race('unknown', { chance: null, verdict: 'not known', leftThen: null, stake: null }),
     ],
     [eye, race('eye', { stake: 50, verdict: 'expired' })],
     [item('large'), race('large', { stake: 2000 })],
@@ -84,7 +85,10 @@ describe('the rows of the race', () => {
     expect(all.find((row) => row.item.id === 'unknown')?.standing).toBe('not known')
   })
   test('are summed over what still runs', () => {
-    expect(raceSum(all)).toEqual({ running: 3, losing: 2, stake: 2130, held: 3 * 2000 * 0.7, unpriced: 0 })
+    // Of the two that are not in time only.
+    expect(raceSum(all)).toEqual({ running: 3, losing: 2, stake: 2100, held: 2 * 2000 * 0.7, unpriced: 0 })
+    const sure = all.filter((row) => row.standing !== 'not in time')
+    expect(raceSum(sure)).toEqual({ running: 1, losing: 0, stake: 30, held: 2000 * 0.7, unpriced: 0 })
   })
   test('are in use when in the drawer, in a project or worn within four weeks', () => {
     const states = rows(
@@ -132,15 +136,15 @@ describe('the sentences of a row', () => {
       .flatMap((row) => raceSentences(row, TODAY, 'EUR'))
       .join(' ')
   test('hold every figure with what it comes from', () => {
-    const words = only(item('i'), race('i', { stake: 980 }))
+    const words = only(item('i'), race('i', { leftThen: 0.49, stake: 980 }))
     expect(words).toContain('About 70 % left, 40 to 90 more uses')
     expect(words).toContain('between March 2027 and February 2028')
     expect(words).toMatch(/Gone by .*2027: about 3 times in 10\./)
-    expect(words).toMatch(/9\.80.* at stake: its price, .*20\.00, by the 70 % that are left, by how likely it spoils\./)
+    expect(words).toMatch(/9\.80 would expire: its price, .*20\.00, times the 49 % expected to be left then\./)
   })
   test('say the usual price as such, and that there is none', () => {
-    expect(only(item('i'), race('i', { price: { minor: 2000, usual: true } }))).toContain('the usual price of its kind')
-    expect(only(item('i'), race('i', { price: null, stake: null }))).toContain('What it cost is not known')
+    expect(only(item('i'), race('i', { price: { minor: 2000, usual: true } }))).toContain('the usual price of its type')
+    expect(only(item('i'), race('i', { price: null, stake: null }))).toContain("We don't know what it cost")
   })
   test('say of what is past at the eye to stop, and no chance any more', () => {
     const words = only(item('i', { eye: true, shelfLife: { state: 'past' } }), race('i', { verdict: 'expired' }))

@@ -52,10 +52,6 @@ export function useRaceRows(answer: Readonly<Ref<ShelfLifeAnswer | null>>, stock
       count: narrowed(rows.value, { ...wish.value, state }, value.today).length,
     }))
   })
-  /** Before anything is ticked it is reckoned with what is usual. */
-  const pace = computed(() =>
-    rows.value.some(({ item }) => item.lastWorn !== null) ? 'this pace' : 'a usual pace, nothing being ticked yet',
-  )
   const inKind = computed(() => picked(inState.value, { ...wish.value, standing: null }))
   const chips = computed(() =>
     STANDINGS.map((standing) => ({
@@ -91,5 +87,5 @@ export function useRaceRows(answer: Readonly<Ref<ShelfLifeAnswer | null>>, stock
     wish.value = { state: wish.value.state, standing: null, only: null, zoneId: null, categoryId: null }
   }
 
-  return { wish, rows, shown, states, chips, zones, categories, kind, sum, pace, everything }
+  return { wish, rows, shown, states, chips, zones, categories, kind, sum, everything }
 }

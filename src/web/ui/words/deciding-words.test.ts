@@ -37,7 +37,7 @@ test.each<[DoubtView, string]>([
   [{ code: 'unworn', days: 240, everWorn: true }, 'Not worn for 8 months.'],
   [
     { code: 'spoils first', lastGood: null, ofCategory: 9 },
-    'At your pace it spoils before its turn comes: there are 9 of its kind.',
+    'At your pace it will expire before its turn comes: there are 9 in date of its type.',
   ],
   [TWIN, 'By swatch hard to tell from Pellwick Fig, worn on 30 days in the last year against 2.'],
   [

@@ -33,9 +33,9 @@ export function doubtWords(doubt: DoubtView, today: Day): string {
     case 'survived':
       return `Passed over in ${doubt.clearOuts} layings of the drawer without being worn since.`
     case 'spoils first':
-      return `At your pace it spoils before its turn comes: ${
+      return `At your pace it will expire before its turn comes: ${
         doubt.lastGood === null ? '' : `good until ${shortDay(doubt.lastGood, today)}, and `
-      }there are ${doubt.ofCategory} of its kind.`
+      }there are ${doubt.ofCategory} in date of its type.`
     case 'twin':
       return `${nearnessOf(doubt.difference) === 'hard to tell apart' ? 'By swatch hard to tell from' : 'By swatch a near twin of'} ${
         doubt.other

@@ -1,3 +1,4 @@
+import { LONG_DAYS } from '#core/forecast/finish'
 import { daysBetween, fieldsOf, type Day } from '#core/calendar/day'
 import { capital } from '#core/words/capital'
 import { counted } from '#core/words/counted'
@@ -58,7 +59,7 @@ export function howFastWords(forecast: ForecastView): string {
       ? 'Your pace is not known yet: it is counted from 14 days in the drawer or a project on'
       : `${counted(pace.uses, 'use')} on ${counted(pace.days, 'day')} in the drawer or a project within the last 12 weeks: ${numberWords(pace.perWeek, 1)} a week`
   const span =
-    days.high > 1825
+    days.high >= LONG_DAYS
       ? `${spanRangeWords(Math.round(days.low), Math.round(days.low))} or more`
       : spanRangeWords(Math.round(days.low), Math.round(days.high))
   return `${counting}. It is estimated as ${ROLE_WORDS[role]}${roleSaid ? ', as you said' : ''}: from here ${span}, 8 times in 10, if you keep using it.`
@@ -73,16 +74,21 @@ export const ROLE_WORDS = {
 const MEASURE_WORDS = {
   weigh: 'One weighing now',
   look: 'One look at how full it is',
-  'weigh an empty': 'The weight of an empty one of its kind',
+  'weigh an empty': 'The weight of an empty one of the same',
 } as const
 
-/** What one measurement would do for the range. */
+/** What one measurement would do for the range, else for the verdict; empty where neither can be said. */
 export function askedWords({ asked, days }: ForecastView): string {
   if (asked === null) return ''
   const { low, high } = asked.finish
-  const now = days.high > 1825 ? 'over five years' : spanWordsOf(days.high - days.low)
-  const then = low === null || high === null ? 'a range still open' : spanWordsOf(daysBetween(low, high))
-  return `${MEASURE_WORDS[asked.measure]} would narrow this from ${now} to about ${then}.`
+  const open = 'a range that is still open'
+  const now = days.high >= LONG_DAYS ? open : spanWordsOf(days.high - days.low)
+  const then = low === null || high === null ? open : spanWordsOf(daysBetween(low, high))
+  const measure = MEASURE_WORDS[asked.measure]
+  if (asked.narrows && now !== then) return `${measure} would narrow this from ${now} to about ${then}.`
+  if (asked.verdicts === null) return ''
+  const [little, much] = asked.verdicts.map((word) => `“${VERDICT_WORDS[word]}”`)
+  return `${measure} may settle it: ${little ?? ''} if little is left, ${much ?? ''} if much is.`
 }
 
 function spanWordsOf(days: number): string {

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest'
 import type { Day } from '#core/calendar/day'
 import type { FactorView, SetUpAnswer, SupplyView } from '#contract/forecast'
 import { betweenWords, goneWords } from './forecast-words'
-import { factorWords, scoreWords } from './look-back-words'
+import { factorWords, marksWords } from './look-back-words'
 import { addsUpWords } from './set-up-words'
 import { expiringWords, keepingWords, lastsWords, needWords, supplySentences, yearsWords } from './supply-words'
 
@@ -71,19 +71,33 @@ describe('before she commits', () => {
 })
 
 describe('guesses and forecasts looked back on', () => {
-  const factor: FactorView = { factor: 2.5, low: 1.9, high: 3.4, finished: 11, unfinished: 4, runsShort: true }
-  test('are spoken of with their counts, and only where enough is known', () => {
+  const factor: FactorView = {
+    factor: 2.5,
+    middle: 3.3,
+    low: 1.9,
+    high: 3.4,
+    finished: 11,
+    unfinished: 4,
+    runsShort: true,
+  }
+  test('say what is an estimate and what is an average, and nothing where too little is known', () => {
     expect(factorWords(factor)).toBe(
-      'Your guesses run short: things last about 2.5 times as long as you think (likely 1.9 to 3.4 times; 11 guesses finished and 4 still running).',
+      'Your products last about 2.5 times as long as you guess: an estimate from 11 finished and 4 still running, 8 times in 10 between 1.9 and 3.4; the average of these 11 alone is 3.3.',
     )
-    expect(factorWords({ ...factor, finished: 1, unfinished: 0, runsShort: false })).toMatch(/^Not enough known yet/)
-    expect(factorWords({ ...factor, finished: 0, unfinished: 0, runsShort: false })).toMatch(/^Nothing was guessed yet/)
+    expect(factorWords({ ...factor, finished: 1, unfinished: 0, runsShort: false })).toMatch(/^It's too early to say/)
+    expect(factorWords({ ...factor, finished: 0, unfinished: 0, runsShort: false })).toMatch(/^No guesses yet/)
   })
-  test('hold so often of so many', () => {
-    expect(scoreWords({ n: 10, inside: 5, early: 4, late: 1, loss: 9 })).toBe(
-      '5 of 10 were finished within the range, which is meant for 8 in 10; 4 earlier, 1 later.',
+  test('are held against what was meant, mark by mark', () => {
+    const marks = [
+      { meant: 0.1, came: 0.13, watched: 30, finished: 4 },
+      { meant: 0.5, came: 0.46, watched: 22, finished: 8 },
+      { meant: 0.9, came: null, watched: 6, finished: 2 },
+    ] as const
+    expect(marksWords(marks)).toBe(
+      '13 % were finished by the early end of the range (meant: 10 %, from 30), 46 % were finished by the middle of the range (meant: 50 %, from 22). For the rest it is too early to say.',
     )
-    expect(scoreWords({ n: 0, inside: 0, early: 0, late: 0, loss: null })).toMatch(/^No forecast/)
+    expect(marksWords(marks.map((each) => ({ ...each, came: null })))).toMatch(/^It's too early to say: 30 forecasts/)
+    expect(marksWords([])).toMatch(/^No forecast/)
   })
 })
 

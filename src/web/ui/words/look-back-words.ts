@@ -1,17 +1,18 @@
+import type { MarkScore } from '#core/forecast/life-table'
+import { capital } from '#core/words/capital'
 import { counted } from '#core/words/counted'
 import type { FactorView, LookBackAnswer } from '#contract/forecast'
 import { numberWords } from '#web/data/locale'
 
-type Score = LookBackAnswer['forecasts']['all']
-
-/** What became of her guesses, as surely as it can be said. */
-export function factorWords({ factor, low, high, finished, unfinished, runsShort }: FactorView): string {
-  const from = `${counted(finished, 'guess')} finished${unfinished > 0 ? ` and ${unfinished} still running` : ''}`
-  if (finished + unfinished === 0) return 'Nothing was guessed yet. When something rolls into a project, Seligo asks.'
-  const span = `likely ${numberWords(low, 1)} to ${numberWords(high, 1)} times`
+/** What became of the user's guesses: the estimate, with what it is an estimate from. */
+export function factorWords({ factor, middle, low, high, finished, unfinished, runsShort }: FactorView): string {
+  if (finished + unfinished === 0) return 'No guesses yet. When you roll something into a project, Seligo asks for one.'
+  const running = unfinished > 0 ? ` and ${unfinished} still running` : ''
+  const from = `an estimate from ${finished} finished${running}, 8 times in 10 between ${numberWords(low, 1)} and ${numberWords(high, 1)}`
+  const alone = middle === null ? '' : `; the average of these ${finished} alone is ${numberWords(middle, 1)}`
   return runsShort
-    ? `Your guesses run short: things last about ${numberWords(factor, 1)} times as long as you think (${span}; ${from}).`
-    : `Not enough known yet to say how your guesses run: about ${numberWords(factor, 1)} times is expected, ${span} (${from}).`
+    ? `Your products last about ${numberWords(factor, 1)} times as long as you guess: ${from}${alone}.`
+    : `It's too early to say how your guesses run: about ${numberWords(factor, 1)} times as long is usual (${from}${alone}).`
 }
 
 /** A guess with what is known of her guesses. */
@@ -26,9 +27,17 @@ export function missWords(miss: NonNullable<LookBackAnswer['forecasts']['each'][
   return `you wore it ${miss.code === 'worn more often' ? 'more' : 'less'} often afterwards: ${numberWords(miss.after, 1)} a week, before ${numberWords(miss.before, 1)}`
 }
 
-/** How often a forecast held, with its count. */
-export function scoreWords({ n, inside, early, late }: Score): string {
-  if (n === 0) return 'No forecast of a finished thing was kept yet.'
-  const out = [...(early > 0 ? [`${early} earlier`] : []), ...(late > 0 ? [`${late} later`] : [])]
-  return `${inside} of ${n} were finished within the range, which is meant for 8 in 10${out.length > 0 ? `; ${out.join(', ')}` : ''}.`
+/** Forecasts against what came: how many were finished by each mark. */
+export function marksWords(marks: readonly MarkScore[]): string {
+  const said = marks.filter(({ came }) => came !== null)
+  const [first] = marks
+  if (!first || first.watched === 0) return 'No forecast was kept yet of anything in use.'
+  if (said.length === 0)
+    return `It's too early to say: ${counted(first.watched, 'forecast')} kept, and few of them old enough.`
+  const parts = said.map(({ came, meant, watched }, n) => {
+    const day = n === 0 ? 'the early end' : n === 1 ? 'the middle' : 'the late end'
+    return `${Math.round((came ?? 0) * 100)} % were finished by ${day} of the range (meant: ${Math.round(meant * 100)} %, from ${watched})`
+  })
+  const missing = said.length < marks.length ? ' For the rest it is too early to say.' : ''
+  return `${capital(parts.join(', '))}.${missing}`
 }
