@@ -1,8 +1,13 @@
 import { computed } from 'vue'
 import type { Verdict } from '#core/forecast/verdict'
 import type { GoalView } from '#contract/item'
-import { settledVerdict } from '#web/ui/words/verdict-words'
 import { useVerdictsRead } from './reads'
+
+/** What is settled without a forecast; null where one is needed and not there yet. */
+export function settledVerdict(goal: GoalView): Verdict | null {
+  if (goal.met) return 'met'
+  return goal.standing === 'ended' || goal.kind === 'keep using' || goal.beside ? goal.standing : null
+}
 
 /** The one verdict on each open goal, for rows that know only the goal; null until it is there. */
 export function useVerdicts() {

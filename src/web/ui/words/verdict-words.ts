@@ -31,12 +31,6 @@ export function verdictTone(verdict: Verdict | null): 'attention' | 'alarm' | 'd
   return verdict !== null && ['behind', 'not in time', 'out of reach', 'missed'].includes(verdict) ? 'attention' : null
 }
 
-/** What is settled without a forecast; null where one is needed and not there yet. */
-export function settledVerdict(goal: GoalView): Verdict | null {
-  if (goal.met) return 'met'
-  return goal.standing === 'ended' || goal.kind === 'keep using' || goal.beside ? goal.standing : null
-}
-
 /** "you're at 1.7", with what it is counted from beside it where there is room. */
 export function paceShort(pace: PaceView | null): string {
   return pace === null ? "your pace isn't known yet" : `you're at ${numberWords(pace.perWeek, 1)} a week`
