@@ -73,7 +73,10 @@ export const SheetItem = z.object({
   before: LookView.nullable(),
   after: LookView.nullable(),
   uses: z.int(),
-  grams: z.object({ grams: z.number(), giveOrTake: z.number() }).nullable(),
+  /** Between two weighings, with their days; sheets closed before they were kept have none. */
+  grams: z
+    .object({ grams: z.number(), giveOrTake: z.number(), from: DayText.optional(), to: DayText.optional() })
+    .nullable(),
   skipped: z.boolean(),
   words: z.string(),
   events: z.array(z.object({ kind: z.enum(PACKAGE_EVENTS), day: DayText })),

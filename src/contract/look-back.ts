@@ -164,7 +164,7 @@ export interface SpanSheet {
     on: Day
     how: 'past its date' | 'sign seen' | 'let go'
     uses: number
-    unused: number | null
+    unused: number
     minor: number | null
   })[]
   kinds: KindView[]

@@ -29,7 +29,7 @@ export function recountDoubts(
     for (const day of makeupDays) {
       const there = all<{ id: string; seasons: string }>(
         `SELECT DISTINCT i.id, i.seasons FROM placement p JOIN item i ON i.id = p.item_id
-          WHERE p.from_day <= ? AND (p.to_day IS NULL OR p.to_day >= ?) AND i.ended_as IS NULL
+          WHERE p.from_day <= ? AND (p.to_day IS NULL OR p.to_day >= ?)
             AND coalesce(i.used_as, i.category_id) = (SELECT coalesce(used_as, category_id) FROM item WHERE id = ?)
             AND NOT EXISTS (SELECT 1 FROM set_aside a WHERE a.item_id = i.id AND a.kind = 'keepsake')`,
         day,

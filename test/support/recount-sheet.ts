@@ -1,3 +1,4 @@
+import { seasonOn } from '#core/item/traits'
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import type { SpanSheet } from '#contract/look-back'
 import type { Db } from '#server/db/query'
@@ -126,7 +127,7 @@ export function recountSheet(db: Db, sheet: SpanSheet): string[] {
   return wrong
 }
 
-/** Uses of what was in reach for five wear days at least, or for fewer and worn. */
+/** Uses of what lay in reach in its season on five wear days at least, or on fewer and was worn. */
 function evenCounts(
   db: Db,
   sheet: SpanSheet,
@@ -138,24 +139,22 @@ function evenCounts(
     (day) => day >= sheet.from && day <= to,
   )
   const rows = db
-    .prepare<[], { item_id: string; from_day: Day; to_day: Day | null; ended_on: Day | null }>(
-      `SELECT p.item_id, p.from_day, p.to_day, i.ended_on FROM placement p JOIN item i ON i.id = p.item_id
-         JOIN category c ON c.id = coalesce(i.used_as, i.category_id) WHERE c.makeup = 1`,
+    .prepare<[], { item_id: string; from_day: Day; to_day: Day | null; ended_on: Day | null; seasons: string }>(
+      `SELECT p.item_id, p.from_day, p.to_day, i.ended_on, i.seasons FROM placement p JOIN item i ON i.id = p.item_id
+         JOIN category c ON c.id = coalesce(i.used_as, i.category_id)
+        WHERE c.makeup = 1 AND i.id NOT IN (SELECT item_id FROM set_aside WHERE kind = 'keepsake')`,
     )
     .all()
     .filter((row) => row.from_day <= to && (row.to_day === null || row.to_day >= sheet.from))
-  const chances = new Map<string, number>()
+  const chances = new Map<string, Set<Day>>()
   for (const row of rows)
-    for (const day of ['', ...faceDays])
-      chances.set(
-        row.item_id,
-        (chances.get(row.item_id) ?? 0) +
-          Number(
-            day !== '' &&
-              day >= row.from_day &&
-              (row.to_day === null || day < row.to_day) &&
-              (row.ended_on === null || day <= row.ended_on),
-          ),
-      )
-  return [...chances].filter(([id, n]) => n >= 5 || byThing.has(id)).map(([id]) => byThing.get(id) ?? 0)
+    for (const day of faceDays) {
+      const only = JSON.parse(row.seasons) as string[]
+      if (only.length > 0 && !only.includes(seasonOn(day, 'north'))) continue
+      if (day < row.from_day || (row.to_day !== null && day > row.to_day)) continue
+      if (row.ended_on !== null && day > row.ended_on) continue
+      const own = chances.get(row.item_id) ?? new Set()
+      chances.set(row.item_id, own.add(day))
+    }
+  return [...chances].filter(([id, days]) => days.size >= 5 || byThing.has(id)).map(([id]) => byThing.get(id) ?? 0)
 }

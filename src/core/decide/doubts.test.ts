@@ -131,9 +131,9 @@ describe('the order of a leaning', () => {
 describe('reached for, of its chances', () => {
   const days = ['2026-06-01', '2026-06-02', '2026-06-03', '2026-12-01'].map(d)
   const stays: InReach[] = [
-    { itemId: 'a', kind: 'blush', from: d('2026-06-01'), to: null },
-    { itemId: 'b', kind: 'blush', from: d('2026-06-02'), to: d('2026-06-03') },
-    { itemId: 'c', kind: 'bronzer', from: d('2026-05-01'), to: null },
+    { itemId: 'a', kind: 'blush', seasons: [], from: d('2026-06-01'), to: null },
+    { itemId: 'b', kind: 'blush', seasons: [], from: d('2026-06-02'), to: d('2026-06-03') },
+    { itemId: 'c', kind: 'bronzer', seasons: ['summer'], from: d('2026-05-01'), to: null },
   ]
   const worn = new Map([
     ['a', new Set([d('2026-06-01'), d('2026-06-02')])],
@@ -141,7 +141,7 @@ describe('reached for, of its chances', () => {
   ])
 
   test('worked by hand: a alone, then shared with b, then alone again in winter', () => {
-    const reach = reachOf(days, stays, worn, (id) => (id === 'c' ? ['summer'] : []))
+    const reach = reachOf(days, stays, worn)
     // a: four chances, two of them taken; its equal share is 1 + ½ + ½, and nothing on the winter day on which no blush was worn.
     expect(reach.get('a')).toEqual({ chances: 4, reached: 2, equalShare: 2 })
     expect(reach.get('b')).toEqual({ chances: 2, reached: 1, equalShare: 1 })
@@ -151,10 +151,10 @@ describe('reached for, of its chances', () => {
 
   test('an item laid in twice on one day has one chance of it', () => {
     const twice: InReach[] = [
-      { itemId: 'a', kind: 'blush', from: d('2026-06-01'), to: d('2026-06-02') },
-      { itemId: 'a', kind: 'blush', from: d('2026-06-02'), to: null },
+      { itemId: 'a', kind: 'blush', seasons: [], from: d('2026-06-01'), to: d('2026-06-02') },
+      { itemId: 'a', kind: 'blush', seasons: [], from: d('2026-06-02'), to: null },
     ]
-    expect(reachOf(days, twice, worn, () => []).get('a')).toMatchObject({ chances: 4, reached: 2 })
+    expect(reachOf(days, twice, worn).get('a')).toMatchObject({ chances: 4, reached: 2 })
   })
 })
 

@@ -7,6 +7,8 @@ export interface InReach {
   readonly itemId: string
   /** What it is worn as: its like are those of the same. */
   readonly kind: string
+  /** Worn in these only; none = in all. */
+  readonly seasons: readonly Season[]
   readonly from: Day
   readonly to: Day | null
 }
@@ -21,14 +23,14 @@ export interface Reach {
 }
 
 /**
- * How often each item was reached for out of its chances: wear days (in order) on which it lay in the drawer and in its season. The
+ * How often each item was reached for out of its chances, those that have ended since too: wear days (in order) on which it lay in the
+ * drawer and in its season. The
  * equal share divides the days on which any of its like in reach was worn by how many of them lay there.
  */
 export function reachOf(
   wearDays: readonly Day[],
   stays: readonly InReach[],
   wornOn: ReadonlyMap<string, ReadonlySet<Day>>,
-  seasonsOf: (itemId: string) => readonly Season[],
   hemisphere: Hemisphere = 'north',
 ): Map<string, Reach> {
   const found = new Map<string, { chances: number; reached: number; equalShare: number }>()
@@ -43,9 +45,8 @@ export function reachOf(
     wearDays.forEach((day, n) => {
       const season = seasons[n] as Season
       const there: string[] = []
-      for (const { itemId, from, to } of own) {
+      for (const { itemId, seasons: only, from, to } of own) {
         if (from > day || (to !== null && to < day) || there.includes(itemId)) continue
-        const only = seasonsOf(itemId)
         if (only.length === 0 || only.includes(season)) there.push(itemId)
       }
       if (there.length === 0) return

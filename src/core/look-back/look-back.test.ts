@@ -7,7 +7,7 @@ import { whyMissed } from './misses'
 import { nextRules, type KindOfYear } from './next-rules'
 import { before, kindOf, monthOf, monthsWithin, yearOf } from './span'
 import { fewestForHalf, giniOf } from './spread'
-import { gramsFound, moneyUsed, shareUnused, usesOfAWhole } from './used-up'
+import { gramsFound, moneyUsed, usesOfAWhole } from './used-up'
 
 const d = (text: string): Day => text as Day
 
@@ -76,13 +76,6 @@ describe('what was used up', () => {
     expect(moneyUsed({ price: null, uses: 5, logged: 20, allUses: 20, usesLeft: 80, shareLeft: 0.8 })).toBeNull()
     expect(moneyUsed({ price: 1000, uses: 5, logged: 20, allUses: null, usesLeft: 0, shareLeft: 0 })).toBeNull()
     expect(moneyUsed({ price: 1000, uses: 5, logged: 20, allUses: 20, usesLeft: null, shareLeft: null })).toBeNull()
-  })
-
-  test('unused: all of what was never worn, the share left of what was, nothing known of the rest', () => {
-    expect(shareUnused({ logged: 0, allUses: 0, usesLeft: 80, shareLeft: 0.93 })).toBe(1)
-    expect(shareUnused({ logged: 20, allUses: 20, usesLeft: null, shareLeft: 0.4 })).toBe(0.4)
-    expect(shareUnused({ logged: 20, allUses: 20, usesLeft: 60, shareLeft: null })).toBe(0.75)
-    expect(shareUnused({ logged: 20, allUses: 20, usesLeft: null, shareLeft: null })).toBeNull()
   })
 
   const weight = (day: string, value: number, more: Partial<TimedReading> = {}): TimedReading => ({

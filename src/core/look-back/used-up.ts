@@ -1,3 +1,4 @@
+import { earlier, later, type Day } from '../calendar/day.js'
 import { groupBy } from '../lists/grouping.js'
 import { byTime, type DatedReading } from '../item/what-is-left.js'
 import { USUAL_STEP, type TimedReading } from '../measure/content-facts.js'
@@ -46,23 +47,15 @@ export function moneyUsed(thing: WornThing): number | null {
   return thing.price === null || whole === null ? null : (thing.price * thing.uses) / whole
 }
 
-/** The share that was never used, 0..1: of one that left or spoiled. Null where nothing tells. */
-export function shareUnused(thing: Omit<WornThing, 'price' | 'uses'>): number | null {
-  if (thing.allUses === 0) return 1
-  if (thing.shareLeft !== null) return thing.shareLeft
-  const whole = usesOfAWhole(thing)
-  return whole === null || thing.usesLeft === null ? null : Math.min(1, thing.usesLeft / whole)
-}
-
 /**
  * Grams found gone within a span by weighings: in each series from the last weight before it, else the first within it, to the last
- * within it. Spans that follow each other add up. Doubtful weights count nowhere; null where no two weights tell.
+ * within it, with the days of the first and the last weight. Spans that follow each other add up. Doubtful weights count nowhere; null where no two weights tell.
  */
 export function gramsFound(
   readings: readonly TimedReading[],
   events: readonly DatedEvent[],
   { from, to }: LookSpan,
-): { readonly grams: number; readonly giveOrTake: number } | null {
+): { readonly grams: number; readonly giveOrTake: number; readonly from: Day; readonly to: Day } | null {
   const weights = readings
     .filter((reading) => reading.kind === 'gross' && !reading.doubtful && reading.day <= to)
     .sort((a, b) => byTime(a as DatedReading, b as DatedReading))
@@ -71,12 +64,16 @@ export function gramsFound(
     const inside = own.filter((reading) => reading.day >= from)
     const base = own.findLast((reading) => reading.day < from) ?? inside[0]
     const last = inside.at(-1)
-    return base === undefined || last === undefined || base === last ? [] : [gramsGone(weightOf(base), weightOf(last))]
+    return base === undefined || last === undefined || base === last
+      ? []
+      : [{ ...gramsGone(weightOf(base), weightOf(last)), from: base.day, to: last.day }]
   })
   if (found.length === 0) return null
   return {
     grams: found.reduce((sum, each) => sum + each.grams, 0),
     giveOrTake: Math.hypot(...found.map((each) => each.giveOrTake)),
+    from: found.map((each) => each.from).reduce(earlier),
+    to: found.map((each) => each.to).reduce(later),
   }
 }
 

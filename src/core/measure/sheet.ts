@@ -24,7 +24,12 @@ export interface Compared {
   /** Uses from the begin of the stretch to this look; up to now where it was not looked at. */
   readonly uses: number
   /** Grams gone, with what they may be out by; null where it was not weighed twice in one series. */
-  readonly grams: { readonly grams: number; readonly giveOrTake: number } | null
+  readonly grams: {
+    readonly grams: number
+    readonly giveOrTake: number
+    readonly from: Day
+    readonly to: Day
+  } | null
 }
 
 export interface ComparedFacts {
@@ -86,7 +91,7 @@ function goneOf(
   if (before === null || after === null) return null
   // Two packages weigh differently: nothing is told by their difference.
   if (seriesAt(events, before) !== seriesAt(events, after)) return null
-  return gramsGone(weightOf(before), weightOf(after))
+  return { ...gramsGone(weightOf(before), weightOf(after)), from: before.day, to: after.day }
 }
 
 function weightOf(reading: SheetReading): { grams: number; resolution: number } {

@@ -216,12 +216,18 @@ export class Decide {
       ...standing,
       setId: row.set_id,
       otherwise: row.otherwise,
-      chances: this.#queries.chances.get({ itemId: row.item_id, from: row.started_on, to: today })?.n ?? 0,
+      chances: this.#chancesOf(row, today),
       ...this.#facesOf(row, item),
       photos: this.#queries.photos.all({ itemId: row.item_id, from: row.started_on }),
       before: this.#queries.before.all(row.item_id),
       destinations: [...destinationsOf(item)],
     }
+  }
+
+  #chancesOf(row: TrialRow, today: Day): number {
+    const span = { from: row.started_on, to: today }
+    const wearDays = this.#queries.makeupDays.all(span).map(({ day }) => day)
+    return this.services.stock.reachIn(span, wearDays, new Map()).get(row.item_id)?.chances ?? 0
   }
 
   /** What was worn with it on its days, beneath it or over it by the order of a face, and how each day felt. */

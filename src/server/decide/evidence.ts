@@ -1,6 +1,6 @@
 import { addDays, daysBetween, later, type Day } from '#core/calendar/day'
 import { doubtsOf, type Doubt, type DoubtFacts } from '#core/decide/doubts'
-import { reachOf, type Reach } from '#core/decide/reach'
+import type { Reach } from '#core/decide/reach'
 import { colourTells, twinsAmong, type Coloured, type Twin } from '#core/decide/twins'
 import type { PackageState } from '#core/item/traits'
 import type { Supplying } from '../forecast/supplying.js'
@@ -84,16 +84,7 @@ export class GatheringEvidence {
     const wornOn = new Map(past.wornOn)
     for (const { item_id: id, day } of now) wornOn.set(id, new Set([...(wornOn.get(id) ?? []), day]))
     const wearDays = [...past.wearDays, ...queries.wearDaysWithin.all({ from: today, to: today }).map((row) => row.day)]
-    const reach = reachOf(
-      wearDays,
-      queries.staysSince
-        .all(since)
-        .filter((row) => byId.has(row.item_id))
-        .map((row) => ({ itemId: row.item_id, kind: row.kind, from: row.from_day, to: row.to_day })),
-      wornOn,
-      (id) => byId.get(id)?.seasons ?? [],
-      this.services.settings().hemisphere,
-    )
+    const reach = this.services.stock.reachIn({ from: since, to: today }, wearDays, wornOn)
     const twins = this.#twinsOf(items)
     const counts = (rows: readonly { item_id: string; n: number }[]): Map<string, number> =>
       new Map(rows.map((row) => [row.item_id, row.n]))
@@ -196,9 +187,6 @@ export function evidenceQueries(db: Db) {
     wearDaysWithin: sql<[{ from: Day; to: Day }], { day: Day }>(`
       SELECT DISTINCT w.day FROM worn w JOIN category c ON c.id = w.category_id
        WHERE w.day BETWEEN @from AND @to AND c.makeup = 1 ORDER BY w.day`),
-    staysSince: sql<[Day], { item_id: string; kind: string; from_day: Day; to_day: Day | null }>(`
-      SELECT p.item_id, i.type_id AS kind, p.from_day, p.to_day
-        FROM placement p JOIN typed_item i ON i.id = p.item_id WHERE p.to_day IS NULL OR p.to_day >= ?`),
     /** Times held up and put back since it was last worn. */
     putBacks: sql<[], { item_id: string; n: number }>(`
       SELECT p.item_id, count(*) AS n FROM put_back p

@@ -80,7 +80,8 @@ export class LettingGo {
 
   /** What was left when it went, by the same computation that forecasts what is here. */
   #gone(row: GoneRow, item: ItemFacts): GoneView {
-    const { share, grams } = this.services.forecasts.of(item).forecast.content
+    const { forecasts } = this.services
+    const { grams } = forecasts.of(item).forecast.content
     const known = item.content !== null
     return {
       verdictId: row.id,
@@ -94,7 +95,7 @@ export class LettingGo {
       regretOn: row.regret_on,
       regretWords: row.regret_words,
       grams: known ? grams.middle : null,
-      lost: item.priceMinor === null ? null : item.priceMinor * share.middle,
+      lost: item.priceMinor === null ? null : item.priceMinor * forecasts.shareLeft(item),
     }
   }
 }

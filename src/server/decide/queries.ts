@@ -61,14 +61,9 @@ export function decideQueries(db: Db) {
     ),
     category: sql<[string], { id: string }>('SELECT id FROM category WHERE id = ?'),
     wearDays: sql<[string], { day: Day }>('SELECT day FROM wear WHERE item_id = ? ORDER BY day'),
-    /** Wear days of the trial on which the item lay in the drawer or was worn. */
-    chances: sql<[{ itemId: string; from: Day; to: Day }], { n: number }>(`
-      SELECT count(DISTINCT w.day) AS n
-        FROM worn w JOIN category c ON c.id = w.category_id
-       WHERE c.makeup = 1 AND w.day BETWEEN @from AND @to
-         AND (w.item_id = @itemId OR EXISTS (
-               SELECT 1 FROM placement pl WHERE pl.item_id = @itemId AND pl.from_day <= w.day
-                  AND (pl.to_day IS NULL OR pl.to_day >= w.day)))`),
+    makeupDays: sql<[{ from: Day; to: Day }], { day: Day }>(`
+      SELECT DISTINCT w.day FROM worn w JOIN category c ON c.id = w.category_id
+       WHERE c.makeup = 1 AND w.day BETWEEN @from AND @to ORDER BY w.day`),
     wearsSince: sql<[{ itemId: string; from: Day }], { day: Day; words: string | null }>(
       'SELECT day, felt AS words FROM wear WHERE item_id = @itemId AND day >= @from ORDER BY day DESC',
     ),

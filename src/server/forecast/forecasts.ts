@@ -8,7 +8,7 @@ import { contentFactsOf, type ThingMeasured } from '#core/measure/content-facts'
 import type { PaceView } from '#contract/forecast'
 import type { TouchedRow } from '../db/journal.js'
 import type { Db } from '../db/query.js'
-import type { ItemFacts } from '../stock/item-facts.js'
+import { knownUses, type ItemFacts } from '../stock/item-facts.js'
 import { shadeOf, thingOf } from '../stock/measured.js'
 import type { Stock } from '../stock/stock.js'
 import { forecastQueries } from './queries.js'
@@ -272,6 +272,12 @@ export class Forecasts {
     const today = this.#today()
     if (this.#days?.today !== today) this.#days = this.#stock.days.knownDays(today)
     return this.#days
+  }
+
+  /** Of a full one what is left, or was when it ended: 0 of a finished one. */
+  shareLeft(item: ItemFacts): number {
+    if (item.lifecycle === 'finished') return 0
+    return knownUses(item) === 0 ? 1 : this.of(item).forecast.content.share.middle
   }
 
   /** Whether enough is written down to speak of the user's pace. */

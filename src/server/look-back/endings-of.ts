@@ -3,7 +3,6 @@ import { addDays, daysBetween, earlier, type Day } from '#core/calendar/day'
 import type { LookSpan } from '#core/look-back/span'
 import type { FinishView, SpanSheet } from '#contract/look-back'
 import { type ItemFacts, knownUses } from '../stock/item-facts.js'
-import type { MoneyOf } from './money-of.js'
 import type { LookBackQueries, ThingRow } from './queries.js'
 import type { LookingBack } from '../forecast/looking-back.js'
 import type { Forecasts } from '../forecast/forecasts.js'
@@ -62,20 +61,20 @@ export function letGoOf(
   queries: LookBackQueries,
   span: LookSpan,
   items: readonly ItemFacts[],
-  money: MoneyOf,
+  forecasts: Forecasts,
 ): SpanSheet['letGo'] {
   const words = new Map(queries.leavings.all().map((row) => [row.item_id, row]))
   return items
     .filter((item) => item.lifecycle === 'left' && !item.endedRoughly && inside(item.endedOn, span))
     .map((item) => {
-      const unused = money.unused(item)
+      const unused = forecasts.shareLeft(item)
       return {
         ...named(item),
         on: item.endedOn ?? span.to,
         why: words.get(item.id)?.why ?? null,
         destination: words.get(item.id)?.destination ?? null,
         uses: item.uses,
-        unusedMinor: unused === null || item.priceMinor === null ? null : unused * item.priceMinor,
+        unusedMinor: item.priceMinor === null ? null : unused * item.priceMinor,
       }
     })
     .sort((a, b) => (a.on < b.on ? -1 : 1))
@@ -93,7 +92,7 @@ export function spoiledOf(
   span: LookSpan,
   today: Day,
   items: readonly ItemFacts[],
-  money: MoneyOf,
+  forecasts: Forecasts,
 ): SpanSheet['spoiled'] {
   const gone = new Map(
     queries.leavings.all().flatMap((row) => (row.why === 'expired' || row.why === 'sign' ? [[row.item_id, row]] : [])),
@@ -107,8 +106,8 @@ export function spoiledOf(
       const lapsed = actOn !== null && actOn < today && (state === 'past' || state === 'sign seen') ? actOn : null
       const on = leaving === null ? lapsed : lapsed === null ? leaving.day : earlier(lapsed, leaving.day)
       if (!inside(on, span)) return []
-      const unused = money.unused(item)
-      if (unused !== null && unused < AS_GOOD_AS_USED) return []
+      const unused = forecasts.shareLeft(item)
+      if (unused < AS_GOOD_AS_USED) return []
       return [
         {
           ...named(item),
@@ -116,7 +115,7 @@ export function spoiledOf(
           how: on === lapsed ? (state === 'sign seen' ? 'sign seen' : 'past its date') : 'let go',
           uses: item.uses,
           unused,
-          minor: unused === null || item.priceMinor === null ? null : unused * item.priceMinor,
+          minor: item.priceMinor === null ? null : unused * item.priceMinor,
         },
       ]
     })

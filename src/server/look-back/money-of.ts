@@ -1,10 +1,10 @@
-import { type WornThing, moneyUsed, shareUnused } from '#core/look-back/used-up'
+import { type WornThing, moneyUsed } from '#core/look-back/used-up'
 import { knownUses, type ItemFacts } from '../stock/item-facts.js'
 import type { Forecasts } from '../forecast/forecasts.js'
 
 type Uses = Omit<WornThing, 'price' | 'uses'>
 
-/** Of items, how many uses each had and likely still has, and what that comes to in money. */
+/** Of items, how many uses each had and likely still has, or had when it ended, and what that comes to in money. */
 export class MoneyOf {
   readonly #known = new Map<string, Uses>()
 
@@ -13,10 +13,6 @@ export class MoneyOf {
   /** Minor units used up by so many uses; null where its price or its uses are not known. */
   used(item: ItemFacts, uses: number): number | null {
     return item.priceMinor === null ? null : moneyUsed({ price: item.priceMinor, uses, ...this.#of(item) })
-  }
-
-  unused(item: ItemFacts): number | null {
-    return shareUnused(this.#of(item))
   }
 
   #of(item: ItemFacts): Uses {
@@ -31,12 +27,6 @@ export class MoneyOf {
     const allUses = knownUses(item)
     const logged = item.wears
     if (item.lifecycle === 'finished') return { logged, allUses, usesLeft: 0, shareLeft: 0 }
-    if (item.lifecycle === 'left' || item.lifecycle === 'blended') {
-      // What is gone is forecast no more: its last reading tells, or nothing does.
-      const left = item.contents.left
-      const usesLeft = left === null || allUses === null || left >= 1 ? null : (allUses * left) / (1 - left)
-      return { logged, allUses, usesLeft, shareLeft: left }
-    }
     const { usesLeft, share } = this.services.forecasts.of(item).forecast.content
     return { logged, allUses, usesLeft: usesLeft[Math.floor(usesLeft.length / 2)] ?? null, shareLeft: share.middle }
   }

@@ -103,9 +103,6 @@ export function lookBackQueries(db: Db) {
       SELECT id, item_id, project_id, rolled_in, rolled_out, out_reason, beside FROM stay
        WHERE rolled_in <= @to AND (rolled_out IS NULL OR rolled_out >= @from) AND (@projectId IS NULL OR project_id = @projectId)
        ORDER BY rolled_in, rowid`),
-    placements: sql<[Between], { item_id: string; from_day: Day; to_day: Day | null }>(
-      'SELECT item_id, from_day, to_day FROM placement WHERE from_day <= @to AND (to_day IS NULL OR to_day >= @from)',
-    ),
     verdicts: sql<
       [Between],
       { item_id: string; day: Day; verdict: Verdict; reason: string; started_on: Day | null; tried: 0 | 1 }

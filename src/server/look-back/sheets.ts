@@ -15,7 +15,7 @@ import { MoneyOf } from './money-of.js'
 import { pushesOf } from './pushes-of.js'
 import { lookBackQueries, markOf, type ThingRow } from './queries.js'
 import { stayLines } from './stay-lines.js'
-import { leastWorn, mostWorn, reachOf } from './worn-lists.js'
+import { leastWorn, mostWorn, neglectOf } from './worn-lists.js'
 import { wornSpan, type WornSpan } from './worn-span.js'
 import type { Forecasts } from '../forecast/forecasts.js'
 import type { LookingBack } from '../forecast/looking-back.js'
@@ -82,7 +82,7 @@ export class SpanSheets {
     for (const line of stays.lines) drawn.add(line.itemId)
     const finishes = finishesOf(services, this.#queries, span, items)
     for (const { itemId } of finishes.slice(-MOST_DRAWN_FINISHES)) drawn.add(itemId)
-    const reach = reachOf(this.#queries, span, worn, things, kinds)
+    const reach = neglectOf(services.stock.reachIn(span, worn.wearDays, new Map()), worn, things, kinds)
     const wornMost = mostWorn(worn, byId, kinds)
     for (const { itemId } of wornMost) drawn.add(itemId)
     const least = leastWorn(things, worn, kinds, span, byId)
@@ -132,11 +132,11 @@ export class SpanSheets {
       evenness: reach.evenness,
       ...firstAndLast(span, items),
       finishes,
-      letGo: letGoOf(this.#queries, span, items, money),
+      letGo: letGoOf(this.#queries, span, items, services.forecasts),
       cameIn,
       bought: boughtOf(cameIn),
       verdicts: this.#verdicts(span, things),
-      spoiled: spoiledOf(this.#queries, span, today, items, money),
+      spoiled: spoiledOf(this.#queries, span, today, items, services.forecasts),
       kinds: kindsOf(this.#queries, span, worn, kinds, endings, finishes),
       stock: kind === 'month' ? { days: [], kinds: [] } : stockAlong(endings, logSince, span.to),
       rules: services.buyingRules.all().filter((rule) => rule.from <= span.to && rule.to >= span.from),

@@ -1,11 +1,12 @@
 import { sum } from '#core/lists/grouping'
 import { callOf } from '#core/item/naming'
 import { evennessOf } from '#core/goal/evenness'
+import type { Reach } from '#core/decide/reach'
 import type { LookSpan } from '#core/look-back/span'
 import { fewestForHalf, giniOf } from '#core/look-back/spread'
 import type { SpanSheet } from '#contract/look-back'
 import type { ItemFacts } from '../stock/item-facts.js'
-import { markOf, type KindRow, type LookBackQueries, type ThingRow } from './queries.js'
+import { markOf, type KindRow, type ThingRow } from './queries.js'
 import type { WornSpan } from './worn-span.js'
 
 const MOST_LISTED = 10
@@ -58,24 +59,16 @@ export function leastWorn(
 }
 
 /** Of what was in the drawer: what was never worn there, and how evenly the rest was. */
-export function reachOf(
-  queries: LookBackQueries,
-  span: LookSpan,
+export function neglectOf(
+  reach: ReadonlyMap<string, Reach>,
   worn: WornSpan,
   things: ReadonlyMap<string, ThingRow>,
   kinds: ReadonlyMap<string, KindRow>,
 ): Pick<SpanSheet, 'neglected' | 'evenness'> {
-  const chances = new Map<string, number>()
-  for (const { item_id: id, from_day: from, to_day: to } of queries.placements.all(span)) {
-    const thing = things.get(id)
-    if (!thing || kinds.get(thing.worn_as)?.makeup !== 1) continue
-    const gone = thing.ended_on
-    const days = worn.wearDays.filter(
-      (day) => day >= from && (to === null || day < to) && (gone === null || day <= gone),
-    )
-    chances.set(id, (chances.get(id) ?? 0) + days.length)
-  }
-  const within = [...chances].filter(([id, count]) => count >= LEAST_CHANCES || worn.uses.has(id))
+  const chances = [...reach].flatMap(([id, { chances: count }]) =>
+    kinds.get(things.get(id)?.worn_as ?? '')?.makeup === 1 ? [[id, count] as const] : [],
+  )
+  const within = chances.filter(([id, count]) => count >= LEAST_CHANCES || worn.uses.has(id))
   const uses = within.map(([id]) => worn.uses.get(id) ?? 0)
   const [gini, pielou] = [giniOf(uses), evennessOf(uses)]
   return {

@@ -105,6 +105,16 @@ export function stockQueries(db: Db) {
     wearLess: sql<[], { from_day: Day; factor: number }>(
       'SELECT from_day, factor FROM wear_less ORDER BY from_day, id',
     ),
+    /** Stays in the drawer that touch a span; what is kept to look at is not reached for. */
+    inReach: sql<
+      [{ from: Day; to: Day }],
+      { item_id: string; kind: string; seasons: string; from_day: Day; to_day: Day | null }
+    >(`
+      SELECT p.item_id, i.type_id AS kind, i.seasons, p.from_day, p.to_day
+        FROM placement p JOIN typed_item i ON i.id = p.item_id
+       WHERE p.from_day <= @to AND (p.to_day IS NULL OR p.to_day >= @from)
+         AND NOT EXISTS (SELECT 1 FROM set_aside a WHERE a.item_id = i.id AND a.kind = 'keepsake')
+       ORDER BY p.rowid`),
     away: sql<[], DayRange>('SELECT earliest, latest FROM away ORDER BY earliest'),
   }
 }

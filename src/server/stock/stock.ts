@@ -1,7 +1,9 @@
 import { fieldsIn } from './item-columns.js'
 import { addDays, type Day } from '#core/calendar/day'
 import type { CalmStretch, PlannedWeek } from '#core/calendar/planned-week'
+import { reachOf, type Reach } from '#core/decide/reach'
 import { callOf } from '#core/item/naming'
+import type { Season } from '#core/item/traits'
 import { lifecycleOf } from '#core/item/opening'
 import { contentOn, type DatedReading } from '#core/item/what-is-left'
 import { plannedUntil } from '#core/plan/laid/in-force'
@@ -42,6 +44,7 @@ export class Stock {
   readonly measured: MeasuredThings
   readonly #queries
   readonly #db: Db
+  readonly #settings: () => Settings
   readonly #remembered: Remembered
   /** What every goal is computed with, kept until a change may have touched it. */
   #rhythm: Rhythm | null = null
@@ -49,6 +52,7 @@ export class Stock {
 
   constructor(db: Db, settings: () => Settings) {
     this.#db = db
+    this.#settings = settings
     this.#queries = stockQueries(db)
     this.days = new HouseWeek(this.#queries, settings)
     this.measured = new MeasuredThings(db)
@@ -87,6 +91,24 @@ export class Stock {
   dayOfWears(wearDays: number, from: Day): Day | null {
     const { week, calm } = this.#rhythmOn(from)
     return dayOfNthWear(wearDays, from, addDays(from, LOOK_AHEAD_DAYS), week, calm)
+  }
+
+  /** How often each item was reached for out of its chances within a span, whose wear days these are. */
+  reachIn(
+    span: { readonly from: Day; readonly to: Day },
+    wearDays: readonly Day[],
+    wornOn: ReadonlyMap<string, ReadonlySet<Day>>,
+  ): ReadonlyMap<string, Reach> {
+    const stays = this.#queries.inReach
+      .all(span)
+      .map(({ item_id: itemId, kind, seasons, from_day: from, to_day: to }) => ({
+        itemId,
+        kind,
+        seasons: JSON.parse(seasons) as Season[],
+        from,
+        to,
+      }))
+    return reachOf(wearDays, stays, wornOn, this.#settings().hemisphere)
   }
 
   /** One item, or null when there is none under this id. */
@@ -137,11 +159,15 @@ export class Stock {
 
   #rhythmOn(today: Day): Rhythm {
     if (this.#rhythm?.day === today && !this.#db.inTransaction) return this.#rhythm
-    const { week, weeks } = this.days.known(today)
-    const calm = this.days.calm(today)
-    const found = { day: today, week, weeks, calm, key: JSON.stringify([week, calm]) }
+    const found = this.#rhythmAsOf(today)
     if (!this.#db.inTransaction) this.#rhythm = found
     return found
+  }
+
+  #rhythmAsOf(day: Day): Rhythm {
+    const { week, weeks } = this.days.known(day)
+    const calm = this.days.calm(day)
+    return { day, week, weeks, calm, key: JSON.stringify([week, calm]) }
   }
 
   #read(ids: readonly string[], today: Day): ItemFacts[] {
@@ -202,7 +228,8 @@ export class Stock {
     if (partIds.length > 0)
       for (const row of this.#queries.partDays.all(JSON.stringify(partIds))) push(days, row.part_id, row.day)
     const items = byKey(rows, (row) => row.id)
-    const { week, calm } = this.#rhythmOn(today)
+    // As it was learned then: what is ticked later moves nothing that is over.
+    const { week, calm } = asOf === null ? this.#rhythmOn(today) : this.#rhythmAsOf(asOf)
     const weighed = this.measured.weighed(inStays)
     const plans = new Map(
       asOf === null ? this.#queries.planLines.all(inStays).map((row) => [row.item_id, planned(row, today)]) : [],

@@ -6,7 +6,7 @@ import { capital } from '#core/words/capital'
 import { dateWords, moneyWords, numberWords } from '#web/data/locale'
 import { ruleSentences, ruleTitle } from '#web/ui/words/buying-words'
 import { massWords, type MassUnit } from '#web/ui/words/measure-words'
-import { goalLine, lookWords } from '#web/ui/words/sheet-words'
+import { goalLine, goneWords, lookWords } from '#web/ui/words/sheet-words'
 import { shortDay, spanWords, timesWords } from '#web/ui/words/when-words'
 import { spanTitle } from '#web/ui/words/span-words'
 
@@ -60,10 +60,10 @@ export function sectionsOf(sheet: SpanSheet, options: SheetOptions): SheetSectio
       head: ['Thing', 'Before', 'After', 'Uses', 'Gone', 'Goal'],
       rows: sheet.lines.map((line) => [
         line.kind,
-        lookWords(line.before, options.unit) || 'not seen',
-        lookWords(line.after, options.unit) || 'not seen',
+        lookWords(line.before, options.unit, null) || 'not seen',
+        lookWords(line.after, options.unit, null) || 'not seen',
         String(line.uses),
-        line.grams ? massWords(line.grams.grams, line.grams.giveOrTake, options.unit) : '',
+        line.grams ? goneWords(line, options.unit, sheet) : '',
         goalLine(line),
       ]),
     }),
@@ -117,13 +117,7 @@ export function sectionsOf(sheet: SpanSheet, options: SheetOptions): SheetSectio
     section('spoiled', 'Spoiled before it was used up', spoiledSentences(sheet, options, money), {
       head: cells('Thing', 'On', 'How', 'Unused', options.prices && 'Lost'),
       rows: sheet.spoiled.map((each) =>
-        cells(
-          each.mark,
-          day(each.on),
-          each.how,
-          each.unused === null ? 'not known' : aboutPercent(each.unused),
-          options.prices && money(each.minor),
-        ),
+        cells(each.mark, day(each.on), each.how, aboutPercent(each.unused), options.prices && money(each.minor)),
       ),
     }),
     section('let go', 'Let go', [], {
@@ -304,7 +298,7 @@ function spoiledSentences(
   return [
     `${counted(spoiled.length, 'thing')} passed ${plural(spoiled.length, 'its')} date or showed a sign before ${spoiled.length === 1 ? 'it was' : 'they were'} used up.`,
     prices && known.length > 0
-      ? `What was unused of ${known.length === spoiled.length ? plural(known.length, 'it') : `${known.length} of them`} cost about ${money(lost)}${rest > 0 ? `; of ${rest} the price or what was left is not known` : ''}.`
+      ? `What was unused of ${known.length === spoiled.length ? plural(known.length, 'it') : `${known.length} of them`} cost about ${money(lost)}${rest > 0 ? `; ${rest} without a price` : ''}.`
       : '',
   ]
 }

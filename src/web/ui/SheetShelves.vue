@@ -8,7 +8,7 @@ import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { useVerdicts } from '#web/data/verdicts'
 import { shortVerdict } from '#web/ui/words/goal-words'
 import { massFigure, type MassUnit } from '#web/ui/words/measure-words'
-import { aimWords, goalLine, goneWords, lookWords } from '#web/ui/words/sheet-words'
+import { aimWords, goalLine, goneWords, lookWords, weighedWords } from '#web/ui/words/sheet-words'
 
 /** Two shelves: as it was, as it is; between them what went, under them what was wanted. */
 const props = defineProps<{
@@ -33,7 +33,7 @@ const columns = computed(() =>
       before: item && line.before ? drawn(item, line.before, false) : null,
       after: item ? drawn(item, line.after ?? line.before, true, line) : null,
       standing: line.goal ? shortVerdict(line.goal, props.live ? verdictOf(line.goal) : line.goal.standing) : '',
-      gone: goneWords(line, props.unit),
+      gone: goneWords(line, props.unit, props.sheet),
       bar: line.grams ? Math.max(0, line.grams.grams / most.value) : 0,
     }
   }),
@@ -72,7 +72,7 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
         <ItemGauge v-if="before" :item="before" size="middle" :rail="false" />
         <small v-else-if="line.cameIn">came in {{ short(line.cameIn) }}</small>
         <small v-else>not seen</small>
-        <span class="visually-hidden">{{ lookWords(line.before, unit) }}</span>
+        <span class="visually-hidden">{{ lookWords(line.before, unit, sheet.from) }}</span>
       </span>
     </div>
     <div class="gone" role="row">
@@ -83,6 +83,7 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
         >
         <small v-else :class="{ attention: line.skipped }">{{ gone }}</small>
         <i v-if="bar > 0" class="bar" :style="{ width: `${bar * 80}%` }" />
+        <small v-if="weighedWords(line, sheet)">{{ weighedWords(line, sheet) }}</small>
         <small>{{ counted(line.uses, 'use') }}</small>
       </span>
     </div>
@@ -90,14 +91,14 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
       <span class="head" role="rowheader">{{ short(sheet.to) }}</span>
       <span v-for="{ line, after } in columns" :key="line.itemId" role="cell" class="cell">
         <ItemGauge v-if="after" :item="after" size="middle" :class="{ unseen: line.after === null }" />
-        <span class="visually-hidden">{{ lookWords(line.after, unit) }}</span>
+        <span class="visually-hidden">{{ lookWords(line.after, unit, sheet.to) }}</span>
       </span>
     </div>
     <div class="told" role="row">
       <span class="head" role="rowheader">goal</span>
       <span v-for="{ line, standing } in columns" :key="line.itemId" role="cell" class="cell">
         <RouterLink :to="`/items/${line.itemId}`">{{ line.name }}</RouterLink>
-        <small>{{ lookWords(line.after, unit) }}</small>
+        <small>{{ lookWords(line.after, unit, sheet.to) }}</small>
         <small>{{ goalLine(line) }}</small>
         <small v-if="standing" class="standing" :class="line.goal?.standing.replaceAll(' ', '-')">{{ standing }}</small>
         <small v-if="aimWords(line)">{{ aimWords(line) }}</small>

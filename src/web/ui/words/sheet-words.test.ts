@@ -15,7 +15,7 @@ const line = (over: Partial<SheetItem>): SheetItem => ({
   before: { day: d('2026-10-26'), gross: gross(44.6, '2026-10-26'), reading: null, parts: [] },
   after: { day: d('2026-11-24'), gross: gross(44, '2026-11-24'), reading: null, parts: [] },
   uses: 9,
-  grams: { grams: 0.6, giveOrTake: 0.1 },
+  grams: { grams: 0.6, giveOrTake: 0.1, from: d('2026-10-26'), to: d('2026-11-24') },
   skipped: false,
   words: 'still | glows',
   events: [],
@@ -36,14 +36,20 @@ test('weights are told in her unit, with as many digits as the scale can tell', 
   expect(massFigure(44, 0.1, 'oz')).toBe('1.552')
 })
 
+const NOVEMBER = { from: d('2026-10-26'), to: d('2026-11-24') }
 describe('what went between two looks', () => {
   test.each<[string, Partial<SheetItem>, string]>([
     ['in grams, as finely as both weighings tell', {}, '0.6 g'],
+    [
+      'with the days of the weighings where they are others',
+      { grams: { grams: 8.7, giveOrTake: 0.1, from: d('2026-10-01'), to: d('2026-11-02') } },
+      '8.7 g, 1 Oct to 2 Nov',
+    ],
     ['skipped', { grams: null, skipped: true, after: null }, 'skipped'],
     ['not looked at', { grams: null, after: null }, 'not looked at'],
     ['the first time', { grams: null, before: null }, 'first time'],
     ['another package', { grams: null }, 'another package'],
-  ])('%s', (_, over, words) => expect(goneWords(line(over), 'g')).toBe(words))
+  ])('%s', (_, over, words) => expect(goneWords(line(over), 'g', NOVEMBER)).toBe(words))
 })
 
 test('goal and aim are told in their own unit', () => {
@@ -85,7 +91,11 @@ test('a look tells weight, eye and shades together', () => {
     reading: { ...reading, id: 'r' },
     parts: [{ partId: 'p', id: 's', reading: { ...reading, kind: 'bare' as const } }],
   }
-  expect(lookWords(look, 'g')).toBe('44.0 g, 40 % full, 1 shade looked at')
+  expect(lookWords(look, 'g', d('2026-11-24'))).toBe('44.0 g, 40 % full, 1 shade looked at')
+  // Under another day each value says its own.
+  const weighed = { ...look, gross: gross(44, '2026-11-02'), parts: [] }
+  expect(lookWords(weighed, 'g', d('2026-11-24'))).toBe('44.0 g on 2 Nov, 40 % full')
+  expect(lookWords(weighed, 'g', null)).toBe('44.0 g on 2 Nov, 40 % full on 24 Nov')
 })
 
 test('every doubt and every content explains itself with its figures', () => {

@@ -1,17 +1,21 @@
 import { isCounted } from '#core/goal/progress'
 import { counted } from '#core/words/counted'
 import type { ClosedSheet, LookView, SheetItem } from '#contract/check-in'
+import type { Day } from '#core/calendar/day'
 import { dateWords } from '#web/data/locale'
+import { shortDay } from './when-words'
 import { readingWords, massWords, EVENT_WORDS, type MassUnit } from './measure-words'
 
-/** How a thing was found: on the scale, by eye, its shades. */
-export function lookWords(look: LookView | null, unit: MassUnit): string {
+/** How an item was found: on the scale, by eye, its shades; each with its own day unless that is the one it stands under. */
+export function lookWords(look: LookView | null, unit: MassUnit, under: Day | null): string {
   if (look === null) return ''
-  const shades = look.parts.filter((part) => part.reading.kind !== 'word').length
+  const on = (words: string, day: Day): string => (day === under ? words : `${words} on ${shortDay(day, under ?? day)}`)
+  const shades = look.parts.filter((part) => part.reading.kind !== 'word')
+  const lastShade = shades.map(({ reading }) => reading.day).reduce<Day | null>((a, b) => (a && a > b ? a : b), null)
   return [
-    look.gross ? massWords(look.gross.grams, look.gross.resolution, unit) : '',
-    look.reading ? readingWords(look.reading) : '',
-    shades > 0 ? counted(shades, 'shade') + ' looked at' : '',
+    look.gross ? on(massWords(look.gross.grams, look.gross.resolution, unit), look.gross.day) : '',
+    look.reading ? on(readingWords(look.reading), look.reading.day) : '',
+    lastShade ? on(`${counted(shades.length, 'shade')} looked at`, lastShade) : '',
   ]
     .filter(Boolean)
     .join(', ')
@@ -41,9 +45,18 @@ export function aimWords({ aim, goal }: SheetItem): string {
     : `next: to ${Math.round(aim.share * 100)} % of it`
 }
 
+/** "1 Oct to 2 Nov": between which weighings grams went, where those are not the days they stand under. */
+export function weighedWords({ grams }: SheetItem, { from, to }: { readonly from: Day; readonly to: Day }): string {
+  if (!grams?.from || !grams.to || (grams.from === from && grams.to === to)) return ''
+  return `${shortDay(grams.from, to)} to ${shortDay(grams.to, to)}`
+}
+
 /** What went between the two looks: grams where it was weighed twice, else why not. */
-export function goneWords(line: SheetItem, unit: MassUnit): string {
-  if (line.grams !== null) return massWords(line.grams.grams, line.grams.giveOrTake, unit)
+export function goneWords(line: SheetItem, unit: MassUnit, span: { readonly from: Day; readonly to: Day }): string {
+  if (line.grams !== null) {
+    const days = weighedWords(line, span)
+    return `${massWords(line.grams.grams, line.grams.giveOrTake, unit)}${days === '' ? '' : `, ${days}`}`
+  }
   if (line.skipped) return 'skipped'
   if (line.after === null) return 'not looked at'
   if (line.after.gross && line.before === null) return 'first time'
@@ -58,9 +71,9 @@ export function sheetMarkdown(name: string, sheet: ClosedSheet, unit: MassUnit):
   const rows = items.map((line) =>
     [
       `${line.kind}`,
-      lookWords(line.before, unit) || (line.cameIn ? `came in ${dateWords(line.cameIn)}` : '–'),
-      lookWords(line.after, unit) || (line.skipped ? 'skipped' : '–'),
-      goneWords(line, unit),
+      lookWords(line.before, unit, sheet.from) || (line.cameIn ? `came in ${dateWords(line.cameIn)}` : '–'),
+      lookWords(line.after, unit, sheet.to) || (line.skipped ? 'skipped' : '–'),
+      goneWords(line, unit, sheet),
       String(line.uses),
       goalLine(line),
       aimWords(line),
