@@ -1,4 +1,5 @@
 import { type ForecastReason, type Role, ROLES } from '#core/forecast/role'
+import type { Start } from '#core/forecast/content'
 import type { Asked } from '#core/forecast/asking'
 import type { MarkScore } from '#core/forecast/life-table'
 import type { Verdict } from '#core/forecast/verdict'
@@ -104,6 +105,8 @@ export interface ForecastView {
   fan: { day: Day; low: number; middle: number; high: number }[]
   /** Chance of being finished by each day of the curve, counted from `last`. */
   curve: number[]
+  /** What was said of it when the log began. */
+  start: Start['kind']
   /** Chance of being finished by its last good day, by both ends of it. */
   inDate: { early: number; late: number } | null
   /** Whether it is finished by its use-by date. */

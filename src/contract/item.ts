@@ -161,7 +161,8 @@ export interface ItemSummary extends FieldValues {
   asideWords: string
 }
 
-export type ListedReading = Pick<Reading, 'kind' | 'value' | 'stage' | 'word'>
+/** `day` is missing of what is only about to be read. */
+export type ListedReading = Pick<Reading, 'kind' | 'value' | 'stage' | 'word'> & Partial<Pick<Reading, 'day'>>
 export type ListedPart = Omit<PartSummary, 'reading'> & { reading: ListedReading | null }
 
 /** What lists, pickers and the drawer show of an item as it is: enough to draw it, name it and sort it. */

@@ -60,6 +60,7 @@ export interface Owned {
   readonly uses: number | null
   /** Days since it came; null = not known, and long enough. */
   readonly daysHere: number | null
+  /** A near twin of it was there when it came. */
   readonly hasTwin: boolean
 }
 

@@ -1,6 +1,6 @@
 import { callOf } from '#core/item/naming'
 import type { z } from 'zod'
-import { daysBetween } from '#core/calendar/day'
+import { daysBetween, type Day } from '#core/calendar/day'
 import { lessonsShown, lessonsToOffer, type ShownLesson } from '#core/decide/lessons'
 import { wornForColour } from '#core/decide/twins'
 import type { KeepLesson, LessonShown, LessonsAnswer, LessonView } from '#contract/buying'
@@ -147,7 +147,9 @@ export class Lessons {
   }
 
   #shown(): ShownLesson[] {
-    const { items, twins, today } = this.services.evidence.all()
+    const { items, byId, twins, today } = this.services.evidence.all()
+    /** What nobody knows the coming of was there from the start. */
+    const wasThere = (id: string, before: Day): boolean => (byId.get(id)?.acquired?.latest ?? '') < before
     const rows = this.#queries.endings.all()
     const ended = new Map(
       this.services.stock
@@ -177,7 +179,10 @@ export class Lessons {
         source: item.source,
         uses: knownUses(item),
         daysHere: item.acquired === null ? null : daysBetween(item.acquired.latest, today),
-        hasTwin: wornForColour(item.wornType) && twins(item.id).length > 0,
+        hasTwin:
+          wornForColour(item.wornType) &&
+          item.acquired !== null &&
+          twins(item.id).some(({ id }) => wasThere(id, item.acquired?.earliest ?? today)),
       })),
       guesses: [
         { about: '', finished: guesses.all.finished, factor: guesses.all.factor, short: guesses.all.runsShort },

@@ -169,11 +169,13 @@ function watchedUntil(stays: readonly { readonly first: Day; readonly last: Day 
 }
 
 function missOf(item: ItemFacts, row: ForecastRow, finishedOn: Day, late: boolean): MissReason | null {
+  // Both counts hold what was used before the log: of that nobody knows the days.
+  const beforeLog = item.uses - item.wears
   return whyMissed({
     daysBefore: item.firstWorn === null ? 0 : daysBetween(item.firstWorn, row.made_on),
-    usesBefore: row.uses,
+    usesBefore: row.uses - beforeLog,
     daysAfter: daysBetween(row.made_on, finishedOn),
-    usesAfter: item.wears - row.uses,
+    usesAfter: item.uses - row.uses,
     expectedDays: row.middle_days,
     late,
   })

@@ -64,6 +64,7 @@ export class ForecastViews {
       roleSaid: found.roleSaid,
       known: { days: facts.log.cut + 1, uses: facts.log.uses.length },
       userEffects: { amount: Math.exp(userEffects.amount), rate: Math.exp(userEffects.rate) },
+      start: facts.content.start.kind,
       past: this.#past(item, facts, last),
       curve: curveOf(forecast),
       fan: fanOf(forecast, DRAWN_DAYS).map(({ days, low, middle, high }) => ({

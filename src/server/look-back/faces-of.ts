@@ -1,4 +1,6 @@
 import { addDays, type Day } from '#core/calendar/day'
+import type { InReach } from '#core/decide/reach'
+import { groupBy } from '#core/lists/grouping'
 import { neverTogether, wornTogether } from '#core/look-back/faces'
 import { itemMark } from '#core/words/told'
 import type { FacesAnswer, TogetherView } from '#contract/look-back'
@@ -13,6 +15,8 @@ import type { Stock } from '../stock/stock.js'
 const SHOWN_DAYS = 92
 const COUNTED_DAYS = 365
 const MOST_PAIRS = 8
+/** In the drawer together on so many wear days, two items could have met. Assumption. */
+const MET_DAYS = 5
 
 /** Faces of days, saved ones with when they were last worn whole, and what goes together and what never does. */
 export function facesOf(services: Context & { spanSheets: SpanSheets; stock: Stock }, until: Day): FacesAnswer {
@@ -37,7 +41,13 @@ export function facesOf(services: Context & { spanSheets: SpanSheets; stock: Sto
     things.get(one)?.ended_on === null &&
     things.get(other)?.ended_on === null
   const often = wornTogether(worn.faces, couldMeet, MOST_PAIRS)
-  const never = neverTogether(worn.faces, couldMeet, MOST_PAIRS)
+  const lay = groupBy(
+    services.stock.staysIn({ from: addDays(until, 1 - COUNTED_DAYS), to: until }),
+    ({ itemId }) => itemId,
+  )
+  const layTogether = (one: string, other: string): boolean =>
+    couldMeet(one, other) && daysTogether(lay.get(one) ?? [], lay.get(other) ?? [], worn.wearDays) >= MET_DAYS
+  const never = neverTogether(worn.faces, layTogether, MOST_PAIRS)
   const named = (id: string): TogetherView['one'] => {
     const thing = things.get(id)
     return { itemId: id, mark: thing ? itemMark(thing) : '' }
@@ -63,4 +73,11 @@ export function facesOf(services: Context & { spanSheets: SpanSheets; stock: Sto
     never: never.map(view),
     items: items.map(listedOf),
   }
+}
+
+/** Wear days on which both lay in the drawer. */
+function daysTogether(one: readonly InReach[], other: readonly InReach[], wearDays: readonly Day[]): number {
+  const there = (stays: readonly InReach[], day: Day): boolean =>
+    stays.some(({ from, to }) => from <= day && (to === null || day <= to))
+  return wearDays.filter((day) => there(one, day) && there(other, day)).length
 }

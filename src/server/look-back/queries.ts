@@ -103,6 +103,8 @@ export function lookBackQueries(db: Db) {
       SELECT id, item_id, project_id, rolled_in, rolled_out, out_reason, beside FROM stay
        WHERE rolled_in <= @to AND (rolled_out IS NULL OR rolled_out >= @from) AND (@projectId IS NULL OR project_id = @projectId)
        ORDER BY rolled_in, rowid`),
+    lastWornBy: sql<[{ ids: string; to: Day }], { id: string; day: Day | null }>(`
+      SELECT value AS id, (SELECT max(day) FROM wear WHERE item_id = value AND day <= @to) AS day FROM json_each(@ids)`),
     verdicts: sql<
       [Between],
       { item_id: string; day: Day; verdict: Verdict; reason: string; started_on: Day | null; tried: 0 | 1 }

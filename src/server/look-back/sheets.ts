@@ -85,7 +85,19 @@ export class SpanSheets {
     const reach = neglectOf(services.stock.reachIn(span, worn.wearDays, new Map()), worn, things, kinds)
     const wornMost = mostWorn(worn, byId, kinds)
     for (const { itemId } of wornMost) drawn.add(itemId)
-    const least = leastWorn(things, worn, kinds, span, byId)
+    const least = leastWorn(
+      things,
+      worn,
+      kinds,
+      span,
+      byId,
+      (ids) =>
+        new Map(
+          this.#queries.lastWornBy
+            .all({ ids: JSON.stringify(ids), to: span.to })
+            .flatMap(({ id, day }) => (day === null ? [] : [[id, day] as const])),
+        ),
+    )
     for (const { itemId } of least.listed) drawn.add(itemId)
     for (const { itemId } of reach.neglected) drawn.add(itemId)
     const pushes = pushesOf(services, this.#queries, span, today, things)

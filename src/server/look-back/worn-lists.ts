@@ -2,6 +2,7 @@ import { sum } from '#core/lists/grouping'
 import { callOf } from '#core/item/naming'
 import { evennessOf } from '#core/goal/evenness'
 import type { Reach } from '#core/decide/reach'
+import type { Day } from '#core/calendar/day'
 import type { LookSpan } from '#core/look-back/span'
 import { fewestForHalf, giniOf } from '#core/look-back/spread'
 import type { SpanSheet } from '#contract/look-back'
@@ -36,6 +37,7 @@ export function leastWorn(
   kinds: ReadonlyMap<string, KindRow>,
   span: LookSpan,
   byId: ReadonlyMap<string, ItemFacts>,
+  lastWornBy: (ids: readonly string[]) => ReadonlyMap<string, Day>,
 ): { readonly listed: SpanSheet['least']; readonly here: number; readonly unworn: number } {
   const here = [...things.values()].flatMap((thing) => {
     const item = byId.get(thing.id)
@@ -46,15 +48,16 @@ export function leastWorn(
       ? [{ item, uses: worn.uses.get(thing.id) ?? 0 }]
       : []
   })
+  const last = lastWornBy(here.map(({ item }) => item.id))
   const listed = [...here]
     .sort(
       (a, b) =>
         a.uses - b.uses ||
-        (a.item.lastWorn ?? '').localeCompare(b.item.lastWorn ?? '') ||
+        (last.get(a.item.id) ?? '').localeCompare(last.get(b.item.id) ?? '') ||
         (a.item.id < b.item.id ? -1 : 1),
     )
     .slice(0, MOST_LISTED)
-    .map(({ item, uses }) => ({ itemId: item.id, mark: callOf(item), uses, lastWorn: item.lastWorn }))
+    .map(({ item, uses }) => ({ itemId: item.id, mark: callOf(item), uses, lastWorn: last.get(item.id) ?? null }))
   return { listed, here: here.length, unworn: here.filter(({ uses }) => uses === 0).length }
 }
 

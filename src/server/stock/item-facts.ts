@@ -159,8 +159,8 @@ export function listedOf(facts: ItemFacts): ListedItem {
   const { opening, shelfLife, reading } = facts
   const inShort = {
     opening: { kind: opening.kind, within: opening.within, notAfter: opening.notAfter },
-    reading: reading && glance(reading),
-    parts: facts.parts.map((part) => ({ ...part, reading: part.reading && glance(part.reading) })),
+    reading,
+    parts: [...facts.parts],
     shelfLife: {
       state: shelfLife.state,
       lastGood: shelfLife.lastGood,
@@ -176,10 +176,6 @@ export function listedOf(facts: ItemFacts): ListedItem {
 
 function keepsWords(facts: ItemFacts): boolean {
   return facts.keptWords > 0 || facts.priceSaid !== null
-}
-
-function glance({ kind, value, stage, word }: Reading): Omit<Reading, 'day'> {
-  return { kind, value, stage, word }
 }
 
 /** Its uses in all; null where it was open before the log and nobody said how often it was used. */

@@ -1,7 +1,7 @@
 import { fieldsIn } from './item-columns.js'
 import { addDays, type Day } from '#core/calendar/day'
 import type { CalmStretch, PlannedWeek } from '#core/calendar/planned-week'
-import { reachOf, type Reach } from '#core/decide/reach'
+import { reachOf, type InReach, type Reach } from '#core/decide/reach'
 import { callOf } from '#core/item/naming'
 import type { Season } from '#core/item/traits'
 import { lifecycleOf } from '#core/item/opening'
@@ -99,16 +99,18 @@ export class Stock {
     wearDays: readonly Day[],
     wornOn: ReadonlyMap<string, ReadonlySet<Day>>,
   ): ReadonlyMap<string, Reach> {
-    const stays = this.#queries.inReach
-      .all(span)
-      .map(({ item_id: itemId, kind, seasons, from_day: from, to_day: to }) => ({
-        itemId,
-        kind,
-        seasons: JSON.parse(seasons) as Season[],
-        from,
-        to,
-      }))
-    return reachOf(wearDays, stays, wornOn, this.#settings().hemisphere)
+    return reachOf(wearDays, this.staysIn(span), wornOn, this.#settings().hemisphere)
+  }
+
+  /** Stays in the drawer that touch a span. */
+  staysIn(span: { readonly from: Day; readonly to: Day }): InReach[] {
+    return this.#queries.inReach.all(span).map(({ item_id: itemId, kind, seasons, from_day: from, to_day: to }) => ({
+      itemId,
+      kind,
+      seasons: JSON.parse(seasons) as Season[],
+      from,
+      to,
+    }))
   }
 
   /** One item, or null when there is none under this id. */

@@ -17,7 +17,14 @@ import type { ReadDraft } from '#web/ui/reading/read-draft'
 import TallyStrokes from '#web/ui/TallyStrokes.vue'
 import SimulatedScale from '#web/ui/reading/SimulatedScale.vue'
 import WeighField from '#web/ui/reading/WeighField.vue'
-import { CAUSE_WORDS, contentWords, doubtWords, massFigure, massWords } from '#web/ui/words/measure-words'
+import {
+  CAUSE_WORDS,
+  contentWords,
+  doubtWords,
+  massFigure,
+  massRangeWords,
+  massWords,
+} from '#web/ui/words/measure-words'
 
 /** On the scale: the reading huge, the last one beside it, and the content unrolled beneath. */
 const props = defineProps<{ item: ListedItem; answer: ItemAnswer | null; line: SheetItem | null; error: string }>()
@@ -101,7 +108,7 @@ const fit = computed(() => {
 const span = computed(() => {
   if (!fit.value) return ''
   const fine = fit.value.high < 1 ? 0.01 : 0.1
-  return `${massFigure(fit.value.low, fine, unit.value)} to ${massWords(fit.value.high, fine, unit.value)}`
+  return massRangeWords(fit.value.low, fit.value.high, fine, unit.value)
 })
 /** What the simulated scale would show. */
 const expected = computed(() =>

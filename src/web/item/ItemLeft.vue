@@ -7,7 +7,7 @@ import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { capital } from '#core/words/capital'
 import { leftWords } from '#web/ui/words/gauge-words'
 import { usesWords } from '#web/ui/words/item-words'
-import { contentWords, massFigure, massWords, unitOf } from '#web/ui/words/measure-words'
+import { contentWords, massFigure, massRangeWords, massWords, readingWords, unitOf } from '#web/ui/words/measure-words'
 
 /** What is left of it: as it was read, and as it is reckoned, on one ruler from nothing to full. */
 const props = defineProps<{ answer: ItemAnswer }>()
@@ -32,7 +32,7 @@ const seen = computed(() => {
   if (reading === null) return ''
   const { sinceReading } = props.answer
   const since = sinceReading === null ? '' : `, ${usesWords(sinceReading.uses)} since`
-  return `${capital(leftWords(item.value))}, seen ${dateWords(reading.day)}${since}.`
+  return `${capital(readingWords(reading))} on ${dateWords(reading.day)}${since}.`
 })
 const reason = computed(() => {
   const { content } = props.answer
@@ -40,8 +40,15 @@ const reason = computed(() => {
   if (forecast.value === null || item.value.parts.length > 0) return ''
   const label = item.value.content
     ? `${numberWords(item.value.content.amount, 2)} ${item.value.content.unit} by the label`
-    : 'the usual size of its kind, since no label is recorded'
-  return `Never measured: reckoned from ${usesWords(item.value.uses)} and ${label}.`
+    : 'the usual size of its type, since no label is recorded'
+  const { uses, wears } = item.value
+  const before = {
+    new: '',
+    stated: `, about ${uses - wears} before it`,
+    unknown: ", how full it was before we don't know",
+    used: '',
+  }[forecast.value.start]
+  return `No measurements yet: estimated from ${usesWords(wears)} in the log${before}, and ${label}.`
 })
 </script>
 
@@ -58,7 +65,7 @@ const reason = computed(() => {
           viewBox="0 0 200 34"
           class="ruler"
           role="img"
-          :aria-label="`Between ${massWords(forecast.grams.low, step, unit)} and ${massWords(forecast.grams.high, step, unit)} of ${massWords(full, step, unit)} left`"
+          :aria-label="`${capital(massRangeWords(forecast.grams.low, forecast.grams.high, step, unit))} of ${massWords(full, step, unit)} left`"
         >
           <defs>
             <pattern id="left-hatch" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -81,9 +88,7 @@ const reason = computed(() => {
           <text x="1" y="31">0</text>
           <text x="199" y="31" text-anchor="end">{{ massWords(full, step, unit) }}</text>
         </svg>
-        <p class="figures">
-          likely {{ massFigure(forecast.grams.low, step, unit) }} to {{ massWords(forecast.grams.high, step, unit) }}
-        </p>
+        <p class="figures">likely {{ massRangeWords(forecast.grams.low, forecast.grams.high, step, unit) }}</p>
       </template>
       <p v-else class="about">{{ capital(leftWords(item)) }}.</p>
       <p v-if="seen">{{ seen }}</p>

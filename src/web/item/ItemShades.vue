@@ -6,7 +6,7 @@ import { useUnits } from '#web/data/units'
 import { useItemActs } from '#web/ui/acts/item-acts'
 import { readingWords } from '#web/ui/words/measure-words'
 import { usesWords } from '#web/ui/words/item-words'
-import { massFigure, massWords, unitOf } from '#web/ui/words/measure-words'
+import { massRangeWords, massWords, unitOf } from '#web/ui/words/measure-words'
 
 /** The shades of a palette, each with its own uses, what is left of it, and the acts on it alone. */
 const props = defineProps<{ answer: ItemAnswer }>()
@@ -22,10 +22,7 @@ const rows = computed(() =>
       part,
       gone,
       said: saidOf(part),
-      left:
-        left && !gone
-          ? `${massFigure(left.grams.low, 0.01, unit.value)} to ${massWords(left.grams.high, 0.01, unit.value)} left${share}`
-          : '',
+      left: left && !gone ? `${massRangeWords(left.grams.low, left.grams.high, 0.01, unit.value)} left${share}` : '',
     }
   }),
 )

@@ -4,7 +4,7 @@ import { capital } from '#core/words/capital'
 import { counted } from '#core/words/counted'
 import type { ForecastView, OutlookView, RaceView } from '#contract/forecast'
 import { dayFormat, numberWords } from '#web/data/locale'
-import { massFigure, massWords, type MassUnit } from './measure-words'
+import { massRangeWords, type MassUnit } from './measure-words'
 import { shortDay, spanRangeWords } from './when-words'
 import { paceShort, VERDICT_WORDS } from './verdict-words'
 
@@ -47,8 +47,9 @@ export function goneWords({ low, high }: DaySpan, today: Day): string {
 export function howMuchWords(forecast: ForecastView, unit: MassUnit): string {
   const { grams, perUse, uses } = forecast
   const fine = perUse.high < 0.1 ? 0.001 : 0.01
-  const each = `${massFigure(perUse.low, fine, unit)} to ${massWords(perUse.high, fine, unit)}`
-  return `${massFigure(grams.low, 0.1, unit)} to ${massWords(grams.high, 0.1, unit)} left, at ${each} a use: ${uses.low} to ${uses.high} more uses.`
+  const left = massRangeWords(grams.low, grams.high, grams.high < 1 ? 0.01 : 0.1, unit)
+  const more = uses.low === uses.high ? counted(uses.high, 'more use') : `${uses.low} to ${uses.high} more uses`
+  return `${capital(left)} left, at ${massRangeWords(perUse.low, perUse.high, fine, unit)} a use: ${more}.`
 }
 
 /** How fast it goes: the pace counted, and the range that comes of it. */
@@ -59,9 +60,11 @@ export function howFastWords(forecast: ForecastView): string {
       ? 'Your pace is not known yet: it is counted from 14 days in the drawer or a project on'
       : `${counted(pace.uses, 'use')} on ${counted(pace.days, 'day')} in the drawer or a project within the last 12 weeks: ${numberWords(pace.perWeek, 1)} a week`
   const span =
-    days.high >= LONG_DAYS
-      ? `${spanRangeWords(Math.round(days.low), Math.round(days.low))} or more`
-      : spanRangeWords(Math.round(days.low), Math.round(days.high))
+    days.low >= LONG_DAYS
+      ? 'more than five years'
+      : days.high >= LONG_DAYS
+        ? `${spanRangeWords(Math.round(days.low), Math.round(days.low))} or more`
+        : spanRangeWords(Math.round(days.low), Math.round(days.high))
   return `${counting}. It is estimated as ${ROLE_WORDS[role]}${roleSaid ? ', as you said' : ''}: from here ${span}, 8 times in 10, if you keep using it.`
 }
 

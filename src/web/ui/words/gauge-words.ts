@@ -1,3 +1,4 @@
+import { dateWords } from '#web/data/locale'
 import { readingWords } from './measure-words'
 import type { GoalView, ListedItem, ListedReading } from '#contract/item'
 import { bareAtStage } from '#core/item/what-is-left'
@@ -39,9 +40,17 @@ export function leftWords(item: ListedItem): string {
   if (item.parts.length > 0) {
     const there = item.parts.filter((part) => part.depottedOn === null)
     const bare = there.filter((part) => part.finishedOn !== null || (part.reading && showsPan(part.reading)))
-    return `${counted(there.length, 'shade')}, ${bare.length === 0 ? 'no pan yet' : `${bare.length} with pan showing`}`
+    const seen = there.some((part) => part.reading !== null || part.finishedOn !== null)
+    const pan = seen ? 'no pan yet' : 'not looked at yet'
+    return `${counted(there.length, 'shade')}, ${bare.length === 0 ? pan : `${bare.length} with pan showing`}`
   }
-  if (item.reading !== null) return readingWords(item.reading)
+  const { reading, lastWorn } = item
+  if (reading !== null) {
+    // Nobody wears what is untouched: that was then.
+    const { stage, day } = reading
+    const then = stage === 'untouched' && day !== undefined && lastWorn !== null && lastWorn >= day
+    return then ? `untouched on ${dateWords(day)}` : readingWords(reading)
+  }
   if (item.estimate === null) return 'level not recorded'
   return `likely ${Math.round(item.estimate.low * 100)} to ${Math.round(item.estimate.high * 100)} % left, by its weight`
 }
@@ -53,8 +62,8 @@ function showsPan({ stage, kind, value }: ListedReading): boolean {
 export function stateWords(item: ListedItem): string {
   const { state } = item.shelfLife
   if (state === 'sign seen') return 'spoiled'
-  if (state === 'past') return 'past its date'
-  return state === 'within 90 days' ? 'spoils soon' : ''
+  if (state === 'past') return 'expired'
+  return state === 'within 90 days' ? 'expires soon' : ''
 }
 
 function partNames(item: ListedItem, ids: readonly string[]): string {

@@ -31,6 +31,15 @@ export function massWords(grams: number, resolution: number, unit: MassUnit): st
   return `${massFigure(grams, resolution, unit)} ${unit}`
 }
 
+/** "5.1 to 6.9 g"; never two figures that read the same: "about 5.1 g", "less than 0.1 g". */
+export function massRangeWords(low: number, high: number, resolution: number, unit: MassUnit): string {
+  const [from, to] = [massFigure(low, resolution, unit), massFigure(high, resolution, unit)]
+  if (from !== to) return `${from} to ${to} ${unit}`
+  return Number(to.replace(',', '.')) === 0
+    ? `less than ${massWords(resolution, resolution, unit)}`
+    : `about ${to} ${unit}`
+}
+
 export function unitOf(system: UnitSystem): MassUnit {
   return system === 'metric' ? 'g' : 'oz'
 }
@@ -126,10 +135,10 @@ export function contentWords(content: ContentView, unit: MassUnit): string {
     `${from.uses} use${from.uses === 1 ? '' : 's'}`,
     from.label === null ? 'no size on record' : `${numberWords(from.label, 2)} g by the label`,
     from.empty === null
-      ? 'no empty of its kind weighed yet'
+      ? 'no empty one of the same weighed yet'
       : `an empty one at ${massWords(from.empty.grams, 0.1, unit)}, ${dateWords(from.empty.day)}`,
   ].filter(Boolean)
-  return `Reckoned from ${known.join(', ')}.`
+  return `Estimated from ${known.join(', ')}.`
 }
 
 export function readingWords(reading: ListedReading): string {

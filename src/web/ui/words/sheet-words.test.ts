@@ -114,6 +114,6 @@ test('every doubt and every content explains itself with its figures', () => {
     },
   } as unknown as ContentView
   expect(contentWords(content, 'g')).toBe(
-    'Reckoned from 2 weighings, 1 look, 60 uses, 9 g by the label, an empty one at 39.6 g, 25 Sept 2026.',
+    'Estimated from 2 weighings, 1 look, 60 uses, 9 g by the label, an empty one at 39.6 g, 25 Sept 2026.',
   )
 })

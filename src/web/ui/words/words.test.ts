@@ -4,7 +4,7 @@ import type { OutlookView } from '#contract/forecast'
 import type { GoalView } from '#contract/item'
 import { specimen } from '#web/specimen/specimen-data'
 import { gaugeWords, leftWords } from './gauge-words'
-import { readingWords } from './measure-words'
+import { massRangeWords, readingWords } from './measure-words'
 import { paceWords, progressWords, shortVerdict } from './goal-words'
 import { contentWords, fullName, matchesWords, shortName, usesWords } from './item-words'
 import { rollInWords } from './roll-in-words'
@@ -132,13 +132,33 @@ describe('the gauge in words', () => {
       state: 'within 90 days',
     })
     expect(gaugeWords(item, true, [], 'behind')).toBe(
-      'Rust Bloom pressed, first pan, 7 of 20 uses, 3 behind, 1 backup, spoils soon, worn',
+      'Rust Bloom pressed, first pan, 7 of 20 uses, 3 behind, 1 backup, expires soon, worn',
     )
   })
   test('is honest about nothing being recorded', () => {
     expect(gaugeWords(specimen({ shade: 'Quay', form: 'wand', colour: null }), false, [])).toBe(
       'Quay wand, level not recorded',
     )
+  })
+  test('what was worn since is not untouched any more', () => {
+    const item = specimen({
+      shade: 'Quay',
+      form: 'pressed',
+      colour: null,
+      reading: { kind: 'stage', stage: 'untouched' },
+    })
+    expect(gaugeWords(item, false, [])).toBe('Quay pressed, untouched')
+    const seen = { kind: 'stage' as const, value: null, stage: 'untouched' as const, word: null, day: d('2026-05-12') }
+    expect(gaugeWords({ ...item, reading: seen, lastWorn: d('2026-06-01') }, false, [])).toBe(
+      'Quay pressed, untouched on 12 May 2026',
+    )
+  })
+  test('two ends that read the same are no range', () => {
+    expect([
+      massRangeWords(5.1, 6.94, 0.1, 'g'),
+      massRangeWords(0.02, 0.03, 0.1, 'g'),
+      massRangeWords(5.11, 5.12, 0.1, 'g'),
+    ]).toEqual(['5.1 to 6.9 g', 'less than 0.1 g', 'about 5.1 g'])
   })
   test('counts the shades with pan showing, and names those worn', () => {
     const part = (id: string, name: string, stage: 'dip' | 'half bare') => ({
@@ -165,6 +185,8 @@ describe('the gauge in words', () => {
       parts: [part('a', 'Moss', 'half bare'), part('b', 'Bark', 'dip')],
     })
     expect(leftWords(palette)).toBe('2 shades, 1 with pan showing')
+    const unseen = { ...palette, parts: palette.parts.map((each) => ({ ...each, reading: null })) }
+    expect(leftWords(unseen)).toBe('2 shades, not looked at yet')
     expect(gaugeWords(palette, true, ['a'])).toContain('worn: Moss')
   })
   test('a level and a length are told apart', () => {
