@@ -1,11 +1,11 @@
 // Judges the very code the app runs: reads a file, prints JSON, stores nothing.
-// usage: npm run -s evaluate -- import FILE | pan FOLDER | forecast FILE | forecast-table FILE | life FILE… | plan FILE
+// usage: npm run -s evaluate -- import FILE | pan FOLDER | forecast FILE | forecast-table FILE | life FILE… | life-table FILE… | plan FILE
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { basename, join } from 'node:path'
 import loadHighs from 'highs'
 import { readLifeFile } from '#demo/life/life-file'
-import { playLife, scoreLives } from '#demo/life/score-life'
+import { playLife, scoreLives, scoresByRecord } from '#demo/life/score-life'
 import type { Db } from '#server/db/query'
 import { openDatabase } from '#server/db/open-database'
 import { failureWords } from '#server/http/failure-words'
@@ -16,7 +16,8 @@ import { evaluatePans } from '#server/measuring/evaluate-pan'
 import { dayNow } from '#server/context'
 
 const [what, path, ...more] = process.argv.slice(2)
-const WAYS = 'import FILE, pan FOLDER, forecast FILE, forecast-table FILE, life FILE (or several) or plan FILE'
+const WAYS =
+  'import FILE, pan FOLDER, forecast FILE, forecast-table FILE, life FILE or life-table FILE (or several) or plan FILE'
 if (path === undefined) stop(`usage: npm run -s evaluate -- ${WAYS}`)
 else if (what === 'import') {
   const outcome = await evaluateImport(readFileSync(path), basename(path), dayNow(new Date(), 0))
@@ -34,13 +35,26 @@ else if (what === 'forecast-table') {
     score.medianAbsLogError.toFixed(3),
     score.lifetimeAverageError.toFixed(3),
   ])
-  const head = ['recorded', 'n', 'inside the range', 'earlier', 'later', 'error', 'lifetime average']
-  for (const row of [head, head.map(() => '---'), ...rows]) console.log(`| ${row.join(' | ')} |`)
-} else if (what === 'life') {
+  table(['recorded', 'n', 'inside the range', 'earlier', 'later', 'error', 'lifetime average'], rows)
+} else if (what === 'life' || what === 'life-table') {
   // Several are scored together: a single life scatters.
   const lives = [path, ...more].map((file) => inFolderOfItsOwn((db) => playLife(db, lifeFile(file))))
   for (const words of lives.flatMap(({ refused }) => refused)) console.error(`refused on ${words}`)
-  console.log(JSON.stringify(scoreLives(lives)))
+  if (what === 'life') console.log(JSON.stringify(scoreLives(lives)))
+  else
+    table(
+      ['items in use', 'n', 'finish inside', 'earlier', 'later', 'error', 'left inside', 'error'],
+      scoresByRecord(lives).map(({ recorded, finish, left }) => [
+        recorded,
+        String(finish.n),
+        percent(finish.inside),
+        percent(finish.early),
+        percent(finish.late),
+        finish.error.toFixed(3),
+        percent(left.inside),
+        left.error.toFixed(3),
+      ]),
+    )
 } else if (what === 'plan') {
   const highs = await loadHighs()
   try {
@@ -49,6 +63,10 @@ else if (what === 'forecast-table') {
     stop(`${path} is no file of plans: ${error instanceof Error ? error.message : String(error)}`)
   }
 } else stop(`There is nothing to evaluate called "${String(what)}": ${WAYS}.`)
+
+function table(head: readonly string[], rows: readonly (readonly string[])[]): void {
+  for (const row of [head, head.map(() => '---'), ...rows]) console.log(`| ${row.join(' | ')} |`)
+}
 
 /** A file of things with what came of them; what it is not is said. */
 function forecastFile(file: string): ReturnType<typeof readForecastFile> {

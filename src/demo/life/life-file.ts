@@ -76,6 +76,10 @@ const Truth = z.object({
 })
 export type LifeTruth = z.infer<typeof Truth>
 
+/** What was said of an item when it was written down: nothing, how often it was used before, about how much was left; or it was new. */
+const KNOWN = ['new', 'uses', 'look', 'uses and look', 'unknown'] as const
+export type Known = (typeof KNOWN)[number]
+
 /** Two years as somebody writes them down, and what came of them. The layout is told in `docs/forecasts.md`. */
 const LifeFile = z.object({
   format: z.literal('life 1'),
@@ -89,7 +93,7 @@ const LifeFile = z.object({
   items: z.array(LifeItem),
   events: z.array(LifeEvent),
   truth: z.object({
-    things: z.record(z.string(), z.object({ at: z.record(z.string(), Truth) })),
+    things: z.record(z.string(), z.object({ known: z.enum(KNOWN), at: z.record(z.string(), Truth) })),
     usesWhenFull: z.record(z.string(), z.number()),
     /** Uses of each category in months of 30 days from each ask on. */
     categories: z.record(z.string(), z.record(z.string(), z.array(z.number()))),

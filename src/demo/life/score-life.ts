@@ -1,12 +1,13 @@
 import { daysBetween, type Day } from '#core/calendar/day'
 import { chanceWord } from '#core/forecast/verdict'
+import { MONTH_DAYS } from '#core/calendar/lengths'
 import { lifeTable, type Watched } from '#core/forecast/life-table'
 import { chanceOf } from '#core/forecast/forecast'
 import type { Span } from '#core/forecast/weighed'
 import { median } from '#core/lists/median'
 import type { Db } from '#server/db/query'
 import type { ItemFacts } from '#server/stock/item-facts'
-import type { LifeEvent, LifeFile, LifeTruth } from './life-file.js'
+import type { Known, LifeEvent, LifeFile, LifeTruth } from './life-file.js'
 import { PlayedLife } from './play-life.js'
 
 interface Interval {
@@ -36,6 +37,8 @@ export interface LifeScore {
 export interface LifeRow {
   readonly ask: number
   readonly id: string
+  /** What was said of it when it was written down. */
+  readonly known: Known
   readonly inUse: boolean
   /** Days from the last known one until it is finished. */
   readonly finish: { readonly said: Span; readonly came: number | null; readonly followed: number }
@@ -132,6 +135,7 @@ function asked(
     found.rows.push({
       ask,
       id: item.id,
+      known: life.truth.things[item.id]?.known ?? 'unknown',
       inUse: truth.inDrawer || truth.inProject,
       finish: {
         said: forecast.finish,
@@ -279,6 +283,36 @@ export function scoreLives(lives: readonly LifeRows[]): LifeScore {
     needs: intervalScore(needs),
     itsOwn: { tenth: tenth?.came ?? null, half: half?.came ?? null, nineTenths: nineTenths?.came ?? null },
   }
+}
+
+/** The same of items in use, by how long the log was and by what was known of their beginning. */
+export function scoresByRecord(
+  lives: readonly LifeRows[],
+): { readonly recorded: string; readonly finish: FinishScore; readonly left: Interval }[] {
+  const rows = lives.flatMap((life) => life.rows).filter((row) => row.inUse)
+  const months = [...new Set(rows.map(({ ask }) => ask))].sort((a, b) => a - b)
+  const groups: [string, readonly LifeRow[]][] = [
+    ['everything in use', rows],
+    ...months.map((ask): [string, LifeRow[]] => [
+      `after ${Math.round(ask / MONTH_DAYS)} months of log`,
+      rows.filter((row) => row.ask === ask),
+    ]),
+    ...Object.entries(KNOWN_WORDS).map(([known, words]): [string, LifeRow[]] => [
+      words,
+      rows.filter((row) => row.known === known),
+    ]),
+  ]
+  return groups
+    .filter(([, own]) => own.length > 0)
+    .map(([recorded, own]) => ({ recorded, finish: finishScore(own), left: leftScore(own) }))
+}
+
+const KNOWN_WORDS: Readonly<Record<Known, string>> = {
+  new: 'opened within the log',
+  uses: 'uses before the log stated',
+  look: 'about how much was left stated',
+  'uses and look': 'both stated',
+  unknown: 'opened before the log, nothing stated',
 }
 
 function finishScore(rows: readonly LifeRow[]): FinishScore {
