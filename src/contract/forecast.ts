@@ -56,8 +56,6 @@ export interface RaceView {
 export interface OutlookView {
   stayId: string
   reach: DaySpan
-  /** The day by which it is nearly sure. */
-  sure: Day | null
   /** Chance of reaching it by its date; null without one, and where the date is past or nothing can be done by it. */
   chance: number | null
   verdict: Verdict

@@ -43,7 +43,8 @@ export class TestHouse {
   listen: (method: string, path: string) => unknown = () => undefined
   #now = new Date(2026, 10, 24, 12)
 
-  private constructor() {
+  private constructor(fill: (file: string) => void) {
+    fill(join(this.folder, 'collection.db'))
     ;({ db: this.db, services: this.services, server: this.#server } = this.#start())
   }
 
@@ -68,8 +69,9 @@ export class TestHouse {
     await once(this.#server, 'listening')
   }
 
-  static async open(): Promise<TestHouse> {
-    const house = new TestHouse()
+  /** `fill` may put a collection there before it starts. */
+  static async open(fill: (file: string) => void = () => undefined): Promise<TestHouse> {
+    const house = new TestHouse(fill)
     await once(house.#server, 'listening')
     return house
   }

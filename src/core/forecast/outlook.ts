@@ -1,7 +1,7 @@
 import { sumBy } from '../lists/grouping.js'
 import type { Span } from './weighed.js'
 import { CURVE_DAYS } from './curve-days.js'
-import { availableDays, chanceWithin, daysFor, finishSpan, goalUses } from './finish.js'
+import { availableDays, chanceWithin, finishSpan, goalUses } from './finish.js'
 import { phiInverse } from './normal.js'
 import type { Forecast } from './forecast.js'
 import { logistic } from './rate.js'
@@ -80,8 +80,6 @@ export function usesUntil(forecast: Pick<Forecast, 'content'>, aim: GoalAim): nu
 export interface Outlook {
   /** Days ahead by which it is reached. */
   readonly days: Span
-  /** Days ahead by which it is nearly sure (.85). */
-  readonly sure: number
   /** Chance that it is reached by its date; null without one. */
   readonly chance: number | null
 }
@@ -96,7 +94,6 @@ export function outlookOf(
   const enough = aim.kind === 'uses' ? whileItLasts(content.usesLeft, uses) : uses
   return {
     days: finishSpan(uses, rate, calendar),
-    sure: daysFor(0.85, enough, rate, calendar),
     chance: until === null ? null : chanceWithin(until, enough, rate, calendar),
   }
 }

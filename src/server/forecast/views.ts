@@ -187,14 +187,13 @@ export class ForecastViews {
     if (aim === null || found === null) return null
     const { forecast, last } = found
     const until = goal.by === null ? null : Math.max(0, daysBetween(last, goal.by))
-    const { chance: likely, days, sure } = outlookOf(forecast, aim, until)
+    const { chance: likely, days } = outlookOf(forecast, aim, until)
     // What can't be done by then, or is past, has no chance to speak of.
     const chance = goal.standing === 'out of reach' || goal.standing === 'missed' ? null : likely
     const today = this.services.today()
     const left = aim.kind === 'uses' ? Math.max(0, aim.target - aim.done) : spanOfUses(usesUntil(forecast, aim)).middle
     return {
       reach: daySpan(last, days, today),
-      sure: dayAt(last, sure, today),
       chance,
       verdict: verdictOf({ over: overOf(item), standing: goal.standing, chance }),
       needed: until === null || until < 7 ? null : Math.round((left / (until / 7)) * 10) / 10,

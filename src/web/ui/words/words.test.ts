@@ -43,7 +43,6 @@ const GOAL: GoalView = {
 const OUTLOOK: OutlookView = {
   stayId: 's',
   reach: { low: d('2026-12-10'), middle: d('2026-12-21'), high: d('2027-01-12') },
-  sure: d('2027-01-08'),
   chance: 0.45,
   verdict: '50-50',
   needed: 2.2,
