@@ -49,7 +49,10 @@ describe('set aside', () => {
     const counts = async () => ({
       doubts: (await read<DoubtsAnswer>('/doubts')).inDoubt.filter((row) => row.item.id === a).length,
       targets: (await read<TargetsAnswer>('/targets')).others.find(({ categoryId }) => categoryId === 'blush')?.items,
-      supply: (await house.get('/supply')).body.categories[0].items,
+      supply: (await house.get('/supply')).body.categories.reduce(
+        (sum: number, each: { items: number; expired: number }) => sum + each.items + each.expired,
+        0,
+      ),
       races: (await house.get('/shelf-life')).body.races.length,
     })
     expect(await counts()).toEqual({ doubts: 1, targets: 2, supply: 2, races: 2 })

@@ -263,7 +263,8 @@ describe('endings', () => {
     ).toBe('already-on-trial')
     await wear(itemId, 0)
     const trial = (await house.get('/decide')).body.trials[0]
-    expect(trial).toMatchObject({ wears: 1, standing: 'worn enough', decisionDue: true, chances: 1 })
+    // It was worn without ever lying in the drawer: of chances there were none.
+    expect(trial).toMatchObject({ wears: 1, standing: 'worn enough', decisionDue: true, chances: 0 })
     expect(trial.destinations).not.toContain('give')
     const verdict = { itemId, trialId: 't', verdict: 'let go', reason: 'It feathers.', until: null, usedAs: null }
     expect((await house.post('/verdicts', { ...verdict, verdictId: 'v', destination: 'give' })).body.code).toBe(
