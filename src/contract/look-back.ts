@@ -107,7 +107,16 @@ export interface SpanSheet {
   logSince: Day | null
   currency: string
   words: { id: string; version: number; words: string } | null
-  days: { all: number; wear: number; noMakeup: number; notRecorded: number; faces: number }
+  /** Of all days: with makeup, without by the user's word, with anything else written down, with nothing, before the log; that of a running span which is today only once anything is written down of it. */
+  days: {
+    all: number
+    wear: number
+    noMakeup: number
+    other: number
+    notRecorded: number
+    beforeLog: number
+    faces: number
+  }
   totals: {
     uses: number
     things: number

@@ -1,5 +1,5 @@
 import { seasonOn } from '#core/item/traits'
-import { addDays, daysBetween, type Day } from '#core/calendar/day'
+import { addDays, type Day } from '#core/calendar/day'
 import type { SpanSheet } from '#contract/look-back'
 import type { Db } from '#server/db/query'
 
@@ -59,6 +59,9 @@ export function recountSheet(db: Db, sheet: SpanSheet): string[] {
   let wearDays = 0
   let noMakeup = 0
   let silent = 0
+  let other = 0
+  let beforeLog = 0
+  let all = 0
   let uses = 0
   const byThing = new Map<string, number>()
   const faces = new Set<string>()
@@ -67,14 +70,27 @@ export function recountSheet(db: Db, sheet: SpanSheet): string[] {
     const face = own.filter(({ makeup }) => makeup === 1).map(({ item_id: id }) => id)
     uses += own.length
     for (const { item_id: id } of own) byThing.set(id, (byThing.get(id) ?? 0) + 1)
+    // Of today, which is not over, nothing is said before anything is written down.
+    const written = own.length > 0 || said.has(day)
+    if (day === sheet.today && !written) continue
+    all += 1
     if (face.length > 0) {
       wearDays += 1
       faces.add(face.sort().join('+'))
     } else if (said.get(day) === 1) noMakeup += 1
-    if (own.length === 0 && !said.has(day) && logSince !== null && day >= logSince && day < sheet.today) silent += 1
+    else if (logSince === null || day < logSince) beforeLog += 1
+    else if (written) other += 1
+    else silent += 1
   }
-  const all = daysBetween(sheet.from, to) + 1
-  same('days', sheet.days, { all, wear: wearDays, noMakeup, notRecorded: silent, faces: faces.size })
+  same('days', sheet.days, {
+    all,
+    wear: wearDays,
+    noMakeup,
+    other,
+    notRecorded: silent,
+    beforeLog,
+    faces: faces.size,
+  })
   same('uses', sheet.totals.uses, uses)
   same('things worn', sheet.totals.things, byThing.size)
   for (const { itemId, uses: count } of [...sheet.most, ...sheet.least])

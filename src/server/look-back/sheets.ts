@@ -193,16 +193,21 @@ export class SpanSheets {
     const said = this.#queries.days.all(span)
     const makeup = new Set(worn.wearDays)
     const recorded = new Set([...worn.ticked, ...said.map(({ id }) => id)])
-    // Before the log nobody wrote anything down, and today is not over.
-    const first = logSince === null ? null : later(span.from, logSince)
-    const last = earlier(span.to, addDays(today, -1))
-    const written = first === null ? 0 : [...recorded].filter((day) => day >= first && day <= last).length
-    const notRecorded = first === null || first > last ? 0 : daysBetween(first, last) + 1 - written
+    // Today is not over: it counts once anything is written down of it.
+    const last = recorded.has(today) ? today : addDays(today, -1)
+    const to = earlier(span.to, last)
+    const all = Math.max(0, daysBetween(span.from, to) + 1)
+    const first = logSince === null ? addDays(to, 1) : later(span.from, logSince)
+    const beforeLog = Math.min(all, Math.max(0, daysBetween(span.from, first)))
+    const within = [...recorded].filter((day) => day >= first && day <= to)
+    const noMakeup = said.filter(({ id, no_makeup: none }) => none === 1 && !makeup.has(id)).length
     return {
-      all: daysBetween(span.from, span.to) + 1,
+      all,
       wear: makeup.size,
-      noMakeup: said.filter(({ id, no_makeup: none }) => none === 1 && !makeup.has(id)).length,
-      notRecorded,
+      noMakeup,
+      other: within.length - makeup.size - noMakeup,
+      notRecorded: all - beforeLog - within.length,
+      beforeLog,
     }
   }
 

@@ -54,6 +54,14 @@ export function moneyWords(minor: number, currency: string): string {
   return format.format(minor / 10 ** (format.resolvedOptions().maximumFractionDigits ?? 2))
 }
 
+/** The same of an estimate: cents would promise more than is known. */
+export function moneyShort(minor: number, currency: string): string {
+  const format = new Intl.NumberFormat(HER_LOCALE, { style: 'currency', currency, maximumFractionDigits: 0 })
+  const digits = new Intl.NumberFormat(HER_LOCALE, { style: 'currency', currency }).resolvedOptions()
+    .maximumFractionDigits
+  return format.format(Math.round(minor / 10 ** (digits ?? 2)))
+}
+
 /** Month first where her locale writes dates that way: for days typed as digits. */
 export function herOrder(): DateOrder {
   const parts = new Intl.DateTimeFormat(HER_LOCALE).formatToParts(new Date(2000, 11, 31))

@@ -31,7 +31,7 @@ const seen = computed(() => {
   if (parts.length > 0) return 'Each shade by itself stands below.'
   if (reading === null) return ''
   const { sinceReading } = props.answer
-  const since = sinceReading === null ? '' : `, ${usesWords(sinceReading.uses)} since`
+  const since = sinceReading === null || sinceReading.uses === 0 ? '' : `, ${usesWords(sinceReading.uses)} since`
   return `${capital(readingWords(reading))} on ${dateWords(reading.day)}${since}.`
 })
 const reason = computed(() => {

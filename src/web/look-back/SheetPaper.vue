@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { SpanSheet } from '#contract/look-back'
-import { moneyWords, dateWords } from '#web/data/locale'
+import { moneyShort, dateWords } from '#web/data/locale'
 import SheetShelves from '#web/ui/SheetShelves.vue'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { massWords } from '#web/ui/words/measure-words'
@@ -36,7 +36,7 @@ const figures = computed(() => {
       ? [{ figure: massWords(totals.grams.grams, totals.grams.giveOrTake, props.options.unit), words: 'found gone' }]
       : []),
     ...(props.options.prices && totals.spent.of > 0
-      ? [{ figure: moneyWords(Math.round(totals.spent.minor), currency), words: 'used up, about' }]
+      ? [{ figure: moneyShort(totals.spent.minor, currency), words: 'used up, about' }]
       : []),
   ]
 })

@@ -3,7 +3,7 @@ import type { SpanSheet, MoneyView } from '#contract/look-back'
 import { addDays } from '#core/calendar/day'
 import { counted, plural } from '#core/words/counted'
 import { capital } from '#core/words/capital'
-import { dateWords, moneyWords, numberWords } from '#web/data/locale'
+import { dateWords, moneyShort, moneyWords, numberWords } from '#web/data/locale'
 import { ruleSentences, ruleTitle } from '#web/ui/words/buying-words'
 import { massWords, type MassUnit } from '#web/ui/words/measure-words'
 import { goalLine, goneWords, lookWords } from '#web/ui/words/sheet-words'
@@ -165,10 +165,15 @@ export function sectionsOf(sheet: SpanSheet, options: SheetOptions): SheetSectio
 export function sumSentences(sheet: SpanSheet, { prices, unit }: SheetOptions): string[] {
   const { days, totals, running } = sheet
   const of = running ? `the ${days.all} days so far` : counted(days.all, 'day')
-  const silent = days.notRecorded > 0 ? `, ${days.notRecorded} with nothing written down` : ''
-  const none = days.noMakeup > 0 ? `, ${days.noMakeup} said to be without` : ''
+  const more = [
+    [days.noMakeup, 'without makeup by your word'],
+    [days.other, 'with something else written down'],
+    [days.notRecorded, 'with nothing written down'],
+    [days.beforeLog, 'before your log began'],
+  ] as const
+  const rest = more.map(([n, words]) => (n > 0 ? `, ${n} ${words}` : '')).join('')
   return [
-    `Makeup on ${days.wear} of ${of}${none}${silent}.`,
+    `Makeup on ${days.wear} of ${of}${rest}.`,
     totals.uses === 0
       ? 'Nothing was ticked.'
       : `${counted(totals.uses, 'use')} of ${counted(totals.things, 'thing')}, in ${counted(days.faces, 'different face')}.`,
@@ -183,7 +188,7 @@ export function sumSentences(sheet: SpanSheet, { prices, unit }: SheetOptions): 
 export function spentWords({ totals: { spent, perUse }, currency }: SpanSheet): string {
   if (spent.of === 0) return ''
   const each = perUse === null ? '' : `, about ${moneyWords(Math.round(perUse), currency)} a use`
-  return `About ${moneyWords(Math.round(spent.minor), currency)} used up${each}: of ${counted(spent.of, 'thing')}, the price by the share of all likely uses${unknownWords(spent)}.`
+  return `About ${moneyShort(spent.minor, currency)} used up${each}: of ${counted(spent.of, 'thing')}, the price by the share of all likely uses${unknownWords(spent)}.`
 }
 
 function unknownWords({ unknown }: MoneyView): string {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { PlanOutcome } from '#core/plan/laid/outcome'
-import { moneyShort, rangeOf, spoilWords } from './plan-words'
+import { moneyShort } from '#web/data/locale'
+import { rangeOf, spoilWords } from './plan-words'
 
 /** What one plan comes to, on the scale that all of them share. */
 const props = defineProps<{

@@ -60,8 +60,8 @@ test('what comes of it', () => {
     '1 of 1 reaches its goal by the end of January 2027.',
   )
   expect(outcomeWords({ ...OUTCOME, of: 0 }, SPAN, TODAY)).toMatch(/^Nothing can reach its goal/)
-  expect(spoilWords(OUTCOME, 'EUR')).toBe('1 to 3 spoil first, about €31.')
-  expect(spoilWords({ ...OUTCOME, spoilHigh: 0 }, 'EUR')).toBe('Nothing spoils first.')
+  expect(spoilWords(OUTCOME, 'EUR')).toBe('1 to 3 expire first, about €31.')
+  expect(spoilWords({ ...OUTCOME, spoilHigh: 0 }, 'EUR')).toBe('Nothing expires first.')
 })
 
 test.each([

@@ -7,7 +7,7 @@ import { qualityOf } from '#core/plan/laid/quality'
 import { endOf, type PlanSpan } from '#core/plan/laid/span'
 import { capital } from '#core/words/capital'
 import { counted, plural } from '#core/words/counted'
-import { moneyWords } from '#web/data/locale'
+import { moneyShort } from '#web/data/locale'
 import { usesWords } from '#web/ui/words/item-words'
 import { monthNameWords, monthWords, shortDay, timesWords } from '#web/ui/words/when-words'
 
@@ -166,16 +166,12 @@ export function lineWords(line: PlanLine, span: PlanSpan, today: Day): string[] 
   ]
 }
 
-/** What spoils within the plan, and what of it is money. */
+/** What expires within the plan, and what of it is money. */
 export function spoilWords({ spoilLow, spoilHigh, spoilMoney, spoilUnpriced }: PlanOutcome, currency: string): string {
-  if (spoilHigh === 0) return 'Nothing spoils first.'
+  if (spoilHigh === 0) return 'Nothing expires first.'
   const money = spoilMoney === 0 ? '' : `, about ${moneyShort(spoilMoney, currency)}`
   const more = spoilUnpriced === 0 ? '' : ` and ${spoilUnpriced} without a price`
-  return `${rangeOf(spoilLow, spoilHigh)} ${plural(spoilHigh, 'spoils')} first${money}${more}.`
-}
-
-export function moneyShort(minor: number, currency: string): string {
-  return moneyWords(Math.round(minor / 100) * 100, currency).replace(/[.,]00(?=\D*$)/, '')
+  return `${rangeOf(spoilLow, spoilHigh)} ${spoilHigh === 1 ? 'expires' : 'expire'} first${money}${more}.`
 }
 
 /** With its full stop, where it does not end with one: some locales write days with it. */

@@ -1,13 +1,11 @@
 <script setup lang="ts">
-import { moneyWords } from '#web/data/locale'
+import { moneyShort } from '#web/data/locale'
 import type { raceSum } from './race-rows'
 
 /** What the race comes to, in one sentence. */
 const props = defineProps<{ sum: ReturnType<typeof raceSum>; paceKnown: boolean; currency: string }>()
 const shown = defineModel<boolean>('shown', { required: true })
-/** Cents would promise more than is known. */
-const money = (minor: number): string =>
-  moneyWords(Math.round(minor / 100) * 100, props.currency).replace(/[.,]00(?=\D*$)/, '')
+const money = (minor: number): string => moneyShort(minor, props.currency)
 </script>
 
 <template>

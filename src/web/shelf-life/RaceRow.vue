@@ -3,7 +3,7 @@ import { mdiChevronDown, mdiChevronUp } from '@mdi/js'
 import { computed } from 'vue'
 import { useDisplay } from 'vuetify'
 import type { Day } from '#core/calendar/day'
-import { moneyWords } from '#web/data/locale'
+import { moneyShort } from '#web/data/locale'
 import { useItemActs } from '#web/ui/acts/item-acts'
 import ItemActsMenu from '#web/ui/acts/ItemActsMenu.vue'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
@@ -37,16 +37,14 @@ const caution = computed(() => {
   if (props.row.standing === 'past' && item.value.eye) return 'Worn at the eye: stop using it.'
   return item.value.shelfLife.sun?.lapsed === true ? 'No longer counts as sun protection.' : ''
 })
-const stake = computed(() =>
-  props.row.race.stake === null ? '' : moneyWords(Math.round(props.row.race.stake / 100) * 100, props.currency),
-)
+const stake = computed(() => (props.row.race.stake === null ? '' : moneyShort(props.row.race.stake, props.currency)))
 </script>
 
 <template>
   <article class="row" :class="{ open }" :aria-label="fullName(item)">
     <div class="line">
       <span class="stake figures"
-        ><strong>{{ stake.replace(/[.,]00(?=\D*$)/, '') }}</strong
+        ><strong>{{ stake }}</strong
         ><small class="quiet">{{ item.liking === null ? '' : LIKING_WORDS[item.liking] }}</small></span
       >
       <ItemGauge :item="item" size="small" :rail="false" />

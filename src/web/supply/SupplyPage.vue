@@ -3,7 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import type { SupplyView } from '#contract/forecast'
 import { counted } from '#core/words/counted'
-import { moneyWords } from '#web/data/locale'
+import { moneyShort } from '#web/data/locale'
 import { useSupply } from '#web/data/reads'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
@@ -68,7 +68,7 @@ const lost = computed(() => {
         <p class="headline">
           <template v-if="lost.expiring > 0"
             ><strong>{{ lost.expiring }} of {{ lost.items }}</strong> will expire before their turn at your pace, with
-            <strong>{{ moneyWords(lost.money, answer.currency) }}</strong> left in them.</template
+            about <strong>{{ moneyShort(lost.money, answer.currency) }}</strong> left in them.</template
           >
           <template v-else-if="answer.categories.every((each) => each.perYear === null)"
             >How long your items last is told once a type has 12 wears over two weeks or more.</template

@@ -5,7 +5,7 @@ import { computed, ref } from 'vue'
 import { daysBetween, type Day } from '#core/calendar/day'
 import { counted } from '#core/words/counted'
 import type { SupplyView } from '#contract/forecast'
-import { moneyWords } from '#web/data/locale'
+import { moneyShort, moneyWords } from '#web/data/locale'
 import {
   goodDay,
   keepingWords,
@@ -86,7 +86,7 @@ const shown = computed(() => (all.value ? props.view.expiring : props.view.expir
               ? ''
               : view.expiring.length === 0
                 ? 'all get their turn'
-                : `${view.expiring.length} will expire first, ${moneyWords(view.expiringPrice, currency)}`
+                : `${view.expiring.length} will expire first, ${moneyShort(view.expiringPrice, currency)}`
           }}</small></span
         >
         <span

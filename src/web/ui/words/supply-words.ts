@@ -3,7 +3,7 @@ import type { Day } from '#core/calendar/day'
 import { LEAST_WEARS } from '#core/forecast/supply'
 import { counted } from '#core/words/counted'
 import type { SupplyView } from '#contract/forecast'
-import { dayFormat, moneyWords, numberWords } from '#web/data/locale'
+import { dayFormat, moneyShort, numberWords } from '#web/data/locale'
 import { spanWords } from './when-words'
 
 const monthAndYear = dayFormat({ month: 'short', year: 'numeric' })
@@ -40,7 +40,7 @@ export function expiringWords(
   currency: string,
 ): string {
   if (expiring.length === 0) return 'none will expire before its turn'
-  const money = expiringPrice > 0 ? `, with ${moneyWords(expiringPrice, currency)} left in them` : ''
+  const money = expiringPrice > 0 ? `, with about ${moneyShort(expiringPrice, currency)} left in them` : ''
   const more = expiringUnpriced > 0 ? ` and ${counted(expiringUnpriced, 'item')} without a price` : ''
   return `${expiring.length} of ${items} will expire before ${expiring.length === 1 ? 'its' : 'their'} turn${money}${more}`
 }
@@ -78,7 +78,7 @@ export function keepingWords(view: SupplyView, keep: number, currency: string): 
   const expires =
     kept.expiring === 0
       ? 'none of them will expire before its turn'
-      : `${kept.expiring} of them will still expire first${kept.expiringPrice > 0 ? `, with ${moneyWords(kept.expiringPrice, currency)} left in them` : ''}`
+      : `${kept.expiring} of them will still expire first${kept.expiringPrice > 0 ? `, with about ${moneyShort(kept.expiringPrice, currency)} left in them` : ''}`
   return `${yearsWords(kept.years)}${kept.years > 1 ? "' worth" : ' worth'}; ${expires}.`
 }
 
