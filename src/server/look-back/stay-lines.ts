@@ -68,8 +68,9 @@ function lineOf(
   const begin = came === null ? span.from : later(came, span.from)
   const after = lookBy(all, span.to)
   // What was never looked at before is shown as it was found first.
-  const first = lookBy(all, addDays(begin, -1)) ?? lookFrom(all, begin)
-  const before = first !== null && after !== null && first.day < after.day ? first : null
+  const first = lookFrom(all, begin)
+  const found = first !== null && after !== null && first.day < after.day ? first : null
+  const before = lookBy(all, addDays(begin, -1)) ?? found
   return {
     itemId: item.id,
     name: item.shade || item.name,

@@ -42,6 +42,7 @@ const reason = computed(() => {
     ? `${numberWords(item.value.content.amount, 2)} ${item.value.content.unit} by the label`
     : 'the usual size of its type, since no label is recorded'
   const { uses, wears } = item.value
+  if (uses === 0) return `No measurements and no uses yet: estimated from ${label}.`
   const before = {
     new: '',
     stated: `, about ${uses - wears} before it`,

@@ -45,6 +45,11 @@ describe('what went between two looks', () => {
       { grams: { grams: 8.7, giveOrTake: 0.1, from: d('2026-10-01'), to: d('2026-11-02') } },
       '8.7 g, 1 Oct to 2 Nov',
     ],
+    [
+      'not weighed since',
+      { grams: null, after: { day: d('2026-11-24'), gross: gross(44.6, '2026-10-26'), reading: null, parts: [] } },
+      'not weighed since',
+    ],
     ['skipped', { grams: null, skipped: true, after: null }, 'skipped'],
     ['not looked at', { grams: null, after: null }, 'not looked at'],
     ['the first time', { grams: null, before: null }, 'first time'],

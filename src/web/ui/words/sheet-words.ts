@@ -59,6 +59,8 @@ export function goneWords(line: SheetItem, unit: MassUnit, span: { readonly from
   }
   if (line.skipped) return 'skipped'
   if (line.after === null) return 'not looked at'
+  const [was, is] = [line.before?.gross, line.after.gross]
+  if (was && was.id === is?.id) return 'not weighed since'
   if (line.after.gross && line.before === null) return 'first time'
   if (line.after.gross && line.before?.gross) return 'another package'
   return line.after.gross ? 'first weighing' : 'by eye'
