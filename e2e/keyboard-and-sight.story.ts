@@ -246,7 +246,7 @@ test('two windows edit one item: the second sees both values, nothing is lost', 
   await page.getByLabel('Notes').fill('from this window')
   await other.getByLabel('Notes').fill('from the other window')
   await other.getByRole('button', { name: 'Store', exact: true }).click()
-  await expect(other.getByRole('group', { name: 'Will it make it' })).toBeVisible()
+  await expect(other.getByRole('group', { name: 'Is it finished in time' })).toBeVisible()
   await page.getByRole('button', { name: 'Store', exact: true }).click()
   const both = page.getByRole('alert')
   await expect(both).toContainText('yours: “from this window”, stored now: “from the other window”')

@@ -160,7 +160,7 @@ test('clearing the search brings the list back, and going back finds search, fil
   await expect(row).toBeInViewport()
   const name = (await row.locator('.name').textContent()) ?? ''
   await row.click()
-  await expect(page.getByRole('group', { name: 'Will it make it' })).toBeVisible()
+  await expect(page.getByRole('group', { name: 'Is it finished in time' })).toBeVisible()
   await page.goBack()
   await expect(page.getByRole('button', { name: 'open', exact: true })).toHaveAttribute('aria-pressed', 'true')
   await expect.poll(() => list.evaluate((element) => element.scrollTop)).toBe(2900)

@@ -127,7 +127,7 @@ describe('supply in words', () => {
     )
     expect(needWords(view)).toBe('Feb 2032')
     const told = supplySentences(view, 'EUR').join(' ')
-    expect(told).toContain('24 items in date, with about 1,214 uses left in all. 2 items more are expired')
+    expect(told).toContain('24 items in date, with about 1,214 uses left in all. 2 more are expired')
     expect(told).toContain("At your pace of 175 uses a year that's 7 years' worth, 4 years of it before it expires.")
     expect(told).toContain('8 times in 10 between Apr 2030 and May 2036; nothing new until Apr 2030')
     expect(keepingWords(view, 3, 'EUR')).toMatch(/^3 years' worth; 1 of them will still expire first/)

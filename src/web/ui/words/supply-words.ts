@@ -54,8 +54,7 @@ export function needWords({ need }: SupplyView): string {
 /** Everything that a supply is estimated from. */
 export function supplySentences(view: SupplyView, currency: string): string[] {
   const { items, expired, uses, perYear, years, need } = view
-  const apart =
-    expired > 0 ? ` ${counted(expired, 'item')} more ${expired === 1 ? 'is' : 'are'} expired and not counted.` : ''
+  const apart = expired > 0 ? ` ${expired} more ${expired === 1 ? 'is' : 'are'} expired and not counted.` : ''
   const left = `${counted(items, 'item')} in date, with about ${numberWords(uses, 0)} uses left in all.${apart}`
   if (perYear === null || years === null)
     return [left, `No pace: ${noPaceWords(view)}. One is counted from ${LEAST_WEARS} wears on, over two weeks or more.`]
