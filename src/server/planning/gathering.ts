@@ -113,7 +113,7 @@ export class PlanGathering {
     word: { said: PlanThing['said']; weight: number | null; most_a_week: number | null } | undefined,
     projectIds: readonly string[],
   ) {
-    const { share } = this.services.forecasts.of(item).forecast.content
+    const { forecast, pace } = this.services.forecasts.of(item)
     return {
       item,
       itemId: item.id,
@@ -125,10 +125,11 @@ export class PlanGathering {
       seasons: item.seasons,
       mostAWeek: word?.most_a_week ?? null,
       liking: item.liking,
-      moneyLeft: item.priceMinor === null ? null : Math.round(item.priceMinor * share.middle),
+      moneyLeft: item.priceMinor === null ? null : Math.round(item.priceMinor * forecast.content.share.middle),
       projectIds,
       said: word?.said ?? null,
       weight: word?.weight ?? null,
+      pace: pace?.perWeek ?? null,
     }
   }
 

@@ -309,7 +309,7 @@ function spoiledSentences(
 }
 
 function cameInSentences(
-  { cameIn, bought, rules, to, today }: SpanSheet,
+  { cameIn, bought, rules, running, to, today }: SpanSheet,
   priced: (words: string) => string,
   money: (minor: number) => string,
 ): string[] {
@@ -321,7 +321,10 @@ function cameInSentences(
     cameIn.length === 0
       ? ''
       : `${counted(cameIn.length, 'thing')} came, ${bought.items === 0 ? 'none of them bought' : `${bought.items} bought${priced(spent)}`}${bought.sourceUnknown > 0 ? `; of ${bought.sourceUnknown} nobody said how` : ''}.`,
-    ...rules.map((rule) => `${ruleTitle(rule, to)}: ${ruleSentences(rule, today).join(' ')}`),
+    // How a rule stands today is no part of a span that is over.
+    ...rules.map((rule) =>
+      running ? `${ruleTitle(rule, to)}: ${ruleSentences(rule, today).join(' ')}` : `${ruleTitle(rule, to)}.`,
+    ),
   ]
 }
 

@@ -9,6 +9,7 @@ import type { ListedItem } from '#contract/item'
 import { newId } from '#web/data/client'
 import { useChanges } from '#web/data/changes'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
+import { numberWords } from '#web/data/locale'
 import FormDialog from '#web/ui/form/FormDialog.vue'
 import { useDraft } from '#web/ui/form/use-draft'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
@@ -60,9 +61,12 @@ const needs = computed(() => {
   const { needs } = props.thing
   const at = (share: number): number => Math.ceil((needs[Math.floor(share * needs.length)] ?? 1) - 0.01)
   const [low, middle, high] = [at(0.1), at(0.5), at(0.9)]
-  return low === high
-    ? `${usesWords(middle)} to its goal.`
-    : `About ${usesWords(middle)} to its goal, likely ${low} to ${high}.`
+  const left =
+    low === high
+      ? `${usesWords(middle)} to its goal.`
+      : `About ${usesWords(middle)} to its goal, likely ${low} to ${high}.`
+  const { pace } = props.thing
+  return pace === undefined || pace === null ? left : `${left} You're at ${numberWords(pace, 1)} a week.`
 })
 
 async function put(moves: readonly { month: string; lies: boolean | null }[]): Promise<void> {
