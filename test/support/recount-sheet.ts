@@ -78,8 +78,8 @@ export function recountSheet(db: Db, sheet: SpanSheet): string[] {
       wearDays += 1
       faces.add(face.sort().join('+'))
     } else if (said.get(day) === 1) noMakeup += 1
-    else if (logSince === null || day < logSince) beforeLog += 1
     else if (written) other += 1
+    else if (logSince === null || day < logSince) beforeLog += 1
     else silent += 1
   }
   same('days', sheet.days, {

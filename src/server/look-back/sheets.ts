@@ -198,8 +198,10 @@ export class SpanSheets {
     const to = earlier(span.to, last)
     const all = Math.max(0, daysBetween(span.from, to) + 1)
     const first = logSince === null ? addDays(to, 1) : later(span.from, logSince)
-    const beforeLog = Math.min(all, Math.max(0, daysBetween(span.from, first)))
-    const within = [...recorded].filter((day) => day >= first && day <= to)
+    const within = [...recorded].filter((day) => day >= span.from && day <= to)
+    // A word about a day before the first tick is a word all the same.
+    const early = Math.min(all, Math.max(0, daysBetween(span.from, first)))
+    const beforeLog = early - within.filter((day) => day < first).length
     const noMakeup = said.filter(({ id, no_makeup: none }) => none === 1 && !makeup.has(id)).length
     return {
       all,
