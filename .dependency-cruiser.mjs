@@ -22,7 +22,10 @@ export default {
       name: 'a-place-keeps-its-statements',
       severity: 'error',
       from: { path: '^src/server/([^/]+)/' },
-      to: { path: '^src/server/[^/]+/(routes|queries|rows)\\.ts$', pathNot: ['^src/server/$1/', '^src/server/(stock|http)/'] },
+      to: {
+        path: '^src/server/[^/]+/(routes|queries|rows)\\.ts$',
+        pathNot: ['^src/server/$1/', '^src/server/(stock|http)/'],
+      },
     },
     {
       name: 'pages-do-not-reach-into-each-other',
