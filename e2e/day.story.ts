@@ -124,8 +124,11 @@ test('the drawer is laid for a season: stopped, resumed, and compared with the o
   await expect(status).toContainText('0 of')
   const card = page.locator('section.one')
   const rested = (await card.getByRole('heading').textContent()) ?? ''
+  // It shows before it has arrived; what is restarted must have it.
+  const stored = page.waitForResponse((answer) => answer.request().method() !== 'GET' && answer.ok())
   await card.getByRole('button', { name: 'Rests', exact: true }).click()
   await expect(status).toContainText('1 of')
+  await stored
   await house.restart()
   await page.reload()
   await expect(status).toContainText('1 of')
