@@ -59,7 +59,7 @@ export interface BuyingCheckAnswer {
   yearsAfter: number | null
   /** What would spoil before its turn because this joins. */
   pushedOut: { itemId: string; mark: string; priceMinor: number | null }[]
-  spoilingAlready: number
+  expiringAlready: number
   /** When the kind is needed; null = more than 30 years ahead, or not known. */
   needed: Day | null
   likelyUses: number

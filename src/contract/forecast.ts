@@ -105,8 +105,6 @@ export interface ForecastView {
   curve: number[]
   /** What was said of it when the log began. */
   start: Start['kind']
-  /** Chance of being finished by its last good day, by both ends of it. */
-  inDate: { early: number; late: number } | null
   /** Whether it is finished by its use-by date. */
   verdict: Verdict
   asked: AskedView | null

@@ -107,7 +107,10 @@ export interface SpanSheet {
   logSince: Day | null
   currency: string
   words: { id: string; version: number; words: string } | null
-  /** Of all days: with makeup, without by the user's word, with anything else written down, with nothing, before the log; that of a running span which is today only once anything is written down of it. */
+  /**
+   * Of all days: with makeup, without by the user's word, with anything else written down, with nothing, before the log. Today is one of
+   * them once anything is written down of it.
+   */
   days: {
     all: number
     wear: number

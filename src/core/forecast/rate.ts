@@ -105,7 +105,7 @@ function disjoint(stretches: readonly Stretch[], cut: number): Stretch[] {
 
 /** The pace shown is counted over so many days, and told from so many of them on that tell something. Assumptions. */
 const PACE_DAYS = 84
-const LEAST_PACE_DAYS = 14
+export const LEAST_PACE_DAYS = 14
 
 /**
  * The pace shown to the user: a count, uses on the days in the drawer or a project within the last twelve weeks, away and unwritten

@@ -49,7 +49,8 @@ export function moneyUsed(thing: WornThing): number | null {
 
 /**
  * Grams found gone within a span by weighings: in each series from the last weight before it, else the first within it, to the last
- * within it, with the days of the first and the last weight. Spans that follow each other add up. Doubtful weights count nowhere; null where no two weights tell.
+ * within it, with the days of the first and the last weight. Spans that follow each other add up. Doubtful weights count nowhere; null
+ * where no two weights tell.
  */
 export function gramsFound(
   readings: readonly TimedReading[],

@@ -79,7 +79,7 @@ export class BuyingCheck {
       years: sums.before?.years ?? null,
       yearsAfter: sums.after?.years ?? null,
       pushedOut: sums.pushedOut.flatMap((id) => told(byId.get(id))),
-      spoilingAlready: sums.before?.expiring.size ?? 0,
+      expiringAlready: sums.before?.expiring.size ?? 0,
       needed,
       likelyUses: Math.round(likelyUses),
       usesGot: sums.usesGot === null ? null : Math.round(sums.usesGot),

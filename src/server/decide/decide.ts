@@ -226,8 +226,8 @@ export class Decide {
 
   #chancesOf(row: TrialRow, today: Day): number {
     const span = { from: row.started_on, to: today }
-    const wearDays = this.#queries.makeupDays.all(span).map(({ day }) => day)
-    return this.services.stock.reachIn(span, wearDays, new Map()).get(row.item_id)?.chances ?? 0
+    const { stock } = this.services
+    return stock.reachIn(span, stock.wearDays(span), new Map()).get(row.item_id)?.chances ?? 0
   }
 
   /** What was worn with it on its days, beneath it or over it by the order of a face, and how each day felt. */

@@ -83,7 +83,7 @@ export class GatheringEvidence {
     const now = queries.wearsWithin.all({ from: today, to: today })
     const wornOn = new Map(past.wornOn)
     for (const { item_id: id, day } of now) wornOn.set(id, new Set([...(wornOn.get(id) ?? []), day]))
-    const wearDays = [...past.wearDays, ...queries.wearDaysWithin.all({ from: today, to: today }).map((row) => row.day)]
+    const wearDays = [...past.wearDays, ...this.services.stock.wearDays({ from: today, to: today })]
     const reach = this.services.stock.reachIn({ from: since, to: today }, wearDays, wornOn)
     const twins = this.#twinsOf(items)
     const counts = (rows: readonly { item_id: string; n: number }[]): Map<string, number> =>
@@ -95,7 +95,7 @@ export class GatheringEvidence {
     const kept = new Map(queries.keptOn.all().map((row) => [row.item_id, row.day]))
     const logged = queries.loggedSince.get()?.day ?? today
     // Only doubts ask for it, and it asks for the forecast of everything.
-    let spoiling: ReturnType<Supplying['expiring']> | null = null
+    let expiring: ReturnType<Supplying['expiring']> | null = null
     const worn = (id: string): number => wornOn.get(id)?.size ?? 0
     const knownFor = (item: ItemFacts): number => {
       const here = item.acquired?.latest ?? item.opening.within?.latest ?? logged
@@ -117,7 +117,7 @@ export class GatheringEvidence {
         daysKnown: item.lastWorn === null ? knownFor(item) : 0,
         putBack: backs.get(item.id) ?? 0,
         clearOuts: outs.get(item.id) ?? 0,
-        spoilsFirst: (spoiling ??= this.services.supplying.expiring(items, today)).get(item.id) ?? null,
+        spoilsFirst: (expiring ??= this.services.supplying.expiring(items, today)).get(item.id) ?? null,
         twin: better
           ? {
               otherId: better.id,
@@ -162,7 +162,7 @@ export class GatheringEvidence {
       if (days) days.add(day)
       else wornOn.set(id, new Set([day]))
     }
-    const past = { today, wornOn, wearDays: this.#queries.wearDaysWithin.all(span).map((row) => row.day) }
+    const past = { today, wornOn, wearDays: this.services.stock.wearDays(span) }
     if (!this.services.db.inTransaction) this.#past = past
     return past
   }
@@ -184,9 +184,6 @@ export function evidenceQueries(db: Db) {
     wearsWithin: sql<[{ from: Day; to: Day }], { item_id: string; day: Day }>(
       'SELECT item_id, day FROM wear WHERE day BETWEEN @from AND @to',
     ),
-    wearDaysWithin: sql<[{ from: Day; to: Day }], { day: Day }>(`
-      SELECT DISTINCT w.day FROM worn w JOIN category c ON c.id = w.category_id
-       WHERE w.day BETWEEN @from AND @to AND c.makeup = 1 ORDER BY w.day`),
     /** Times held up and put back since it was last worn. */
     putBacks: sql<[], { item_id: string; n: number }>(`
       SELECT p.item_id, count(*) AS n FROM put_back p

@@ -61,9 +61,6 @@ export function decideQueries(db: Db) {
     ),
     category: sql<[string], { id: string }>('SELECT id FROM category WHERE id = ?'),
     wearDays: sql<[string], { day: Day }>('SELECT day FROM wear WHERE item_id = ? ORDER BY day'),
-    makeupDays: sql<[{ from: Day; to: Day }], { day: Day }>(`
-      SELECT DISTINCT w.day FROM worn w JOIN category c ON c.id = w.category_id
-       WHERE c.makeup = 1 AND w.day BETWEEN @from AND @to ORDER BY w.day`),
     wearsSince: sql<[{ itemId: string; from: Day }], { day: Day; words: string | null }>(
       'SELECT day, felt AS words FROM wear WHERE item_id = @itemId AND day >= @from ORDER BY day DESC',
     ),

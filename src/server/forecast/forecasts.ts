@@ -2,7 +2,7 @@ import { addDays, daysBetween, later, type Day } from '#core/calendar/day'
 import { evidenceOf, firstPassOf, forecastOf, type Forecast, type ForecastFacts } from '#core/forecast/forecast'
 import { calendarOf, type Ahead, type Calendar } from '#core/forecast/finish'
 import { userEffectsOf, type UserEffects } from '#core/forecast/user-effects'
-import { BEFORE_FOCUS, paceShown, sinceFocus, type Weighted } from '#core/forecast/rate'
+import { BEFORE_FOCUS, LEAST_PACE_DAYS, paceShown, sinceFocus, type Weighted } from '#core/forecast/rate'
 import type { Role } from '#core/forecast/role'
 import { contentFactsOf, type ThingMeasured } from '#core/measure/content-facts'
 import type { PaceView } from '#contract/forecast'
@@ -45,8 +45,6 @@ interface Kept {
   readonly found: ItemForecast
 }
 
-/** A pace is told over so many days that are known. */
-const LEAST_DAYS = 14
 /** Anything under this many rows is looked at row by row; more forgets everything. */
 const MANY = 400
 /** Tables whose rows bear on the forecasts of everything. */
@@ -282,7 +280,7 @@ export class Forecasts {
 
   /** Whether enough is written down to speak of the user's pace. */
   paceKnown(): boolean {
-    return this.days().telling >= LEAST_DAYS
+    return this.days().telling >= LEAST_PACE_DAYS
   }
 
   factsOf(item: ItemFacts): ForecastFacts {

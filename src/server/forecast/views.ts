@@ -73,7 +73,6 @@ export class ForecastViews {
         middle,
         high,
       })),
-      inDate: inDate(item, found),
       verdict: itemVerdict(item, found),
       asked: asked && { ...asked, finish: daySpan(last, asked.finish, this.services.today()) },
       packages: content.packages.map(({ mean, sd }) => ({ mean, sd })),
@@ -222,13 +221,6 @@ export function aimOf(goal: GoalAsked): GoalAim | null {
     case 'keep using':
       return null
   }
-}
-
-function inDate(item: ItemFacts, { forecast, last }: ItemForecast): ForecastView['inDate'] {
-  const { lastGood, actOn } = item.shelfLife
-  if (lastGood === null || actOn === null) return null
-  const by = (day: Day): number => chanceOf(forecast, Math.max(0, daysBetween(last, day)))
-  return { early: by(lastGood.earliest), late: by(lastGood.latest) }
 }
 
 /** Past its use-by date, or gone off; null while it is neither. */

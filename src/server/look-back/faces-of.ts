@@ -1,6 +1,5 @@
 import { addDays, type Day } from '#core/calendar/day'
 import type { InReach } from '#core/decide/reach'
-import { groupBy } from '#core/lists/grouping'
 import { neverTogether, wornTogether } from '#core/look-back/faces'
 import { itemMark } from '#core/words/told'
 import type { FacesAnswer, TogetherView } from '#contract/look-back'
@@ -41,12 +40,15 @@ export function facesOf(services: Context & { spanSheets: SpanSheets; stock: Sto
     things.get(one)?.ended_on === null &&
     things.get(other)?.ended_on === null
   const often = wornTogether(worn.faces, couldMeet, MOST_PAIRS)
-  const lay = groupBy(
+  const inDrawer = drawerDays(
     services.stock.staysIn({ from: addDays(until, 1 - COUNTED_DAYS), to: until }),
-    ({ itemId }) => itemId,
+    worn.wearDays,
   )
-  const layTogether = (one: string, other: string): boolean =>
-    couldMeet(one, other) && daysTogether(lay.get(one) ?? [], lay.get(other) ?? [], worn.wearDays) >= MET_DAYS
+  const layTogether = (one: string, other: string): boolean => {
+    if (!couldMeet(one, other)) return false
+    const days = inDrawer.get(other)
+    return days !== undefined && [...(inDrawer.get(one) ?? [])].filter((day) => days.has(day)).length >= MET_DAYS
+  }
   const never = neverTogether(worn.faces, layTogether, MOST_PAIRS)
   const named = (id: string): TogetherView['one'] => {
     const thing = things.get(id)
@@ -75,9 +77,13 @@ export function facesOf(services: Context & { spanSheets: SpanSheets; stock: Sto
   }
 }
 
-/** Wear days on which both lay in the drawer. */
-function daysTogether(one: readonly InReach[], other: readonly InReach[], wearDays: readonly Day[]): number {
-  const there = (stays: readonly InReach[], day: Day): boolean =>
-    stays.some(({ from, to }) => from <= day && (to === null || day <= to))
-  return wearDays.filter((day) => there(one, day) && there(other, day)).length
+/** By item, the wear days on which it lay in the drawer. */
+function drawerDays(stays: readonly InReach[], wearDays: readonly Day[]): Map<string, Set<Day>> {
+  const found = new Map<string, Set<Day>>()
+  for (const { itemId, from, to } of stays) {
+    const own = found.get(itemId) ?? new Set()
+    for (const day of wearDays) if (from <= day && (to === null || day <= to)) own.add(day)
+    found.set(itemId, own)
+  }
+  return found
 }

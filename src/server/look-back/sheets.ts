@@ -85,19 +85,7 @@ export class SpanSheets {
     const reach = neglectOf(services.stock.reachIn(span, worn.wearDays, new Map()), worn, things, kinds)
     const wornMost = mostWorn(worn, byId, kinds)
     for (const { itemId } of wornMost) drawn.add(itemId)
-    const least = leastWorn(
-      things,
-      worn,
-      kinds,
-      span,
-      byId,
-      (ids) =>
-        new Map(
-          this.#queries.lastWornBy
-            .all({ ids: JSON.stringify(ids), to: span.to })
-            .flatMap(({ id, day }) => (day === null ? [] : [[id, day] as const])),
-        ),
-    )
+    const least = leastWorn(things, worn, kinds, span, byId, this.#lastWorn([...byId.keys()], span.to))
     for (const { itemId } of least.listed) drawn.add(itemId)
     for (const { itemId } of reach.neglected) drawn.add(itemId)
     const pushes = pushesOf(services, this.#queries, span, today, things)
@@ -164,6 +152,11 @@ export class SpanSheets {
         mark,
       ),
     }
+  }
+
+  #lastWorn(ids: readonly string[], to: Day): Map<string, Day> {
+    const rows = this.#queries.lastWornBy.all({ ids: JSON.stringify(ids), to })
+    return new Map(rows.flatMap(({ id, day }) => (day === null ? [] : [[id, day] as const])))
   }
 
   #usedBy(id: string, uses: number, byId: ReadonlyMap<string, ItemFacts>, money: MoneyOf): number | null {

@@ -37,7 +37,7 @@ export function leastWorn(
   kinds: ReadonlyMap<string, KindRow>,
   span: LookSpan,
   byId: ReadonlyMap<string, ItemFacts>,
-  lastWornBy: (ids: readonly string[]) => ReadonlyMap<string, Day>,
+  lastWorn: ReadonlyMap<string, Day>,
 ): { readonly listed: SpanSheet['least']; readonly here: number; readonly unworn: number } {
   const here = [...things.values()].flatMap((thing) => {
     const item = byId.get(thing.id)
@@ -48,16 +48,15 @@ export function leastWorn(
       ? [{ item, uses: worn.uses.get(thing.id) ?? 0 }]
       : []
   })
-  const last = lastWornBy(here.map(({ item }) => item.id))
   const listed = [...here]
     .sort(
       (a, b) =>
         a.uses - b.uses ||
-        (last.get(a.item.id) ?? '').localeCompare(last.get(b.item.id) ?? '') ||
+        (lastWorn.get(a.item.id) ?? '').localeCompare(lastWorn.get(b.item.id) ?? '') ||
         (a.item.id < b.item.id ? -1 : 1),
     )
     .slice(0, MOST_LISTED)
-    .map(({ item, uses }) => ({ itemId: item.id, mark: callOf(item), uses, lastWorn: last.get(item.id) ?? null }))
+    .map(({ item, uses }) => ({ itemId: item.id, mark: callOf(item), uses, lastWorn: lastWorn.get(item.id) ?? null }))
   return { listed, here: here.length, unworn: here.filter(({ uses }) => uses === 0).length }
 }
 

@@ -89,10 +89,10 @@ export function stockQueries(db: Db) {
     partDays: sql<[string], DayOfPartRow>(`
       SELECT wp.part_id, w.day FROM json_each(?) j JOIN wear_part wp ON wp.part_id = j.value JOIN wear w ON w.id = wp.wear_id
        ORDER BY wp.part_id, w.day`),
-    makeupDaysSince: sql<[Day], { day: Day }>(`
-      SELECT DISTINCT w.day
-        FROM worn w JOIN category c ON c.id = w.category_id
-       WHERE w.day >= ? AND c.makeup = 1`),
+    /** Wear days: days on which makeup was worn, in order. */
+    makeupDays: sql<[{ from: Day; to: Day }], { day: Day }>(`
+      SELECT DISTINCT w.day FROM worn w JOIN category c ON c.id = w.category_id
+       WHERE w.day BETWEEN @from AND @to AND c.makeup = 1 ORDER BY w.day`),
     /** Days with any record, makeup or not, each once, ascending. */
     recordedDays: sql<[{ since: Day }], { day: Day }>(`
       SELECT day FROM wear WHERE day >= @since UNION SELECT id FROM day_record

@@ -93,6 +93,11 @@ export class Stock {
     return dayOfNthWear(wearDays, from, addDays(from, LOOK_AHEAD_DAYS), week, calm)
   }
 
+  /** Days on which makeup was worn, in order. */
+  wearDays(span: { readonly from: Day; readonly to: Day }): Day[] {
+    return this.#queries.makeupDays.all(span).map(({ day }) => day)
+  }
+
   /** How often each item was reached for out of its chances within a span, whose wear days these are. */
   reachIn(
     span: { readonly from: Day; readonly to: Day },

@@ -36,7 +36,7 @@ export class HouseWeek {
   known(today: Day): KnownWeek {
     const ticked = this.#settings().plannedWeek.map(Number) as unknown as PlannedWeek
     const from = addDays(today, -7 * LEARN_FROM_WEEKS)
-    const days = new Set(this.#queries.makeupDaysSince.all(from).map((row) => row.day))
+    const days = new Set(this.#queries.makeupDays.all({ from, to: addDays(today, -1) }).map((row) => row.day))
     return learnedWeek(ticked, days, this.#log(today, this.calm(today)))
   }
 

@@ -18,7 +18,7 @@ const CHECK: BuyingCheckAnswer = {
   years: 6.52,
   yearsAfter: 8.6,
   pushedOut: [],
-  spoilingAlready: 0,
+  expiringAlready: 0,
   needed: d('2029-03-01'),
   likelyUses: 373,
   usesGot: 120,
@@ -40,7 +40,7 @@ test.each<[Partial<BuyingCheckAnswer>, readonly string[]]>([
   [{ perYear: null, years: null }, ['You wear blush too rarely to know your pace.']],
   [{ needed: TODAY }, ['Lasts 6.5 years at 177 uses a year; with it 8.6 years.', 'The next is needed now.']],
   [
-    { needed: null, spoilingAlready: 3 },
+    { needed: null, expiringAlready: 3 },
     [
       'Lasts 6.5 years at 177 uses a year; with it 8.6 years.',
       'The next is not needed within 30 years.',

@@ -28,7 +28,7 @@ export function nearestWords({ difference, worn }: BuyingCheckAnswer['nearest'][
 
 /** Supply, need and what it pushes out; each sentence with its numbers. */
 export function supplyLines(check: BuyingCheckAnswer): string[] {
-  const { years, yearsAfter, needed, today, pushedOut, perYear, category, spoilingAlready } = check
+  const { years, yearsAfter, needed, today, pushedOut, perYear, category, expiringAlready } = check
   if (perYear === null || years === null || yearsAfter === null)
     return [`You wear ${category} too rarely to know your pace.`]
   const lost = pushedOut.reduce((sum, { priceMinor }) => sum + (priceMinor ?? 0), 0)
@@ -40,15 +40,15 @@ export function supplyLines(check: BuyingCheckAnswer): string[] {
       ? `The next is not needed within ${MOST_YEARS} years.`
       : needed <= today
         ? 'The next is needed now.'
-        : `The next is needed about ${shortDay(needed, today)} (${fromNow(needed, today)})${spoilingAlready > 0 ? ', since some of it expires first' : ''}.`,
+        : `The next is needed about ${shortDay(needed, today)} (${fromNow(needed, today)})${expiringAlready > 0 ? ', since some of it expires first' : ''}.`,
     pushedOut.length > 0
       ? `Because of it ${
           pushedOut.length === 1
             ? `${pushedOut[0]?.mark ?? ''} would expire with more left in it`
             : `${pushedOut.length} items would expire with more left in them`
         }${lost > 0 ? ` (${moneyWords(lost, check.currency)})` : ''}.`
-      : spoilingAlready > 0
-        ? `${counted(spoilingAlready, 'item')} of that type will expire before their turn as it is.`
+      : expiringAlready > 0
+        ? `${counted(expiringAlready, 'item')} of that type will expire before their turn as it is.`
         : '',
   ].filter(Boolean)
 }

@@ -20,9 +20,9 @@ const over = computed(() => ['past', 'sign seen'].includes(item.value.shelfLife.
 const likely = computed(() => likeliest(props.forecast.finish, props.answer.today))
 const race = computed(() => {
   const good = capital(goodTo(item.value, props.answer.today))
-  const { inDate, finish, verdict } = props.forecast
+  const { finish, verdict } = props.forecast
   const { actOn } = item.value.shelfLife
-  if (over.value || inDate === null || actOn === null) return { words: good, more: '' }
+  if (over.value || actOn === null) return { words: good, more: '' }
   const { low, high } = finish
   const spare =
     verdict === 'in time' && low !== null && high !== null && high <= actOn
@@ -30,6 +30,9 @@ const race = computed(() => {
       : `, ${fromNow(actOn, props.answer.today)}`
   return { words: capital(VERDICT_WORDS[verdict]), more: `${good}${spare}.` }
 })
+const ifUsed = computed(() =>
+  item.value.lifecycle === 'unopened' ? 'If you start using it,' : 'If you keep using it,',
+)
 const ask = computed(() => askedWords(props.forecast))
 const goal = computed(() => item.value.goal)
 const outlook = computed(() => props.answer.outlooks.find((each) => each.stayId === goal.value?.stayId) ?? null)
@@ -49,10 +52,10 @@ async function measure(): Promise<void> {
   <div class="forecast" role="group" aria-label="Is it finished in time">
     <p class="head">
       <template v-if="forecast.finish.low === null"
-        >If you keep using it, it <strong>won't be finished within five years</strong>.</template
+        >{{ ifUsed }} it <strong>won't be finished within five years</strong>.</template
       >
       <template v-else
-        >If you keep using it, finished <strong>{{ betweenWords(forecast.finish, answer.today) }}</strong><template
+        >{{ ifUsed }} you'll finish it <strong>{{ betweenWords(forecast.finish, answer.today) }}</strong><template
           v-if="likely"
           >, most likely <strong>{{ likely }}</strong></template
         >.</template

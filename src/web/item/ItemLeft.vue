@@ -43,13 +43,9 @@ const reason = computed(() => {
     : 'the usual size of its type, since no label is recorded'
   const { uses, wears } = item.value
   if (uses === 0) return `No measurements and no uses yet: estimated from ${label}.`
-  const before = {
-    new: '',
-    stated: `, about ${uses - wears} before it`,
-    unknown: ", how full it was before we don't know",
-    used: '',
-  }[forecast.value.start]
-  return `No measurements yet: estimated from ${usesWords(wears)} in the log${before}, and ${label}.`
+  const stated = forecast.value.start === 'stated' ? ` and about ${uses - wears} before it` : ''
+  const unknown = forecast.value.start === 'unknown' ? "; how full it was before, we don't know" : ''
+  return `No measurements yet: estimated from ${usesWords(wears)} in the log${stated}, and ${label}${unknown}.`
 })
 </script>
 

@@ -166,8 +166,8 @@ export function sumSentences(sheet: SpanSheet, { prices, unit }: SheetOptions): 
   const { days, totals, running } = sheet
   const of = running ? `the ${days.all} days so far` : counted(days.all, 'day')
   const more = [
-    [days.noMakeup, 'without makeup by your word'],
-    [days.other, 'with something else written down'],
+    [days.noMakeup, 'without makeup'],
+    [days.other, 'with other notes'],
     [days.notRecorded, 'with nothing written down'],
     [days.beforeLog, 'before your log began'],
   ] as const

@@ -66,7 +66,7 @@ const needs = computed(() => {
       ? `${usesWords(middle)} to its goal.`
       : `About ${usesWords(middle)} to its goal, likely ${low} to ${high}.`
   const { pace } = props.thing
-  return pace === undefined || pace === null ? left : `${left} You're at ${numberWords(pace, 1)} a week.`
+  return pace === null ? left : `${left} You're at ${numberWords(pace, 1)} a week.`
 })
 
 async function put(moves: readonly { month: string; lies: boolean | null }[]): Promise<void> {

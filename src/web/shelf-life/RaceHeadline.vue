@@ -15,8 +15,9 @@ const money = (minor: number): string => moneyShort(minor, props.currency)
       >It's too early to say what you'll finish in time: that takes two weeks of your log.</template
     >
     <template v-else-if="sum.losing === 0"
-      >At your pace none of these {{ sum.running }} is sure to expire first<template v-if="sum.held > 0"
-        >: about <strong>{{ money(sum.stake) }}</strong> of the {{ money(sum.held) }} left in them would
+      >At your pace you're in time, or close, with all {{ sum.running
+      }}<template v-if="sum.held > 0"
+        >; about <strong>{{ money(sum.stake) }}</strong> of the {{ money(sum.held) }} left in them may still
         expire</template
       >.</template
     >
@@ -28,7 +29,7 @@ const money = (minor: number): string => moneyShort(minor, props.currency)
       >.</template
     >
     <v-btn v-if="paceKnown && sum.held > 0" variant="text" class="so" :aria-expanded="shown" @click="shown = !shown"
-      >How we worked this out</v-btn
+      >How is this worked out?</v-btn
     >
   </p>
 </template>

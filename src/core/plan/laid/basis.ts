@@ -37,7 +37,7 @@ export interface PlanThing {
   readonly said: PlanWord | null
   readonly weight: number | null
   /** Uses a week, as they are counted of late; null where they are too few to tell. */
-  readonly pace?: number | null
+  readonly pace: number | null
 }
 
 export interface PlanKind {

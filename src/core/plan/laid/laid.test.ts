@@ -31,6 +31,7 @@ const THING: PlanThing = {
   projectIds: [],
   said: null,
   weight: null,
+  pace: null,
 }
 /** Makeup on four days a week; one zone of two slots. */
 const BASIS: PlanBasis = {

@@ -82,7 +82,7 @@ describe('guesses and forecasts looked back on', () => {
   }
   test('say what is an estimate and what is an average, and nothing where too little is known', () => {
     expect(factorWords(factor)).toBe(
-      'Your products last about 2.5 times as long as you guess: an estimate from 11 finished and 4 still running, 8 times in 10 between 1.9 and 3.4; the average of these 11 alone is 3.3.',
+      'Your products last about 2.5 times as long as you guess: an estimate from 11 finished and 4 still running (8 in 10: between 1.9 and 3.4); your average of these 11 alone is 3.3.',
     )
     expect(factorWords({ ...factor, finished: 1, unfinished: 0, runsShort: false })).toMatch(/^It's too early to say/)
     expect(factorWords({ ...factor, finished: 0, unfinished: 0, runsShort: false })).toMatch(/^No guesses yet/)
@@ -94,7 +94,7 @@ describe('guesses and forecasts looked back on', () => {
       { meant: 0.9, came: null, watched: 6, finished: 2 },
     ] as const
     expect(marksWords(marks)).toBe(
-      '13 % were finished by the early end of the range (meant: 10 %, from 30), 46 % were finished by the middle of the range (meant: 50 %, from 22). For the rest it is too early to say.',
+      "Finished: 13 % by the early end of their range (10 % should be; 30 forecasts), 46 % by its middle (50 % should be; 22 forecasts). For the rest it's too early to say.",
     )
     expect(marksWords(marks.map((each) => ({ ...each, came: null })))).toMatch(/^It's too early to say: 30 forecasts/)
     expect(marksWords([])).toMatch(/^No forecast/)

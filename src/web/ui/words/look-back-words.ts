@@ -1,5 +1,4 @@
 import type { MarkScore } from '#core/forecast/life-table'
-import { capital } from '#core/words/capital'
 import { counted } from '#core/words/counted'
 import type { FactorView, LookBackAnswer } from '#contract/forecast'
 import { numberWords } from '#web/data/locale'
@@ -8,11 +7,11 @@ import { numberWords } from '#web/data/locale'
 export function factorWords({ factor, middle, low, high, finished, unfinished, runsShort }: FactorView): string {
   if (finished + unfinished === 0) return 'No guesses yet. When you roll something into a project, Seligo asks for one.'
   const running = unfinished > 0 ? ` and ${unfinished} still running` : ''
-  const from = `an estimate from ${finished} finished${running}, 8 times in 10 between ${numberWords(low, 1)} and ${numberWords(high, 1)}`
-  const alone = middle === null ? '' : `; the average of these ${finished} alone is ${numberWords(middle, 1)}`
+  const from = `an estimate from ${finished} finished${running} (8 in 10: between ${numberWords(low, 1)} and ${numberWords(high, 1)})`
+  const alone = middle === null ? '' : `; your average of these ${finished} alone is ${numberWords(middle, 1)}`
   return runsShort
     ? `Your products last about ${numberWords(factor, 1)} times as long as you guess: ${from}${alone}.`
-    : `It's too early to say how your guesses run: about ${numberWords(factor, 1)} times as long is usual (${from}${alone}).`
+    : `It's too early to say how your guesses run: about ${numberWords(factor, 1)} times as long, ${from}${alone}.`
 }
 
 /** A guess with what is known of her guesses. */
@@ -35,9 +34,9 @@ export function marksWords(marks: readonly MarkScore[]): string {
   if (said.length === 0)
     return `It's too early to say: ${counted(first.watched, 'forecast')} kept, and few of them old enough.`
   const parts = said.map(({ came, meant, watched }, n) => {
-    const day = n === 0 ? 'the early end' : n === 1 ? 'the middle' : 'the late end'
-    return `${Math.round((came ?? 0) * 100)} % were finished by ${day} of the range (meant: ${Math.round(meant * 100)} %, from ${watched})`
+    const mark = ['the early end of their range', 'its middle', 'its late end'][n] ?? ''
+    return `${Math.round((came ?? 0) * 100)} % by ${mark} (${Math.round(meant * 100)} % should be; ${counted(watched, 'forecast')})`
   })
-  const missing = said.length < marks.length ? ' For the rest it is too early to say.' : ''
-  return `${capital(parts.join(', '))}.${missing}`
+  const missing = said.length < marks.length ? " For the rest it's too early to say." : ''
+  return `Finished: ${parts.join(', ')}.${missing}`
 }
