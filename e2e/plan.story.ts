@@ -13,7 +13,7 @@ async function laid(page: Page): Promise<void> {
   await expect(page.locator('.outcome')).toContainText(/No plan is better|% better is possible|is not known yet/)
 }
 
-test('a plan: fixed in one place, asked what if, adopted, the drawer laid from it, a fortnight worn, laid anew with little change', async ({
+test('a plan: fixed in one place, asked what if, adopted, the drawer laid from it, a fortnight worn, changed only for one that is worth more', async ({
   page,
   house,
 }) => {
@@ -95,22 +95,18 @@ test('a plan: fixed in one place, asked what if, adopted, the drawer laid from i
   expect((await page.request.post(`${house.url}/api/tally-sheet`, { data: sheet })).status()).toBe(200)
   await page.goto(`${house.url}/plan`)
   await laid(page)
-  // Hardly anything lies elsewhere in the plan that is laid then: adopted again where it is another, it is compared.
+  // Worn as planned, the plan stays, or gives way to one that is worth more and says so (the bound of it: `test/plan`). How much
+  // of it then lies elsewhere depends on how far each was solved, that is on the machine.
   const fresh = button(page, 'Adopt the fresh one')
-  if (await fresh.isVisible()) {
-    await fresh.click()
-    await expect(news).toContainText('In force since 8 Dec.')
+  if (!(await fresh.isVisible())) {
+    await expect(news).toContainText('What is below is that plan, from today on: no other is worth much more.')
+    expect((await planOf(page, house)).inForce?.id).toBe(adopted.id)
+    return
   }
-  const after = (await planOf(page, house)).inForce
-  const monthsOf = (plan: typeof after) =>
-    new Set(
-      (plan?.lines ?? []).flatMap((line) =>
-        line.lies.flatMap((lies, n) => (lies ? [`${line.itemId} ${plan?.months[n] ?? ''}`] : [])),
-      ),
-    )
-  const [then, anew] = [monthsOf(adopted), monthsOf(after)]
-  const same = [...then].filter((each) => anew.has(each)).length
-  expect(same / then.size).toBeGreaterThan(0.8)
+  await expect(news).toContainText(/Below is (one that would be worth more|a fresh one), from today on\./)
+  await fresh.click()
+  await expect(news).toContainText('In force since 8 Dec.')
+  expect((await planOf(page, house)).inForce?.id).not.toBe(adopted.id)
 })
 
 test('without its solver the draft stays, and can be adopted; closing amid the work loses nothing', async ({

@@ -29,7 +29,7 @@ interface Picture {
 const photograph = async (page: Page): Promise<void> => {
   await page.getByRole('link', { name: 'Go on' }).click()
   await page.getByRole('button', { name: 'photo', exact: true }).click()
-  const [, , , last] = await drawPans(4)
+  const [last] = await drawPans(4, [0.34])
   const at = await page.locator('input[type=file]').first()
   await at.setInputFiles({ name: 'pan.jpg', mimeType: 'image/jpeg', buffer: last?.jpeg ?? Buffer.alloc(0) })
   await page.getByRole('button', { name: /2 Tap powder/ }).click()

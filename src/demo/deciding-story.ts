@@ -5,7 +5,7 @@ import type { Felt } from '#core/decide/feelings'
 import type { Destination, LetGoWhy } from '#core/decide/verdict'
 import { isSpoiled } from '#core/shelf-life/last-good-day'
 import type { DemoHouse } from './demo-house.js'
-import { PARTY_IN_DAYS, PROJECT_DAYS } from './scene.js'
+import { PARTY_IN_DAYS, PROJECT_DAYS } from './maren.js'
 import type { DemoItem } from './stash.js'
 
 /** Twelve lipsticks by next summer; she began to say so half a year ago. */
@@ -76,15 +76,19 @@ export function decidingEvening(demo: DemoHouse, ago: number, today: Day): void 
   if (ago === 1) feelTrials(demo)
 }
 
+/** What rests and stays resting, the fullest first. */
 function spare(demo: DemoHouse, categoryId: string): DemoItem[] {
-  return demo
+  const resting = demo
     .of(categoryId)
-    .filter((item) => !item.cast && !item.inDrawer && !demo.inProject.has(item.id))
-    .filter((item) => {
-      const there = demo.services.stock.one(item.id, demo.day)
-      return there !== null && there.endedOn === null && there.placement === null && !there.onTrial
+    .filter((item) => demo.restsForGood(item) && !demo.stays.has(item.id) && item !== demo.cast.get('rests'))
+  const ids = resting.map(({ id }) => id)
+  const there = new Map(demo.services.stock.facts(ids, demo.day).map((facts) => [facts.id, facts]))
+  return resting
+    .filter(({ id }) => {
+      const facts = there.get(id)
+      return facts !== undefined && facts.endedOn === null && facts.placement === null && !facts.onTrial
     })
-    .sort((a, b) => a.uses - b.uses)
+    .sort((a, b) => demo.leftOf(b) - demo.leftOf(a))
 }
 
 function setTarget(demo: DemoHouse, today: Day): void {

@@ -1,84 +1,72 @@
-import { fieldsOf, type Day } from '#core/calendar/day'
-import { ReadingBody } from '#contract/reading'
 import type { z } from 'zod'
-import type { Done } from '#server/db/journal'
+import type { Day } from '#core/calendar/day'
+import { ReadingBody } from '#contract/reading'
 import type { Db } from '#server/db/query'
-import type { Outcome } from '#server/failing'
-import { makeServices, type Services } from '#server/services'
-import type { Role } from './cast-data.js'
-import { Random } from './random.js'
+import type { Cast, Role } from './cast.js'
+import { ClockedHouse } from './clocked-house.js'
+import type { LifeGoal, MarenLife, ProjectId, Thing } from './maren.js'
 import type { DemoItem } from './stash.js'
 
-/** Minutes after midnight at which she gets ready, and at which she sits down in the evening. */
-const MORNING = 6 * 60 + 40
-const EVENING = 19 * 60 + 15
+/** The product as Maren writes her life down in it. */
+export class DemoHouse extends ClockedHouse {
+  readonly stash: readonly DemoItem[]
+  /** Of what was rolled in: its latest stay. */
+  readonly stays = new Map<string, string>()
 
-/** The server's own commands under a clock that is moved along by hand, and what the generator knows of the stash. */
-export class DemoHouse {
-  readonly services: Services
-  readonly inProject = new Set<string>()
-  stash: DemoItem[] = []
-  day: Day
-  #changes = 0
-  #minute = MORNING
-  readonly #ids: Random
-
-  constructor(db: Db, start: Day, seed: number) {
-    this.day = start
-    this.#ids = new Random(seed + 1)
-    this.services = makeServices(db, () => this.#now(), { newId: () => uuidOf(this.#ids) })
-  }
-
-  /** Moves the clock to the part of the day in which something is done; acts follow each other by a minute or three. */
-  turnTo(part: 'morning' | 'evening'): void {
-    const { date } = fieldsOf(this.day)
-    this.#minute = (part === 'morning' ? MORNING : EVENING) + ((date * 37) % 95)
-  }
-
-  /** Runs one command as one change; a refusal is a fault of the generator. */
-  act<A extends object>(command: string, run: (changeId: string) => Outcome<Done<A>>): void {
-    const outcome = this.attempt(command, run)
-    if (outcome.ok) return
-    const { code, data } = outcome.failure
-    throw new Error(`${command} on ${this.day}: ${code} ${JSON.stringify(data)}`)
-  }
-
-  attempt<A extends object>(command: string, run: (changeId: string) => Outcome<Done<A>>): Outcome<object> {
-    this.#changes += 1
-    this.#minute = Math.min(23 * 60 + 50, this.#minute + 1 + (this.#changes % 3))
-    const changeId = uuidOf(this.#ids)
-    return this.services.journal.run({ changeId, command, body: {} }, () => run(changeId))
+  constructor(
+    db: Db,
+    readonly life: MarenLife,
+    readonly cast: Cast,
+    seed: number,
+  ) {
+    super(db, life.start, seed)
+    this.stash = [...life.things.values()].map(({ item }) => item)
   }
 
   of(categoryId: string): DemoItem[] {
-    return this.stash.filter((item) => item.kind.categoryId === categoryId && !item.ended)
+    return this.stash.filter((item) => item.kind.categoryId === categoryId && item.here && !item.ended)
   }
 
   playing(role: Role): DemoItem {
-    const found = this.stash.find((item) => item.roles.includes(role))
+    const found = this.cast.get(role)
     if (!found) throw new Error(`Nobody plays ${role}`)
     return found
   }
 
-  rollIn(
-    item: DemoItem,
-    goal: { kind: 'finish' | 'uses'; target: number | null; headStart: number },
-    projectId: string,
-    dated: boolean,
-  ): void {
+  thing(item: DemoItem): Thing {
+    const found = this.life.things.get(item.id)
+    if (!found) throw new Error(`${item.fields.name} is not of this life`)
+    return found
+  }
+
+  /** What is left of it, or of a shade, in truth and now: a share. */
+  leftOf(item: DemoItem, partId: string | null = null): number {
+    const thing = this.thing(item)
+    const at = item.fields.parts.findIndex(({ id }) => id === partId)
+    return at < 0 ? thing.leftOn(this.until) : thing.partLeftOn(this.until, at)
+  }
+
+  /** She will not touch it again before the end of the log. */
+  restsForGood(item: DemoItem): boolean {
+    const { lastOn, trial, stay } = this.thing(item)
+    return !trial && stay === null && !item.inDrawer && (lastOn === null || lastOn < this.day)
+  }
+
+  rollIn(item: DemoItem, { kind, target, dated, guessMonths }: LifeGoal, projectId: ProjectId): void {
+    const stayId = this.services.newId()
     this.act('roll-in', (changeId) =>
       this.services.projects.rollIn(projectId, {
         changeId,
-        stayId: this.services.newId(),
+        stayId,
         itemId: item.id,
         partId: null,
         beside: false,
         day: this.day,
-        goal: { ...goal, by: { kind: dated ? 'project' : 'none' } },
-        guess: null,
+        goal: { kind, target, headStart: 0, by: { kind: dated ? 'project' : 'none' } },
+        guess: guessMonths === null ? null : { id: this.services.newId(), months: guessMonths },
       }),
     )
-    this.inProject.add(item.id)
+    this.stays.set(item.id, stayId)
   }
 
   wear(item: { id: string }, day: Day, partIds: readonly string[] = []): void {
@@ -97,18 +85,4 @@ export class DemoHouse {
       }),
     )
   }
-
-  #now(): Date {
-    const { year, month, date } = fieldsOf(this.day)
-    return new Date(year, month - 1, date, Math.floor(this.#minute / 60), this.#minute % 60)
-  }
-}
-
-export function uuidOf(random: Random): string {
-  const hex = Array.from({ length: 32 }, (_, at) =>
-    at === 12 ? 4 : at === 16 ? random.whole(8, 11) : random.whole(0, 15),
-  )
-    .map((digit) => digit.toString(16))
-    .join('')
-  return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-')
 }

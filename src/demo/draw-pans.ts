@@ -1,4 +1,5 @@
 import { BARE_PAN_METHOD, measureBarePan } from '#core/measure/bare-pan'
+import { leftByReading } from '#core/item/what-is-left'
 import { maskText } from '#core/measure/mask-text'
 import type { Outline, Point } from '#core/measure/outline'
 import { Random } from './random.js'
@@ -23,15 +24,15 @@ const WIDTH = 900
 const HEIGHT = 700
 const CENTRE = [452, 348] as const
 const RADIUS = 268
-/** How the bare patch grows from one check-in to the next, as a share of the radius. */
-const PATCHES = [0.34, 0.4, 0.45, 0.5] as const
+/** The patch is not quite in the middle, and its rim is uneven: so much more of the pan than its radius says is bare. Measured. */
+const UNEVEN = 1.01
 
-/** A blush on a dressing table, seen from above, with more of its pan bare each time. */
-export async function drawPans(seed: number): Promise<PanPicture[]> {
+/** A blush on a dressing table, seen from above, with so much of it left each time: of a full one, 0..1. */
+export async function drawPans(seed: number, lefts: readonly number[]): Promise<PanPicture[]> {
   const { default: sharp } = await import('sharp')
   const pictures: PanPicture[] = []
-  for (const [n, patch] of PATCHES.entries()) {
-    const bytes = paint(new Random(seed + n), patch)
+  for (const [n, left] of lefts.entries()) {
+    const bytes = paint(new Random(seed + n), Math.sqrt(bareAt(left) / UNEVEN))
     const jpeg = await sharp(bytes, { raw: { width: WIDTH, height: HEIGHT, channels: 3 } })
       .jpeg({ quality: 86 })
       .toBuffer()
@@ -69,6 +70,17 @@ export async function drawPans(seed: number): Promise<PanPicture[]> {
     })
   }
   return pictures
+}
+
+/** The share of metal that shows where so much is left: what the house reads off a photo, backwards. */
+function bareAt(left: number): number {
+  let [low, high] = [0, 1]
+  for (let step = 0; step < 30; step += 1) {
+    const middle = (low + high) / 2
+    if (leftByReading({ kind: 'bare', value: middle, stage: null, word: null }) > left) low = middle
+    else high = middle
+  }
+  return low
 }
 
 function paint(random: Random, patch: number): Buffer {

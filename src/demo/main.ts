@@ -1,14 +1,15 @@
 import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { parseDay } from '#core/calendar/day'
+import { addDays, parseDay } from '#core/calendar/day'
 import { lockFolder } from '#server/db/lock-folder'
 import { openDatabase } from '#server/db/open-database'
 import { dayNow } from '#server/context'
 import { buildDemo } from './build-demo.js'
+import { lifeWithCast, PHOTOGRAPHED_AGO } from './cast.js'
 import { drawPans } from './draw-pans.js'
 
 /** The demo's own seed; the day is today's, so that its log always ends yesterday. */
-const SEED = 1867
+const SEED = 1873
 
 const [folder, askedDay] = process.argv.slice(2)
 if (folder === undefined) throw new Error('usage: demo FOLDER [DAY]')
@@ -20,7 +21,10 @@ const lock = lockOrSayWhy(folder)
 for (const name of [part, `${part}-wal`, `${part}-shm`, file, `${file}-wal`, `${file}-shm`])
   rmSync(name, { force: true })
 const db = openDatabase(part, { appliedAt: `${today}T12:00:00.000Z` })
-buildDemo(db, { seed: SEED, today, pictures: await drawPans(SEED) })
+const { life, cast } = lifeWithCast(SEED, today)
+const photographed = life.things.get(cast.get('photographed')?.id ?? '')
+const lefts = PHOTOGRAPHED_AGO.flatMap((ago) => photographed?.leftOn(addDays(today, 1 - ago)) ?? [])
+buildDemo(db, { seed: SEED, today, pictures: await drawPans(SEED, lefts) })
 db.pragma('wal_checkpoint(TRUNCATE)')
 db.close()
 renameSync(part, file)

@@ -7,10 +7,9 @@ import type { PackageEvent } from '#core/measure/package-events'
 import { BLANK_FIELDS } from '#core/item/fields-data'
 import { ReadingBody } from '#contract/reading'
 import type { StepView } from '#contract/check-in'
-import { LEVELS, PALETTE_STAGES } from './cast-data.js'
 import type { DemoHouse } from './demo-house.js'
 import type { PanPicture } from './draw-pans.js'
-import { PROJECT_ID } from './scene.js'
+import type { ProjectId } from './maren.js'
 import type { DemoItem } from './stash.js'
 
 /** Check-ins so many days before today: over what lies in the drawer, then over the project. Data table. */
@@ -53,8 +52,6 @@ const SAID = [
 const STEPS = [0.01, 0.1, 0.1, 1] as const
 /** What is left of a pan above which it shows a stage, in the order of the stages. Assumption. */
 const STAGE_FROM = [0.93, 0.8, 0.58, 0.3, 0.14]
-/** What is left of the pan in each of its pictures. */
-const LEFT_IN_PICTURES = [0.47, 0.42, 0.38, 0.34]
 /** How many of the open check-in are looked at on the morning of the demo. */
 const BEGUN = 4
 
@@ -111,7 +108,7 @@ export class MeasuringStory {
         id,
         name: `${MONTHS[Number(month) - 1] ?? ''} ${year}`,
         over,
-        projectId: over === 'project' ? PROJECT_ID : null,
+        projectId: over === 'project' ? ('centenary' satisfies ProjectId) : null,
         categoryId: null,
         itemIds: items.map((item) => item.id),
         way: 'item by item',
@@ -175,8 +172,7 @@ export class MeasuringStory {
 
   #readings(step: StepView, item: DemoItem): Taken[] {
     const { day } = this.#demo
-    const left = this.#leftOf(item)
-    const scripted = item.roles.includes('half panned palette')
+    const left = Math.max(0.03, this.#demo.leftOf(item))
     const read = (reading: object, partId: string | null = null, pan: PanBody = null): Taken => ({
       id: this.#demo.services.newId(),
       partId,
@@ -190,11 +186,11 @@ export class MeasuringStory {
       }
       case 'look': {
         if (item.fields.parts.length > 0)
-          return item.fields.parts.slice(0, 4).map((part, at) =>
+          return item.fields.parts.map((part) =>
             read(
               {
                 kind: 'stage',
-                stage: scripted ? PALETTE_STAGES[at] : stageAt(Math.min(1, left * (0.8 + at * 0.12))),
+                stage: stageAt(this.#demo.leftOf(item, part.id)),
               },
               part.id,
             ),
@@ -214,21 +210,14 @@ export class MeasuringStory {
 
   /** The pan that is photographed each time, with its bare area read off the drawn picture. */
   #photographed(item: DemoItem, read: (reading: object, partId: null, pan: PanBody) => Taken): Taken[] | null {
-    if (!item.roles.includes('goal met')) return null
     const demo = this.#demo
+    if (item !== demo.cast.get('photographed')) return null
     const picture = this.#pictures[this.#n - BEFORE_PROJECT.length]
     if (!picture) return null
     const photoId = demo.services.newId()
     demo.act('add-photo', () => demo.services.photos.add(photoId, item.id, demo.day, picture))
     const pan = { id: demo.services.newId(), photoId, ...picture.pan }
     return [read({ kind: 'bare', value: picture.bare, how: 'photo' }, null, pan)]
-  }
-
-  /** By its uses; of what is read by the script, as it was read last. */
-  #leftOf(item: DemoItem): number {
-    if (item.roles.includes('goal met')) return LEFT_IN_PICTURES[this.#n - BEFORE_PROJECT.length] ?? 0.3
-    if (!item.roles.some((role) => role in LEVELS)) return leftOf(item)
-    return this.#demo.services.stock.one(item.id, this.#demo.day)?.reading?.value ?? leftOf(item)
   }
 
   #event(categoryId: string, kind: PackageEvent, more: { grams?: number; share?: number; words?: string }): void {
@@ -301,7 +290,7 @@ export class MeasuringStory {
     const demo = this.#demo
     const palette = demo
       .of('eyeshadow-palette')
-      .find((each) => each.fields.parts.length > 0 && !each.cast && !each.hatBox)
+      .find((each) => each.fields.parts.length > 0 && !each.hatBox && demo.restsForGood(each))
     const part = palette?.fields.parts.at(-1)
     if (!palette || !part) return
     demo.act('depot', (changeId) =>
@@ -321,7 +310,7 @@ export class MeasuringStory {
     const demo = this.#demo
     const pair = demo
       .of('lipstick')
-      .filter((each) => !each.cast && !each.inDrawer && !each.hatBox && each.fields.opened.kind === 'range')
+      .filter((each) => !each.hatBox && each.fields.opened.kind === 'range' && demo.restsForGood(each))
       .slice(-2)
     const [one, other] = pair
     if (!one || !other) return
@@ -355,8 +344,9 @@ export class MeasuringStory {
   #doubtfulMark(): void {
     const demo = this.#demo
     const item = demo.playing('finish by eye')
+    if (item.ended) return
     demo.read(item, null, {
-      kind: 'level',
+      kind: eyeMeasureOf(item.fields.form, item.fields.opaque) === 'length' ? 'length' : 'level',
       value: 0.92,
       day: demo.day,
       doubtful: true,
@@ -373,12 +363,7 @@ interface Taken {
   pan: PanBody
 }
 
-/** What is left by the uses it had, 0..1; the last tenth takes its time. */
-function leftOf(item: DemoItem): number {
-  return Math.max(0.08, 1 - item.uses / item.capacity)
-}
-
-/** What it weighs with its package, rounded as its scale does; null of what no scale carries. */
+/** What it weighs with its package, rounded as its scale does; null of what is too light for it. */
 function grossOf(item: DemoItem, left: number): { grams: number; resolution: number } | null {
   const type = CATEGORY_DEFAULTS.find((each) => each.id === item.kind.categoryId)?.type ?? 'other'
   const amount = useAmountOf(type, item.fields.form)
@@ -389,10 +374,12 @@ function grossOf(item: DemoItem, left: number): { grams: number; resolution: num
   const pack = tau * label * (0.85 + (seed % 30) / 100)
   const resolution = STEPS[seed % STEPS.length] ?? 0.1
   const grams = pack + residue * label + label * (1 - residue) * left
-  return { grams: Math.round(Math.round(grams / resolution) * resolution * 1000) / 1000, resolution }
+  const shown = Math.round(Math.round(grams / resolution) * resolution * 1000) / 1000
+  return shown > 0 ? { grams: shown, resolution } : null
 }
 
-function stageAt(left: number) {
+/** The stage that a pan shows where so much is left. */
+export function stageAt(left: number) {
   const at = STAGE_FROM.findIndex((from) => left > from)
   return PAN_STAGES[at < 0 ? 5 : at] ?? 'untouched'
 }

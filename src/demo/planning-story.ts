@@ -44,7 +44,7 @@ export function planningEvening(demo: DemoHouse, ago: number): void {
 function untilTheParty(demo: DemoHouse, basis: PlanBasis, months: number): PlanBasis {
   const span = planSpan(basis.today, months)
   const slips = demo.playing('out of reach').id
-  const early = demo.playing('goal met').id
+  const early = demo.playing('met lately').id
   const moves = basis.things.flatMap(({ itemId, inDrawer }): PlanMove[] => {
     const out = itemId === early ? 1 : inDrawer ? 0 : 2
     return span.months.slice(0, out).map((month) => ({ itemId, month, lies: false }))

@@ -23,6 +23,11 @@ export class Random {
     return this.next() < share
   }
 
+  /** Of mean 0 and standard deviation 1 (Box and Muller). */
+  normal(): number {
+    return Math.sqrt(-2 * Math.log(1 - this.next())) * Math.cos(2 * Math.PI * this.next())
+  }
+
   pick<T>(list: readonly T[]): T {
     const found = list[Math.floor(this.next() * list.length)]
     if (found === undefined) throw new Error('Nothing to pick from')
@@ -38,4 +43,13 @@ export class Random {
     }
     return list.at(-1)
   }
+}
+
+export function uuidOf(random: Random): string {
+  const hex = Array.from({ length: 32 }, (_, at) =>
+    at === 12 ? 4 : at === 16 ? random.whole(8, 11) : random.whole(0, 15),
+  )
+    .map((digit) => digit.toString(16))
+    .join('')
+  return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-')
 }

@@ -25,8 +25,6 @@ export interface StashCategory {
   readonly unit: 'g' | 'ml'
   readonly paoMonths: number
   readonly price: readonly [number, number]
-  /** About how many uses a full one gives her. */
-  readonly capacity: number
   /** How many lie in the drawer at a time. */
   readonly inDrawer: number
   /** Chance that a face on an ordinary wear day has this step. */
@@ -40,12 +38,11 @@ export const STASH: readonly StashCategory[] = [
     categoryId: 'sunscreen',
     noun: 'day screen',
     form: 'tube',
-    count: 6,
+    count: 12,
     amount: 50,
     unit: 'ml',
     paoMonths: 12,
     price: [900, 1900],
-    capacity: 90,
     inDrawer: 2,
     step: 0.8,
     shades: [
@@ -64,7 +61,6 @@ export const STASH: readonly StashCategory[] = [
     unit: 'ml',
     paoMonths: 18,
     price: [1200, 2800],
-    capacity: 110,
     inDrawer: 2,
     step: 0.55,
     shades: [
@@ -86,7 +82,6 @@ export const STASH: readonly StashCategory[] = [
     unit: 'ml',
     paoMonths: 18,
     price: [1800, 4200],
-    capacity: 130,
     inDrawer: 2,
     step: 0.8,
     shades: [
@@ -110,7 +105,6 @@ export const STASH: readonly StashCategory[] = [
     unit: 'ml',
     paoMonths: 18,
     price: [900, 2600],
-    capacity: 120,
     inDrawer: 2,
     step: 0.7,
     shades: [
@@ -133,7 +127,6 @@ export const STASH: readonly StashCategory[] = [
     unit: 'g',
     paoMonths: 36,
     price: [1100, 3600],
-    capacity: 190,
     inDrawer: 2,
     step: 0.6,
     shades: [
@@ -156,7 +149,6 @@ export const STASH: readonly StashCategory[] = [
     unit: 'g',
     paoMonths: 36,
     price: [900, 4800],
-    capacity: 320,
     inDrawer: 2,
     step: 0.55,
     shades: [
@@ -183,7 +175,6 @@ export const STASH: readonly StashCategory[] = [
     unit: 'g',
     paoMonths: 36,
     price: [700, 3900],
-    capacity: 360,
     inDrawer: 3,
     step: 0.75,
     shades: [
@@ -216,7 +207,6 @@ export const STASH: readonly StashCategory[] = [
     unit: 'g',
     paoMonths: 36,
     price: [900, 4200],
-    capacity: 420,
     inDrawer: 1,
     step: 0.4,
     shades: [
@@ -240,7 +230,6 @@ export const STASH: readonly StashCategory[] = [
     unit: 'g',
     paoMonths: 24,
     price: [500, 1900],
-    capacity: 50,
     inDrawer: 2,
     step: 0.75,
     shades: [
@@ -261,7 +250,6 @@ export const STASH: readonly StashCategory[] = [
     unit: 'g',
     paoMonths: 18,
     price: [800, 2600],
-    capacity: 150,
     inDrawer: 1,
     step: 0.35,
     shades: [
@@ -283,7 +271,6 @@ export const STASH: readonly StashCategory[] = [
     unit: 'g',
     paoMonths: 36,
     price: [1400, 4900],
-    capacity: 500,
     inDrawer: 1,
     step: 0.5,
     shades: [
@@ -308,7 +295,6 @@ export const STASH: readonly StashCategory[] = [
     unit: 'g',
     paoMonths: 24,
     price: [400, 2100],
-    capacity: 160,
     inDrawer: 2,
     step: 0.4,
     shades: [
@@ -332,7 +318,6 @@ export const STASH: readonly StashCategory[] = [
     unit: 'ml',
     paoMonths: 6,
     price: [600, 2700],
-    capacity: 70,
     inDrawer: 1,
     step: 0.75,
     shades: [
@@ -355,7 +340,6 @@ export const STASH: readonly StashCategory[] = [
     unit: 'g',
     paoMonths: 24,
     price: [600, 3400],
-    capacity: 180,
     inDrawer: 4,
     step: 0.55,
     shades: [
@@ -400,7 +384,6 @@ export const STASH: readonly StashCategory[] = [
     unit: 'ml',
     paoMonths: 24,
     price: [500, 2400],
-    capacity: 80,
     inDrawer: 2,
     step: 0.35,
     shades: [
@@ -427,7 +410,6 @@ export const STASH: readonly StashCategory[] = [
     unit: 'ml',
     paoMonths: 18,
     price: [900, 2900],
-    capacity: 150,
     inDrawer: 2,
     step: 0.45,
     shades: [

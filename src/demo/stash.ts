@@ -1,87 +1,57 @@
-import { addDays, addMonths, fieldsOf, type Day } from '#core/calendar/day'
+import { addDays, addMonths, daysBetween, fieldsOf, type Day } from '#core/calendar/day'
 import { BLANK_FIELDS } from '#core/item/fields-data'
+import { labelGrams, useAmountOf } from '#core/forecast/use-amounts'
+import { packageModelOf } from '#core/forecast/form-models'
+import { CATEGORY_DEFAULTS } from '#core/item/category-defaults'
 import type { ItemFields } from '#contract/item'
 import type { Random } from './random.js'
-import { CAST, type CastMember, type Role } from './cast-data.js'
 import { MAKERS, PALETTE_SHADES, STASH, type StashCategory } from './stash-data.js'
 
 export interface DemoItem {
   readonly id: string
   readonly kind: StashCategory
   readonly fields: ItemFields
-  /** Uses one package gives before it is empty. */
-  readonly capacity: number
-  /** Uses so far, those before the log included. */
-  uses: number
+  /** Uses a full one gives her. */
+  readonly usesWhenFull: number
+  /** Uses before the log, in truth; what she says of them is in its fields. */
+  readonly uses: number
+  /** On the day it is written down she looks how much is left. */
+  readonly looked: boolean
   /** How fond she is of it: the weight with which it is reached for. */
   readonly fondness: number
-  readonly roles: readonly Role[]
-  /** It has a part, or a place in the drawer from the day the project begins: nothing of it is left to chance. */
-  readonly cast: boolean
-  readonly pinned: boolean
   /** The day it comes into the collection; null = it was there when the log began. */
   readonly cameOn: Day | null
   /** From the hat-box that the move turned up: not to hand before. */
   readonly hatBox: boolean
+  /** What is written down of it so far. */
+  here: boolean
   inDrawer: boolean
   ended: boolean
 }
 
-/** Everything Maren owned when the log began, in the order of a face. */
-export function stashOf(random: Random, start: Day, today: Day, newId: () => string): DemoItem[] {
-  const stash = STASH.flatMap((kind) =>
-    Array.from({ length: kind.count }, (_, index) => {
-      const member = CAST.find((each) => each.categoryId === kind.categoryId && each.index === index)
-      const item = itemOf(kind, index, random, start, newId)
-      return member ? castOf(item, member, today) : item
-    }),
+/** She has a heavy hand: takes so many times what is usual; and of an item so far from that, on the log. As in the lives of `docs/forecasts.md`. */
+const HAND = 1.3
+const ITEM_SD = 0.35
+/** She says of every second item how often it was used before, a third off; of every third how much is left. */
+const SAYS_USES = 0.55
+const SAID_SD = 0.3
+const LOOKS = 0.35
+
+/** Everything Maren owned when the log began, and what she bought until she swore it off, in the order of a face. */
+export function stashOf(random: Random, start: Day, noMore: Day, newId: () => string): DemoItem[] {
+  return STASH.flatMap((kind) =>
+    Array.from({ length: kind.count }, (_, index) => itemOf(kind, index, random, start, noMore, newId)),
   )
-  return stash.map((item) => backupOf(item, stash))
 }
 
-/** The first unopened one of its kind is the backup of the one that is to have one. */
-function backupOf(item: DemoItem, stash: readonly DemoItem[]): DemoItem {
-  const open = stash.find((each) => each.roles.includes('has a backup') && each.kind === item.kind)
-  const first = stash.find((each) => each.kind === open?.kind && each.fields.opened.kind === 'unopened')
-  if (!open || item !== first) return item
-  const { maker, name, shade, colour, content } = open.fields
-  return { ...item, cast: true, fields: { ...item.fields, maker, name, shade, colour, content } }
-}
-
-/** A member of the cast: opened when the story needs it, with a label that says for how long; never from the hat-box. */
-function castOf(item: DemoItem, member: CastMember, today: Day): DemoItem {
-  const openedOn = addDays(today, -member.openedAgo)
-  const bought = addDays(openedOn, -9)
-  const lapsed = member.roles.includes('lapsed sunscreen')
-  return {
-    ...item,
-    roles: member.roles,
-    cast: true,
-    pinned: member.inDrawer,
-    cameOn: openedOn,
-    hatBox: false,
-    uses: 4,
-    fondness: 1.2,
-    fields: {
-      ...item.fields,
-      acquired: { earliest: bought, latest: bought },
-      opened: { kind: 'range', earliest: openedOn, latest: openedOn, said: openedOn },
-      paoMonths: member.paoMonths,
-      expiry:
-        item.kind.categoryId === 'sunscreen' ? (lapsed ? addDays(today, -40) : endOfMonth(addMonths(today, 20))) : null,
-      usesBefore: null,
-      notes: '',
-      availability: null,
-      seasons: [],
-      opaque: false,
-      priceMinor: item.fields.priceMinor ?? item.kind.price[0],
-      source: 'bought',
-      packageStates: [],
-    },
-  }
-}
-
-function itemOf(kind: StashCategory, index: number, random: Random, start: Day, newId: () => string): DemoItem {
+function itemOf(
+  kind: StashCategory,
+  index: number,
+  random: Random,
+  start: Day,
+  noMore: Day,
+  newId: () => string,
+): DemoItem {
   const shade = kind.shades[index % kind.shades.length]
   if (!shade) throw new Error(`No shade for ${kind.categoryId}`)
   const [name, colour, finish = 'satin'] = shade
@@ -93,10 +63,27 @@ function itemOf(kind: StashCategory, index: number, random: Random, start: Day, 
   const isPalette = kind.categoryId === 'eyeshadow-palette'
   const hatBox = !unopened && index % 7 === 4
   const daily = kind.step >= 0.7 && kind.count < 16
-  const capacity = Math.round(kind.capacity * (0.8 + random.next() * 0.4))
-  const usesBefore = unopened ? 0 : Math.round(capacity * (index < 3 ? random.next() * 0.55 : random.next() * 0.35))
-  const bought = addDays(start, -random.whole(20, daily || index < 3 ? 150 : 700))
+  // The last ones of a kind were bought while the log ran.
+  const cameOn = index >= kind.count * 0.86 ? addDays(start, random.whole(9, daysBetween(start, noMore) - 1)) : null
+  const content = { amount: index % 5 === 3 ? Math.round(kind.amount * 50) / 100 : kind.amount, unit: kind.unit }
+  const usesWhenFull = Math.max(12, Math.round(usesIn(kind, content, HAND * Math.exp(ITEM_SD * random.normal()))))
+  const bought =
+    cameOn ??
+    addDays(
+      start,
+      -random.whole(20, isPalette ? 500 : kind.categoryId === 'sunscreen' ? 420 : daily || index < 3 ? 240 : 700),
+    )
   const openedOn = addDays(bought, random.whole(1, 18))
+  // Nobody wears one thing oftener than every second day.
+  const most = Math.min(0.85 * usesWhenFull, daysBetween(openedOn, start) / 2)
+  const uses = unopened
+    ? 0
+    : Math.max(
+        0,
+        Math.round(
+          Math.min(most, usesWhenFull * (index < kind.inDrawer + 2 ? random.next() * 0.85 : random.next() ** 2 * 0.8)),
+        ),
+      )
   const monthKnown = {
     earliest: `${openedOn.slice(0, 8)}01` as Day,
     latest: addDays(addMonths(`${openedOn.slice(0, 8)}01` as Day, 1), -1),
@@ -113,10 +100,10 @@ function itemOf(kind: StashCategory, index: number, random: Random, start: Day, 
   return {
     id: newId(),
     kind,
-    roles: [],
-    cast: false,
-    pinned: false,
-    cameOn: null,
+    cameOn,
+    usesWhenFull,
+    uses,
+    looked: !unopened && random.chance(LOOKS),
     fields: {
       ...BLANK_FIELDS,
       maker: maker ?? '',
@@ -128,28 +115,39 @@ function itemOf(kind: StashCategory, index: number, random: Random, start: Day, 
       finish,
       opaque: ['tube', 'spray'].includes(kind.form) && index % 3 === 0,
       slots: isPalette ? 3 : 1,
-      content: { amount: index % 5 === 3 ? Math.round(kind.amount * 50) / 100 : kind.amount, unit: kind.unit },
+      content,
       priceMinor: gift || hatBox ? null : cents,
       source: gift ? 'gift' : hatBox ? null : 'bought',
       acquired: hatBox ? null : { earliest: bought, latest: bought },
       opened,
       paoMonths: random.chance(0.75) ? kind.paoMonths : null,
-      expiry: kind.categoryId === 'sunscreen' ? endOfMonth(addMonths(bought, 30)) : null,
+      expiry: kind.categoryId === 'sunscreen' ? endOfMonth(addMonths(bought, 24)) : null,
       sunProtection: kind.categoryId === 'sunscreen',
-      usesBefore,
+      usesBefore: unopened
+        ? 0
+        : random.chance(SAYS_USES)
+          ? Math.round(uses * Math.exp(SAID_SD * random.normal()))
+          : null,
       liking: random.chance(0.6) ? random.whole(2, 5) : null,
       notes: hatBox ? 'From the hat-box the move turned up.' : '',
       ...traitsOf(kind.categoryId, index),
       structure: isPalette ? 'palette' : 'single',
       parts: isPalette ? partsOf(index, random, newId) : [],
     },
-    capacity,
-    uses: usesBefore,
     fondness: 0.3 + random.next() * random.next() * 2 + (index < kind.inDrawer ? 1.2 : 0),
     hatBox,
+    here: false,
     inDrawer: false,
     ended: false,
   }
+}
+
+/** Uses in a full one: what can be reached of its label, by what a use of its kind takes. */
+function usesIn(kind: StashCategory, content: NonNullable<ItemFields['content']>, taken: number): number {
+  const type = CATEGORY_DEFAULTS.find((each) => each.id === kind.categoryId)?.type ?? 'other'
+  const amount = useAmountOf(type, kind.form)
+  const grams = labelGrams(content, amount) ?? amount.typicalLabel.amount
+  return ((1 - packageModelOf(type, kind.form).residue) * grams) / (amount.median * taken)
 }
 
 /** What suits what: by the place in its category, so that the same stash comes out whatever the seed. */

@@ -1,6 +1,6 @@
 import { addDays, type Day } from '#core/calendar/day'
 import { Random } from '#demo/random'
-import { uuidOf } from '#demo/demo-house'
+import { uuidOf } from '#demo/random'
 import { ACT_NAMES, ACTS } from './random-acts-data'
 import { shadeFields } from './fields'
 import { FIELDS, TODAY, type Answer, type TestHouse } from './test-house'

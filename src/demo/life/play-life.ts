@@ -3,7 +3,7 @@ import { BLANK_FIELDS } from '#core/item/fields-data'
 import type { ReadingBody } from '#contract/reading'
 import type { Db } from '#server/db/query'
 import type { z } from 'zod'
-import { DemoHouse } from '../demo-house.js'
+import { ClockedHouse } from '../clocked-house.js'
 import type { LifeEvent, LifeFile, LifeItem, LifeLook } from './life-file.js'
 
 /** Slots of every zone: a life does not say how large its drawer is. */
@@ -11,7 +11,7 @@ const ROOMY = 200
 
 /** A life as it is played: what is in the drawer goes through the product's own commands, under a clock moved day by day. */
 export class PlayedLife {
-  readonly house: DemoHouse
+  readonly house: ClockedHouse
   /** What was refused, in words: the file says something that the product does not accept. */
   readonly refused: string[] = []
   readonly #life: LifeFile
@@ -25,7 +25,7 @@ export class PlayedLife {
     this.#life = life
     this.#items = new Map(life.items.map((item) => [item.id, item]))
     db.pragma('synchronous = OFF')
-    this.house = new DemoHouse(db, life.start as Day, life.seed)
+    this.house = new ClockedHouse(db, life.start as Day, life.seed)
     const { services } = this.house
     this.house.act('save-settings', () => {
       services.settingsStore.save({ ...services.settings(), plannedWeek: life.week })
@@ -117,7 +117,7 @@ export class PlayedLife {
     }
   }
 
-  #try(event: LifeEvent, run: Parameters<DemoHouse['attempt']>[1]): void {
+  #try(event: LifeEvent, run: Parameters<ClockedHouse['attempt']>[1]): void {
     const outcome = this.house.attempt(event.do, run)
     if (!outcome.ok) this.refused.push(`day ${event.day}: ${JSON.stringify(event)}: ${outcome.failure.code}`)
   }

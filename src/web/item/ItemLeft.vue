@@ -42,9 +42,13 @@ const reason = computed(() => {
     ? `${numberWords(item.value.content.amount, 2)} ${item.value.content.unit} by the label`
     : 'the usual size of its type, since no label is recorded'
   const { uses, wears } = item.value
-  if (uses === 0) return `No measurements and no uses yet: estimated from ${label}.`
-  const stated = forecast.value.start === 'stated' ? ` and about ${uses - wears} before it` : ''
-  const unknown = forecast.value.start === 'unknown' ? "; how full it was before, we don't know" : ''
+  const { start } = forecast.value
+  if (uses === 0) {
+    const full = start === 'unknown' ? "; how full it is, we don't know" : ''
+    return `No measurements and no uses yet: estimated from ${label}${full}.`
+  }
+  const stated = start === 'stated' ? ` and about ${uses - wears} before it` : ''
+  const unknown = start === 'unknown' ? "; how full it was before, we don't know" : ''
   return `No measurements yet: estimated from ${usesWords(wears)} in the log${stated}, and ${label}${unknown}.`
 })
 </script>

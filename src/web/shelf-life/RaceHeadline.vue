@@ -12,11 +12,10 @@ const money = (minor: number): string => moneyShort(minor, props.currency)
   <p class="headline" role="status">
     <template v-if="sum.running === 0">None of these has a use-by date we know.</template>
     <template v-else-if="!paceKnown"
-      >It's too early to say what you'll finish in time: that takes two weeks of your log.</template
+      >We don't know your pace yet. Until you've logged two weeks, these go by a usual one.</template
     >
     <template v-else-if="sum.losing === 0"
-      >At your pace you're in time, or close, with all {{ sum.running
-      }}<template v-if="sum.held > 0"
+      >None of these {{ sum.running }} looks too late at your pace<template v-if="sum.held > 0"
         >; about <strong>{{ money(sum.stake) }}</strong> of the {{ money(sum.held) }} left in them may still
         expire</template
       >.</template

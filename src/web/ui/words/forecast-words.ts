@@ -57,15 +57,16 @@ export function howFastWords(forecast: ForecastView): string {
   const { pace, role, roleSaid, days } = forecast
   const counting =
     pace === null
-      ? 'Your pace is not known yet: it is counted from 14 days in the drawer or a project on'
+      ? "We don't know your pace with it yet: that takes 14 days in the drawer or a project"
       : `${counted(pace.uses, 'use')} on ${counted(pace.days, 'day')} in the drawer or a project within the last 12 weeks: ${numberWords(pace.perWeek, 1)} a week`
+  const [low, high] = [Math.round(days.low), Math.round(days.high)]
   const span =
     days.low >= LONG_DAYS
-      ? 'more than five years'
+      ? 'more than five years from here'
       : days.high >= LONG_DAYS
-        ? `${spanRangeWords(Math.round(days.low), Math.round(days.low))} or more`
-        : spanRangeWords(Math.round(days.low), Math.round(days.high))
-  return `${counting}. It is estimated as ${ROLE_WORDS[role]}${roleSaid ? ', as you said' : ''}: from here ${span}, 8 times in 10, if you keep using it.`
+        ? `${spanRangeWords(low, low)} from here at the earliest`
+        : `${spanRangeWords(low, high)} from here, 8 times in 10`
+  return `${counting}. It is estimated as ${ROLE_WORDS[role]}${roleSaid ? ', as you said' : ''}: ${span}, if you keep using it.`
 }
 
 export const ROLE_WORDS = {
