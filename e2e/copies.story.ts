@@ -12,8 +12,8 @@ test('the day is put back to its copy, and back again to how it was', async ({ p
     await expect(page.getByText(/^the day’s/)).toBeVisible({ timeout: 1000 })
   }).toPass({ timeout: 30_000 })
   await goTo(page, 'Today')
-  await tile(page, 'Rust Bloom').click()
-  await expect(tile(page, 'Rust Bloom')).toHaveAttribute('aria-pressed', 'true')
+  await tile(page, 'Petticoat').click()
+  await expect(tile(page, 'Petticoat')).toHaveAttribute('aria-pressed', 'true')
   await goTo(page, 'Settings')
   await page.getByRole('link', { name: 'Copies', exact: true }).click()
   await button(page, /^Look into the copy of .* the day’s/).click()
@@ -25,14 +25,14 @@ test('the day is put back to its copy, and back again to how it was', async ({ p
   await dialog.getByRole('button', { name: 'Go back' }).click()
   await expect(page.getByRole('button', { name: 'Back to how it was before' })).toBeVisible()
   await goTo(page, 'Today')
-  await expect(tile(page, 'Rust Bloom')).toHaveAttribute('aria-pressed', 'false')
+  await expect(tile(page, 'Petticoat')).toHaveAttribute('aria-pressed', 'false')
   await goTo(page, 'Settings')
   await page.getByRole('link', { name: 'Copies', exact: true }).click()
   await button(page, /^Go back to the copy of .* before going back to a copy$/).click()
   await dialog.getByRole('button', { name: 'Go back' }).click()
   await expect(dialog).toHaveCount(0)
   await goTo(page, 'Today')
-  await expect(tile(page, 'Rust Bloom')).toHaveAttribute('aria-pressed', 'true')
+  await expect(tile(page, 'Petticoat')).toHaveAttribute('aria-pressed', 'true')
 })
 
 test('everything goes out as one file and comes in again; a file that is none is refused', async ({ page, house }) => {
@@ -43,8 +43,8 @@ test('everything goes out as one file and comes in again; a file that is none is
   ])
   const file = await download.path()
   await goTo(page, 'Today')
-  await tile(page, 'Rust Bloom').click()
-  await expect(tile(page, 'Rust Bloom')).toHaveAttribute('aria-pressed', 'true')
+  await tile(page, 'Petticoat').click()
+  await expect(tile(page, 'Petticoat')).toHaveAttribute('aria-pressed', 'true')
   await page.goto(`${house.url}/settings/copies`)
   const part = page.getByRole('region', { name: 'Archive' })
   const choose = (chosen: { name: string; mimeType: string; buffer: Buffer } | string) =>
@@ -56,7 +56,7 @@ test('everything goes out as one file and comes in again; a file that is none is
   await button(page, /^Put .* in place of what is here$/).click()
   await expect(part).toContainText('items from the archive are here now')
   await goTo(page, 'Today')
-  await expect(tile(page, 'Rust Bloom')).toHaveAttribute('aria-pressed', 'false')
+  await expect(tile(page, 'Petticoat')).toHaveAttribute('aria-pressed', 'false')
 })
 
 test('a second folder that is not there is said where it was typed', async ({ page, house }) => {

@@ -19,12 +19,12 @@ test('how the day is changes what is suggested; not today sends one away', async
   await expect(page.locator('button.said')).toContainText('5 minutes')
   await expect(page.locator('button.said')).toContainText('dentist')
   // In five minutes there is no time for a highlighter or a palette.
-  await expect(lip).not.toContainText('Hedgerow')
+  await expect(lip).not.toContainText('Timetable')
 })
 
 test('a face is kept, put on another day, mixed and taken back; held up and put back is no wear', async ({ page }) => {
   const line = page.getByRole('region', { name: "The day's face" })
-  for (const name of ['Lamplight', 'Sawdust', 'Sloe']) await tile(page, name).click()
+  for (const name of ['Lamplight', 'Oatfield', 'Sloe']) await tile(page, name).click()
   await expect(line).toContainText('On today: 3')
   await line.getByRole('button', { name: 'More', exact: true }).click()
   await choose(page, 'How it was worn')
@@ -32,7 +32,7 @@ test('a face is kept, put on another day, mixed and taken back; held up and put 
   await details.getByRole('group', { name: 'Which' }).getByRole('button', { name: 'Lamplight' }).click()
   await details.getByRole('textbox', { name: 'How much' }).fill('2')
   await details.locator('.v-select').filter({ hasText: 'Mixed with' }).click()
-  await page.getByRole('option', { name: 'Sawdust', exact: true }).click()
+  await page.getByRole('option', { name: 'Oatfield', exact: true }).click()
   await details.getByLabel('Ratio').fill('2 to 1')
   await details.getByRole('button', { name: 'Save for Lamplight' }).click()
   await details.getByRole('button', { name: 'Close' }).click()
@@ -71,7 +71,7 @@ test('a paper sheet for a month is typed in with the arrows, stored at once, tak
   await page.goto(`${house.url}/tally-sheet`)
   const free = page.locator('td button:not(:has(svg))')
   await expect(free.first()).toBeVisible()
-  const row = page.getByRole('row').filter({ has: page.getByRole('rowheader', { name: 'Bark', exact: true }) })
+  const row = page.getByRole('row').filter({ has: page.getByRole('rowheader', { name: 'Alibi', exact: true }) })
   const squares = row.locator('td button')
   const sum = row.locator('td.sum')
   const before = Number(await sum.textContent())

@@ -111,7 +111,12 @@ const DIALOGS: readonly (readonly [string, readonly Typed[]])[] = [
     'of projects',
     [
       { of: /^Project$/, at: '/projects', open: button('Start a project'), type: fill('Name', 'Six by spring') },
-      { of: /^Goal of/, at: '/projects', open: button(/^Change the goal of/), type: fill('Uses wanted', '31') },
+      {
+        of: /^Goal of/,
+        at: '/projects',
+        open: button(/^Change the goal of .*Late Sun/),
+        type: fill('Uses wanted', '31'),
+      },
       { of: /^Leave/, at: '/projects', open: button(/^Leave .* unfinished/), type: fill(/^Why/, 'tired of it') },
       { of: /^Finale of/, at: '/projects', open: button('Finale'), type: fill(/^What I learned/, 'fewer') },
       {
@@ -155,8 +160,8 @@ async function said(page: Page): Promise<Locator> {
 }
 
 async function palette(page: Page): Promise<Locator> {
-  await tile(page, 'Hedgerow').click()
-  return tile(page, 'Hedgerow')
+  await tile(page, 'Timetable').click()
+  return tile(page, 'Timetable')
 }
 
 for (const [where, dialogs] of DIALOGS)
@@ -165,7 +170,7 @@ for (const [where, dialogs] of DIALOGS)
     house,
   }) => {
     for (const { of, at, open, type } of dialogs) {
-      await page.goto(house.url + (at === ITEM ? await pathOf(page, house, 'Rust Bloom') : at))
+      await page.goto(house.url + (at === ITEM ? await pathOf(page, house, 'Wet Sand') : at))
       const opener = await open(page)
       const dialog = page.getByRole('dialog', { name: of })
       await expect(dialog.getByRole('heading').first()).toBeVisible()

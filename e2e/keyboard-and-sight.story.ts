@@ -22,10 +22,10 @@ test('by keyboard alone: tally three, take one back, find an item', async ({ pag
   await expect(line).toContainText('On today: 2')
   await page.keyboard.press('/')
   await expect(page.getByRole('combobox', { name: 'Find an item', exact: true })).toBeFocused()
-  await page.keyboard.type('rust blo')
-  await expect(page.getByRole('row', { name: /^Rust Bloom/ }).first()).toBeVisible()
+  await page.keyboard.type('pettic')
+  await expect(page.getByRole('row', { name: /^Petticoat/ }).first()).toBeVisible()
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('heading', { name: 'Rust Bloom blush' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Petticoat blush' })).toBeVisible()
   // From outside the drawer, ticked from wherever she is.
   await page.keyboard.press('/')
   await page.keyboard.type('washboard')
@@ -55,24 +55,27 @@ test('by keyboard alone: an item is added and stored, and one is moved to anothe
 
   await page.locator('body').press('d')
   const brows = page.getByRole('region', { name: 'Brows' })
-  await brows.getByRole('button', { name: /^Move .*Bark.* elsewhere/ }).focus()
+  await brows
+    .getByRole('button', { name: /^Move .*Tobacco.* elsewhere/ })
+    .first()
+    .focus()
   await page.keyboard.press('Enter')
   const menu = page.locator('.v-overlay--active .v-list')
   await expect(menu).toBeVisible()
   await menu.locator('.v-list-item').filter({ hasText: 'Extras' }).focus()
   await page.keyboard.press('Enter')
   await expect(
-    page.getByRole('region', { name: 'Extras' }).getByRole('link', { name: 'Bark', exact: true }),
+    page.getByRole('region', { name: 'Extras' }).getByRole('link', { name: 'Tobacco', exact: true }),
   ).toBeVisible()
   await page.keyboard.press('Escape')
   await page.locator('body').press('u')
-  await expect(brows.getByRole('link', { name: 'Bark', exact: true })).toBeVisible()
+  await expect(brows.getByRole('link', { name: 'Tobacco', exact: true })).toHaveCount(2)
 })
 
 test('a tick survives a gap in the connection', async ({ page, house }) => {
   let gaps = 2
   await page.route('**/api/wear', (route) => (gaps-- > 0 ? route.abort() : route.continue()))
-  await tile(page, 'Rust Bloom').click()
+  await tile(page, 'Petticoat').click()
   await expect(page.getByRole('region', { name: "The day's face" })).toContainText('On today: 1')
   await expect
     .poll(
@@ -105,7 +108,7 @@ function smallTargets(page: Page): Promise<string[]> {
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
   test('a face is ticked with the thumb, nothing runs over the edge', async ({ page, house }) => {
-    for (const name of ['Rust Bloom', 'Sloe']) await tile(page, name).tap()
+    for (const name of ['Petticoat', 'Sloe']) await tile(page, name).tap()
     await expect(page.getByRole('region', { name: "The day's face" })).toContainText('On today: 2')
     const small = await page
       .locator('button.tile')
@@ -156,7 +159,7 @@ test.describe('on a phone', () => {
       '/settings/copies',
       '/journal',
       '/tally-sheet',
-      await pathOf(page, house, 'Rust Bloom'),
+      await pathOf(page, house, 'Petticoat'),
     ]) {
       await page.goto(house.url + path)
       await laidOut(page)
@@ -187,7 +190,7 @@ const ITEM = '/items/…'
 const CHECK_IN = '/check-in/…'
 const SHEET = '/check-in/…/sheet'
 async function addressOf(page: Page, house: RunningHouse, path: string): Promise<string> {
-  if (path === ITEM) return pathOf(page, house, 'Rust Bloom')
+  if (path === ITEM) return pathOf(page, house, 'Petticoat')
   if (path === CHECK_IN) return checkInPath(page, house, 'under way')
   return path === SHEET ? checkInPath(page, house, 'sheet') : path
 }
@@ -222,8 +225,8 @@ for (const paths of SIGHTS)
 test('a dialog by night is as readable as its place', async ({ page, house }) => {
   await page.evaluate(() => localStorage.setItem('seligo-theme', 'night'))
   await page.goto(house.url)
-  await tile(page, 'Hedgerow').click()
-  const sheet = page.getByRole('dialog', { name: /^Shades of .*Hedgerow/ })
+  await tile(page, 'Timetable').click()
+  const sheet = page.getByRole('dialog', { name: /^Shades of .*Timetable/ })
   await expect(sheet.getByRole('button', { name: /^Moss/ })).toBeVisible()
   await expect(sheet.getByRole('heading')).toHaveCSS('color', 'rgb(232, 235, 238)')
   expect(await findings(page, { within: '.v-overlay--active', rule: 'color-contrast' })).toEqual([])
@@ -232,13 +235,13 @@ test('a dialog by night is as readable as its place', async ({ page, house }) =>
 test('what the jump box finds is told to a screen reader, and axe finds nothing', async ({ page }) => {
   await expect(page.locator('button.tile').first()).toBeVisible()
   await page.keyboard.press('/')
-  await page.getByRole('combobox', { name: 'Find an item', exact: true }).fill('rust')
-  await expect(page.getByRole('row', { name: /^Rust Bloom/ }).first()).toBeVisible()
+  await page.getByRole('combobox', { name: 'Find an item', exact: true }).fill('pettic')
+  await expect(page.getByRole('row', { name: /^Petticoat/ }).first()).toBeVisible()
   expect(await findings(page, { within: '.v-overlay--active' })).toEqual([])
 })
 
 test('two windows edit one item: the second sees both values, nothing is lost', async ({ page, context, house }) => {
-  const edit = `${house.url}${await pathOf(page, house, 'Rust Bloom')}/edit`
+  const edit = `${house.url}${await pathOf(page, house, 'Petticoat')}/edit`
   await page.goto(edit)
   const other = await context.newPage()
   await other.goto(edit)

@@ -24,6 +24,7 @@ test('a plan: fixed in one place, asked what if, adopted, the drawer laid from i
   // The one in force slipped in one place and was early in another.
   const news = page.getByRole('region', { name: 'The plan in force' })
   await expect(news).toContainText('earlier than planned')
+  await news.getByRole('button', { name: /more things$/ }).click()
   await expect(news).toContainText(/was worn .* of \d+ planned by now/)
   await laid(page)
   await expect(page.locator('.plan')).toHaveAttribute('data-breaches', '0')

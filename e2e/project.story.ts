@@ -74,12 +74,12 @@ test('a trial ends: let go, with hygiene limiting where', async ({ page }) => {
 })
 
 test('a palette: its shades are ticked, and count one use of it', async ({ page }) => {
-  await tile(page, 'Hedgerow').click()
-  const sheet = page.getByRole('dialog', { name: /^Shades of .*Hedgerow/ })
+  await tile(page, 'Timetable').click()
+  const sheet = page.getByRole('dialog', { name: /^Shades of .*Timetable/ })
   await sheet.getByRole('button', { name: /^Moss/ }).click()
-  await sheet.getByRole('button', { name: /^Bark/ }).click()
+  await sheet.getByRole('button', { name: /^Hawthorn/ }).click()
   await sheet.getByRole('button', { name: 'Worn: 2', exact: true }).click()
-  await expect(tile(page, 'Hedgerow')).toHaveAttribute('aria-pressed', 'true')
-  await expect(tile(page, 'Hedgerow')).toContainText('Bark, Moss')
+  await expect(tile(page, 'Timetable')).toHaveAttribute('aria-pressed', 'true')
+  await expect(tile(page, 'Timetable')).toContainText('Hawthorn, Moss')
   await expect(page.getByRole('region', { name: "The day's face" })).toContainText('On today: 1')
 })

@@ -50,7 +50,7 @@ for (const [n, paths] of PLACES.entries())
   })
 
 test('no item, check-in or copy runs over either', async ({ page, house }) => {
-  const item = await pathOf(page, house, 'Rust Bloom')
+  const item = await pathOf(page, house, 'Petticoat')
   const paths = [item, `${item}/edit`, '/settings/copies']
   for (const path of [...paths, await checkInPath(page, house, 'under way'), await checkInPath(page, house, 'sheet')]) {
     await page.goto(house.url + path)

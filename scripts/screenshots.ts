@@ -7,7 +7,7 @@ import { drawPans } from '#demo/draw-pans'
 import config from '../playwright.config.js'
 
 /** The pictures of docs/screenshots, from the demo collection on a day of its own, so that they can be made again. */
-const DAY = '2026-11-25'
+const DAY = '2026-11-24'
 const PORT = 4870
 const LAPTOP = { width: 1280, height: 800 }
 /** Stands for the home network. */
@@ -67,14 +67,14 @@ const lookInto = async (page: Page): Promise<void> => {
   await page.locator('code').evaluate((element) => (element.textContent = '…/seligo/copies'))
 }
 const tick = async (page: Page): Promise<void> => {
-  for (const name of ['Ember', 'Rust Bloom', 'Alibi', 'Sloe'])
+  for (const name of ['Wet Sand', 'Petticoat', 'Alibi', 'Sloe'])
     await page
       .locator('button.tile[aria-pressed=false]')
       .filter({ hasText: name })
       .first()
       .click({ timeout: 3000 })
       .catch(() => undefined)
-  await page.locator('button.tile[aria-pressed=false]').filter({ hasText: 'Hedgerow' }).click()
+  await page.locator('button.tile[aria-pressed=false]').filter({ hasText: 'Timetable' }).click()
   await page.getByRole('button', { name: /^Moss/ }).click()
   await page.getByRole('button', { name: /^Robin/ }).click()
   await page.getByRole('button', { name: 'Worn: 2' }).click()

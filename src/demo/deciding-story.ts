@@ -5,7 +5,7 @@ import type { Felt } from '#core/decide/feelings'
 import type { Destination, LetGoWhy } from '#core/decide/verdict'
 import { isSpoiled } from '#core/shelf-life/last-good-day'
 import type { DemoHouse } from './demo-house.js'
-import { PARTY_IN_DAYS, PROJECT_DAYS } from './maren.js'
+import { PARTY_IN_DAYS, PROJECT_DAYS } from './maren/life.js'
 import type { DemoItem } from './stash.js'
 
 /** Twelve lipsticks by next summer; she began to say so half a year ago. */

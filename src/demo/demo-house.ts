@@ -2,9 +2,10 @@ import type { z } from 'zod'
 import type { Day } from '#core/calendar/day'
 import { ReadingBody } from '#contract/reading'
 import type { Db } from '#server/db/query'
-import type { Cast, Role } from './cast.js'
+import type { Cast, Role } from './maren/cast.js'
 import { ClockedHouse } from './clocked-house.js'
-import type { LifeGoal, MarenLife, ProjectId, Thing } from './maren.js'
+import type { LifeGoal, MarenLife, ProjectId } from './maren/life.js'
+import type { Thing } from './maren/thing.js'
 import type { DemoItem } from './stash.js'
 
 /** The product as Maren writes her life down in it. */

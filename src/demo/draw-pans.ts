@@ -45,7 +45,7 @@ export async function drawPans(seed: number, lefts: readonly number[]): Promise<
       [cx, cy + RADIUS],
       [cx - RADIUS, cy],
     ]
-    const powderTaps: [number, number][] = [[cx - RADIUS * 0.72, cy - 20]]
+    const powderTaps: [number, number][] = [[cx - RADIUS * 0.9, cy - 20]]
     const metalTaps: [number, number][] = [[cx + 20, cy + 10]]
     const found = measureBarePan({
       picture: { width: WIDTH, height: HEIGHT, channels: 3, bytes: data },

@@ -1,6 +1,6 @@
 import { addDays, type Day } from '#core/calendar/day'
 import type { DemoHouse } from './demo-house.js'
-import { PARTY_IN_DAYS, SPRING_LASTS, type ProjectId } from './maren.js'
+import { PARTY_IN_DAYS, SPRING_LASTS, type ProjectId } from './maren/life.js'
 import { REVIEWS } from './stash-data.js'
 import type { DemoItem } from './stash.js'
 

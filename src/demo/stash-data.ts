@@ -295,7 +295,7 @@ export const STASH: readonly StashCategory[] = [
     unit: 'g',
     paoMonths: 24,
     price: [400, 2100],
-    inDrawer: 2,
+    inDrawer: 1,
     step: 0.4,
     shades: [
       ['Soot', '#2b2a2c'],
@@ -313,7 +313,7 @@ export const STASH: readonly StashCategory[] = [
     categoryId: 'mascara',
     noun: 'mascara',
     form: 'wand',
-    count: 14,
+    count: 16,
     amount: 9,
     unit: 'ml',
     paoMonths: 6,

@@ -57,7 +57,7 @@ function itemOf(
   const [name, colour, finish = 'satin'] = shade
   // What spoils sooner is kept shut for longer: half of it, a fifth of the rest. Some double an earlier one: backups.
   const unopened = index >= kind.count * (kind.paoMonths <= 18 ? 0.5 : 0.82)
-  const doubled = unopened && index % kind.shades.length < 2 && kind.count > kind.shades.length
+  const doubled = unopened && index % kind.shades.length < 4 && kind.count > kind.shades.length
   const maker =
     MAKERS[(doubled ? index % kind.shades.length : index * 3 + kind.noun.length) % MAKERS.length] ?? MAKERS[0]
   const isPalette = kind.categoryId === 'eyeshadow-palette'

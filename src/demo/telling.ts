@@ -1,7 +1,7 @@
 import { addDays, fieldsOf, type Day } from '#core/calendar/day'
 import { aimOf } from './deciding-story.js'
 import type { DemoHouse } from './demo-house.js'
-import { HAY_FEVER, walks, type FaceKind } from './faces.js'
+import { HAY_FEVER, walks, type FaceKind } from './maren/faces.js'
 
 const UNSAID = { skin: null, clothes: null, minutes: null, occasion: null, hands: null, weather: null, note: null }
 

@@ -4,9 +4,11 @@ import { paceOf, type Pace } from '#core/goal/pace'
 import { formModelOf } from '#core/forecast/form-models'
 import { eyeMeasureOf } from '#core/item/form'
 import { HAY_FEVER, walks } from './faces.js'
-import { liveWith, PARTY_IN_DAYS, PROJECT_DAYS, type MarenLife, type Stay, type Thing } from './maren.js'
-import { Random, uuidOf } from './random.js'
-import { stashOf, type DemoItem } from './stash.js'
+import { PARTY_IN_DAYS, PROJECT_DAYS, type MarenLife, type Stay } from './life.js'
+import { liveWith } from './living.js'
+import type { Thing } from './thing.js'
+import { Random, uuidOf } from '../random.js'
+import { stashOf, type DemoItem } from '../stash.js'
 
 /** Months of wear in the demo's log. */
 const LOGGED_MONTHS = 18
@@ -15,7 +17,7 @@ export const PLANNED_WEEK = [false, false, true, true, true, true, true]
 const MOST_LIVES = 200
 /** What is photographed is photographed so many days before today; what is left of it then has to show a patch that grows. */
 export const PHOTOGRAPHED_AGO = [93, 61, 29, 0] as const
-const SHOWS_IN_A_PHOTO = [0.22, 0.58] as const
+const SHOWS_IN_A_PHOTO = [0.15, 0.7] as const
 
 /** The parts that items play in the demo: found in her life, not made. */
 export const ROLES = [
@@ -34,6 +36,7 @@ export const ROLES = [
   'spoils soon',
   'lapsed sunscreen',
   'in-date sunscreen',
+  'mascara in use',
   'has a backup',
   'trial due',
   'trial running',
@@ -67,7 +70,7 @@ function hasFinished({ things, stays }: MarenLife): boolean {
   const guessed = stays.filter(({ goal, out }) => goal.guessMonths !== null && out?.reason === 'finished')
   const inProject = stays.filter(({ project, out }) => project === 'centenary' && out?.reason === 'finished')
   const kinds = new Set(finished.map(({ item }) => item.kind))
-  return finished.length >= 12 && kinds.size >= 6 && guessed.length >= 5 && inProject.length >= 3
+  return finished.length >= 14 && kinds.size >= 6 && guessed.length >= 5 && inProject.length >= 3
 }
 
 export function lifeOf(seed: number, today: Day): MarenLife {
@@ -152,6 +155,10 @@ export function castIn(life: MarenLife): Cast {
       ({ item }) => item.kind.categoryId === 'sunscreen' && item.fields.expiry !== null && ago(item.fields.expiry) > 10,
     )?.item,
     'in-date sunscreen': inDrawer('sunscreen', ({ goodUntil }) => (goodUntil ?? today) > today)?.item,
+    'mascara in use': there.find(
+      ({ item, opened, goodUntil }) =>
+        item.kind.categoryId === 'mascara' && opened && goodUntil !== null && goodUntil > today,
+    )?.item,
     'has a backup': there.find(
       (thing) =>
         thing.opened &&

@@ -1,6 +1,6 @@
 import { fieldsOf, weekdayOf, type Day } from '#core/calendar/day'
 import type { DayRange } from '#core/calendar/when'
-import type { Random } from './random.js'
+import type { Random } from '../random.js'
 
 export type FaceKind = 'none' | 'quick' | 'bold'
 

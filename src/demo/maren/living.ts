@@ -1,140 +1,30 @@
-import { addDays, addMonths, daysBetween, earlier, fieldsOf, type Day } from '#core/calendar/day'
-import { MONTH_DAYS } from '#core/calendar/lengths'
-import { defaultPaoMonths } from '#core/shelf-life/default-pao'
-import { middleOf } from '#core/calendar/when'
+import { addDays, daysBetween, fieldsOf, type Day } from '#core/calendar/day'
 import type { Season } from '#core/item/traits'
-import { CATEGORY_DEFAULTS } from '#core/item/category-defaults'
+import type { Random } from '../random.js'
+import type { DemoItem } from '../stash.js'
+import { STASH, type StashCategory } from '../stash-data.js'
 import { eyesOffLimits, faceKindOf, type FaceKind } from './faces.js'
-import type { Random } from './random.js'
-import type { DemoItem } from './stash.js'
-import { STASH, type StashCategory } from './stash-data.js'
+import { nearlyDone, toFinish, toWear, worthWearing } from './goals.js'
+import {
+  movingDay,
+  PROJECT_DAYS,
+  SPRING_DAYS,
+  SPRING_LASTS,
+  TRIAL_DAYS,
+  TRIAL_KINDS,
+  type Act,
+  type LifeGoal,
+  type MarenLife,
+  type ProjectId,
+  type Stay,
+  type Worn,
+} from './life.js'
+import { EYES, LIKED_SHADES, Thing } from './thing.js'
 
 /**
  * Maren's life with her stash, simulated: what she wears, opens, lays in and out, finishes and works on, with what is really left in
  * everything on every day. It knows nothing of the product; the demo is what she writes down of it.
  */
-
-/** The project until the party began so many days ago, and ends so many days ahead; nothing is bought from its first day on. */
-export const PROJECT_DAYS = 115
-export const PARTY_IN_DAYS = 26
-/** A season project ran before, for three months. */
-export const SPRING_DAYS = 280
-export const SPRING_LASTS = 90
-/** Trials began so many days ago. */
-export const TRIAL_DAYS = 24
-export const TRIAL_KINDS = ['lipstick', 'blush', 'highlighter'] as const
-
-export type ProjectId = 'centenary' | 'spring'
-export interface LifeGoal {
-  readonly kind: 'finish' | 'uses'
-  readonly target: number | null
-  readonly dated: boolean
-  /** How long she thinks it will last, in months; of what she wants to finish. */
-  readonly guessMonths: number | null
-}
-
-export type Act =
-  | { readonly do: 'add' | 'in' | 'out' | 'finish' | 'trial'; readonly item: DemoItem }
-  | { readonly do: 'open'; readonly item: DemoItem; readonly said: boolean }
-  | { readonly do: 'no makeup' }
-  | { readonly do: 'wear'; readonly kind: FaceKind; readonly worn: readonly Worn[] }
-  | { readonly do: 'project' | 'close'; readonly project: ProjectId }
-  | { readonly do: 'roll in'; readonly project: ProjectId; readonly item: DemoItem; readonly goal: LifeGoal }
-  | { readonly do: 'roll out'; readonly item: DemoItem; readonly reason: 'met' | 'left unfinished' }
-export interface Worn {
-  readonly item: DemoItem
-  /** Shades of a palette. */
-  readonly partIds: readonly string[]
-}
-
-export interface Stay {
-  readonly project: ProjectId
-  readonly item: DemoItem
-  readonly goal: LifeGoal
-  readonly since: Day
-  uses: number
-  metOn: Day | null
-  out: { readonly on: Day; readonly reason: 'met' | 'left unfinished' | 'finished' | 'closed' } | null
-}
-
-/** What is so of an item while the life goes on. */
-export class Thing {
-  /** Share of a full one's uses that is left; of a palette the mean of its shades. */
-  left: number
-  readonly parts: number[]
-  inDrawer = false
-  opened: boolean
-  openedOn: Day | null
-  /** She wrote down when. */
-  openingSaid: boolean
-  /** The day it is to be used by, as far as its label and its kind say. */
-  goodUntil: Day | null
-  ended: Day | null = null
-  here: boolean
-  trial = false
-  stay: Stay | null = null
-  /** Log of how much she feels like it, drifting. */
-  mood = 0
-  /** The last day on which it was worn, laid, or worked on. */
-  lastOn: Day | null = null
-  /** What was left after each day on which it was worn. */
-  readonly course: { readonly day: Day; readonly left: number; readonly parts: readonly number[] }[] = []
-
-  constructor(
-    readonly item: DemoItem,
-    random: Random,
-  ) {
-    const { opened } = item.fields
-    this.opened = opened.kind !== 'unopened'
-    this.openedOn =
-      opened.kind === 'range' ? (EYES.has(item.kind.categoryId) ? opened.earliest : middleOf(opened)) : null
-    this.openingSaid = opened.kind === 'range'
-    this.goodUntil = goodUntil(item, this.openedOn)
-    this.here = item.cameOn === null && !item.hatBox
-    this.left = 1 - item.uses / item.usesWhenFull
-    // What is liked in a palette is nearly all that is used of it.
-    const share = this.left
-    this.parts = item.fields.parts.map((_, at) => Math.max(0.05, 1 - (1 - share) * (at < LIKED_SHADES ? 1.4 : 0.3)))
-    this.mood = 0.5 * random.normal()
-  }
-
-  openOn(day: Day, said: boolean): void {
-    this.opened = true
-    this.openingSaid = said
-    this.openedOn = day
-    this.goodUntil = goodUntil(this.item, day)
-  }
-
-  /** Share left on the morning of a day. */
-  leftOn(day: Day): number {
-    return this.#at(day)?.left ?? 1 - this.item.uses / this.item.usesWhenFull
-  }
-
-  partLeftOn(day: Day, at: number): number {
-    return this.#at(day)?.parts[at] ?? this.parts[at] ?? 1
-  }
-
-  #at(day: Day) {
-    return this.course.findLast((each) => each.day < day)
-  }
-}
-
-function goodUntil({ fields, kind }: DemoItem, openedOn: Day | null): Day | null {
-  const { expiry } = fields
-  const { type, eye } = CATEGORY_DEFAULTS.find(({ id }) => id === kind.categoryId) ?? { type: 'other', eye: false }
-  const months = fields.paoMonths ?? defaultPaoMonths(type, fields.form, eye)
-  const fromOpening = openedOn && addMonths(openedOn, months)
-  return expiry && fromOpening ? earlier(expiry, fromOpening) : (fromOpening ?? expiry)
-}
-
-export interface MarenLife {
-  readonly today: Day
-  readonly start: Day
-  readonly things: ReadonlyMap<string, Thing>
-  readonly days: ReadonlyMap<Day, { readonly kind: FaceKind; readonly said: boolean }>
-  readonly stays: readonly Stay[]
-  readonly acts: ReadonlyMap<Day, readonly Act[]>
-}
 
 /** Moods: how far they swing, and in how many days they are forgotten. Assumptions, as the following. */
 const MOOD_SD = 0.6
@@ -143,44 +33,18 @@ const OUTSIDE = 0.03
 const LEAVES_AT_SEASON = 0.38
 const OVER_WITHIN_DAYS = 30
 const NEW_FOR_DAYS = 28
-const LIKED_SHADES = 5
 /** A goal pushes an item at first so much, and wears off in so many days. */
 const PUSH = 2.2
 const PUSH_DAYS = 70
 const LAST_TENTH = 2.2
 /** Uses of one kind differ from one to the next by so much, on the log. */
 const USE_SD = 0.35
-/** People guess so many times too short. */
-const GUESSED_SHORT = 2.5
 /** Chances a day: what is reached is rolled out; what bores her is left unfinished. */
 const ROLLED_OUT = 0.03
 const LEFT = 0.0015
 const TRIAL_WORN = 0.2
 /** She says of three in four that they are opened; of the others only that they are worn. */
 const SAYS_OPENED = 0.75
-/** Uses of a kind that is put on every day, of the one in the project, until the party: most wear days of it. */
-const USUAL_IN_PROJECT = 50
-/** What she means to wear until the party, and how her goal compares with what is usual. */
-const AMBITIONS: readonly (readonly [categoryId: string, ambition: number])[] = [
-  ['setting-powder', 0.85],
-  ['primer', 2.6],
-  ['bronzer', 0.85],
-  ['blush', 0.4],
-  ['blush', 0.6],
-  ['blush', 0.25],
-  ['lipstick', 0.28],
-  ['lipstick', 0.45],
-  ['lipstick', 1.6],
-  ['highlighter', 0.8],
-  ['cream-eyeshadow', 1.9],
-  ['setting-spray', 1.1],
-  ['lip-gloss', 0.9],
-  ['concealer', 0.7],
-  ['brow-pencil', 0.8],
-  ['eyeliner', 1.5],
-]
-
-const EYES = new Set(CATEGORY_DEFAULTS.filter((category) => category.eye).map((category) => category.id))
 const SEASONS: readonly Season[] = [
   'winter',
   'winter',
@@ -195,13 +59,6 @@ const SEASONS: readonly Season[] = [
   'autumn',
   'winter',
 ]
-
-/** The move was in February; of last year when this February is not in the log yet. */
-export function movingDay(today: Day): Day {
-  const { year } = fieldsOf(today)
-  const thisYear = `${year}-02-14` as Day
-  return thisYear < today ? thisYear : (`${year - 1}-02-14` as Day)
-}
 
 /** Lives from the first day of the log until yesterday. */
 export function liveWith(stash: readonly DemoItem[], random: Random, start: Day, today: Day): MarenLife {
@@ -243,7 +100,7 @@ class Living {
       const { month, date } = fieldsOf(this.#day)
       this.#season = SEASONS[month - 1] ?? 'winter'
       for (const thing of this.#things) this.#arrive(thing, moved)
-      if (date === 1 && month % 3 === 0 && this.#day > this.#start) this.#turnOver()
+      if (date === 1 && this.#day > this.#start) this.#turnOver(month % 3 === 0)
       if (ago === SPRING_DAYS) this.#startSpring()
       if (ago === SPRING_DAYS - SPRING_LASTS) this.#closeSpring()
       if (ago === PROJECT_DAYS) this.#startCentenary()
@@ -269,7 +126,7 @@ class Living {
   }
 
   #of(kind: StashCategory): Thing[] {
-    return (this.#byKind.get(kind) ?? []).filter((thing) => thing.here && thing.ended === null)
+    return (this.#byKind.get(kind) ?? []).filter((thing) => thing.isThere)
   }
 
   #arrive(thing: Thing, moved: Day): void {
@@ -297,17 +154,14 @@ class Living {
     return item.fondness * Math.exp(thing.mood) * inSeason * isNew * push * (thing.left < 0.1 ? LAST_TENTH : 1)
   }
 
-  #isGood(thing: Thing, days = 0): boolean {
-    const until = thing.goodUntil
-    return until === null || until > addDays(this.#day, days)
-  }
-
   /** Lays in what she wants most of what rests, opening one where nothing open is good, until the kind has its places. */
   #fill(kind: StashCategory): void {
     for (;;) {
       const mine = this.#of(kind)
       if (mine.filter((thing) => thing.inDrawer).length >= kind.inDrawer) return
-      const resting = mine.filter((thing) => !thing.inDrawer && !thing.trial && this.#isGood(thing, OVER_WITHIN_DAYS))
+      const resting = mine.filter(
+        (thing) => !thing.inDrawer && !thing.trial && thing.isGood(this.#day, OVER_WITHIN_DAYS),
+      )
       const open = resting.filter((thing) => thing.opened)
       // Something new is opened where nothing else is there, and now and then for the pleasure of it.
       const shut = resting.filter((thing) => !thing.opened)
@@ -332,11 +186,12 @@ class Living {
     this.#act({ do: 'out', item: thing.item })
   }
 
-  /** Four times a year: what is over leaves, and of the rest some; what she works on stays. */
-  #turnOver(): void {
+  /** Every month what is over leaves; when the season changes also some of the rest. What she works on stays. */
+  #turnOver(season: boolean): void {
     for (const kind of STASH) {
       for (const thing of this.#of(kind).filter((each) => each.inDrawer && each.stay === null))
-        if (!this.#isGood(thing, OVER_WITHIN_DAYS) || this.#random.chance(LEAVES_AT_SEASON)) this.#layOut(thing)
+        if (!thing.isGood(this.#day, OVER_WITHIN_DAYS / 3) || (season && this.#random.chance(LEAVES_AT_SEASON)))
+          this.#layOut(thing)
       this.#fill(kind)
     }
   }
@@ -372,7 +227,7 @@ class Living {
     if (!this.#random.chance(Math.min(0.97, usual * pushed))) return null
     const outside = this.#random.chance(OUTSIDE)
     const from = mine.filter((thing) =>
-      outside ? thing.opened && !thing.trial && this.#isGood(thing) : thing.inDrawer,
+      outside ? thing.opened && !thing.trial && thing.isGood(this.#day) : thing.inDrawer,
     )
     return this.#random.weighted(from, (thing) => this.#want(thing)) ?? null
   }
@@ -428,8 +283,8 @@ class Living {
     }
     this.#fill(item.kind)
     if (stay?.project === 'centenary' && this.#random.chance(0.7)) {
-      const next = this.#nearlyDone()[0]
-      if (next) this.#rollIn('centenary', next, this.#finishing(next, true))
+      const [next] = nearlyDone(this.#things, this.#day, this.#random)
+      if (next) this.#rollIn('centenary', next, toFinish(next, this.#random))
     }
   }
 
@@ -457,41 +312,16 @@ class Living {
     this.#act({ do: 'roll in', project, item: thing.item, goal })
   }
 
-  /** Open singles that are good for long enough and have the fewest uses left, one of a kind after the other. */
-  #nearlyDone(): Thing[] {
-    return this.#things
-      .filter(
-        (thing) =>
-          thing.here &&
-          thing.ended === null &&
-          thing.opened &&
-          thing.stay === null &&
-          !thing.trial &&
-          thing.parts.length === 0 &&
-          thing.left < 0.75 &&
-          thing.left * thing.item.usesWhenFull > 9 &&
-          thing.item.kind.step > 0.3 &&
-          this.#isGood(thing, 60),
-      )
-      .map((thing) => ({ thing, uses: thing.left * thing.item.usesWhenFull * Math.exp(0.25 * this.#random.normal()) }))
-      .sort((a, b) => a.uses / a.thing.item.kind.step - b.uses / b.thing.item.kind.step)
-      .map(({ thing }) => thing)
-  }
-
-  /** To finish it: her guess of how long that takes falls short, of some kinds far. */
-  #finishing(thing: Thing, dated: boolean): LifeGoal {
-    const { kind } = thing.item
-    const aWeek = 4.6 * Math.min(1, kind.step) * 0.6
-    const months = ((thing.left * thing.item.usesWhenFull) / aWeek) * (7 / MONTH_DAYS)
-    const guess = (months / GUESSED_SHORT) * Math.exp(0.5 * this.#random.normal())
-    return { kind: 'finish', target: null, dated, guessMonths: Math.max(0.5, Math.min(60, Math.round(2 * guess) / 2)) }
+  #workOff(project: ProjectId, most: number): void {
+    for (const thing of nearlyDone(this.#things, this.#day, this.#random).slice(0, most))
+      this.#rollIn(project, thing, toFinish(thing, this.#random))
   }
 
   #startSpring(): void {
     this.#act({ do: 'project', project: 'spring' })
-    for (const thing of this.#nearlyDone().slice(0, 4)) this.#rollIn('spring', thing, this.#finishing(thing, true))
+    this.#workOff('spring', 4)
     for (const categoryId of ['blush', 'lipstick']) {
-      const [thing] = this.#worthWearing(categoryId)
+      const thing = worthWearing(this.#things, categoryId, this.#day)
       if (thing) this.#rollIn('spring', thing, { kind: 'uses', target: 15, dated: true, guessMonths: null })
     }
   }
@@ -506,43 +336,21 @@ class Living {
     this.#act({ do: 'close', project: 'spring' })
   }
 
-  /** Open ones that will be good until the party, what shows progress best first: half of it or a little more is left. */
-  #worthWearing(categoryId: string): Thing[] {
-    const off = ({ left }: Thing): number => Math.abs(left - 0.52)
-    return this.#things
-      .filter(
-        (thing) =>
-          thing.item.kind.categoryId === categoryId &&
-          thing.here &&
-          thing.opened &&
-          thing.ended === null &&
-          thing.stay === null &&
-          this.#isGood(thing, PROJECT_DAYS + PARTY_IN_DAYS),
-      )
-      .sort((a, b) => off(a) - off(b))
-  }
-
   /** Ten finished by the party is what she wants; beside it she wants to wear what she neglects, so many times. */
   #startCentenary(): void {
     this.#act({ do: 'project', project: 'centenary' })
     for (const kind of STASH) {
       // What would be over before the party is no help.
-      for (const thing of this.#of(kind).filter((each) => each.inDrawer && !this.#isGood(each, OVER_WITHIN_DAYS)))
+      for (const thing of this.#of(kind).filter((each) => each.inDrawer && !each.isGood(this.#day, OVER_WITHIN_DAYS)))
         this.#layOut(thing)
       this.#fill(kind)
     }
-    for (const thing of this.#nearlyDone().slice(0, 7)) this.#rollIn('centenary', thing, this.#finishing(thing, true))
-    for (const [categoryId, ambition] of AMBITIONS) {
-      const [thing] = this.#worthWearing(categoryId)
-      if (thing)
-        this.#rollIn('centenary', thing, {
-          kind: 'uses',
-          target: 5 * Math.max(2, Math.round((ambition * USUAL_IN_PROJECT * thing.item.kind.step) / 5)),
-          dated: categoryId !== 'eyeliner',
-          guessMonths: null,
-        })
+    this.#workOff('centenary', 7)
+    for (const { categoryId, goalFor } of toWear()) {
+      const thing = worthWearing(this.#things, categoryId, this.#day)
+      if (thing) this.#rollIn('centenary', thing, goalFor(thing))
     }
-    const [palette] = this.#worthWearing('eyeshadow-palette')
+    const palette = worthWearing(this.#things, 'eyeshadow-palette', this.#day)
     if (palette) this.#rollIn('centenary', palette, { kind: 'finish', target: null, dated: false, guessMonths: null })
   }
 
@@ -556,7 +364,7 @@ class Living {
           thing.ended === null &&
           !thing.inDrawer &&
           thing.stay === null &&
-          this.#isGood(thing, 60),
+          thing.isGood(this.#day, 60),
       )
       const thing = this.#random.weighted(resting, (each) => 1 / (0.2 + this.#want(each)))
       if (!thing) continue
