@@ -79,7 +79,7 @@ test('a palette project: shades with goals of their own, counted by the shade', 
   const form = page.getByRole('dialog', { name: 'Project', exact: true })
   await form.getByRole('button', { name: 'One palette', exact: true }).click()
   await form.getByLabel('Name', { exact: true }).fill('Timetable by spring')
-  await form.getByRole('combobox', { name: 'Palette', exact: true }).fill('hedgerow')
+  await form.getByRole('combobox', { name: 'Palette', exact: true }).fill('timetable')
   await page
     .getByRole('option', { name: /Rook & Damson Timetable/ })
     .first()

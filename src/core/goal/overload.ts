@@ -35,8 +35,9 @@ export function overloads(needs: readonly DatedNeed[]): Overload[] {
       ofItem.set(need.itemId, Math.max(ofItem.get(need.itemId) ?? 0, need.usesLeft))
       seen.push(need)
       const needed = [...ofItem.values()].reduce((sum, each) => sum + each, 0)
-      const shared = ofItem.size > 1 && seen.every((each) => each.usesLeft <= each.wearDaysLeft)
-      if (shared && needed > need.wearDaysLeft)
+      // In whole days, as each goal alone is looked at.
+      const shared = ofItem.size > 1 && seen.every((each) => each.usesLeft <= Math.round(each.wearDaysLeft))
+      if (shared && needed > Math.round(need.wearDaysLeft))
         return [{ categoryId, items: ofItem.size, needed, wearDays: need.wearDaysLeft, by: need.by }]
     }
     return []

@@ -63,14 +63,16 @@ export function paceOf(facts: PaceFacts): Pace {
   const wearDaysLeft = next > facts.by ? 0 : wearDaysBetween(next, facts.by, facts.week, facts.away)
   if (left <= 0) return { standing: 'met', notch, difference, wearDaysLeft, rescue: null }
   const passed = facts.today > facts.by
-  if (passed || left > wearDaysLeft)
+  // In whole days, as they are shown and planned with: half a day is no day on which it could not be done.
+  const days = Math.round(wearDaysLeft)
+  if (passed || left > days)
     return {
       standing: passed ? 'missed' : 'out of reach',
       notch,
       difference,
       wearDaysLeft,
       rescue: {
-        smallerGoal: facts.uses + Math.floor(wearDaysLeft),
+        smallerGoal: facts.uses + days,
       },
     }
   const standing = difference < -ON_PACE_WITHIN_USES ? 'behind' : difference > ON_PACE_WITHIN_USES ? 'ahead' : 'on pace'

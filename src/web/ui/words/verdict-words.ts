@@ -56,7 +56,7 @@ export function verdictSentence(goal: GoalView, outlook: OutlookView, today: Day
 
 /** What can still come: "at your pace 17 more, on every wear day 18". */
 function moreByThen({ wearDaysLeft, usesLeft }: GoalView, { pace, needed }: OutlookView): string {
-  const days = Math.floor(wearDaysLeft ?? 0)
+  const days = Math.round(wearDaysLeft ?? 0)
   const every = `on every wear day ${days}`
   const asks = usesLeft === null ? '' : `it asks for ${usesLeft} more; `
   if (pace === null || needed === null || needed <= 0 || usesLeft === null) return `${asks}${every}`
