@@ -83,6 +83,18 @@ describe('of a year of the demo', () => {
     expect(all.totals.spent.of + all.totals.spent.unknown).toBe(all.totals.things)
   })
 
+  test('grams stand beside the uses between their two weighings, not beside those of the month', () => {
+    const between = db.prepare<{ id: string; from: string; to: string }, { n: number }>(
+      'SELECT count(DISTINCT day) AS n FROM wear WHERE item_id = :id AND day > :from AND day <= :to',
+    )
+    const weighed = sheetOf(d('2026-10-01'), d('2026-10-31')).lines.flatMap(({ itemId: id, grams }) =>
+      grams?.from && grams.to ? [{ id, from: grams.from, to: grams.to, uses: grams.uses }] : [],
+    )
+    expect(weighed.length).toBeGreaterThan(5)
+    expect(weighed.some(({ from }) => from < '2026-10-01')).toBe(true)
+    for (const { uses, ...pair } of weighed) expect(uses, pair.id).toBe(between.get(pair)?.n)
+  })
+
   test('a month shows its project as it stood then, not as it stands now', () => {
     const project = house.projects.all().closed[0]
     if (!project) throw new Error('the demo has had no finale')

@@ -75,7 +75,14 @@ export const SheetItem = z.object({
   uses: z.int(),
   /** Between two weighings, with their days; sheets closed before they were kept have none. */
   grams: z
-    .object({ grams: z.number(), giveOrTake: z.number(), from: DayText.optional(), to: DayText.optional() })
+    .object({
+      grams: z.number(),
+      giveOrTake: z.number(),
+      from: DayText.optional(),
+      to: DayText.optional(),
+      /** Uses between the two weighings, where these are not the ends of the sheet. */
+      uses: z.int().optional(),
+    })
     .nullable(),
   skipped: z.boolean(),
   words: z.string(),

@@ -64,6 +64,7 @@ function lineOf(
 ): SheetItem {
   const { readings, events } = services.stock.measured.since(item.id, span.from)
   const all = readings.map(sheetReading)
+  const grams = gramsFound(all, events.map(costingEvent), span)
   const came = stays[0]?.rolled_in ?? null
   const begin = came === null ? span.from : later(came, span.from)
   const after = lookBy(all, span.to)
@@ -78,7 +79,7 @@ function lineOf(
     before: lookView(before),
     after: lookView(after),
     uses,
-    grams: gramsFound(all, events.map(costingEvent), span),
+    grams: grams && { ...grams, uses: usesBetween(services.stock, item.id, grams) },
     skipped: false,
     words: '',
     events: events
@@ -89,4 +90,9 @@ function lineOf(
     goal,
     aim: null,
   }
+}
+
+/** Uses after the first of two weighings, until the second: what the grams between them went on. */
+function usesBetween(stock: Stock, itemId: string, { from, to }: { readonly from: Day; readonly to: Day }): number {
+  return stock.measured.since(itemId, from).days.filter((day) => day > from && day <= to).length
 }

@@ -84,7 +84,7 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
         <small v-else :class="{ attention: line.skipped }">{{ gone }}</small>
         <i v-if="bar > 0" class="bar" :style="{ width: `${bar * 80}%` }" />
         <small v-if="weighedWords(line, sheet)">{{ weighedWords(line, sheet) }}</small>
-        <small>{{ counted(line.uses, 'use') }}</small>
+        <small>{{ counted(line.grams?.uses ?? line.uses, 'use') }}</small>
       </span>
     </div>
     <div class="shelf" role="row">

@@ -68,7 +68,9 @@ export function paceWords(goal: GoalView, outlook: OutlookView | null, today: Da
 function notchWords(goal: GoalView): string {
   const { difference, wearDaysLeft, standing } = goal
   const days =
-    wearDaysLeft === null || wearDaysLeft <= 0 || goal.by === null ? '' : `${rounded(wearDaysLeft, 'wear day')} left`
+    wearDaysLeft === null || wearDaysLeft <= 0 || goal.by === null
+      ? ''
+      : `${rounded(Math.round(wearDaysLeft), 'wear day')} left`
   const should = byPlan(goal) ? 'where the plan has it today' : 'where it should be today'
   const off =
     difference === null || (standing !== 'behind' && standing !== 'ahead')

@@ -68,7 +68,7 @@ describe('a goal in words', () => {
     }
     const out: OutlookView = { ...OUTLOOK, chance: null, verdict: 'out of reach' }
     expect(paceWords(far, out, TODAY)).toContain(
-      "Can't be done by 20 Dec: it asks for 8 more; at your pace 3, on every wear day 4.",
+      "Can't be done by 20 Dec: it asks for 8 more; at your pace 4, on every wear day 4. 4 wear days left.",
     )
   })
   test('a date that has passed is missed, with what would still work; the end of the thing ends its goal', () => {
