@@ -4,8 +4,8 @@ import { ReadingBody } from '#contract/reading'
 import type { Db } from '#server/db/query'
 import type { Cast, Role } from './maren/cast.js'
 import { ClockedHouse } from './clocked-house.js'
-import type { LifeGoal, MarenLife, ProjectId } from './maren/life.js'
-import type { Thing } from './maren/thing.js'
+import type { MarenLife } from './maren/life.js'
+import type { Thing, LifeGoal, ProjectId } from './maren/thing.js'
 import type { DemoItem } from './stash.js'
 
 /** The product as Maren writes her life down in it. */

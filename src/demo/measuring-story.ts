@@ -9,7 +9,7 @@ import { ReadingBody } from '#contract/reading'
 import type { StepView } from '#contract/check-in'
 import type { DemoHouse } from './demo-house.js'
 import type { PanPicture } from './draw-pans.js'
-import type { ProjectId } from './maren/life.js'
+import type { ProjectId } from './maren/thing.js'
 import type { DemoItem } from './stash.js'
 
 /** Check-ins so many days before today: over what lies in the drawer, then over the project. Data table. */

@@ -1,6 +1,7 @@
 import { addDays, type Day } from '#core/calendar/day'
 import type { DemoHouse } from './demo-house.js'
-import { PARTY_IN_DAYS, SPRING_LASTS, type ProjectId } from './maren/life.js'
+import { PARTY_IN_DAYS, SPRING_LASTS } from './maren/life.js'
+import type { ProjectId } from './maren/thing.js'
 import { REVIEWS } from './stash-data.js'
 import type { DemoItem } from './stash.js'
 

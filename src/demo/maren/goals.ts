@@ -1,8 +1,8 @@
 import type { Day } from '#core/calendar/day'
 import { MONTH_DAYS } from '#core/calendar/lengths'
 import type { Random } from '../random.js'
-import { PARTY_IN_DAYS, PROJECT_DAYS, type LifeGoal } from './life.js'
-import type { Thing } from './thing.js'
+import { PARTY_IN_DAYS, PROJECT_DAYS } from './life.js'
+import type { Thing, LifeGoal } from './thing.js'
 
 /** People guess so many times too short. */
 const GUESSED_SHORT = 2.5

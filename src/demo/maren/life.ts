@@ -1,7 +1,7 @@
 import { fieldsOf, type Day } from '#core/calendar/day'
 import type { DemoItem } from '../stash.js'
 import type { FaceKind } from './faces.js'
-import type { Thing } from './thing.js'
+import type { LifeGoal, ProjectId, Stay, Thing } from './thing.js'
 
 /** The project until the party began so many days ago, and ends so many days ahead; nothing is bought from its first day on. */
 export const PROJECT_DAYS = 115
@@ -12,15 +12,6 @@ export const SPRING_LASTS = 90
 /** Trials began so many days ago. */
 export const TRIAL_DAYS = 24
 export const TRIAL_KINDS = ['lipstick', 'blush', 'highlighter'] as const
-
-export type ProjectId = 'centenary' | 'spring'
-export interface LifeGoal {
-  readonly kind: 'finish' | 'uses'
-  readonly target: number | null
-  readonly dated: boolean
-  /** How long she thinks it will last, in months; of what she wants to finish. */
-  readonly guessMonths: number | null
-}
 
 export type Act =
   | { readonly do: 'add' | 'in' | 'out' | 'finish' | 'trial'; readonly item: DemoItem }
@@ -34,16 +25,6 @@ export interface Worn {
   readonly item: DemoItem
   /** Shades of a palette. */
   readonly partIds: readonly string[]
-}
-
-export interface Stay {
-  readonly project: ProjectId
-  readonly item: DemoItem
-  readonly goal: LifeGoal
-  readonly since: Day
-  uses: number
-  metOn: Day | null
-  out: { readonly on: Day; readonly reason: 'met' | 'left unfinished' | 'finished' | 'closed' } | null
 }
 
 export interface MarenLife {

@@ -13,13 +13,10 @@ import {
   TRIAL_DAYS,
   TRIAL_KINDS,
   type Act,
-  type LifeGoal,
   type MarenLife,
-  type ProjectId,
-  type Stay,
   type Worn,
 } from './life.js'
-import { EYES, LIKED_SHADES, Thing } from './thing.js'
+import { EYES, LIKED_SHADES, Thing, type LifeGoal, type ProjectId, type Stay } from './thing.js'
 
 /**
  * Maren's life with her stash, simulated: what she wears, opens, lays in and out, finishes and works on, with what is really left in
@@ -32,7 +29,6 @@ const MOOD_DAYS = 80
 const OUTSIDE = 0.03
 const LEAVES_AT_SEASON = 0.38
 const OVER_WITHIN_DAYS = 30
-const NEW_FOR_DAYS = 28
 /** A goal pushes an item at first so much, and wears off in so many days. */
 const PUSH = 2.2
 const PUSH_DAYS = 70
@@ -149,7 +145,7 @@ class Living {
     const { item, stay } = thing
     const { seasons } = item.fields
     const inSeason = seasons.length === 0 || seasons.includes(this.#season) ? 1 : 0.3
-    const isNew = thing.openedOn !== null && daysBetween(thing.openedOn, this.#day) < NEW_FOR_DAYS ? 1.6 : 1
+    const isNew = thing.newUntil !== null && this.#day < thing.newUntil ? 1.6 : 1
     const push = stay === null ? 1 : 1 + PUSH * Math.exp(-daysBetween(stay.since, this.#day) / PUSH_DAYS)
     return item.fondness * Math.exp(thing.mood) * inSeason * isNew * push * (thing.left < 0.1 ? LAST_TENTH : 1)
   }

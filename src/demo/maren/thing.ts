@@ -4,11 +4,31 @@ import { CATEGORY_DEFAULTS } from '#core/item/category-defaults'
 import { defaultPaoMonths } from '#core/shelf-life/default-pao'
 import type { Random } from '../random.js'
 import type { DemoItem } from '../stash.js'
-import type { Stay } from './life.js'
 
 /** Shades of a palette that she likes: nearly all of it that is used is of these. */
 export const LIKED_SHADES = 5
+/** Days for which something is new. */
+const NEW_FOR_DAYS = 28
 export const EYES = new Set(CATEGORY_DEFAULTS.filter((category) => category.eye).map((category) => category.id))
+
+export type ProjectId = 'centenary' | 'spring'
+export interface LifeGoal {
+  readonly kind: 'finish' | 'uses'
+  readonly target: number | null
+  readonly dated: boolean
+  /** How long she thinks it will last, in months; of what she wants to finish. */
+  readonly guessMonths: number | null
+}
+
+export interface Stay {
+  readonly project: ProjectId
+  readonly item: DemoItem
+  readonly goal: LifeGoal
+  readonly since: Day
+  uses: number
+  metOn: Day | null
+  out: { readonly on: Day; readonly reason: 'met' | 'left unfinished' | 'finished' | 'closed' } | null
+}
 
 /** What is so of an item while the life goes on. */
 export class Thing {
@@ -17,11 +37,12 @@ export class Thing {
   readonly parts: number[]
   inDrawer = false
   opened: boolean
-  openedOn: Day | null
+  /** What was opened lately is fun: until this day. */
+  newUntil: Day | null = null
   /** She wrote down when. */
   openingSaid: boolean
   /** The day it is to be used by, as far as its label and its kind say. */
-  goodUntil: Day | null
+  goodUntil: Day | null = null
   ended: Day | null = null
   here: boolean
   trial = false
@@ -39,10 +60,8 @@ export class Thing {
   ) {
     const { opened } = item.fields
     this.opened = opened.kind !== 'unopened'
-    this.openedOn =
-      opened.kind === 'range' ? (EYES.has(item.kind.categoryId) ? opened.earliest : middleOf(opened)) : null
     this.openingSaid = opened.kind === 'range'
-    this.goodUntil = goodUntil(item, this.openedOn)
+    this.#count(opened.kind === 'range' ? (EYES.has(item.kind.categoryId) ? opened.earliest : middleOf(opened)) : null)
     this.here = item.cameOn === null && !item.hatBox
     this.left = 1 - item.uses / item.usesWhenFull
     // What is liked in a palette is nearly all that is used of it.
@@ -54,8 +73,12 @@ export class Thing {
   openOn(day: Day, said: boolean): void {
     this.opened = true
     this.openingSaid = said
-    this.openedOn = day
-    this.goodUntil = goodUntil(this.item, day)
+    this.#count(day)
+  }
+
+  #count(openedOn: Day | null): void {
+    this.newUntil = openedOn && addDays(openedOn, NEW_FOR_DAYS)
+    this.goodUntil = goodUntil(this.item, openedOn)
   }
 
   get isThere(): boolean {

@@ -53,6 +53,8 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
     parts,
     reading,
     estimate: reading === null && rail ? item.estimate : null,
+    // Empty by the end of the sheet; before it, as it was seen.
+    lifecycle: rail && line?.finishedOn ? 'finished' : 'open',
     goal: rail ? (line?.goal ?? null) : null,
     backups: 0,
   }

@@ -2,7 +2,7 @@
 import { computed, useId } from 'vue'
 import type { ListedItem } from '#contract/item'
 import { gaugeWords } from '#web/ui/words/gauge-words'
-import { contentOf, drawingOf, EXTENT, paletteBreadth, railOf, stands, type GaugeSize } from './gauge-model'
+import { contentOfItem, drawingOf, EXTENT, paletteBreadth, railOf, stands, type GaugeSize } from './gauge-model'
 import GaugeLabel from './GaugeLabel.vue'
 import GaugePalette from './GaugePalette.vue'
 import GaugePan from './GaugePan.vue'
@@ -25,7 +25,7 @@ const props = withDefaults(
 const uid = useId()
 const drawing = computed(() => drawingOf(props.item))
 const upright = computed(() => stands(drawing.value))
-const content = computed(() => contentOf(props.item.reading, props.item.estimate))
+const content = computed(() => contentOfItem(props.item))
 const shownRail = computed(() => (props.rail && props.size !== 'small' ? railOf(props.item.goal) : null))
 const columns = computed(() => Math.max(1, ...props.item.parts.map((part) => part.col + part.colSpan - 1)))
 const rows = computed(() => Math.max(1, ...props.item.parts.map((part) => part.row + part.rowSpan - 1)))

@@ -69,6 +69,12 @@ export function contentOf(reading: ListedReading | null, estimate: ListedItem['e
   return { kind: 'left', share: reading.word === null ? (reading.value ?? 0) : levelOfWord(reading.word) }
 }
 
+/** What an item's body shows: nothing is left in one that was finished, whatever was seen of it last. */
+export function contentOfItem(item: Pick<ListedItem, 'lifecycle' | 'form' | 'reading' | 'estimate'>): Content {
+  if (item.lifecycle !== 'finished') return contentOf(item.reading, item.estimate)
+  return DRAWING[item.form] === 'pan' ? { kind: 'stage', stage: 'mostly bare', bare: 1 } : { kind: 'left', share: 0 }
+}
+
 /** What a shade's well shows: one used up is bare, one that was taken out leaves its well empty. */
 export function contentOfPart(part: ListedPart): Content | { readonly kind: 'taken out' } {
   if (part.depottedOn !== null) return { kind: 'taken out' }

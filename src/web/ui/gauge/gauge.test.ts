@@ -5,7 +5,7 @@ import { FORMS } from '#core/item/form'
 import type { ListedItem } from '#contract/item'
 import { specimen, SPECIMEN_ROWS } from '#web/specimen/specimen-data'
 import { barePatch } from './bare-patch'
-import { contentOf, drawingOf, paletteBreadth, railOf, seedOf, type GaugeSize } from './gauge-model'
+import { contentOf, contentOfItem, drawingOf, paletteBreadth, railOf, seedOf, type GaugeSize } from './gauge-model'
 import ItemGauge from './ItemGauge.vue'
 import { tallyStrokes } from './tally-strokes'
 import { vesselShape } from './vessel-shape'
@@ -168,6 +168,13 @@ test('a palette keeps within its compartment', () => {
 
 test('no reading is unknown, a stage carries its bare area', () => {
   expect(contentOf(null)).toEqual({ kind: 'unknown' })
+  const seen = {
+    form: 'tube',
+    reading: { kind: 'level', value: 0.85, stage: null, word: null },
+    estimate: null,
+  } as const
+  expect(contentOfItem({ ...seen, lifecycle: 'open' })).toEqual({ kind: 'left', share: 0.85 })
+  expect(contentOfItem({ ...seen, lifecycle: 'finished' })).toEqual({ kind: 'left', share: 0 })
   expect(contentOf({ kind: 'stage', value: null, stage: 'half bare', word: null })).toEqual({
     kind: 'stage',
     stage: 'half bare',

@@ -37,6 +37,7 @@ function goalAim(kind: GoalView['kind']): string {
 
 /** What is left, as read by eye; honest about nothing being recorded. */
 export function leftWords(item: ListedItem): string {
+  if (item.lifecycle === 'finished') return 'empty'
   if (item.parts.length > 0) {
     const there = item.parts.filter((part) => part.depottedOn === null)
     const bare = there.filter((part) => part.finishedOn !== null || (part.reading && showsPan(part.reading)))
