@@ -148,9 +148,7 @@ test('a wish is checked and waited for, and one that is bought arrives with its 
   const form = dialog(page, 'Depot Red is bought')
   await form.getByRole('button', { name: 'Into the collection' }).click()
   await expect(form).toHaveCount(0)
-  await expect(page.getByRole('region', { name: 'Limits' })).toContainText(
-    '1 thing replaced something finished, and is not counted.',
-  )
+  await expect(page.getByRole('region', { name: 'Limits' })).toContainText('1 thing bought, 1 more than planned.')
   await page.getByRole('link', { name: 'its page' }).first().click()
   await expect(page.getByRole('heading', { name: 'Depot Red' })).toBeVisible()
   await button(page, 'What it is and where it lies').click()
@@ -240,6 +238,7 @@ test('set aside, from the stash, and a review told in full', async ({ page, hous
     .first()
     .click()
   const review = dialog(page, /^Review of/)
+  await review.getByRole('button', { name: /^Say more/ }).click()
   await review.getByLabel('What you did not like').fill('It rolled off the table.')
   await review.getByRole('button', { name: 'Keep the review' }).click()
   await expect(review).toHaveCount(0)
