@@ -158,7 +158,7 @@ test('before she commits she is told whether it adds up; her guess is kept, and 
   page,
   house,
 }) => {
-  await page.goto(house.url + (await pathOf(page, house, 'Sloe')))
+  await page.goto(house.url + (await pathOf(page, house, 'Brown Study')))
   await act(page, 'Roll into a project').click()
   const dialog = page.getByRole('dialog', { name: /^Roll in/ })
   await dialog.getByLabel('Uses wanted').fill('300')

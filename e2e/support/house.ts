@@ -106,9 +106,14 @@ export function tile(page: Page, name: string) {
   return page.locator('button.tile').filter({ hasText: name })
 }
 
+/** A connection kept open may be shut by the server just as it is used again: what only reads is asked once more then. */
+const AGAIN = { maxRetries: 2 }
+
 /** Everything in stock, as lists show it. */
 export async function listed(page: Page, house: RunningHouse): Promise<ListedItem[]> {
-  const { items } = (await (await page.request.get(`${house.url}/api/collection`)).json()) as { items: PackedItems }
+  const { items } = (await (await page.request.get(`${house.url}/api/collection`, AGAIN)).json()) as {
+    items: PackedItems
+  }
   return unpackItems(items)
 }
 
@@ -123,7 +128,7 @@ export async function pathOf(page: Page, house: RunningHouse, shade: string): Pr
 
 /** The address of the check-in that is under way, or of the last closed one's sheet. */
 export async function checkInPath(page: Page, house: RunningHouse, of: 'under way' | 'sheet'): Promise<string> {
-  const { checkIns } = (await (await page.request.get(`${house.url}/api/check-ins`)).json()) as {
+  const { checkIns } = (await (await page.request.get(`${house.url}/api/check-ins`, AGAIN)).json()) as {
     checkIns: { id: string; closedOn: string | null }[]
   }
   const found = checkIns.find((each) => (each.closedOn === null) === (of === 'under way'))
