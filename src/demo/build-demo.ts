@@ -4,7 +4,7 @@ import { CATEGORY_DEFAULTS } from '#core/item/category-defaults'
 import { eyeMeasureOf } from '#core/item/form'
 import { ReadingBody } from '#contract/reading'
 import type { Db } from '#server/db/query'
-import { lifeWithCast, PLANNED_WEEK, type Cast } from './maren/cast.js'
+import { lifeWithCast, PLANNED_WEEK, type Cast, type FoundLife } from './maren/cast.js'
 import { DemoHouse } from './demo-house.js'
 import type { PanPicture } from './draw-pans.js'
 import { walks } from './maren/faces.js'
@@ -28,6 +28,8 @@ export interface DemoOptions {
   readonly today: Day
   /** Drawn photos of a pan, the first one first; none = nothing is photographed. */
   readonly pictures?: readonly PanPicture[]
+  /** The life, where it was looked for already. */
+  readonly found?: FoundLife
   /** Whether forecasts are kept along the way; it takes a fifth of the time. */
   readonly forecasts?: boolean
 }
@@ -37,7 +39,7 @@ export interface DemoOptions {
  * under a clock that moves along: the same seed and day give the same collection.
  */
 export function buildDemo(db: Db, options: DemoOptions): Cast {
-  const { life, cast, seed } = lifeWithCast(options.seed, options.today)
+  const { life, cast, seed } = options.found ?? lifeWithCast(options.seed, options.today)
   // The file is made in one go and can be made again; afterwards every write is durable again.
   db.pragma('synchronous = OFF')
   new DemoBuilder(new DemoHouse(db, life, cast, seed), life, seed, options).run()

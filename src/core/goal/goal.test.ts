@@ -106,6 +106,14 @@ describe('pace', () => {
     expect(pace).toMatchObject({ standing: 'out of reach', wearDaysLeft: 11 })
     expect(pace.rescue).toEqual({ smallerGoal: 13 })
   })
+  test('wear days left count whole, as they are shown: half a day decides nothing', () => {
+    // Eleven days, the last five at a tenth: 6.5.
+    const away = [{ earliest: at(26), latest: at(30), factor: 0.1 }]
+    const on = (uses: number) => paceOf({ ...FACTS, uses, today: at(20), wornToday: false, away })
+    expect(on(13).wearDaysLeft).toBeCloseTo(6.5, 10)
+    expect([on(13).standing, on(12).standing]).toEqual(['behind', 'out of reach'])
+    expect(on(12).rescue).toEqual({ smallerGoal: 19 })
+  })
   test('without a date there is no notch', () => {
     expect(paceOf({ ...FACTS, by: null })).toMatchObject({ notch: null, standing: 'no date' })
   })

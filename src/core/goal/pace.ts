@@ -63,7 +63,7 @@ export function paceOf(facts: PaceFacts): Pace {
   const wearDaysLeft = next > facts.by ? 0 : wearDaysBetween(next, facts.by, facts.week, facts.away)
   if (left <= 0) return { standing: 'met', notch, difference, wearDaysLeft, rescue: null }
   const passed = facts.today > facts.by
-  // In whole days, as they are shown and planned with: half a day is no day on which it could not be done.
+  // In whole days, as they are shown and planned with.
   const days = Math.round(wearDaysLeft)
   if (passed || left > days)
     return {

@@ -1,7 +1,6 @@
 import { addDays, addMonths, daysBetween, fieldsOf, type Day } from '#core/calendar/day'
 import { learnedWeek, yearlyStretches, type CalmStretch, type PlannedWeek } from '#core/calendar/planned-week'
 import { paceOf, type Pace } from '#core/goal/pace'
-import { formModelOf } from '#core/forecast/form-models'
 import { eyeMeasureOf } from '#core/item/form'
 import { HAY_FEVER, walks } from './faces.js'
 import { PARTY_IN_DAYS, PROJECT_DAYS, type MarenLife } from './life.js'
@@ -46,13 +45,15 @@ export const ROLES = [
 ] as const
 export type Role = (typeof ROLES)[number]
 export type Cast = ReadonlyMap<Role, DemoItem>
+export interface FoundLife {
+  readonly life: MarenLife
+  readonly cast: Cast
+  readonly seed: number
+}
 
 /** A life with somebody for every part; where none of the lives has that, the one with the least missing. */
-export function lifeWithCast(
-  seed: number,
-  today: Day,
-): { readonly life: MarenLife; readonly cast: Cast; readonly seed: number } {
-  let best: { life: MarenLife; cast: Cast; seed: number; missing: number } | null = null
+export function lifeWithCast(seed: number, today: Day): FoundLife {
+  let best: (FoundLife & { readonly missing: number }) | null = null
   for (let n = 0; n < MOST_LIVES; n += 1) {
     const life = lifeOf(seed + n, today)
     const cast = castIn(life)
@@ -111,10 +112,7 @@ export function castIn(life: MarenLife): Cast {
       ({ metOn, out }) => ago(metOn) <= 27 && ago(metOn) >= 2 && (out === null || out.reason === 'finished'),
     )?.item,
     'on pace': dated(({ standing, difference }) => standing === 'on pace' && Math.abs(difference ?? 9) < 0.97),
-    behind: dated(({ standing, difference }, { goal, uses }) => {
-      const open = paces.size > 0 ? (goal.target ?? 0) - uses : 0
-      return standing === 'behind' && (difference ?? 0) < -2 && open > 2
-    }),
+    behind: dated(({ standing, difference }) => standing === 'behind' && (difference ?? 0) < -2),
     'out of reach': dated(
       ({ standing, wearDaysLeft }, { goal, uses }) =>
         standing === 'out of reach' && (goal.target ?? 0) - uses > (wearDaysLeft ?? 0) + 3,
@@ -139,8 +137,6 @@ export function castIn(life: MarenLife): Cast {
       const thing = life.things.get(item.id)
       return (
         thing !== undefined &&
-        thing.parts.length === 0 &&
-        formModelOf(item.fields.form) === 'pressed' &&
         item.kind.categoryId === 'blush' &&
         PHOTOGRAPHED_AGO.every((when) => {
           const left = thing.leftOn(addDays(today, -when))
@@ -189,7 +185,7 @@ export function castIn(life: MarenLife): Cast {
 }
 
 /** What is left of a pan below which its metal shows. Assumption, as in the readings of the demo. */
-export const PAN_SHOWS = 0.58
+const PAN_SHOWS = 0.58
 
 function paceNow({ today, days, start }: MarenLife, stay: Stay): Pace {
   const { year } = fieldsOf(today)

@@ -1,5 +1,5 @@
 import { addDays, daysBetween, fieldsOf, type Day } from '#core/calendar/day'
-import type { Season } from '#core/item/traits'
+import { seasonOn, type Season } from '#core/item/traits'
 import type { Random } from '../random.js'
 import type { DemoItem } from '../stash.js'
 import { STASH, type StashCategory } from '../stash-data.js'
@@ -26,12 +26,16 @@ import { EYES, LIKED_SHADES, Thing, type LifeGoal, type ProjectId, type Stay } f
 /** Moods: how far they swing, and in how many days they are forgotten. Assumptions, as the following. */
 const MOOD_SD = 0.6
 const MOOD_DAYS = 80
+/** Chance that something from outside the drawer is worn; that an item leaves it when the season changes. */
 const OUTSIDE = 0.03
 const LEAVES_AT_SEASON = 0.38
+/** What is over within so many days is not laid in, and within so many leaves. */
 const OVER_WITHIN_DAYS = 30
+const LEAVES_WITHIN_DAYS = 10
 /** A goal pushes an item at first so much, and wears off in so many days. */
 const PUSH = 2.2
 const PUSH_DAYS = 70
+/** How much more the last tenth of an item is wanted. */
 const LAST_TENTH = 2.2
 /** Uses of one kind differ from one to the next by so much, on the log. */
 const USE_SD = 0.35
@@ -41,20 +45,6 @@ const LEFT = 0.0015
 const TRIAL_WORN = 0.2
 /** She says of three in four that they are opened; of the others only that they are worn. */
 const SAYS_OPENED = 0.75
-const SEASONS: readonly Season[] = [
-  'winter',
-  'winter',
-  'spring',
-  'spring',
-  'spring',
-  'summer',
-  'summer',
-  'summer',
-  'autumn',
-  'autumn',
-  'autumn',
-  'winter',
-]
 
 /** Lives from the first day of the log until yesterday. */
 export function liveWith(stash: readonly DemoItem[], random: Random, start: Day, today: Day): MarenLife {
@@ -94,7 +84,7 @@ class Living {
     for (; this.#day < this.#today; this.#day = addDays(this.#day, 1)) {
       const ago = daysBetween(this.#day, this.#today)
       const { month, date } = fieldsOf(this.#day)
-      this.#season = SEASONS[month - 1] ?? 'winter'
+      this.#season = seasonOn(this.#day, 'north')
       for (const thing of this.#things) this.#arrive(thing, moved)
       if (date === 1 && this.#day > this.#start) this.#turnOver(month % 3 === 0)
       if (ago === SPRING_DAYS) this.#startSpring()
@@ -186,7 +176,7 @@ class Living {
   #turnOver(season: boolean): void {
     for (const kind of STASH) {
       for (const thing of this.#of(kind).filter((each) => each.inDrawer && each.stay === null))
-        if (!thing.isGood(this.#day, OVER_WITHIN_DAYS / 3) || (season && this.#random.chance(LEAVES_AT_SEASON)))
+        if (!thing.isGood(this.#day, LEAVES_WITHIN_DAYS) || (season && this.#random.chance(LEAVES_AT_SEASON)))
           this.#layOut(thing)
       this.#fill(kind)
     }
@@ -336,7 +326,7 @@ class Living {
   #startCentenary(): void {
     this.#act({ do: 'project', project: 'centenary' })
     for (const kind of STASH) {
-      // What would be over before the party is no help.
+      // What is over within a month is no help.
       for (const thing of this.#of(kind).filter((each) => each.inDrawer && !each.isGood(this.#day, OVER_WITHIN_DAYS)))
         this.#layOut(thing)
       this.#fill(kind)
