@@ -8,13 +8,13 @@ export default defineConfig({
   globalSetup: './e2e/support/make-demo.ts',
   fullyParallel: true,
   workers: 2,
-  // A wait ends after 15 seconds, a story after 90.
-  timeout: 90_000,
-  expect: { timeout: 15_000 },
+  // A wait ends after 30 seconds, a story after 180: a busy machine is no fault of the product.
+  timeout: 180_000,
+  expect: { timeout: 30_000 },
   reporter: [['list']],
   use: {
-    actionTimeout: 15_000,
-    navigationTimeout: 15_000,
+    actionTimeout: 30_000,
+    navigationTimeout: 30_000,
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     colorScheme: 'light',

@@ -29,6 +29,8 @@ export default defineConfig({
       { find: /^#web\/(.*)$/, replacement: `${own('web')}$1` },
     ],
   },
+  // Every component has a setup function.
+  define: { __VUE_OPTIONS_API__: false },
   build: {
     outDir: new URL('./dist/web', import.meta.url).pathname,
     emptyOutDir: true,

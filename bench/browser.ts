@@ -96,7 +96,16 @@ async function slowLoad(browser: Browser, url: string): Promise<number> {
 }
 
 /** Places visited before the tick: what they keep must not be asked again for it. */
-const VISITED = ['/collection', '/projects', '/shelf-life', '/decide', '/empties', '/settings', '/journal', '/drawer']
+const VISITED = [
+  '/collection',
+  '/projects',
+  '/collection/use-first',
+  '/keep',
+  '/look-back/empties',
+  '/settings',
+  '/settings/history',
+  '/drawer',
+]
 
 /** Milliseconds after a tick in which a call still counts as its own. */
 const LATE = 2000

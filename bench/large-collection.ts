@@ -45,7 +45,7 @@ export function buildLarge(file: string, today: Day, say: (words: string) => voi
   const collection = new CollectionCommands(house)
   const ids = Array.from({ length: ITEMS }, (_, n) => {
     const category = CATEGORY_DEFAULTS[n % CATEGORY_DEFAULTS.length]
-    if (!category) throw new Error('no category')
+    if (!category) throw new Error('no type')
     const id = `thing-${n}`
     const opened = addDays(first, random.whole(-400, 0))
     const isPalette = category.id === 'eyeshadow-palette'
@@ -56,7 +56,7 @@ export function buildLarge(file: string, today: Day, say: (words: string) => voi
         reading: null,
         fields: {
           ...BLANK_FIELDS,
-          maker: `Maker ${n % 37}`,
+          maker: `Brand ${n % 37}`,
           name: `${category.name} ${n}`,
           shade: `Shade ${n}`,
           categoryId: category.id,
@@ -99,7 +99,7 @@ export function buildLarge(file: string, today: Day, say: (words: string) => voi
     const from = Math.floor((n / days) * (ITEMS - IN_USE))
     const face = new Set<string>()
     while (face.size < Math.min(wanted, IN_USE)) face.add(ids[from + random.whole(0, IN_USE - 1)] ?? '')
-    act('set-face', () => wearing.setFace({ day, itemIds: [...face], like: null, words: `a face of ${face.size}` }))
+    act('set-face', () => wearing.setFace({ day, itemIds: [...face], like: null, words: `a look of ${face.size}` }))
     tallies += face.size
     if (n % 365 === 0) say(`${tallies} tallies`)
   }

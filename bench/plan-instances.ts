@@ -21,7 +21,7 @@ export function planInstance(seed: number, count: number, months: number, zones 
     const firstMonth = random.whole(0, months - 1)
     return {
       id: `thing-${n}`,
-      categoryId: `kind-${n % kinds}`,
+      categoryId: `type-${n % kinds}`,
       uses: random.whole(5, 40),
       most: wearDays.map((days, week) => {
         const out = week > last || (seasonal && Math.abs((monthOf[week] ?? 0) - firstMonth) > months / 3)
@@ -39,7 +39,7 @@ export function planInstance(seed: number, count: number, months: number, zones 
     monthOf,
     items,
     categories: Array.from({ length: kinds }, (_, n) => ({
-      id: `kind-${n}`,
+      id: `type-${n}`,
       zoneId: `zone-${n % zones}`,
       uses: n % 4 === 3 ? wearDays.map((days) => 2 * days) : wearDays,
     })),

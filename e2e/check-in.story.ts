@@ -3,7 +3,7 @@ import { fileURLToPath } from 'node:url'
 import type { Page } from '@playwright/test'
 import type { CheckInAnswer } from '#contract/check-in'
 import type { ItemAnswer } from '#contract/item'
-import { expect, listed, test } from './support/house'
+import { expect, goTo, listed, test } from './support/house'
 
 interface PanCase {
   readonly file: string
@@ -27,10 +27,10 @@ const act = (page: Page, name: string | RegExp) =>
 
 /** Lays the thing on the simulated scale, lets it stand still, lifts it off; time runs while it does. */
 async function weigh(page: Page): Promise<void> {
-  await act(page, 'Lay it on').click()
+  await act(page, 'Put it on').click()
   await page.clock.runFor(6000)
   await expect(said(page)).toContainText('Steady')
-  await act(page, 'Lift it off').click()
+  await act(page, 'Take it off').click()
   await page.clock.runFor(4000)
   await expect(said(page)).toContainText('Kept')
 }
@@ -61,10 +61,10 @@ test('a month is gone through with scale, eye and camera, left, taken up again, 
   house,
 }) => {
   test.slow()
-  await page.goto(`${house.url}/check-in`)
+  await page.goto(`${house.url}/projects/check-in`)
   await act(page, 'Begin another').click()
   const dialog = page.getByRole('dialog', { name: 'Begin a check-in' })
-  await dialog.getByLabel('Name of the sheet').fill('By tram')
+  await dialog.getByLabel('Name of the update').fill('By tram')
   await dialog.getByRole('button', { name: 'Begin', exact: true }).click()
   const { projects } = (await (await page.request.get(`${house.url}/api/projects`)).json()) as {
     projects: { id: string; stays: { rolledOut: string | null; item: { endedOn: string | null } }[] }[]
@@ -78,7 +78,7 @@ test('a month is gone through with scale, eye and camera, left, taken up again, 
   const forms = new Set<string>()
   let [photos, weighings] = [0, 0]
   for (let step = 0; step < 80; step++) {
-    if (/\/sheet$/.test(page.url())) break
+    if (/\/update$/.test(page.url())) break
     const measure = await page.locator('.measures [aria-current]').innerText()
     forms.add(await heading(page).innerText())
     if (measure.startsWith('weigh')) {
@@ -87,13 +87,13 @@ test('a month is gone through with scale, eye and camera, left, taken up again, 
         await act(page, 'Too heavy').click()
         await page.clock.runFor(1000)
         await expect(said(page)).toContainText('Too heavy for this scale')
-        await act(page, 'Lift it off').click()
+        await act(page, 'Take it off').click()
         await page.clock.runFor(4000)
       }
       if (weighings === 3) {
         await act(page, 'Pull the cable').click()
         await page.clock.runFor(4000)
-        await expect(said(page)).toContainText('fell silent')
+        await expect(said(page)).toContainText('has stopped sending')
         await act(page, 'Plug it in').click()
         await page.clock.runFor(1000)
       }
@@ -134,11 +134,11 @@ test('a month is gone through with scale, eye and camera, left, taken up again, 
           await act(page, 'Repressed').click()
           const event = page.getByRole('dialog', { name: /^What happened to/ })
           await expect(event).toContainText('Alcohol catches fire')
-          await event.getByRole('button', { name: 'Write it down' }).click()
-          await expect(page.getByLabel('The package')).toContainText('repressed')
+          await event.getByRole('button', { name: 'Save' }).click()
+          await expect(page.getByLabel('The packaging')).toContainText('repressed')
         }
-        if ((await page.getByRole('button', { name: 'No bare metal yet' }).count()) > 0)
-          await act(page, 'No bare metal yet').click()
+        if ((await page.getByRole('button', { name: 'No pan showing yet' }).count()) > 0)
+          await act(page, 'No pan showing yet').click()
         await keep(page)
       }
     }
@@ -148,17 +148,17 @@ test('a month is gone through with scale, eye and camera, left, taken up again, 
 
   await expect(page.getByRole('heading', { name: 'By tram' })).toBeVisible()
   await expect(page.locator('.paper')).toContainText(`${going?.length} of ${going?.length} looked at`)
-  await act(page, 'Close the check-in').click()
-  await expect(page.locator('.paper')).not.toContainText('not closed yet')
+  await act(page, 'Finish the check-in').click()
+  await expect(page.locator('.paper')).not.toContainText('not finished yet')
   const pdf = (await page.pdf({ format: 'A4', landscape: true, printBackground: true })).toString('latin1')
   expect((pdf.match(/\/Type\s*\/Page\b/g) ?? []).length).toBeLessThanOrEqual(2)
-  await page.goto(`${house.url}/check-in`)
+  await page.goto(`${house.url}/projects/check-in`)
   await expect(page.getByRole('link', { name: 'By tram' })).toBeVisible()
 })
 
-test('by keyboard alone: a weight typed and kept, a thing skipped, one gone back to', async ({ page, house }) => {
-  await page.goto(`${house.url}/check-in`)
-  await page.getByRole('link', { name: 'Go on' }).click()
+test('by keyboard alone: a weight typed and kept, an item skipped, one gone back to', async ({ page, house }) => {
+  await page.goto(`${house.url}/projects/check-in`)
+  await page.getByRole('link', { name: 'Continue' }).click()
   await expect(heading(page)).toBeVisible()
   const first = await heading(page).innerText()
   await page.keyboard.type('47.3')
@@ -171,12 +171,12 @@ test('by keyboard alone: a weight typed and kept, a thing skipped, one gone back
   await expect(heading(page)).toHaveText(first)
 })
 
-test('what is typed is not lost by leaving, ounces are taken for what they are, fluid ounces are refused', async ({
+test('what is typed isn’t lost by leaving, ounces are taken for what they are, fluid ounces are refused', async ({
   page,
   house,
 }) => {
-  await page.goto(`${house.url}/check-in`)
-  await page.getByRole('link', { name: 'Go on' }).click()
+  await page.goto(`${house.url}/projects/check-in`)
+  await page.getByRole('link', { name: 'Continue' }).click()
   const field = page.getByLabel('Weight with its package', { exact: true })
   await field.fill('1.5 fl oz')
   await expect(said(page)).toContainText('a scale weighs')
@@ -190,19 +190,20 @@ test('what is typed is not lost by leaving, ounces are taken for what they are, 
   await expect(page.locator('.doubt')).toContainText('looks like ounces')
   await act(page, /^Take it as/).click()
   await expect(page.locator('.doubt')).toHaveCount(0)
-  await page.getByRole('link', { name: 'Projects' }).click()
+  await goTo(page, 'Projects')
   const ask = page.getByRole('dialog')
   await expect(ask).toBeVisible()
   await expect(page).toHaveURL(/check-in/)
 })
 
-test('two things are blended from the page of one; the blend tells what it is of', async ({ page, house }) => {
+test('two items are blended from the page of one; the blend tells what it is of', async ({ page, house }) => {
   const items = await listed(page, house)
   const lipstick = items.find((item) => item.category.toLowerCase() === 'lipstick' && item.lifecycle === 'open')
   await page.goto(`${house.url}/items/${lipstick?.id ?? ''}`)
-  await act(page, 'Blend it with others').click()
+  await act(page, 'Something happened…').click()
+  await page.getByText('Blended with others…').click()
   const dialog = page.getByRole('dialog', { name: /^Blend/ })
-  await dialog.getByRole('button', { name: 'Add another thing' }).click()
+  await dialog.getByRole('button', { name: 'Add another item' }).click()
   const picker = page.getByRole('dialog', { name: 'Blend with what?' })
   await picker.getByRole('button', { name: /^Add / }).first().click()
   await dialog
@@ -219,6 +220,6 @@ test('two things are blended from the page of one; the blend tells what it is of
   await expect(dialog).toHaveCount(0)
   const found = await listed(page, house)
   await page.goto(`${house.url}/items/${found.find((item) => item.name === 'Harbour Light')?.id ?? ''}`)
-  await page.getByRole('button', { name: 'What it is and where it lies' }).click()
+  await page.getByRole('button', { name: 'What it is and where it is' }).click()
   await expect(page.getByText(/60 % .*, 40 % /)).toBeVisible()
 })

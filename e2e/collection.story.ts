@@ -23,7 +23,7 @@ test.describe('with an empty collection', () => {
             ['Ondrake', 'Kelp', 'in use', '3'].map(cell),
           ],
         },
-        { sheet: 'Wishes', data: [head, ['Pellwick', 'Not mine yet', '', ''].map(cell)] },
+        { sheet: 'Wish list', data: [head, ['Pellwick', 'Not mine yet', '', ''].map(cell)] },
       ]).toBuffer(),
     )
     await page.goto(`${house.url}/collection/import`)
@@ -31,12 +31,12 @@ test.describe('with an empty collection', () => {
     await expect(page.getByRole('heading', { name: '4 rows, 4 columns' })).toBeVisible()
     await page
       .getByRole('group', { name: 'Tabs to read' })
-      .getByRole('button', { name: /^Wishes/ })
+      .getByRole('button', { name: /^Wish list/ })
       .click()
     await expect(page.getByRole('heading', { name: '3 rows, 4 columns' })).toBeVisible()
-    await expect(page.getByRole('region', { name: 'What to know before storing' })).toContainText('Finished items (1)')
-    await page.getByRole('button', { name: 'Store 3 items', exact: true }).click()
-    await expect(page.getByText('3 items are stored and 2 backups.')).toBeVisible()
+    await expect(page.getByRole('region', { name: 'Before you save' })).toContainText('Finished items (1)')
+    await page.getByRole('button', { name: 'Save 3 items', exact: true }).click()
+    await expect(page.getByText('3 items are saved and 2 backups.')).toBeVisible()
     await goTo(page, 'Collection')
     // One finished is history; one in use has two backups beside it.
     await expect(
@@ -57,12 +57,12 @@ test.describe('with an empty collection', () => {
         'Pellwick\tEmber\tbronzer\t9.5 g\nOndrake\tQuay\tlip gloss\t5 ml\nPellwick\tHalo\thighlighter\t6 g\nPellwick\tSloe\tlipstick\t3 g',
       )
     await page.getByRole('button', { name: 'Read what is pasted' }).click()
-    await expect(page.getByRole('button', { name: 'Store 4 items', exact: true })).toBeVisible()
+    await expect(page.getByRole('button', { name: 'Save 4 items', exact: true })).toBeVisible()
     await expect(page.getByRole('region', { name: 'Rows', exact: true })).toContainText('Halo')
   })
 })
 
-test('several are chosen and changed at once; the journal goes back to before that', async ({ page }) => {
+test('several are chosen and changed at once; the history goes back to before that', async ({ page }) => {
   await goTo(page, 'Collection')
   await page.getByRole('button', { name: /^highlighter/ }).click()
   await page.getByRole('button', { name: 'Choose several' }).click()
@@ -70,17 +70,17 @@ test('several are chosen and changed at once; the journal goes back to before th
   const bar = page.locator('form.bar')
   await expect(bar).toContainText('3 chosen')
   await bar.locator('.v-select').first().click()
-  await page.getByRole('option', { name: 'category', exact: true }).click()
+  await page.getByRole('option', { name: 'type', exact: true }).click()
   await bar.getByRole('combobox', { name: 'to', exact: true }).fill('blush')
   await page.getByRole('option', { name: 'blush', exact: true }).click()
   await bar.getByRole('button', { name: 'Set for 3', exact: true }).click()
   await expect(page.getByText('Changed 3 items').first()).toBeVisible()
   await goTo(page, 'Settings')
-  await page.getByRole('link', { name: 'The whole journal' }).click()
+  await page.getByRole('link', { name: 'All of the history' }).click()
   await page.getByRole('button', { name: 'Back to before: Changed 3 items' }).click()
-  const asked = page.getByRole('dialog', { name: 'Back to a moment' })
-  await expect(asked).toContainText('That one change is taken back')
-  await asked.getByRole('button', { name: 'Go back' }).click()
+  const asked = page.getByRole('dialog', { name: 'Go back to here' })
+  await expect(asked).toContainText('That one change is undone')
+  await asked.getByRole('button', { name: 'Restore' }).click()
   await expect(page.locator('li.undone').filter({ hasText: 'Changed 3 items' })).toBeVisible()
 })
 
@@ -93,7 +93,7 @@ test('opening dates nobody wrote down are asked one by one', async ({ page }) =>
   await card.getByRole('button', { name: 'Before the move' }).click()
   await expect(card.getByRole('heading')).not.toHaveText(first)
   await card.getByLabel('Or as you remember it').fill('soonish')
-  await card.getByRole('button', { name: 'That is it' }).click()
-  await expect(card).toContainText('That is no date that can be read.')
+  await card.getByRole('button', { name: 'Save' }).click()
+  await expect(card).toContainText('We can’t read that date.')
   await expect(card.getByLabel('Or as you remember it')).toHaveValue('soonish')
 })

@@ -22,8 +22,8 @@ test('how the day is changes what is suggested; not today sends one away', async
   await expect(lip).not.toContainText('Timetable')
 })
 
-test('a face is kept, put on another day, mixed and taken back; held up and put back is no wear', async ({ page }) => {
-  const line = page.getByRole('region', { name: "The day's face" })
+test('a look is kept, put on another day, mixed and undone; held up and put back is no wear', async ({ page }) => {
+  const line = page.getByRole('region', { name: 'The day’s look' })
   for (const name of ['Lamplight', 'Oatfield', 'Sloe']) await tile(page, name).click()
   await expect(line).toContainText('On today: 3')
   await line.getByRole('button', { name: 'More', exact: true }).click()
@@ -39,36 +39,36 @@ test('a face is kept, put on another day, mixed and taken back; held up and put 
   await expect(line).toContainText('Lamplight (2 pumps, mixed 2 to 1)')
 
   await line.getByRole('button', { name: 'More', exact: true }).click()
-  await choose(page, 'Saved faces')
-  const faces = page.getByRole('dialog', { name: 'Saved faces', exact: true })
+  await choose(page, 'Saved looks')
+  const faces = page.getByRole('dialog', { name: 'Saved looks', exact: true })
   await faces.getByLabel('Keep these 3 as').fill('quick one')
-  await faces.getByRole('button', { name: 'Keep', exact: true }).click()
+  await faces.getByRole('button', { name: 'Save', exact: true }).click()
   await page.getByRole('button', { name: 'The day before', exact: true }).click()
   await expect(page.getByRole('button', { name: 'Back to today' })).toBeVisible()
   await expect(line.locator('.title')).not.toContainText('On today')
   const before = (await line.locator('.title').textContent()) ?? ''
   await line.getByRole('button', { name: 'More', exact: true }).click()
-  await choose(page, 'Saved faces')
+  await choose(page, 'Saved looks')
   await faces.getByRole('button', { name: 'quick one', exact: true }).click()
   await expect(line).toContainText('Sloe')
-  await line.getByRole('button', { name: /^Take back/ }).click()
+  await line.getByRole('button', { name: /^Undo/ }).click()
   await expect(line.locator('.title')).toHaveText(before)
 
   await line.getByRole('button', { name: 'More', exact: true }).click()
-  await choose(page, 'Held up, put back')
-  const picker = page.getByRole('dialog', { name: 'Held up, looked at and put back' })
+  await choose(page, 'Considered, not used')
+  const picker = page.getByRole('dialog', { name: 'Considered, not used' })
   await picker
-    .getByRole('button', { name: /^Put back/ })
+    .getByRole('button', { name: /^Not used/ })
     .first()
     .click()
   await expect(page.getByText(/put back unused/).first()).toBeVisible()
 })
 
-test('a paper sheet for a month is typed in with the arrows, stored at once, taken back at once', async ({
+test('a paper sheet for a month is typed in with the arrows, saved at once, undone at once', async ({
   page,
   house,
 }) => {
-  await page.goto(`${house.url}/tally-sheet`)
+  await page.goto(`${house.url}/paper`)
   const free = page.locator('td button:not(:has(svg))')
   await expect(free.first()).toBeVisible()
   const row = page.getByRole('row').filter({ has: page.getByRole('rowheader', { name: 'Alibi', exact: true }) })
@@ -93,9 +93,9 @@ test('a paper sheet for a month is typed in with the arrows, stored at once, tak
     await page.keyboard.press('ArrowRight')
   }
   await expect(sum).toHaveText(String(before + 3))
-  await page.getByRole('button', { name: 'Store 3 uses', exact: true }).click()
-  await expect(page.getByRole('status').filter({ hasText: '3 uses stored.' })).toBeVisible()
-  await page.getByRole('button', { name: /^Take back/ }).click()
+  await page.getByRole('button', { name: 'Save 3 uses', exact: true }).click()
+  await expect(page.getByRole('status').filter({ hasText: '3 uses saved.' })).toBeVisible()
+  await page.getByRole('button', { name: /^Undo/ }).click()
   await expect(sum).toHaveText(String(before))
 })
 
@@ -117,8 +117,8 @@ test('a tick before it came is asked about, not lost', async ({ page, house }) =
 test('the drawer is laid for a season: stopped, resumed, and compared with the one before', async ({ page, house }) => {
   await goTo(page, 'Today')
   await page.getByRole('button', { name: 'More', exact: true }).click()
-  await choose(page, 'Lay the drawer')
-  await page.getByRole('link', { name: 'Lay for a season' }).click()
+  await choose(page, 'Arrange the drawer')
+  await page.getByRole('link', { name: 'Change season' }).click()
   await page.getByRole('button', { name: 'Begin' }).click()
   const status = page.getByRole('status').filter({ hasText: 'chosen' })
   await expect(status).toContainText('0 of')
@@ -126,7 +126,7 @@ test('the drawer is laid for a season: stopped, resumed, and compared with the o
   const rested = (await card.getByRole('heading').textContent()) ?? ''
   // It shows before it has arrived; what is restarted must have it.
   const stored = page.waitForResponse((answer) => answer.request().method() !== 'GET' && answer.ok())
-  await card.getByRole('button', { name: 'Rests', exact: true }).click()
+  await card.getByRole('button', { name: 'Stored away', exact: true }).click()
   await expect(status).toContainText('1 of')
   await stored
   await house.restart()
@@ -134,8 +134,8 @@ test('the drawer is laid for a season: stopped, resumed, and compared with the o
   await expect(status).toContainText('1 of')
   await card.getByRole('button', { name: 'Stays', exact: true }).click()
   await expect(status).toContainText('2 of')
-  await page.getByRole('button', { name: /^Lay it so/ }).click()
-  await expect(page.getByRole('status').filter({ hasText: 'The drawer is laid.' })).toBeVisible()
+  await page.getByRole('button', { name: /^Save/ }).click()
+  await expect(page.getByRole('status').filter({ hasText: 'The drawer is arranged.' })).toBeVisible()
   await goTo(page, 'Today')
   await expect(tile(page, rested)).toHaveCount(0)
 })

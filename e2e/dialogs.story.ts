@@ -17,6 +17,26 @@ const button = (name: string | RegExp) => async (page: Page) => {
   await opener.click()
   return opener
 }
+/** What an act of the eight holds. */
+const held = (act: string, name: string) => async (page: Page) => {
+  const opener = await button(act)(page)
+  await page.getByRole('list', { name: act }).getByRole('listitem').filter({ hasText: name }).click()
+  return opener
+}
+/** Something in what is folded on the page of an item. */
+const folded = (heading: RegExp, name: string | RegExp) => async (page: Page) => {
+  await page.getByRole('button', { name: heading }).click()
+  return button(name)(page)
+}
+/** An act of a project's row, once the row is opened. */
+const opened = (row: RegExp, name: RegExp) => async (page: Page) => {
+  await page
+    .locator('.row')
+    .filter({ hasText: row })
+    .getByRole('button', { name: /^Details of/ })
+    .click()
+  return button(name)(page)
+}
 const fill = (label: string | RegExp, text: string) => (dialog: Locator) => dialog.getByLabel(label).first().fill(text)
 const choose = (name: string) => (dialog: Locator) => dialog.getByRole('button', { name, exact: true }).click()
 
@@ -34,58 +54,58 @@ const DIALOGS: readonly (readonly [string, readonly Typed[]])[] = [
     ],
   ],
   [
-    'on the page of a thing',
+    'on the page of an item',
     [
-      { of: /^How much is left/, at: ITEM, open: button('How much is left'), type: choose('dip') },
+      { of: /^How much is left of/, at: ITEM, open: button('Measure'), type: choose('dip') },
       {
         of: /^A sign on/,
         at: ITEM,
-        open: button('A sign it is over'),
+        open: held('Something happened…', 'It has gone off…'),
         type: fill('In your words', 'smells of crayon'),
       },
       {
         of: /^What happened to/,
         at: ITEM,
-        open: button('Something happened to it'),
-        type: fill('A note (may stay empty)', 'fell off the sink'),
+        open: held('Something happened…', 'Broke, decanted, repressed…'),
+        type: fill('A note (optional)', 'fell off the sink'),
       },
       {
         of: /^Blend /,
         at: ITEM,
-        open: button('Blend it with others'),
+        open: held('Something happened…', 'Blended with others…'),
         type: fill('Name of the blend', 'Harbour Light'),
       },
       {
         of: /^Correct the reading/,
         at: ITEM,
-        open: button(/^Correct the reading/),
-        type: fill('A note (may stay empty)', 'poor light'),
+        open: folded(/^Readings/, /^Correct the reading/),
+        type: fill('A note (optional)', 'poor light'),
       },
       {
-        of: /^What its package weighs/,
+        of: /^What its packaging weighs/,
         at: ITEM,
-        open: button('Weigh one full or empty'),
+        open: folded(/^Readings/, 'Weigh one full or empty'),
         type: fill('Weight with its package', '12.4'),
       },
       {
         of: /^When .* was opened/,
         at: ITEM,
-        open: button('When it was opened'),
+        open: button('Opened…'),
         type: fill('As you remember it', 'spring 2024'),
       },
-      { of: /^Where/, at: ITEM, open: button('Put it somewhere'), type: choose('in the handbag') },
-      { of: /^Roll in/, at: ITEM, open: button('Roll into a project'), type: fill('Uses wanted', '12') },
+      { of: /^Where/, at: ITEM, open: held('Move…', 'Store away or travel…'), type: choose('in the handbag') },
+      { of: /^Roll in/, at: ITEM, open: button('Add to project'), type: fill('Uses wanted', '12') },
       {
         of: /^Trial of/,
         at: ITEM,
-        open: button('Put on trial'),
+        open: held('Keep or let go…', 'Put on trial…'),
         type: fill(/What do you want to know/, 'does it last'),
       },
-      { of: /^Decide on/, at: ITEM, open: button('Decide'), type: fill(/^Why/, 'because') },
+      { of: /^Decide on/, at: ITEM, open: held('Keep or let go…', 'Give a verdict…'), type: fill(/^Why/, 'because') },
       {
         of: /^Finish/,
         at: ITEM,
-        open: button('It is empty'),
+        open: button('Finished'),
         type: fill('A few words on what you think of it', 'good'),
       },
     ],
@@ -95,14 +115,14 @@ const DIALOGS: readonly (readonly [string, readonly Typed[]])[] = [
     [
       {
         of: /^Begin a check-in/,
-        at: '/check-in',
+        at: '/projects/check-in',
         open: button('Begin another'),
-        type: fill('Name of the sheet', 'By tram'),
+        type: fill('Name of the update', 'By tram'),
       },
       {
-        of: /^Keep a container/,
-        at: '/empties/containers',
-        open: button('Keep one'),
+        of: /^Add a container/,
+        at: '/look-back/empties/containers',
+        open: button('Add a container'),
         type: fill('What it is', 'a tin'),
       },
     ],
@@ -114,11 +134,16 @@ const DIALOGS: readonly (readonly [string, readonly Typed[]])[] = [
       {
         of: /^Goal of/,
         at: '/projects',
-        open: button(/^Change the goal of .*Late Sun/),
+        open: opened(/Late Sun/, /^Change the goal of .*Late Sun/),
         type: fill('Uses wanted', '31'),
       },
-      { of: /^Leave/, at: '/projects', open: button(/^Leave .* unfinished/), type: fill(/^Why/, 'tired of it') },
-      { of: /^Finale of/, at: '/projects', open: button('Finale'), type: fill(/^What I learned/, 'fewer') },
+      {
+        of: /^Drop/,
+        at: '/projects',
+        open: opened(/Late Sun/, /^Drop .* from the project/),
+        type: fill(/^Why/, 'tired of it'),
+      },
+      { of: /^Wrap-up of/, at: '/projects', open: button('Wrap up'), type: fill(/^What I learned/, 'fewer') },
       {
         of: /^The set of/,
         at: '/projects',
@@ -130,7 +155,7 @@ const DIALOGS: readonly (readonly [string, readonly Typed[]])[] = [
   [
     'of settings, drawer and lines',
     [
-      { of: /^Category$/, at: '/settings', open: button('Add one of your own'), type: fill('Name', 'glitter') },
+      { of: /^Type$/, at: '/settings', open: button('Add one of your own'), type: fill('Name', 'glitter') },
       {
         of: /^Days away$/,
         at: '/settings',
@@ -178,9 +203,9 @@ for (const [where, dialogs] of DIALOGS)
       await expect.poll(() => dialog.evaluate((element) => element.contains(document.activeElement))).toBe(true)
       expect(await findings(page, { within: '.v-overlay--active' }), String(of)).toEqual([])
       await type(dialog)
-      const asked = page.getByRole('dialog', { name: 'Leave what is typed?' })
+      const asked = page.getByRole('dialog', { name: 'Discard what you typed?' })
       await page.mouse.click(4, 4)
-      await asked.getByRole('button', { name: 'Go on with it' }).click()
+      await asked.getByRole('button', { name: 'Continue' }).click()
       await expect(asked).toHaveCount(0)
       await expect(dialog).toBeVisible()
       // Which overlay Escape belongs to is settled by a timer, and the clock of a story may tick late.
@@ -188,7 +213,7 @@ for (const [where, dialogs] of DIALOGS)
         await page.keyboard.press('Escape')
         await expect(asked).toBeVisible({ timeout: 1000 })
       }).toPass()
-      await asked.getByRole('button', { name: 'Leave without it' }).click()
+      await asked.getByRole('button', { name: 'Discard' }).click()
       await expect(dialog).toHaveCount(0)
       // And came back.
       await expect(opener).toBeFocused()

@@ -23,10 +23,10 @@ test('a drawer of twelve is laid and five days are tallied', async ({ page, hous
   await page.goto(`${house.url}/collection/add`)
   for (const [name, category] of TWELVE.slice(0, 2)) {
     await page.getByLabel('Name', { exact: true }).fill(name)
-    await page.getByRole('combobox', { name: 'Category', exact: true }).fill(category)
+    await page.getByRole('combobox', { name: 'Type', exact: true }).fill(category)
     await page.getByRole('option', { name: category, exact: true }).click()
-    await page.getByRole('button', { name: 'Store, then another' }).click()
-    await expect(page.getByText(`${name} is stored. Next one.`)).toBeVisible()
+    await page.getByRole('button', { name: 'Save, then another' }).click()
+    await expect(page.getByText(`${name} is saved. Next one.`)).toBeVisible()
   }
   for (const [name, category] of TWELVE.slice(2)) {
     const fields = { ...FIELDS, name, shade: '', categoryId: category.replaceAll(' ', '-') }
@@ -37,20 +37,20 @@ test('a drawer of twelve is laid and five days are tallied', async ({ page, hous
   }
   await page.goto(`${house.url}/drawer`)
   for (const [name, , zone] of TWELVE) {
-    await page.getByRole('button', { name: `Lay something into ${zone}` }).click()
-    await page.getByRole('button', { name: new RegExp(`^Lay in .*${name}`) }).click()
+    await page.getByRole('button', { name: `Put something in ${zone}` }).click()
+    await page.getByRole('button', { name: new RegExp(`^Put in .*${name}`) }).click()
     await expect(page.getByRole('region', { name: zone }).getByRole('link', { name })).toBeVisible()
   }
 
   await goTo(page, 'Today')
   await expect(page.locator('button.tile')).toHaveCount(12)
-  const line = page.getByRole('region', { name: "The day's face" })
+  const line = page.getByRole('region', { name: 'The day’s look' })
 
   // Five days back: three things, one of them taken back again.
   for (let n = 0; n < 4; n += 1) await page.getByRole('button', { name: 'The day before', exact: true }).click()
   for (const name of ['Fawn', 'Rust Bloom', 'Sloe']) await tile(page, name).click()
   await expect(line).toContainText('On that day: 3')
-  await line.getByRole('button', { name: /^Take back: .*Sloe.* worn/ }).click()
+  await line.getByRole('button', { name: /^Undo: .*Sloe.* worn/ }).click()
   await expect(line).toContainText('On that day: 2')
   await expect(tile(page, 'Sloe')).toHaveAttribute('aria-pressed', 'false')
 
@@ -90,10 +90,10 @@ test('days that nobody wrote down are asked about in one line', async ({ page, h
   for (const day of ['10-20', '10-21', '10-23', '10-25', '11-16', '11-18', '11-23'])
     await post('/wear', { changeId: `w-${day}`, itemId: 'fawn', day: `2026-${day}`, worn: true, partIds: [] })
   await page.reload()
-  const line = page.getByRole('region', { name: 'Days without a word' })
+  const line = page.getByRole('region', { name: 'Missing days' })
   await expect(line).toContainText('from 26 Oct to 15 Nov: no makeup, or not written down?')
   await line.getByRole('button', { name: 'Not written down' }).click()
   await expect(line).toHaveCount(0)
-  await page.getByRole('button', { name: /^Take back/ }).click()
+  await page.getByRole('button', { name: /^Undo/ }).click()
   await expect(line).toBeVisible()
 })

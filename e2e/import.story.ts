@@ -5,13 +5,13 @@ const SHEET = fileURLToPath(new URL('../test/reference/messy-us.csv', import.met
 
 test.use({ filled: false })
 
-test('a real sheet: looked at before it is stored, stored at once, taken back at once', async ({ page }) => {
+test('a real sheet: looked at before it is saved, saved at once, undone at once', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Nothing is in the collection yet' })).toBeVisible()
   await page.getByRole('link', { name: 'Import a sheet you keep' }).click()
   await page.setInputFiles('input[type=file]', SHEET)
   await expect(page.getByRole('heading', { name: '150 rows, 11 columns' })).toBeVisible()
-  const problems = page.getByRole('region', { name: 'What to know before storing' })
-  await expect(problems).toContainText('Sizes that are not above zero (2)')
+  const problems = page.getByRole('region', { name: 'Before you save' })
+  await expect(problems).toContainText('Sizes that aren’t above zero (2)')
   // As her spreadsheet numbers it: the headers are row 1, a blank row counts.
   await expect(problems).toContainText('row 29, Opened: 31.02.2024')
   await expect(page.getByRole('region', { name: 'Rows', exact: true })).toContainText('6.01 g')
@@ -25,14 +25,14 @@ test('a real sheet: looked at before it is stored, stored at once, taken back at
   await expect(impossible.locator('summary')).toContainText('(1)')
 
   // One kind, set for all of its rows at once.
-  const kinds = page.getByRole('region', { name: 'Kinds' })
+  const kinds = page.getByRole('region', { name: 'Types' })
   const primers = kinds.locator('.kind').filter({ hasText: 'Primer' })
   await primers.locator('.v-select').last().click()
   await page.getByRole('option', { name: 'pump', exact: true }).click()
   await expect(primers).toContainText('pump')
 
-  await page.getByRole('button', { name: 'Store 150 items', exact: true }).click()
-  await expect(page.getByText('150 items are stored and 26 backups.')).toBeVisible()
+  await page.getByRole('button', { name: 'Save 150 items', exact: true }).click()
+  await expect(page.getByText('150 items are saved and 26 backups.')).toBeVisible()
   await goTo(page, 'Collection')
   await expect(
     page.getByRole('region', { name: 'Items', exact: true }).getByRole('status').filter({ hasText: '176 items' }),
@@ -47,7 +47,7 @@ test('a real sheet: looked at before it is stored, stored at once, taken back at
   await page.getByRole('button', { name: 'kept as words' }).click()
   await expect(page.getByText('Røyk bronzer').first()).toBeVisible()
 
-  await page.getByRole('button', { name: 'Take back' }).click()
+  await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByRole('heading', { name: 'Nothing here yet' })).toBeVisible()
 })
 
@@ -59,5 +59,5 @@ test('a picture that calls itself a sheet is refused with words', async ({ page 
     buffer: Buffer.from('89504e470d0a1a0a0000', 'hex'),
   })
   await expect(page.locator('.trouble')).toContainText('my-stash.csv looks like a picture')
-  await expect(page.getByRole('button', { name: /^Store/ })).toHaveCount(0)
+  await expect(page.getByRole('button', { name: /^Save/ })).toHaveCount(0)
 })

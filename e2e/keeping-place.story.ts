@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test'
 import { checkInPath, expect, goTo, listed, test, tile } from './support/house'
 
 const focused = (page: Page): Promise<string> => page.evaluate(() => document.activeElement?.tagName ?? 'BODY')
-const lineOf = (page: Page) => page.getByRole('region', { name: "The day's face" })
+const lineOf = (page: Page) => page.getByRole('region', { name: 'The day’s look' })
 
 test('the focus is on the heading of whatever was opened, and stays near where something went', async ({ page }) => {
   await expect(tile(page, 'Sloe')).toBeVisible()
@@ -58,7 +58,7 @@ test('acts keep their places: a second tap on "Same as" lands on nothing else', 
   await expect(lineOf(page).locator('.title')).toHaveText(ticked ?? '')
 })
 
-test('the face of the last such occasion is offered as soon as it is said what today is', async ({ page, house }) => {
+test('the look of the last such occasion is offered as soon as it is said what today is', async ({ page, house }) => {
   const { items } = (await (await page.request.get(`${house.url}/api/today`)).json()) as { items: { id: string }[] }
   const [item] = items
   const data = { day: '2026-11-10', changeId: 'gig-1', set: { occasion: 'gig' }, was: { occasion: null } }
@@ -76,15 +76,15 @@ test('the face of the last such occasion is offered as soon as it is said what t
   await expect(offered.first()).toBeVisible()
 })
 
-test('laying for a season: a choice is taken back by the same press or by the way back, and the whole can be given up', async ({
+test('laying for a season: a choice is undone by the same press or by the way back, and the whole can be given up', async ({
   page,
   house,
 }) => {
-  await page.goto(`${house.url}/drawer/laying`)
+  await page.goto(`${house.url}/drawer/season`)
   await page.getByRole('button', { name: 'Begin', exact: true }).click()
   const standing = page.getByText(/0 of \d+ chosen/)
   await expect(standing).toBeVisible()
-  const first = page.getByRole('group', { name: 'All that is looked at' }).getByRole('button').first()
+  const first = page.getByRole('group', { name: 'Only what’s left to choose' }).getByRole('button').first()
   const choices = page.locator('.one .choice')
   await choices.last().click()
   await expect(page.getByText(/1 of \d+ chosen/)).toBeVisible()
@@ -97,7 +97,7 @@ test('laying for a season: a choice is taken back by the same press or by the wa
   await first.click()
   await page.locator('.one .choice[aria-pressed="true"]').click()
   await expect(standing).toBeVisible()
-  await page.getByRole('button', { name: 'Give it up' }).click()
+  await page.getByRole('button', { name: 'Discard' }).click()
   await expect(page.getByRole('button', { name: 'Begin', exact: true })).toBeVisible()
 })
 
@@ -125,13 +125,13 @@ test('a part of the page that did not come once comes when it is wanted again', 
   await goTo(page, 'Projects')
   await expect(page.getByRole('heading', { name: 'Projects', level: 1 })).toBeVisible()
   await page.route(/\/assets\/DecidePage.*\.js/, (route) => route.abort())
-  await goTo(page, 'Decide')
-  await expect(page.getByText(/A part of the page did not come/).first()).toBeVisible()
+  await goTo(page, 'Keep or let go')
+  await expect(page.getByText(/A part of the page couldn’t be loaded/).first()).toBeVisible()
 })
 
 test('a point on a photo lies under the pointer, whatever margins the photo has', async ({ page, house }) => {
-  await page.goto(`${house.url}/check-in`)
-  await page.getByRole('link', { name: 'Go on' }).click()
+  await page.goto(`${house.url}/projects/check-in`)
+  await page.getByRole('link', { name: 'Continue' }).click()
   await page.getByRole('button', { name: 'photo', exact: true }).click()
   const tall = await page.evaluate(() => {
     const canvas = document.createElement('canvas')
@@ -163,7 +163,7 @@ test('a point on a photo lies under the pointer, whatever margins the photo has'
   expect(off).toBeLessThan(2)
 })
 
-test('words of a check-in belong to the thing they were typed for, and are stored or asked about', async ({
+test('words of a check-in belong to the item they were typed for, and are saved or asked about', async ({
   page,
   house,
 }) => {
@@ -179,17 +179,17 @@ test('words of a check-in belong to the thing they were typed for, and are store
   await expect(heading).toHaveText(first)
   while ((await heading.textContent()) === first) {
     const before = page.url()
-    await page.getByRole('button', { name: 'Skip it' }).click()
+    await page.getByRole('button', { name: 'Skip', exact: true }).click()
     await expect(page).not.toHaveURL(before)
   }
   await write.click()
   await field.fill('of the second')
   await page.getByRole('button', { name: 'Back', exact: true }).click()
-  const asked = page.getByRole('dialog', { name: 'Leave what is typed?' })
-  await asked.getByRole('button', { name: 'Go on with it' }).click()
+  const asked = page.getByRole('dialog', { name: 'Discard what you typed?' })
+  await asked.getByRole('button', { name: 'Continue' }).click()
   await expect(field).toHaveValue('of the second')
   const { steps } = (await (
-    await page.request.get(`${house.url}/api${path.replace('/check-in/', '/check-ins/')}`)
+    await page.request.get(`${house.url}/api${path.replace('/projects/check-in/', '/check-ins/')}`)
   ).json()) as {
     steps: { words: string | null }[]
   }
@@ -212,24 +212,24 @@ test('what is typed in a dialog stays when another window ticks', async ({ page,
   const { items } = (await (await page.request.get(`${house.url}/api/today`)).json()) as { items: { id: string }[] }
   const data = { changeId: 'elsewhere-1', itemId: items[0]?.id, day: '2026-11-24', worn: true, despite: true }
   expect((await page.request.post(`${house.url}/api/wear`, { data })).ok()).toBe(true)
-  await expect(page.getByRole('navigation', { name: 'Places' }).first()).toContainText('1 worn')
+  await expect(page.getByRole('navigation', { name: 'Places' }).first()).toContainText('1 item worn')
   await expect(goal).toHaveValue('37')
 })
 
-test('two that say different things are made one by saying which word holds', async ({ page, house }) => {
+test('two that say different items are made one by saying which word holds', async ({ page, house }) => {
   await page.goto(`${house.url}/collection`)
   const before = (await listed(page, house)).length
   await page.getByRole('button', { name: 'Choose several' }).click()
   await page.locator('tbody tr.row').nth(4).click()
   await page.locator('tbody tr.row').nth(1).click()
-  await page.getByRole('button', { name: 'They are one' }).click()
-  const dialog = page.getByRole('dialog', { name: 'Make one of them' })
+  await page.getByRole('button', { name: 'Merge' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Merge' })
   await dialog
     .getByRole('button', { name: /uses\)$/ })
     .first()
     .click()
   await expect(dialog.getByText(/^They differ in: price/)).toBeVisible()
-  const done = dialog.getByRole('button', { name: 'Make them one' })
+  const done = dialog.getByRole('button', { name: 'Merge' })
   await expect(done).toBeDisabled()
   for (const question of await dialog.getByRole('group').all()) await question.getByRole('button').last().click()
   await done.click()
@@ -240,7 +240,7 @@ test('two that say different things are made one by saying which word holds', as
 test.describe('with nothing yet', () => {
   test.use({ filled: false })
 
-  test('an import that was taken back lies there again as it was mended, and the same sheet can be chosen again', async ({
+  test('an import that was undone lies there again as it was mended, and the same sheet can be chosen again', async ({
     page,
     house,
   }) => {
@@ -251,19 +251,19 @@ test.describe('with nothing yet', () => {
       buffer: Buffer.from('Maker,Name,Category,Opened\nOndrake,Weir,blush,31.02.2024\n'),
     }
     await page.setInputFiles('input[type=file]', sheet)
-    const problems = page.getByRole('region', { name: 'What to know before storing' })
+    const problems = page.getByRole('region', { name: 'Before you save' })
     await problems.getByRole('button', { name: /^row 2, Opened/ }).click()
     await problems.getByRole('textbox').first().fill('28.02.2024')
     await page.keyboard.press('Enter')
     await expect(problems.getByRole('button', { name: /31\.02\.2024/ })).toHaveCount(0)
     await page
-      .getByRole('button', { name: 'Store one item' })
-      .or(page.getByRole('button', { name: /^Store 1 item/ }))
+      .getByRole('button', { name: 'Save one item' })
+      .or(page.getByRole('button', { name: /^Save 1 item/ }))
       .click()
-    await expect(page.getByText(/item is stored/)).toBeVisible()
-    await page.getByRole('button', { name: 'Take back' }).click()
-    await expect(page.getByText(/item is stored/)).toHaveCount(0)
-    await expect(page.getByRole('button', { name: /^Store/ })).toBeVisible()
+    await expect(page.getByText(/item is saved/)).toBeVisible()
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(page.getByText(/item is saved/)).toHaveCount(0)
+    await expect(page.getByRole('button', { name: /^Save/ })).toBeVisible()
     await expect(problems.getByRole('button', { name: /31\.02\.2024/ })).toHaveCount(0)
     await page.setInputFiles('input[type=file]', sheet)
     await expect(problems.getByRole('button', { name: /31\.02\.2024/ })).toHaveCount(1)

@@ -29,7 +29,7 @@ test('the month on one sheet: how it felt is said, and it leaves the house as pi
   const sheet = page.getByRole('article', { name: 'October 2026' })
   await expect(sheet.getByRole('heading', { name: 'Reached for' })).toBeVisible()
   await expect(sheet).toContainText(/Makeup on \d+ of 31 days/)
-  await expect(sheet).toContainText('Gini')
+  await expect(sheet).toContainText(/Half of \d+ uses went to \d+ of/)
   await button(page, 'Back to September 2026').click()
   const september = page.getByRole('article', { name: 'September 2026' })
   await expect(september).toBeVisible()
@@ -37,7 +37,7 @@ test('the month on one sheet: how it felt is said, and it leaves the house as pi
   await button(page, 'Change how it felt').click()
   const dialog = page.getByRole('dialog', { name: /^How it felt/ })
   await dialog.getByLabel('In your words').fill('A quiet month.\nThe powder won.')
-  await dialog.getByRole('button', { name: 'Store' }).click()
+  await dialog.getByRole('button', { name: 'Save' }).click()
   await expect(september.getByText('The powder won.')).toBeVisible()
 
   await button(page, 'Share or print').click()
@@ -76,22 +76,22 @@ test('the year: a lesson is kept, a rule taken, and the lesson comes up when the
   page,
 }) => {
   await goTo(page, 'Look back')
-  await page.getByRole('link', { name: 'The year', exact: true }).click()
+  await page.getByRole('link', { name: 'Year', exact: true }).click()
   const sheet = page.getByRole('article', { name: '2026' })
   await expect(sheet.getByRole('heading', { name: 'Uses and wear days by month' })).toBeVisible()
   // The table behind a chart says what the chart shows.
   await sheet.getByText('As a table').first().click()
   await expect(sheet.getByRole('row', { name: /^Jan/ }).first()).toBeVisible()
   const next = page.getByRole('region', { name: 'What comes next' })
-  const rule = next.getByRole('button', { name: /^Take the rule: No .* in 2027/ }).first()
+  const rule = next.getByRole('button', { name: /^Set: No .* in 2027/ }).first()
   const taken = (await rule.getAttribute('aria-label')) ?? ''
   await rule.click()
   await expect(next.getByRole('button', { name: taken, exact: true })).toHaveCount(0)
 
   await button(page, /how it felt$/).click()
   const dialog = page.getByRole('dialog', { name: /^How it felt/ })
-  await dialog.getByLabel('A lesson to keep (or leave this empty)').fill('Ten is too many for a season.')
-  await dialog.getByRole('button', { name: 'Store' }).click()
+  await dialog.getByLabel('A lesson (optional)').fill('Ten is too many for a season.')
+  await dialog.getByRole('button', { name: 'Save' }).click()
   await expect(sheet.getByText('Ten is too many for a season.')).toBeVisible()
   await page.goto(new URL('/projects', page.url()).href)
   await button(page, /^(Start|New|Another) (a )?(new )?project|Start another/)
@@ -102,17 +102,17 @@ test('the year: a lesson is kept, a rule taken, and the lesson comes up when the
   )
 })
 
-test('any span: one of two days, kept under a name, beside another; a finale; a span that makes no sense', async ({
+test('any span: one of two days, kept under a name, beside another; a wrap-up; a span that makes no sense', async ({
   page,
 }) => {
   await goTo(page, 'Look back')
-  await page.getByRole('link', { name: 'Any span', exact: true }).click()
+  await page.getByRole('link', { name: 'Any period', exact: true }).click()
   await button(page, 'Spring six').click()
   await expect(page.getByRole('article', { name: 'Spring six' })).toContainText('left unfinished')
   await button(page, 'Since the move').click()
   await expect(page.getByRole('article', { name: 'Since the move' })).toBeVisible()
   await button(page, /^Beside \d/).click()
-  await expect(page.getByRole('region', { name: 'Side by side' })).toContainText('Wear days')
+  await expect(page.getByRole('region', { name: 'Compare' })).toContainText('Wear days')
   const url = new URL(page.url())
   await page.goto(`${url.origin}/look-back/span?from=2026-11-01&to=2026-10-01`)
   await expect(page.getByRole('alert')).toContainText('Swap the two')
@@ -120,7 +120,7 @@ test('any span: one of two days, kept under a name, beside another; a finale; a 
 
 test('which next: three on a sheet, friends say, and by keyboard alone', async ({ page }) => {
   await goTo(page, 'Look back')
-  await page.getByRole('link', { name: 'Which next?', exact: true }).click()
+  await page.goto(new URL('/look-back/asks', page.url()).href)
   const open = page.getByRole('article', { name: 'One of these blushes goes. Which one?' })
   await expect(open.getByText(/uses to its end/).first()).toBeVisible()
   await open.getByRole('button', { name: 'Type in the answer' }).focus()
@@ -128,7 +128,7 @@ test('which next: three on a sheet, friends say, and by keyboard alone', async (
   const dialog = page.getByRole('dialog', { name: 'What they said' })
   await dialog.getByLabel('What they said').fill('The middle one.')
   await dialog.getByLabel('What they said').press('Tab')
-  await dialog.getByRole('button', { name: 'Store the answer' }).focus()
+  await dialog.getByRole('button', { name: 'Save' }).focus()
   await page.keyboard.press('Enter')
   await expect(open.getByText('“The middle one.”')).toBeVisible()
   await page.keyboard.press('u')
@@ -138,7 +138,7 @@ test('which next: three on a sheet, friends say, and by keyboard alone', async (
 test.describe('with nothing yet', () => {
   test.use({ filled: false })
   test('every room says what it is for', async ({ page, house }) => {
-    for (const path of ['', '/year', '/span', '/faces', '/guesses', '/asks']) {
+    for (const path of ['', '/year', '/span', '/looks', '/guesses', '/asks']) {
       await page.goto(`${house.url}/look-back${path}`)
       await expect(page.getByRole('heading', { name: /yet$/ })).toBeVisible()
     }

@@ -1,7 +1,7 @@
 import type { Page, Route } from '@playwright/test'
 import { expect, listed, pathOf, test, tile, type RunningHouse } from './support/house'
 
-const lineOf = (page: Page) => page.getByRole('region', { name: "The day's face" })
+const lineOf = (page: Page) => page.getByRole('region', { name: 'The day’s look' })
 
 async function wornOn(page: Page, house: RunningHouse, day: string): Promise<number> {
   const answer = await page.request.get(`${house.url}/api/today?day=${day}`)
@@ -34,8 +34,8 @@ test('ticks made while the server is away survive a closed tab and arrive in ord
   await tile(page, 'Petticoat').click()
   await tile(page, 'Sloe').click()
   await expect(tile(page, 'Petticoat')).toHaveAttribute('aria-pressed', 'true')
-  await expect(page.locator('.strips')).toContainText('3 acts wait on this device')
-  await expect(tile(page, 'Petticoat')).toHaveAccessibleName(/waits to be stored/)
+  await expect(page.locator('.strips')).toContainText('3 acts wait on this phone')
+  await expect(tile(page, 'Petticoat')).toHaveAccessibleName(/waits to be saved/)
   await page.close()
   await house.restart()
   const later = await context.newPage()
@@ -44,7 +44,7 @@ test('ticks made while the server is away survive a closed tab and arrive in ord
   await expect(tile(later, 'Sloe')).toHaveAttribute('aria-pressed', 'false')
   await expect.poll(() => wornOn(later, house, '2026-11-24')).toBe(1)
   await expect(later.locator('.strips')).toHaveText('')
-  await expect(tile(later, 'Petticoat')).not.toHaveAccessibleName(/waits to be stored/)
+  await expect(tile(later, 'Petticoat')).not.toHaveAccessibleName(/waits to be saved/)
 })
 
 test('two windows: what one ticked stands in the other as soon as that one acts', async ({ page, context, house }) => {
@@ -58,13 +58,13 @@ test('two windows: what one ticked stands in the other as soon as that one acts'
   await expect(tile(other, 'Petticoat')).toHaveAttribute('aria-pressed', 'true')
 })
 
-test('a form whose answers are lost stores once when it is stored again, and keeps what is typed', async ({
+test('a form whose answers are lost stores once when it is saved again, and keeps what is typed', async ({
   page,
   house,
 }) => {
   await page.goto(`${house.url}/collection/add`)
   await page.getByLabel('Name', { exact: true }).fill('Night Bus')
-  await page.getByRole('combobox', { name: 'Category', exact: true }).fill('lipstick')
+  await page.getByRole('combobox', { name: 'Type', exact: true }).fill('lipstick')
   await page.getByRole('option', { name: 'lipstick', exact: true }).click()
   // It arrives, and its answer does not.
   const lose = async (route: Route): Promise<void> => {
@@ -72,12 +72,12 @@ test('a form whose answers are lost stores once when it is stored again, and kee
     await route.abort()
   }
   await page.route('**/api/items', lose)
-  await page.getByRole('button', { name: 'Store', exact: true }).click()
-  await expect(page.getByRole('alert').filter({ hasText: 'Seligo does not answer' })).toBeVisible()
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(page.getByRole('alert').filter({ hasText: 'Seligo doesn’t answer' })).toBeVisible()
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Night Bus')
   await page.unroute('**/api/items', lose)
   await page.getByLabel('Shade', { exact: true }).fill('N 31')
-  await page.getByRole('button', { name: 'Store', exact: true }).click()
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(page.getByRole('heading', { name: 'Night Bus, N 31' })).toBeVisible()
   const found = (await (await page.request.get(`${house.url}/api/find?words=night+bus`)).json()) as { ids: string[] }
   expect(found.ids).toHaveLength(1)
@@ -122,7 +122,7 @@ test('every act on a day shows before it has arrived, at any latency', async ({ 
   await expect(tile(page, 'Timetable')).toContainText('Moss')
 })
 
-test('a page that is left before its answer has come does not keep the next one waiting for it', async ({
+test('a page that is left before its answer has come doesn’t keep the next one waiting for it', async ({
   page,
   house,
 }) => {
@@ -137,7 +137,7 @@ test('a page that is left before its answer has come does not keep the next one 
     await route.continue().catch(() => undefined)
   })
   await page.goto(`${house.url}/collection`)
-  await page.getByRole('link', { name: 'Supply', exact: true }).click()
+  await page.getByRole('link', { name: 'How much I own', exact: true }).click()
   await expect(page.getByRole('article', { name: 'blush', exact: true })).toBeVisible()
 })
 
@@ -147,7 +147,7 @@ test('clearing the search brings the list back, and going back finds search, fil
 }) => {
   await page.goto(`${house.url}/collection`)
   const status = page.getByRole('region', { name: 'Items', exact: true }).getByRole('status')
-  const search = page.getByRole('textbox', { name: 'Maker, name, shade or notes' })
+  const search = page.getByRole('textbox', { name: 'Brand, name, shade or notes' })
   await search.fill('peticoat')
   await expect(page.locator('tr.row').first()).toContainText('Petticoat')
   await page.getByRole('button', { name: /^Clear/ }).click()
@@ -167,19 +167,19 @@ test('clearing the search brings the list back, and going back finds search, fil
   await expect(page.locator('tr.row').filter({ hasText: name }).first()).toBeVisible()
 })
 
-test('a half-filled page is not left without a word, whichever way is taken', async ({ page, house }) => {
+test('a half-filled page isn’t left without a word, whichever way is taken', async ({ page, house }) => {
   await page.goto(`${house.url}${await pathOf(page, house, 'Petticoat')}/edit`)
   const notes = page.getByLabel('Notes')
   await notes.fill('half a thought')
-  const asked = page.getByRole('dialog', { name: 'Leave what is typed?' })
+  const asked = page.getByRole('dialog', { name: 'Discard what you typed?' })
   await page.getByRole('link', { name: /^Projects/ }).click()
-  await asked.getByRole('button', { name: 'Go on with it' }).click()
+  await asked.getByRole('button', { name: 'Continue' }).click()
   await expect(notes).toHaveValue('half a thought')
   await page.getByRole('link', { name: 'Cancel' }).click()
-  await asked.getByRole('button', { name: 'Go on with it' }).click()
+  await asked.getByRole('button', { name: 'Continue' }).click()
   await expect(notes).toHaveValue('half a thought')
   await page.getByRole('link', { name: /^Projects/ }).click()
-  await asked.getByRole('button', { name: 'Leave without it' }).click()
+  await asked.getByRole('button', { name: 'Discard' }).click()
   await expect(page.getByRole('heading', { name: 'Projects', exact: true })).toBeVisible()
 })
 
@@ -189,13 +189,15 @@ test('the way back stands in a strip of its own: beside the places, or at the he
 }) => {
   await page.goto(house.url + (await pathOf(page, house, 'Sloe')))
   const notice = page.locator('#notices .v-snackbar__wrapper')
-  await page.getByRole('button', { name: 'Take out of the drawer' }).click()
+  await page.getByRole('button', { name: 'Move…' }).click()
+  await page.getByText('Take out of the drawer').click()
   await expect(notice).toContainText('Took Ondrake Sloe lipstick out of the drawer')
   const beside = await notice.boundingBox()
   const place = await page.getByRole('main').boundingBox()
   expect((beside?.x ?? 0) + (beside?.width ?? 999)).toBeLessThanOrEqual(place?.x ?? 0)
   await page.setViewportSize({ width: 390, height: 844 })
   await expect.poll(async () => (await notice.boundingBox())?.y).toBe(0)
-  await page.getByRole('button', { name: 'Take back' }).click()
-  await expect(page.getByRole('button', { name: 'Take out of the drawer' })).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await page.getByRole('button', { name: 'Move…' }).click()
+  await expect(page.getByText('Take out of the drawer')).toBeVisible()
 })

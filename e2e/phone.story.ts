@@ -18,7 +18,7 @@ async function phoneOf(page: Page): Promise<{ context: BrowserContext; phone: Pa
 /** Opens the door and shows a code, on the laptop; answers with the code. */
 async function showCode(page: Page): Promise<string> {
   await goTo(page, 'Settings')
-  await page.getByRole('link', { name: 'Devices', exact: true }).click()
+  await page.getByRole('link', { name: 'Phones', exact: true }).click()
   await button(page, new RegExp(`^at ${NETWORK}`)).click()
   await expect(page.getByText('A phone finds it at')).toContainText(`http://${NETWORK}:`)
   await button(page, 'Show a code').click()
@@ -26,7 +26,7 @@ async function showCode(page: Page): Promise<string> {
 }
 
 async function newCode(page: Page): Promise<string> {
-  const shown = page.getByRole('region', { name: 'A code for one device' })
+  const shown = page.getByRole('region', { name: 'A code for one phone' })
   await expect(shown.getByRole('img')).toBeVisible()
   return (await shown.locator('.letters').innerText()).replace(/\s/g, '')
 }
@@ -40,15 +40,15 @@ test('a phone is let in, ticks, loses the network, ticks on, and is sent away', 
   const stranger = await phone.goto(`${atNetwork(house)}/collection`)
   expect(stranger?.status()).toBe(401)
   await phone.goto(`${atNetwork(house)}/pair`)
-  await expect(phone.getByRole('heading', { name: 'Let this phone in' })).toBeVisible()
+  await expect(phone.getByRole('heading', { name: 'Connect this phone' })).toBeVisible()
   expect(await findings(phone)).toEqual([])
   await phone.getByLabel('Code').fill(`${code.slice(0, 4)} ${code.slice(4)}`.toLowerCase())
-  await phone.getByLabel('What this device is called').fill('Maren’s phone')
-  await phone.getByRole('button', { name: 'Let it in' }).click()
+  await phone.getByLabel('What this phone is called').fill('Maren’s phone')
+  await phone.getByRole('button', { name: 'Connect' }).click()
   await expect(phone.locator('button.tile').first()).toBeVisible()
-  const letIn = page.getByRole('region', { name: 'Devices that were let in' })
+  const letIn = page.getByRole('region', { name: 'Connected phones' })
   await expect(letIn).toContainText('Maren’s phone')
-  await expect(page.getByRole('region', { name: 'A code for one device' })).toHaveCount(0)
+  await expect(page.getByRole('region', { name: 'A code for one phone' })).toHaveCount(0)
   await expect(page.getByRole('navigation', { name: 'Places' })).toContainText('Open to phones')
 
   // A tick on one shows on the other, both ways.
@@ -72,18 +72,18 @@ test('a phone is let in, ticks, loses the network, ticks on, and is sent away', 
 
   // What is changed on the machine alone is not offered.
   await phone.goto(`${atNetwork(house)}/settings/devices`)
-  await expect(phone.getByText('This device was let in.')).toBeVisible()
-  await expect(button(phone, /^Send/)).toHaveCount(0)
+  await expect(phone.getByText('This phone is connected.')).toBeVisible()
+  await expect(button(phone, /^Remove/)).toHaveCount(0)
   await phone.goto(`${atNetwork(house)}/settings/copies`)
-  await expect(phone.getByRole('heading', { name: 'Copies' })).toBeVisible()
+  await expect(phone.getByRole('heading', { name: 'Safety copies' })).toBeVisible()
   await expect(button(phone, /^Go back/)).toHaveCount(0)
 
   // Sent away, its open page ends at once.
-  await page.goto(`${house.url}/settings/devices`)
-  await button(page, 'Send Maren’s phone away').click()
-  await button(page, 'Send it away').click()
+  await page.goto(`${house.url}/settings/phones`)
+  await button(page, 'Remove Maren’s phone').click()
+  await page.getByRole('button', { name: 'Remove', exact: true }).click()
   await expect(letIn).toContainText('None yet')
-  await expect(phone.getByRole('heading', { name: 'Let this phone in' })).toBeVisible()
+  await expect(phone.getByRole('heading', { name: 'Connect this phone' })).toBeVisible()
   await context.close()
 })
 
@@ -93,7 +93,7 @@ test('the code on the laptop is locked after five wrong ones, and a new one lets
   await phone.goto(`${atNetwork(house)}/pair`)
   const type = async (typed: string): Promise<void> => {
     await phone.getByLabel('Code').fill(typed)
-    await phone.getByRole('button', { name: 'Let it in' }).click()
+    await phone.getByRole('button', { name: 'Connect' }).click()
   }
   const wrong = code === '22222222' ? '33333333' : '22222222'
   for (const words of ['4 more tries', '3 more tries', '2 more tries', '1 more try', 'is locked']) {
@@ -107,8 +107,8 @@ test('the code on the laptop is locked after five wrong ones, and a new one lets
   await type(await newCode(page))
   await expect(phone.locator('button.tile').first()).toBeVisible()
   // Shut again: nobody comes in, and the phone that was in is out.
-  await button(page, 'nobody but this machine').click()
-  await expect(page.getByText('Open the door first.').or(page.getByText('last seen'))).toBeVisible()
+  await button(page, 'off').click()
+  await expect(page.getByText('Turn phone access on first.').or(page.getByText('last seen'))).toBeVisible()
   // Its page goes to the pairing page of itself when the door is shut, which can cut this way there short.
   await expect.poll(() => phone.goto(`${atNetwork(house)}/`).then(() => 'answered', String)).toMatch(/ERR_CONNECTION/)
   await context.close()

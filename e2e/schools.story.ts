@@ -1,6 +1,6 @@
 import { expect, fillDay, goTo, test, tile } from './support/house'
 
-test('a season: a set chosen at once under its rules, said at once what does not add up, closed with its lessons', async ({
+test('a season: a set chosen at once under its rules, said at once what doesn’t add up, closed with its lessons', async ({
   page,
   house,
 }) => {
@@ -33,10 +33,10 @@ test('a season: a set chosen at once under its rules, said at once what does not
   await expect(set.locator('.trouble')).toContainText('Your rule: at most 4 at a time.')
   await set.getByRole('button', { name: 'Not now', exact: true }).click()
   // What was chosen is not left without a word.
-  await page.getByRole('button', { name: 'Leave without it' }).click()
+  await page.getByRole('button', { name: 'Discard' }).click()
 
-  await winter.getByRole('button', { name: 'Finale' }).click()
-  const finale = page.getByRole('dialog', { name: 'Finale of Winter four' })
+  await winter.getByRole('button', { name: 'Wrap up' }).click()
+  const finale = page.getByRole('dialog', { name: 'Wrap-up of Winter four' })
   await finale.getByLabel('What I learned').fill('One lipstick at a time.')
   await finale.getByRole('button', { name: 'Close the project' }).click()
   const closed = page.getByRole('region', { name: 'Closed projects' })
@@ -51,9 +51,9 @@ test('a sweep: one category, three at a time, the least used come next; evenness
   await goTo(page, 'Projects')
   await page.getByRole('button', { name: 'Start a project', exact: true }).click()
   const form = page.getByRole('dialog', { name: 'Project', exact: true })
-  await form.getByRole('button', { name: 'Sweep a category' }).click()
+  await form.getByRole('button', { name: 'Every item of a type' }).click()
   await form.getByLabel('Name', { exact: true }).fill('All the gloss')
-  await form.getByRole('combobox', { name: 'Category', exact: true }).fill('lip gloss')
+  await form.getByRole('combobox', { name: 'Type', exact: true }).fill('lip gloss')
   await page.getByRole('option', { name: 'lip gloss', exact: true }).click()
   await form.getByLabel('Uses for each').fill('5')
   await form.getByLabel('How many at a time').fill('3')
@@ -70,7 +70,7 @@ test('a sweep: one category, three at a time, the least used come next; evenness
   await sweep.getByRole('button', { name: 'Roll something in' }).click()
   const list = page.getByRole('dialog', { name: 'What rolls in?' })
   // The sweep is full: nothing of it is offered until one rolls out.
-  await expect(list).toContainText('Nothing presses. Choose what you like.')
+  await expect(list).toContainText('Nothing is urgent. Choose what you like.')
 })
 
 test('a palette project: shades with goals of their own, counted by the shade', async ({ page }) => {
@@ -99,6 +99,6 @@ test('a palette project: shades with goals of their own, counted by the shade', 
   await sheet.getByRole('button', { name: /^Moss/ }).click()
   await sheet.getByRole('button', { name: 'Worn: 1', exact: true }).click()
   await goTo(page, 'Projects')
-  await expect(project).toContainText('1 of 2 uses. 1 left')
-  await expect(project).toContainText('0 of 2 uses. 2 left')
+  await expect(project).toContainText('1 of 2 uses')
+  await expect(project).toContainText('0 of 2 uses')
 })

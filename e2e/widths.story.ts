@@ -11,11 +11,36 @@ const SIZES = [
   { width: 1024, height: 768 },
 ] as const
 const PLACES = [
-  ['/', '/drawer', '/drawer/laying', '/collection', '/collection/add', '/collection/lines', '/collection/swatches'],
-  ['/collection/import', '/collection/openings', '/projects', '/plan', '/plan/month', '/check-in', '/tally-sheet'],
-  ['/empties', '/empties/containers', '/shelf-life', '/supply', '/look-back', '/look-back/year', '/look-back/asks'],
-  ['/look-back/faces', '/look-back/guesses', '/decide', '/decide/stash', '/decide/aside', '/decide/targets'],
-  ['/decide/letting-go', '/decide/lessons', '/buying', '/buying/till', '/settings', '/settings/devices', '/journal'],
+  ['/', '/drawer', '/drawer/season', '/collection', '/collection/add', '/collection/lines', '/collection/swatches'],
+  [
+    '/collection/import',
+    '/collection/openings',
+    '/projects',
+    '/projects/plan',
+    '/projects/plan/month',
+    '/projects/check-in',
+    '/paper',
+  ],
+  [
+    '/look-back/empties',
+    '/look-back/empties/containers',
+    '/collection/use-first',
+    '/collection/how-much',
+    '/look-back',
+    '/look-back/year',
+    '/look-back/asks',
+  ],
+  ['/look-back/looks', '/look-back/guesses', '/keep', '/keep/trials', '/stash', '/keep/special', '/keep/how-many'],
+  [
+    '/keep/let-go',
+    '/look-back/lessons',
+    '/buying',
+    '/buying/wish-list',
+    '/buying/no-buys',
+    '/settings',
+    '/settings/phones',
+    '/settings/history',
+  ],
 ]
 
 /** What stands beyond the edge of the window, where the page can be pushed sideways by it. */
@@ -51,7 +76,7 @@ for (const [n, paths] of PLACES.entries())
 
 test('no item, check-in or copy runs over either', async ({ page, house }) => {
   const item = await pathOf(page, house, 'Petticoat')
-  const paths = [item, `${item}/edit`, '/settings/copies']
+  const paths = [item, `${item}/edit`, '/settings/safety-copies']
   for (const path of [...paths, await checkInPath(page, house, 'under way'), await checkInPath(page, house, 'sheet')]) {
     await page.goto(house.url + path)
     await laidOut(page)

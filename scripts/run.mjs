@@ -1,5 +1,5 @@
 // The small step before every command: plain Node, no packages. Installs what is missing, builds,
-// then runs what was asked for. Usage: node scripts/run.mjs demo|start|test|screenshots|evaluate|measure|bench|faults
+// then runs what was asked for. Usage: node scripts/run.mjs demo|start|test|screenshots|evaluate|measure|words|bench|faults
 import { spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { once } from 'node:events'
@@ -63,6 +63,9 @@ switch (command) {
     break
   case 'measure':
     run('npx', ['tsx', 'scripts/measure.ts', ...rest])
+    break
+  case 'words':
+    run('npx', ['tsx', 'scripts/words.ts', ...rest])
     break
   default:
     stop(`Unknown command: ${command}`)

@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium, type Page } from 'playwright-core'
+import { createServer } from 'vite'
 import { drawPans } from '#demo/draw-pans'
 import config from '../playwright.config.js'
 
@@ -21,13 +22,13 @@ interface Picture {
   readonly theme?: 'day' | 'night'
   readonly before?: (page: Page) => Promise<void>
   readonly of?: string
-  /** Another address of this machine, which stands for the home network. */
+  /** Another address of this machine, which stands for the home network; `vite`: a page that the build doesn't hold. */
   readonly at?: string
 }
 
 /** The pan of the demo, off the last of its drawn photos. */
 const photograph = async (page: Page): Promise<void> => {
-  await page.getByRole('link', { name: 'Go on' }).click()
+  await page.getByRole('link', { name: 'Continue' }).click()
   await page.getByRole('button', { name: 'photo', exact: true }).click()
   const [last] = await drawPans(4, [0.34])
   const at = await page.locator('input[type=file]').first()
@@ -42,7 +43,7 @@ const photograph = async (page: Page): Promise<void> => {
 }
 /** What is in doubt, past the trials. */
 const doubts = async (page: Page): Promise<void> => {
-  await page.getByRole('region', { name: 'In doubt' }).evaluate((element) => element.scrollIntoView())
+  await page.getByRole('region', { name: 'To decide' }).evaluate((element) => element.scrollIntoView())
 }
 /** The plan, once it is laid. */
 const laid = async (page: Page): Promise<void> => {
@@ -52,14 +53,14 @@ const laid = async (page: Page): Promise<void> => {
 const showCode = async (page: Page): Promise<void> => {
   await page.getByRole('button', { name: new RegExp(`^at ${NETWORK}`) }).click()
   await page.getByRole('button', { name: 'Show a code' }).click()
-  await page.getByRole('region', { name: 'A code for one device' }).getByRole('img').waitFor()
+  await page.getByRole('region', { name: 'A code for one phone' }).getByRole('img').waitFor()
 }
 /** The day's copy, looked into after a tick. The folder is another on every machine. */
 const lookInto = async (page: Page): Promise<void> => {
-  const copy = page.getByRole('button', { name: /^Look into/ }).first()
+  const copy = page.getByRole('button', { name: /^Preview/ }).first()
   while (!(await copy.isVisible())) {
     await page.reload()
-    await page.getByRole('heading', { name: 'Copies' }).waitFor()
+    await page.getByRole('heading', { name: 'Safety copies' }).waitFor()
     await page.waitForLoadState('networkidle')
   }
   await copy.click()
@@ -86,20 +87,20 @@ const PICTURES: readonly Picture[] = [
   { name: 'today-phone', path: '/', size: PHONE },
   { name: 'collection', path: '/collection' },
   { name: 'item', path: '/items/Lamplight' },
-  { name: 'check-in-pan', path: '/check-in', before: photograph },
+  { name: 'check-in-pan', path: '/projects/check-in', before: photograph },
   { name: 'projects', path: '/projects' },
-  { name: 'plan', path: '/plan', before: laid },
-  { name: 'shelf-life', path: '/shelf-life' },
-  { name: 'supply', path: '/supply' },
+  { name: 'plan', path: '/projects/plan', before: laid },
+  { name: 'use-first', path: '/collection/use-first' },
+  { name: 'how-much', path: '/collection/how-much' },
   { name: 'look-back', path: '/look-back' },
   { name: 'look-back-year', path: '/look-back/year' },
-  { name: 'which-next', path: '/look-back/asks' },
-  { name: 'doubts', path: '/decide', before: doubts },
-  { name: 'devices', path: '/settings/devices', before: showCode },
+  { name: 'ask-friends', path: '/look-back/asks' },
+  { name: 'to-decide', path: '/keep', before: doubts },
+  { name: 'phones', path: '/settings/phones', before: showCode },
   { name: 'pairing-phone', path: '/pair?code=4XG7KM29', size: PHONE, at: NETWORK },
-  { name: 'copies', path: '/settings/copies', before: lookInto },
-  { name: 'empties', path: '/empties' },
-  { name: 'specimen-large', path: '/specimen', of: '[data-specimen=large-day]' },
+  { name: 'copies', path: '/settings/safety-copies', before: lookInto },
+  { name: 'empties', path: '/look-back/empties' },
+  { name: 'specimen-large', path: '/specimen.html', at: 'vite', of: '[data-specimen=large-day]' },
 ]
 
 const only = process.argv.slice(2)
@@ -141,7 +142,8 @@ for (const picture of PICTURES) {
   const page = await context.newPage()
   await page.addInitScript((theme) => localStorage.setItem('seligo-theme', theme), picture.theme ?? 'day')
   await page.clock.install({ time: `${DAY}T08:00:00` })
-  const at = picture.at === undefined ? address : address.replace('127.0.0.1', picture.at)
+  const vite = picture.at === 'vite' ? await (await createServer()).listen() : null
+  const at = vite?.resolvedUrls?.local[0]?.replace(/\/$/, '') ?? address.replace('127.0.0.1', picture.at ?? '127.0.0.1')
   await page.goto(at + (await pathOf(picture.path)), { waitUntil: 'networkidle' })
   await page.evaluate(() => document.fonts.ready.then(() => undefined))
   await picture.before?.(page)
@@ -152,6 +154,7 @@ for (const picture of PICTURES) {
   else await page.locator(picture.of).screenshot({ path })
   console.log(path)
   await context.close()
+  await vite?.close()
 }
 await browser.close()
 server.kill('SIGTERM')

@@ -70,7 +70,7 @@ test('after ticks one small question brings the day up to date', async () => {
   expect((await house.get('/day-after-ticks?day=2030-01-01')).body.code).toBe('day-in-future')
 })
 
-test('kept words name things as they are called today, and days as days', async () => {
+test('kept words name items as they are called today, and days as days', async () => {
   const itemId = await house.item({ ...FIELDS, shade: 'Ruts Bloom' })
   const yesterday = '2026-11-23' as Day
   await house.post('/wear', { itemId, day: yesterday, worn: true })
@@ -85,9 +85,9 @@ test('kept words name things as they are called today, and days as days', async 
 })
 
 test.each(['/today?day=1999-99-99', '/day-after-ticks?day=', '/today?day=2026-02-29'])(
-  'what is no day is not called a day to come: %s',
+  'what is no day isn’t called a day to come: %s',
   async (path) => {
     const { status, body } = await house.get(path)
-    expect([status, body.detail]).toEqual([422, expect.stringContaining('is not a day')])
+    expect([status, body.detail]).toEqual([422, expect.stringContaining('isn’t a day')])
   },
 )

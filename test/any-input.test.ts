@@ -245,8 +245,8 @@ describe('requests that are none', () => {
       sent.end(body)
     })
   test.each<[string, string, Record<string, string>, string]>([
-    ['an address that cannot be decoded', '/api/items/%E0%A4%A/finish', { 'Content-Type': 'application/json' }, '{}'],
-    ['a page that cannot be decoded', '/%E0%A4%A', {}, ''],
+    ['an address that can’t be decoded', '/api/items/%E0%A4%A/finish', { 'Content-Type': 'application/json' }, '{}'],
+    ['a page that can’t be decoded', '/%E0%A4%A', {}, ''],
     ['signs of an unknown charset', '/api/wear', { 'Content-Type': 'application/json; charset=klingon' }, '{}'],
     ['an unknown packing', '/api/wear', { 'Content-Type': 'application/json', 'Content-Encoding': 'zebra' }, '{}'],
     ['no object', '/api/wear', { 'Content-Type': 'application/json' }, '[]'],
@@ -284,7 +284,7 @@ describe('what would be dropped or done in silence is refused in words', () => {
       'partId',
     ])
   })
-  test('a palette that is nobody, a mix of one thing, an id used twice', async () => {
+  test('a palette that is nobody, a mix of one item, an id used twice', async () => {
     const project = { id: 'p', name: 'P', startedOn: TODAY, by: null, finishesWanted: null, rules: '' }
     expect((await refused('/projects', { ...project, shape: 'palette', paletteId: 'nobody' }))[1]).toBe(
       'palette-missing',

@@ -33,7 +33,7 @@ describe('bad input is refused by field, with the value, and stores nothing', ()
       'fields.opened',
       422,
     ],
-    ['a day that does not exist', item({ expiry: '2026-02-31' }), 'fields.expiry', 422],
+    ['a day that doesn’t exist', item({ expiry: '2026-02-31' }), 'fields.expiry', 422],
     ['an unknown category', item({ categoryId: 'shoes' }), 'categoryId', 422],
     ['an unknown field', item({ mood: 'good' }), 'fields.mood', 422],
     ['an id with a slash', ['POST', '/items', { id: 'a/b', fields: FIELDS, reading: null }], 'id', 422],

@@ -3,7 +3,7 @@ import { expect, test } from 'vitest'
 import { evaluatePans } from '#server/measuring/evaluate-pan'
 
 /** Ray-cast photos with known truth, drawn with handles about 2 % off; near-white and metal-coloured powders are to be refused. */
-test('pans are measured within their promise, and what cannot be told apart is refused', async () => {
+test('pans are measured within their promise, and what can’t be told apart is refused', async () => {
   const found = await evaluatePans(fileURLToPath(new URL('reference/pan', import.meta.url)))
   expect(found.n).toBe(23)
   expect(found.refused).toBeLessThanOrEqual(4)

@@ -91,7 +91,7 @@ describe('a collection that is damaged and still opens', () => {
 })
 
 describe('a copy', () => {
-  test('in which a bit was flipped is not offered, wherever the bit lies', async () => {
+  test('in which a bit was flipped isn’t offered, wherever the bit lies', async () => {
     for (const id of ['a', 'b']) await item(id)
     const file = await copyNow()
     const bytes = readFileSync(file)

@@ -45,7 +45,7 @@ describe('the check before buying', () => {
     expect(check.rules).toEqual([])
   })
 
-  test('without a colour no twins, without a pace no years, without a kind a refusal in words', async () => {
+  test('without a colour no twins, without a pace no years, without a type a refusal in words', async () => {
     await house.item({ ...OLD, colour: '#c7747a' })
     const check = await read<BuyingCheckAnswer>('/buying/check?category=blush')
     expect(check).toMatchObject({ nearest: [], twins: 0, perYear: null, years: null, needed: null, perUse: null })
@@ -92,7 +92,7 @@ describe('wishes', () => {
   })
 })
 
-test('a no-buy counts what was bought, spares what was planned, and says what it cannot know', async () => {
+test('a no-buy counts what was bought, spares what was planned, and says what it can’t know', async () => {
   const rule = {
     from: ago(20),
     to: addDays(TODAY, 20),
@@ -175,7 +175,7 @@ describe('lessons', () => {
     expect(code(await lesson({ about: null }))).toEqual([422, 'invalid', 'about'])
   })
 
-  test('kept at an empty, a verdict and a finale, and taken back with them', async () => {
+  test('kept at an empty, a verdict and a wrap-up, and undone with them', async () => {
     const a = await house.item(OLD)
     const review = { reviewId: 'r', day: TODAY, wouldBuyAgain: 'yes', words: '', packageGoes: null }
     const done = await house.post(`/items/${a}/finish`, { ...review, lesson: { id: 'l', words: 'Blushes last.' } })
@@ -224,7 +224,7 @@ describe('empties in full', () => {
     expect((await empties()).map((each) => each.costPerUse).sort()).toEqual([100, 300, 50])
   })
 
-  test('what would be bought again and is no longer here stands on the list; with another one here it does not', async () => {
+  test('what would be bought again and is no longer here stands on the list; with another one here it doesn’t', async () => {
     const a = await house.item(OLD)
     await house.post(`/items/${a}/finish`, { reviewId: 'r', day: TODAY, ...REVIEW, againWhy: 'it never failed' })
     const list = async () => (await read<BuyingAnswer>('/buying')).replacements

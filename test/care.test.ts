@@ -98,7 +98,7 @@ test('many are changed at once, and one undo takes it all back', async () => {
   )
 })
 
-test('two that are one thing: uses on the same day count once, and one undo makes two of it again', async () => {
+test('two that are one item: uses on the same day count once, and one undo makes two of it again', async () => {
   const [a = '', b = ''] = await Promise.all([
     house.item({ usesBefore: 4, shade: 'A' }),
     house.item({ usesBefore: 6, shade: 'A' }),
@@ -131,7 +131,29 @@ test('two that are one thing: uses on the same day count once, and one undo make
   expect([itself.status, itself.body.code]).toEqual([422, 'merge-with-itself'])
 })
 
-test('the quiz: a rough opening is stored for each, as one change', async () => {
+test('an item added by mistake is deleted with all that is planned with it, and comes back whole; one with a history is not', async () => {
+  const [a = '', b = ''] = await many(['A', 'B'])
+  await house.post(`/items/${a}/readings`, {
+    id: 'r',
+    partId: null,
+    reading: { kind: 'stage', stage: 'dip', day: TODAY },
+  })
+  await house.post('/short-list', { id: 'next', itemId: a, season: null, words: '' })
+  await house.post('/drawer/place', { placementId: 'x', itemId: a, zoneId: 'cheeks' })
+  const before = house.snapshot()
+  const gone = await house.post(`/items/${a}/delete`, {})
+  expect(gone.status).toBe(200)
+  expect((await house.get(`/items/${a}`)).status).toBe(404)
+  expect((await house.get('/collection')).body.items).not.toContain(a)
+  await house.post(`/changes/${gone.body.change.id}/take-back`, {})
+  expect(house.snapshot()).toBe(before)
+  await house.post('/wear', { itemId: b, day: TODAY, worn: true })
+  const { status, body } = await house.post(`/items/${b}/delete`, {})
+  expect([status, body.code]).toEqual([409, 'item-has-history'])
+  expect(body.detail).toContain('1 tick.')
+})
+
+test('the quiz: a rough opening is saved for each, as one change', async () => {
   const [a = '', b = ''] = await many(['A', 'B'])
   const range = { kind: 'range', earliest: '2024-01-01', latest: '2024-12-31', said: '2024' }
   await house.post('/openings', {
@@ -210,7 +232,7 @@ describe('pictures', () => {
       undefined,
     ])
   })
-  test('what is no picture is refused, and a removed one can be taken back', async () => {
+  test('what is no picture is refused, and a removed one can be undone', async () => {
     const id = await house.item()
     expect((await send(id, Buffer.from('not a picture'))).body.code).toBe('not-a-picture')
     await send(
@@ -282,7 +304,7 @@ describe('laying the drawer for a season', () => {
     expect((await house.post('/laying/l/close', {})).body.noRoom).toEqual(['Pellwick Winter blush'])
     expect((await house.post('/laying/l/close', {})).body.code).toBe('no-laying')
   })
-  test('a tall thing does not close the lid: it stands beside and takes no slot', async () => {
+  test('a tall item doesn’t close the lid: it stands beside and takes no slot', async () => {
     const tall = await house.item({ packageStates: ['too tall for the drawer'] })
     expect((await house.post('/drawer/place', { placementId: 'x', itemId: tall, zoneId: 'cheeks' })).body.code).toBe(
       'too-tall',

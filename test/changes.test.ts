@@ -29,7 +29,7 @@ test('one change id stands for one act', async () => {
   expect([other.status, other.body.code]).toEqual([409, 'change-id-reused'])
 })
 
-test('a state that is there already changes nothing and is not listed', async () => {
+test('a state that is there already changes nothing and isn’t listed', async () => {
   const itemId = await house.item()
   await house.post('/wear', { itemId, day: TODAY, worn: true })
   const again = await house.post('/wear', { itemId, day: TODAY, worn: true })
@@ -37,7 +37,7 @@ test('a state that is there already changes nothing and is not listed', async ()
   expect((await house.get('/changes')).body.changes).toHaveLength(2)
 })
 
-test('what later changes stand on is taken back with them, or not at all', async () => {
+test('what later changes stand on is undone with them, or not at all', async () => {
   const itemId = await house.item()
   const added = (await house.get('/changes')).body.changes[0].id as string
   const bare = house.snapshot()
@@ -57,7 +57,7 @@ test('what later changes stand on is taken back with them, or not at all', async
   expect(full).not.toBe(bare)
 })
 
-test('a change taken back before is refused, an unknown one is not found', async () => {
+test('a change undone before is refused, an unknown one isn’t found', async () => {
   await house.item()
   const added = (await house.get('/changes')).body.changes[0].id as string
   await house.post(`/changes/${added}/take-back`, {})
@@ -80,7 +80,7 @@ test('an edit of a stale version gets both values', async () => {
   expect([stale.status, stale.body.code, stale.body.current.notes]).toEqual([409, 'stale', 'theirs'])
 })
 
-test('an edit that is taken back leaves a version two further, from which a form goes on', async () => {
+test('an edit that is undone leaves a version two further, from which a form goes on', async () => {
   const itemId = await house.item()
   const { FIELDS } = await import('./support/test-house')
   const edit = (version: number, notes: string) =>

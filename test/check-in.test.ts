@@ -14,7 +14,7 @@ const one = async (id: string): Promise<CheckInAnswer> => (await house.get(`/che
 const begin = (id: string, itemIds: string[]): Promise<Answer> =>
   house.post('/check-ins', {
     id,
-    name: `Sheet ${id}`,
+    name: `Monthly update ${id}`,
     over: 'chosen',
     projectId: null,
     categoryId: null,
@@ -37,7 +37,7 @@ const close = async (id: string, day: Day = TODAY): Promise<Answer> =>
   house.post(`/check-ins/${id}/close`, { version: (await one(id)).checkIn.version, day })
 const OLD = { usesBefore: 0, acquired: { earliest: ago(300), latest: ago(300) }, opened: { kind: 'unknown' as const } }
 
-test('asks each thing what its form shows, and what is over or shut is not asked', async () => {
+test('asks each item what its form shows, and what is over or shut isn’t asked', async () => {
   const pan = await house.item(OLD)
   const tube = await house.item({ ...OLD, name: 'Low Tide', form: 'tube', categoryId: 'primer' })
   const opaque = await house.item({ ...OLD, name: 'Quay', form: 'tube', categoryId: 'primer', opaque: true })
@@ -143,7 +143,7 @@ describe('two in a row', () => {
 })
 
 describe('in two windows', () => {
-  test('a step taken in one is not taken over in the other, and nothing is stored twice', async () => {
+  test('a step taken in one isn’t taken over in the other, and nothing is saved twice', async () => {
     const a = await house.item(OLD)
     await begin('c', [a])
     const step = await stepOf('c', a, 'weigh')
@@ -169,7 +169,7 @@ describe('in two windows', () => {
   })
 })
 
-test('nothing looked at is no sheet; given up, its readings stay with the things', async () => {
+test('nothing looked at is no sheet; given up, its readings stay with the items', async () => {
   const a = await house.item(OLD)
   await begin('c', [a])
   expect((await close('c')).body.code).toBe('nothing-looked-at')
@@ -186,7 +186,7 @@ test('a refused reading refuses the whole step; the front of the chest tells how
   expect((await take('c', step, weighed(44, addDays(TODAY, 2)))).status).toBe(422)
   expect((await stepOf('c', a, 'weigh')).state).toBe('asked')
   await weigh('c', a, 44)
-  expect((await house.get('/fronts')).body).toMatchObject({ checkIn: { items: 1, done: 1 }, lastCheckIn: null })
+  expect((await house.get('/fronts')).body).toMatchObject({ checkIn: { items: 1, done: 1 } })
   await close('c')
-  expect((await house.get('/fronts')).body).toMatchObject({ checkIn: null, lastCheckIn: TODAY })
+  expect((await house.get('/fronts')).body).toMatchObject({ checkIn: null })
 })

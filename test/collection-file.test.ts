@@ -87,7 +87,7 @@ test.each([
   expect(house.snapshot()).toBe(before)
 })
 
-describe('a file that does not hold together is refused with its place, and nothing is changed or written', () => {
+describe('a file that doesn’t hold together is refused with its place, and nothing is changed or written', () => {
   const JPEG = Buffer.from('not looked into').toString('base64')
   const photo = (id: string): FileRow => ({
     id,
@@ -130,7 +130,7 @@ describe('a file that does not hold together is refused with its place, and noth
       'tables.item.0.seasons',
     ],
     [
-      'settings of another kind',
+      'settings of another type',
       ({ tables }) => ({ tables: { ...tables, setting: [{ id: 'settings', value: '{"currency":7}', version: 1 }] } }),
       'tables.setting.0.value',
     ],
@@ -234,7 +234,7 @@ test.each([33, 32])(
   60_000,
 )
 
-test('taking in a file over pictures of the same ids can be taken back, pictures and all', async () => {
+test('taking in a file over pictures of the same ids can be undone, pictures and all', async () => {
   const itemId = await house.item()
   const made = (background: string) =>
     sharp({ create: { width: 9, height: 9, channels: 3, background } })
@@ -304,7 +304,7 @@ test('as CSV: formulas are made harmless, and the sheet reads back as what it wa
   expect(by('Ember')).toMatchObject({ ended: { kind: 'finished', when: { earliest: TODAY } }, expiry: '2027-01-31' })
 })
 
-test('the journal is read page by page; back to a moment is one change, and can be taken back in its turn', async () => {
+test('the history is read page by page; back to a moment is one change, and can be undone in its turn', async () => {
   const first = await house.item({ shade: 'A' })
   const at = house.snapshot()
   const second = await house.post('/items', {

@@ -8,7 +8,7 @@ import { TestHouse, TODAY } from './support/test-house'
 const LATER = [0, 20, 95, 400]
 const noonIn = (days: number): Date => new Date(`${addDays(TODAY, days)}T12:00:00`)
 
-describe('no two places say different things of one item, goal, type or month', () => {
+describe('no two places say different items of one item, goal, type or month', () => {
   test.each(LATER)('in the demo, %i days on', async (days) => {
     const house = await TestHouse.open(copyDemoTo)
     house.setClock(new Date(`${addDays(DEMO_DAY, days)}T12:00:00`))

@@ -44,7 +44,7 @@ const copiesIn = (of: string): string[] =>
 const copies = (): string[] => copiesIn(folder)
 const day = (text: string): Day => text as Day
 
-test('the data folder is where she says, and is made when it is not there', () => {
+test('the data folder is where she says, and is made when it isn’t there', () => {
   const wanted = join(folder, 'deep', 'within')
   expect(dataFolder({ SELIGO_DATA: wanted })).toBe(wanted)
   expect(readdirSync(wanted)).toEqual([])
@@ -53,7 +53,7 @@ test('the data folder is where she says, and is made when it is not there', () =
 describe('copies', () => {
   const at = (instant: string): Copies => new Copies(db, folder, () => new Date(instant))
 
-  test('one a day, another before an import that stored something, and each is a whole database', async () => {
+  test('one a day, another before an import that saved something, and each is a whole database', async () => {
     const made = at('2026-11-24T19:30:00Z')
     await made.forTheDay(day('2026-11-24'))
     await made.forTheDay(day('2026-11-24'))
@@ -83,7 +83,7 @@ describe('copies', () => {
     },
   )
 
-  test('each kind has its own number, so that none pushes another out', async () => {
+  test('each type has its own number, so that none pushes another out', async () => {
     for (let n = 0; n < 800; n += 20) {
       await at('2026-11-24T12:00:00Z').forTheDay(addDays(day('2024-09-16'), n))
       if (n < 200)
@@ -226,7 +226,7 @@ describe('a first start', () => {
     ['an empty file', ''],
     ['a file that is damaged', `SQLite format 3\u0000${'x'.repeat(4096)}`],
     ['somebody’s letter', 'Dear Maren, the tram was late again.'],
-  ])('does not take %s for a new collection', (_, text) => {
+  ])('doesn’t take %s for a new collection', (_, text) => {
     const file = join(folder, 'odd.db')
     writeFileSync(file, text)
     expect(() => openDatabase(file, NOW)).toThrow()

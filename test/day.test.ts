@@ -44,7 +44,7 @@ describe('a tick that the record speaks against is asked about, and not lost', (
   })
 })
 
-test('how the day is, in parts, with a note; what is not said stays unsaid', async () => {
+test('how the day is, in parts, with a note; what isn’t said stays unsaid', async () => {
   await house.post('/day', { day: TODAY, set: { skin: 'dry', occasion: 'gig', note: 'hoarse' }, was: UNSAID })
   expect((await today()).conditions).toEqual({ ...UNSAID, skin: 'dry', occasion: 'gig', note: 'hoarse' })
   await house.post('/no-makeup', { day: TODAY, noMakeup: true })
@@ -109,7 +109,7 @@ test('the same as last time, as last such weekday, as last such occasion: each d
   ])
 })
 
-test('a face is kept under a name and put on again; what has left is passed over', async () => {
+test('a look is kept under a name and put on again; what has left is passed over', async () => {
   const [a, b] = await Promise.all(['A', 'B'].map((shade) => house.item({ shade })))
   await house.post('/saved-faces', { id: 'f', name: 'early shift', occasion: 'work', itemIds: [a, b] })
   await house.post(`/items/${b}/finish`, {
@@ -167,7 +167,7 @@ test('a lapsed sunscreen is never suggested: which one in date is where is said 
   expect((await today()).sunscreen).toBeNull()
 })
 
-test('a paper sheet is typed in as one change: what is there stays, two faces in a day are one wear', async () => {
+test('a paper sheet is typed in as one change: what is there stays, two looks in a day are one wear', async () => {
   const [a, b] = await Promise.all(['A', 'B'].map((shade) => house.item({ shade, opened: { kind: 'unopened' } })))
   const days = [3, 2, 1].map((ago) => addDays(TODAY, -ago))
   await wear(a ?? '', days[1] ?? TODAY)
@@ -181,6 +181,15 @@ test('a paper sheet is typed in as one change: what is there stays, two faces in
   expect(typed.body.added).toBe(3)
   expect((await house.get(`/items/${a}`)).body.item).toMatchObject({ wears: 3, lifecycle: 'open' })
   expect((await house.get(`/items/${b}`)).body.item.opening.within).toMatchObject({ earliest: days[2] })
+  // A wrong tick is removed from the same sheet; what was never ticked is no matter.
+  const ticked = house.snapshot()
+  const fixed = await house.post('/tally-sheet', {
+    rows: [{ itemId: b, days: [], unticked: [days[2], addDays(TODAY, -300)] }],
+  })
+  expect(fixed.body).toMatchObject({ added: 0, removed: 1 })
+  expect((await house.get(`/items/${b}`)).body.item.wears).toBe(0)
+  await house.post(`/changes/${fixed.body.change.id}/take-back`, {})
+  expect(house.snapshot()).toBe(ticked)
   await house.post(`/changes/${typed.body.change.id}/take-back`, {})
   expect(house.snapshot()).toBe(before)
   const ahead = await house.post('/tally-sheet', { rows: [{ itemId: b, days: [days[0], addDays(TODAY, 2)] }] })

@@ -14,7 +14,7 @@ afterEach(() => house.close())
 const { wear, item, code } = ownerActs(() => house)
 const { trials, verdict, read, undo } = decidingActs(() => house)
 
-describe('trials of several in one face', () => {
+describe('trials of several in one look', () => {
   test('each has its own wears, companions beneath and over it, feelings and verdict', async () => {
     const base = await house.item({ ...OLD, categoryId: 'foundation', form: 'pump', name: 'Weir', shade: 'Weir' })
     const gloss = await house.item({ ...OLD, categoryId: 'lip-gloss', form: 'wand', name: 'Quay', shade: 'Quay' })
@@ -45,7 +45,7 @@ describe('trials of several in one face', () => {
     expect((await read<DecideAnswer>('/decide')).trials.map((trial) => trial.item.id)).toEqual([b])
   })
 
-  test('all or none: one that cannot be refuses them all; a due date must come', async () => {
+  test('all or none: one that can’t be refuses them all; a due date must come', async () => {
     const [a, b] = [await house.item(), await house.item({ name: 'Fig', shade: 'Fig' })]
     await verdict(b, 'let go')
     expect(code(await trials([a, b]))[1]).toBe('item-ended')
@@ -64,7 +64,7 @@ describe('trials of several in one face', () => {
   })
 })
 
-describe('a verdict does what it says, and all of it is taken back at once', () => {
+describe('a verdict does what it says, and all of it is undone at once', () => {
   test('keep and use rolls into a project; what its rules forbid leaves no verdict', async () => {
     const a = await house.item(OLD)
     await house.post('/projects', { ...PROJECT, id: 'p' })

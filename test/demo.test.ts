@@ -74,7 +74,7 @@ describe('the scenario', () => {
       lastGood !== null && lastGood.earliest < lastGood.latest
     expect(items.filter((item) => wide(item.shelfLife)).length).toBeGreaterThan(3)
   })
-  test('her guesses run short, of some kinds far, of others hardly; forecasts were kept and are scored', () => {
+  test('her guesses run short, of some types far, of others hardly; forecasts were kept and are scored', () => {
     const house = makeServices(db, () => noonOf(TODAY))
     const { guesses, forecasts } = house.lookingBack.all()
     expect(guesses.all.runsShort).toBe(true)
@@ -121,7 +121,7 @@ describe('the scenario', () => {
       )
     expect(dump(demo('two.db', TODAY).db)).toBe(dump(db))
     expect(dump(demo('three.db', TODAY, { seed: 2172, forecasts: false }).db)).not.toBe(dump(db))
-  })
+  }, 180_000)
 })
 
 /** Over a year and more: ends of months, New Year, May, the walking weeks and after, the move; and a leap day. */

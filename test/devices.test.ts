@@ -39,7 +39,7 @@ describe('the door', () => {
     ['0.0.0.0', 'no-such-address'],
     ['example.test', 'no-such-address'],
     [7, 'invalid'],
-  ])('opens on no address but this machine has: %s', async (address, failure) => {
+  ])('opens on no address but this computer has: %s', async (address, failure) => {
     await open()
     const refused = await house.post('/api/devices/let-in', { address })
     expect([refused.status, refused.body.code]).toEqual([422, failure])
@@ -79,7 +79,7 @@ describe('the door', () => {
 })
 
 describe('pairing', () => {
-  test('a code lets one device in, as a cookie that no script reads; what is stored is not what it holds', async () => {
+  test('a code lets one phone in, as a cookie that no script reads; what is saved isn’t what it holds', async () => {
     await open()
     const shown = await code()
     expect(shown).toMatch(new RegExp(`^[${CODE_SIGNS}]{${CODE_LENGTH}}$`))
@@ -127,7 +127,7 @@ describe('pairing', () => {
     expect((await house.pair(third)).status).toBe(422)
   })
 
-  test('more tries than anybody mistypes are not even read', async () => {
+  test('more tries than anybody mistypes aren’t even read', async () => {
     await open()
     const answers: number[] = []
     for (let n = 0; n < 24; n += 1) answers.push((await house.pair('2222-2222')).status)
@@ -165,7 +165,7 @@ describe('pairing', () => {
     expect((await house.ask(house.network, '/api/today', { headers: { Cookie: stays } })).status).toBe(200)
   })
 
-  test('a file of devices that cannot be read lets nobody in, and is kept aside', async () => {
+  test('a file of phones that can’t be read lets nobody in, and is kept aside', async () => {
     const phone = await house.pairedPhone()
     writeFileSync(join(house.folder, 'this-machine.json'), '{"devices":')
     await house.restart()
@@ -219,7 +219,7 @@ describe('what a paired phone may do', () => {
 
   test.each([
     ['another Host', { Host: 'seligo.example' }, 403],
-    ['this machine’s own name', { Host: '127.0.0.1:4680' }, 403],
+    ['this computer’s own name', { Host: '127.0.0.1:4680' }, 403],
     ['another port', { Host: `${NETWORK}:1` }, 403],
     ['another Origin', { Origin: 'http://elsewhere.example' }, 403],
     ['no Origin of its own', { Origin: 'null' }, 403],

@@ -45,7 +45,7 @@ describe('a workbook', () => {
   test.each([
     ['one far cell', `<row r="1048576">${cell('XFD1048576', 'x')}</row>`, 'cell-far-out'],
     ['one cell far to the right', `<row r="2">${cell('ZZZ2', 'x')}</row>`, 'cell-far-out'],
-    ['one cell at a place that cannot be read', `<row r="2">${cell('ZZZZZZ2', 'x')}</row>`, 'cell-far-out'],
+    ['one cell at a place that can’t be read', `<row r="2">${cell('ZZZZZZ2', 'x')}</row>`, 'cell-far-out'],
     ['one row far below, without a cell', '<row r="900000"/>', 'cell-far-out'],
     ['a long cell', `<row r="3">${cell('A3', 'x'.repeat(MOST_SIGNS + 1))}</row>`, 'cell-too-long'],
   ])('with %s is refused before it is laid out', async (_, rows, code) => {
@@ -92,7 +92,7 @@ describe('a text', () => {
 })
 
 describe('a picture', () => {
-  test('of every kind that the advice names is read, and of no other', async () => {
+  test('of every type that the advice names is read, and of no other', async () => {
     const { default: sharp } = await import('sharp')
     const advice = failureWords({ code: 'not-a-picture', data: {} }).detail
     const kinds = /Choose a (.*)\./.exec(advice)?.[1]?.split(/, | or /) ?? []

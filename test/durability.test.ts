@@ -157,6 +157,6 @@ test('a file that is no collection is refused with words, and left as it is', as
     said += String(text)
   })
   expect(await new Promise((resolve) => child.on('close', resolve))).toBe(1)
-  expect(said).toContain('cannot be opened')
+  expect(said).toContain('can’t be opened')
   expect(readFileSync(join(folder, 'collection.db'), 'utf8')).toContain('somebody’s letter')
 })

@@ -24,14 +24,14 @@ describe('forecasts against what came of them', () => {
     expect(score.coverage80).toBeCloseTo(0.783, 2)
     expect(score.medianAbsLogError).toBeCloseTo(0.496, 2)
   })
-  test('the groups of what was recorded are of the same things, and none is without a figure', () => {
+  test('the groups of what was recorded are of the same items, and none is without a figure', () => {
     const rows = evaluateByRecord(THINGS)
     const n = (recorded: string): number => rows.find((row) => row.recorded === recorded)?.score.n ?? Number.NaN
     expect(n('everything')).toBe(300)
     expect(n('fewer than 10 uses so far') + n('10 uses or more so far')).toBe(300)
     for (const { score } of rows) for (const figure of Object.values(score)) expect(Number.isFinite(figure)).toBe(true)
   })
-  test('what came of a thing is not told to the model, and the order of the file does not matter', () => {
+  test('what came of an item isn’t told to the model, and the order of the file doesn’t matter', () => {
     const later = THINGS.map((each) =>
       each.truth === null ? each : { ...each, truth: { ...each.truth, finishDay: each.truth.finishDay * 50 } },
     )

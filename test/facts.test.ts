@@ -11,7 +11,7 @@ afterEach(() => house.close())
 
 const { ago, wear, item, addProject, rollIn, stayOf, finish, palette } = ownerActs(() => house)
 
-describe('whatever has been used is not unopened, whoever says so', () => {
+describe('whatever has been used isn’t unopened, whoever says so', () => {
   test('the form, the quiz and a merge keep it unknown; a backup ticked and unticked is one again', async () => {
     const used = await house.item({ opened: { kind: 'unknown' }, usesBefore: 4 })
     await house.post('/openings', { answers: [{ itemId: used, opened: { kind: 'unopened' } }] })
@@ -30,7 +30,7 @@ describe('whatever has been used is not unopened, whoever says so', () => {
     await house.post('/merge', { keepId: shut, dropIds: [used] })
     expect(await item(shut)).toMatchObject({ lifecycle: 'open', opening: { kind: 'unknown' }, usesBefore: 2 })
   })
-  test('an opening that a tick made is not given away as unopened, and its last good day goes by it', async () => {
+  test('an opening that a tick made isn’t given away as unopened, and its use-by date goes by it', async () => {
     const id = await house.item({ opened: { kind: 'unopened' }, categoryId: 'mascara', form: 'wand', paoMonths: null })
     await wear(id, 30)
     const { destinations, item: shown } = (await house.get(`/items/${id}`)).body
@@ -55,8 +55,8 @@ describe('whatever has been used is not unopened, whoever says so', () => {
   })
 })
 
-describe('silence is not *no makeup*', () => {
-  test('a stretch nobody wrote down is asked about once, and then counts as she says', async () => {
+describe('silence isn’t *no makeup*', () => {
+  test('a period nobody wrote down is asked about once, and then counts as she says', async () => {
     const id = await house.item()
     for (let days = 1; days <= 70; days += 1) if (days < 25 || days > 43) await wear(id, days)
     const { silence } = (await house.get('/today')).body
@@ -77,7 +77,7 @@ describe('silence is not *no makeup*', () => {
 })
 
 describe('the day', () => {
-  test('*same as* brings shades, mixes and what it was worn as along; a saved face its shades and uses', async () => {
+  test('*same as* brings shades, mixes and what it was worn as along; a saved look its shades and uses', async () => {
     const id = await palette('moss', 'bark')
     const [a, b] = [await house.item({ shade: 'A' }), await house.item({ shade: 'B' })]
     await wear(id, 3, { partIds: ['moss'] })
@@ -128,7 +128,7 @@ describe('the day', () => {
     await wear(serum, 0)
     expect((await house.get('/today')).body.reachFor).toEqual([])
   })
-  test('a finished thing is no longer on trial, nor on the short list', async () => {
+  test('a finished item is no longer on trial, nor on the short list', async () => {
     const itemId = await house.item()
     await house.post('/trials', { trialId: 't', itemId, wearsWanted: 2, dueOn: addDays(TODAY, 9), question: '' })
     await house.post('/short-list', { id: 'l', itemId, season: null, words: '' })
@@ -138,9 +138,9 @@ describe('the day', () => {
   })
 })
 
-describe('two that are one thing', () => {
+describe('two that are one item', () => {
   const merge = (keepId: string, ...dropIds: string[]) => house.post('/merge', { keepId, dropIds })
-  test('pairs, faces, what a sheet knew it by, pictures and what is said of either are kept; a use of one day is one', async () => {
+  test('pairs, looks, what a sheet knew it by, pictures and what is said of either are kept; a use of one day is one', async () => {
     const [a, b, friend] = [
       await house.item({ shade: 'A', notes: 'mine' }),
       await house.item({ shade: 'A', notes: 'theirs', liking: 4 }),
@@ -198,7 +198,7 @@ describe('two that are one thing', () => {
     expect((await house.get('/empties')).body.empties).toHaveLength(1)
     expect(house.db.prepare('SELECT count(*) AS n FROM review WHERE item_id = ?').get(a)).toEqual({ n: 2 })
   })
-  test('what cannot be one is refused in words', async () => {
+  test('what can’t be one is refused in words', async () => {
     const [a, b, gone] = [
       await house.item({ shade: 'A' }),
       await house.item({ shade: 'B' }),
@@ -225,7 +225,7 @@ describe('the import', () => {
     house.post('/import/run', { ...sheet(text, choices), importId: 'imp' })
   const all = (): Promise<Answer['body'][]> => house.whole()
 
-  test('a blank *Uses* is not said; it stays absent until somebody says it', async () => {
+  test('a blank *Uses* isn’t said; it stays absent until somebody says it', async () => {
     await run('Name,Type,Uses,Opened\nEmber,bronzer,,unopened\nHalo,highlighter,3,unopened\nSloe,lipstick,0,\n')
     const by = Object.fromEntries((await all()).map((each) => [each.name, each]))
     expect(by['Ember']).toMatchObject({ usesBefore: null, lifecycle: 'unopened' })
@@ -260,7 +260,7 @@ describe('the import', () => {
     expect(csv).toContain('1200 JPY')
     expect(csv).toContain('12 USD')
   })
-  test('a sheet says what became of a binned thing, and reads it back so', async () => {
+  test('a sheet says what became of a binned item, and reads it back so', async () => {
     const id = await house.item()
     await house.post('/verdicts', {
       verdictId: 'v',

@@ -29,7 +29,7 @@ async function storeLines(): Promise<ListedItem[]> {
   return house.listed()
 }
 
-test('typed lines are stored by the rules of the import, one change, taken back at once', async () => {
+test('typed lines are saved by the rules of the import, one change, undone at once', async () => {
   const before = house.snapshot()
   const items = await storeLines()
   const rust = items.find((item) => item.shade === 'Rust Bloom')
@@ -42,7 +42,7 @@ test('typed lines are stored by the rules of the import, one change, taken back 
 })
 
 describe('swatches', () => {
-  test('what nobody recorded is guessed from words and kind, and is no swatch until it is confirmed', async () => {
+  test('what nobody recorded is guessed from words and type, and is no swatch until it is confirmed', async () => {
     const items = await storeLines()
     expect(items.every((item) => item.colour === null && /^#[0-9a-f]{6}$/.test(item.guess ?? ''))).toBe(true)
     const rust = items.find((item) => item.shade === 'Rust Bloom')
@@ -52,7 +52,7 @@ describe('swatches', () => {
     expect(after).toMatchObject({ colour: rust?.guess, guess: null })
   })
 
-  test('a shade of another thing is refused, and none of the others is stored', async () => {
+  test('a shade of another item is refused, and none of the others is saved', async () => {
     const [first, second] = await storeLines()
     const before = house.snapshot()
     const refused = await house.post('/swatches', {
@@ -76,12 +76,12 @@ describe('a drawer to begin with', () => {
     expect(names).not.toContain('Wet Sand')
     const placements = proposal.picks.map(({ itemId, zoneId }, n) => ({ placementId: `p${n}`, itemId, zoneId }))
     const laid = await house.post('/drawer/lay-many', { placements })
-    expect(laid.body.change.words).toBe('Laid 4 things into the drawer')
+    expect(laid.body.change.words).toBe('Put 4 items in the drawer')
     expect((await house.listed()).filter((item) => item.placement !== null)).toHaveLength(4)
     expect(((await house.get('/drawer/proposal')).body as ProposalAnswer).picks).toEqual([])
   })
 
-  test('where one does not fit, none is laid', async () => {
+  test('where one doesn’t fit, none is laid', async () => {
     const ids = await Promise.all(Array.from({ length: 7 }, (_, n) => house.item({ ...FIELDS, shade: `S${n}` })))
     const placements = ids.map((itemId, n) => ({ placementId: `p${n}`, itemId, zoneId: 'cheeks' }))
     expect((await house.post('/drawer/lay-many', { placements })).body.code).toBe('zone-full')
@@ -112,7 +112,7 @@ describe('found again', () => {
   })
 })
 
-test('spoiled things come first when the drawer is laid anew, and can be let go', async () => {
+test('expired items come first when the drawer is laid anew, and can be let go', async () => {
   await storeLines()
   const items = await house.listed()
   const over = items.find((item) => item.shade === 'Wet Sand')
@@ -131,7 +131,7 @@ test('spoiled things come first when the drawer is laid anew, and can be let go'
   expect((await house.get('/decide')).body.verdicts[0]).toMatchObject({ verdict: 'let go', destination: 'bin' })
 })
 
-test('a trial lies on Today until it is decided, wherever the thing is kept', async () => {
+test('a trial lies on Today until it is decided, wherever the item is kept', async () => {
   const itemId = await house.item()
   await house.post('/trials', { trialId: 't', itemId, wearsWanted: 5, dueOn: '2026-12-24', question: '' })
   expect((await house.get('/today')).body).toMatchObject({ onTrial: [itemId], items: [{ id: itemId }] })

@@ -29,7 +29,7 @@ const race = async (id: string): Promise<RaceView> => {
 /** Days between the ends of a range; five years where an end is not told. */
 const width = ({ days }: ForecastView): number => Math.log(days.high / days.low)
 
-describe('the forecast of a thing', () => {
+describe('the forecast of an item', () => {
   test('is wide from a label and tallies, and narrower with every weighing that agrees', async () => {
     const id = await house.item({ ...NEW, content: { amount: 9, unit: 'g' } })
     const label = await forecast(id)
@@ -155,7 +155,7 @@ describe('the forecast of a thing', () => {
     // Not worn for two months since it lies in the stash: that says nothing of how it is worn in the drawer.
     expect(await perDay()).toBeGreaterThan(0.7 * there)
   })
-  test('a tally moves its own thing and no other, nor any goal that is passed', async () => {
+  test('a tally moves its own item and no other, nor any goal that is passed', async () => {
     const [one, other] = [await house.item(NEW), await house.item({ ...NEW, name: 'Quay' })]
     await tally(one, every(4, 60))
     const before = [await forecast(one), await forecast(other)] as const
@@ -173,7 +173,7 @@ describe('the forecast of a thing', () => {
     // Met long ago: nothing is ahead of it.
     expect((await answerOf(one)).outlooks).toEqual([])
   })
-  test('ends with the thing', async () => {
+  test('ends with the item', async () => {
     const id = await house.item(NEW)
     await house.post(`/items/${id}/finish`, {
       reviewId: 'v',
@@ -185,7 +185,7 @@ describe('the forecast of a thing', () => {
     })
     expect((await answerOf(id)).forecast).toBeNull()
   })
-  test('a stretch on which nothing at all was written down counts neither way until she says what it was', async () => {
+  test('a period on which nothing at all was written down counts neither way until she says what it was', async () => {
     const id = await house.item(NEW)
     await tally(id, [...every(2, 100, 60), ...every(2, 20, 2)])
     const silent = await forecast(id)
@@ -197,7 +197,7 @@ describe('the forecast of a thing', () => {
   })
 })
 
-describe('how a thing stands among its like', () => {
+describe('how an item stands among its like', () => {
   const place = (itemId: string): Promise<Answer> =>
     house.post('/drawer/place', { placementId: house.id('pl'), itemId, zoneId: 'cheeks' })
   test('is told by the drawer, unless she says it; and a steady one goes faster', async () => {
@@ -275,7 +275,7 @@ describe('the race', () => {
 })
 
 describe('what a change makes stale', () => {
-  test('is its own thing for a tick; everything for days away, settings, and a day that is over and breaks a silence', async () => {
+  test('is its own item for a tick; everything for days away, settings, and a day that is over and breaks a silence', async () => {
     const { forecasts } = house.services
     const id = await house.item(NEW)
     await tally(id, [90, 60, 59, 58, 3, 2])
@@ -298,7 +298,7 @@ describe('what a change makes stale', () => {
     const { version, settings } = (await house.get('/settings')).body
     expect(await stale(house.put('/settings', { version, settings: { ...settings, scaleStep: 0.01 } }))).toBe(true)
   })
-  test('what is reckoned elsewhere is taken, but for what was touched meanwhile', async () => {
+  test('what is estimated elsewhere is taken, but for what was touched meanwhile', async () => {
     const { forecasts, stock } = house.services
     const [one, other] = [await house.item(NEW), await house.item({ ...NEW, name: 'Quay' })]
     await tally(one, every(5, 60))
@@ -318,7 +318,7 @@ describe('what a change makes stale', () => {
     // The very one that came: it was not reckoned again.
     expect(second && forecasts.of(second)).toBe(before(other))
   })
-  test('a day that came while the machine slept is reckoned elsewhere before it is answered for', async () => {
+  test('a day that came while the machine slept is estimated elsewhere before it is answered for', async () => {
     const { forecasts } = house.services
     forecasts.userEffects()
     let begun = 0

@@ -162,7 +162,7 @@ describe('going back to a copy', () => {
   })
 })
 
-describe('a collection that does not open', () => {
+describe('a collection that doesn’t open', () => {
   test.each([
     ['cut short', (file: string) => truncateSync(file, 4096 * 3)],
     ['gone', (file: string) => rmSync(file)],
@@ -180,7 +180,7 @@ describe('a collection that does not open', () => {
     const rescue = (name: string, headers: Record<string, string> = {}) =>
       house.ask(house.here, '/rescue', { method: 'POST', headers: { ...form, ...headers }, body: `name=${name}` })
     expect((await rescue('2026-11-24-day.db', { Origin: 'http://elsewhere.example' })).status).toBe(403)
-    expect((await rescue('..%2Fphotos')).text).toContain('not in the collection')
+    expect((await rescue('..%2Fphotos')).text).toContain('isn’t in the collection')
     // Sent twice it is done once, and what it put in place stays there.
     const twice = await Promise.all([rescue('2026-11-24-day.db'), rescue('2026-11-24-day.db')])
     expect(twice.filter(({ status }) => status === 303)).toHaveLength(1)
@@ -338,7 +338,7 @@ describe('an archive', () => {
 })
 
 describe('a second folder', () => {
-  test('gets each copy with its pictures, sound; one that cannot be used is said', async () => {
+  test('gets each copy with its pictures, sound; one that can’t be used is said', async () => {
     await item('one')
     await picture('one', 'shot')
     await copyNow()
@@ -347,7 +347,7 @@ describe('a second folder', () => {
     for (const [folder, words] of [
       ['relative/path', 'whole path'],
       [join(stick, 'nowhere'), 'no such folder'],
-      [join(house.folder, 'photos'), 'within the data folder'],
+      [join(house.folder, 'photos'), 'inside the data folder'],
     ] as const)
       expect((await also(folder)).body.detail).toContain(words)
     const stored = await also(stick)

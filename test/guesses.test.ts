@@ -32,7 +32,7 @@ describe('guesses', () => {
       packageGoes: null,
       empty: null,
     })
-  test('one to a day, none of tomorrow or of what is gone; each can be taken back', async () => {
+  test('one to a day, none of tomorrow or of what is gone; each can be undone', async () => {
     const id = await house.item(NEW)
     await guess(id, 2)
     const second = await guess(id, 3)

@@ -41,7 +41,7 @@ Fig,blush,sealed,,backup x2
 Old,mascara,almost empty,,has a backup
 `
 
-test('finished and given away are stored as history, with the day they ended as closely as it is said', async () => {
+test('finished and given away are saved as history, with the day they ended as closely as it is said', async () => {
   const done = await run(HISTORY)
   expect(done.body).toMatchObject({ stored: 6, backups: 1, leftOut: 0 })
   expect(await item(1)).toMatchObject({ lifecycle: 'open', endedOn: null })

@@ -126,7 +126,7 @@ test('category and form are set for many rows at once, and rows can stay out', a
   ])
 })
 
-test('the same file twice is pointed out before it is stored', async () => {
+test('the same file twice is pointed out before it is saved', async () => {
   await house.post('/import/run', { ...sheet('Name,Type\nQuay,lip gloss\n'), importId: 'one' })
   const again = await preview('Name,Type\nQuay,lip gloss\nHalo,highlighter\n')
   expect((again.body.groups as ProblemGroup[]).find((group) => group.code === 'already-there')?.cells).toHaveLength(1)
@@ -140,7 +140,7 @@ test.each([
   ['headers alone', Buffer.from('Name,Type\n'), 'no-rows'],
   ['no name column', Buffer.from('x,y\n1,2\n'), 'no-name-column'],
   ['an unclosed quotation mark', Buffer.from('Name,Type\n"Quay,lip gloss\n'), 'unreadable-table'],
-])('%s is refused with words, and nothing is stored', async (_, content, code) => {
+])('%s is refused with words, and nothing is saved', async (_, content, code) => {
   const before = house.snapshot()
   const answer = await preview(content)
   expect([answer.status, answer.body.code]).toEqual([422, code])
@@ -148,4 +148,28 @@ test.each([
   const run = await house.post('/import/run', { ...sheet(content), importId: 'imp' })
   expect(run.body.code).toBe(code)
   expect(house.snapshot()).toBe(before)
+})
+
+test('how much is left and how many there are come with a row', async () => {
+  const text = [
+    'Brand,Name,Type,Quantity,Left,Opened',
+    'Pellwick,Rust,blush,2,hit pan,',
+    'Pellwick,Sloe,lip gloss,1,half,2025',
+    'Pellwick,Ash,foundation,1,full,unopened',
+    'Pellwick,Peat,brow pencil,1,hit pan,2025',
+    'Pellwick,Reed,mascara,1,most of it,2025',
+  ].join('\n')
+  expect((await house.post('/import/run', { ...sheet(text), importId: 'imp' })).status).toBe(200)
+  const items = await house.listed()
+  const read = items.map(({ name, reading }) => [name, reading?.kind ?? null, reading?.stage ?? reading?.value ?? null])
+  expect(read.sort()).toEqual([
+    ['Ash', 'level', 1],
+    ['Peat', null, null],
+    ['Reed', null, null],
+    ['Rust', null, null],
+    ['Rust', 'stage', 'first pan'],
+    ['Sloe', 'level', 0.5],
+  ])
+  const peat = items.find(({ name }) => name === 'Peat')?.id ?? ''
+  expect((await house.get(`/items/${peat}`)).body.keptText).toContainEqual({ column: 'left', text: 'hit pan' })
 })

@@ -97,7 +97,7 @@ test.each([11, 12, 13])('every derived figure equals a plain recount of random t
 })
 
 test.each([21, 22])(
-  'however things are laid, moved and taken out, no zone overflows and no order is reshuffled (seed %i)',
+  'however items are laid, moved and taken out, no zone overflows and no order is reshuffled (seed %i)',
   async (seed) => {
     const random = new Random(seed)
     const ids: string[] = []

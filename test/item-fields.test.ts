@@ -30,7 +30,7 @@ test('a field that is one line more is taken, kept, told, merged and left blank'
   expect(mergedColumns(WITH_SCENT)).toEqual({ ...mergedColumns(), scent: 'asked' })
 })
 
-test('every column of a field is one of the table, and every field is read as it was stored', () => {
+test('every column of a field is one of the table, and every field is read as it was saved', () => {
   expect(columnsOf(house.db, 'item')).toEqual(expect.arrayContaining(columnsOfFields()))
   const said = {
     ...FIELDS,

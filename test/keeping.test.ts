@@ -28,7 +28,7 @@ describe('side by side', () => {
     ])
   })
 
-  test('across uses it says so; one thing, seven things and unknown ones are refused in words', async () => {
+  test('across uses it says so; one item, seven items and unknown ones are refused in words', async () => {
     const [a, b] = [await house.item(OLD), await house.item({ ...OLD, categoryId: 'lipstick', form: 'bullet' })]
     const across = await read<CompareAnswer>(`/compare?items=${a},${b}`)
     expect(across).toMatchObject({ sameUse: false, differences: [{ comparable: false }] })
@@ -132,7 +132,7 @@ describe('from the stash', () => {
     expect(code(await end({}))[1]).toBe('pick-over')
   })
 
-  test('what is let go meanwhile does not hinder its end; a day that has come is no end', async () => {
+  test('what is let go meanwhile doesn’t hinder its end; a day that has come is no end', async () => {
     const [a, b] = [await house.item(OLD), await house.item({ ...OLD, name: 'Fig', shade: 'Fig' })]
     expect(code(await start([a], { to: TODAY }))).toEqual([422, 'pick-ends-in-past', 'to'])
     expect(code(await start([a, a]))).toEqual([422, 'invalid', 'items'])
@@ -170,7 +170,7 @@ describe('targets', () => {
   })
 })
 
-test('a decision to keep silences the list for half a year, but not what cannot wait', async () => {
+test('a decision to keep silences the list for half a year, but not what can’t wait', async () => {
   const idle = await house.item({ ...OLD, opened: opened(ago(400)), colour: null })
   await wear(idle, 300)
   const doubted = async (): Promise<string[]> =>

@@ -75,7 +75,7 @@ describe('of a year of the demo', () => {
       for (const kind of sheet.kinds) expect(kind.then + kind.cameIn - kind.wentOut, kind.category).toBe(kind.now)
   })
 
-  test('no more of a thing is used up in money than it cost, over all the log', () => {
+  test('no more of an item is used up in money than it cost, over all the log', () => {
     const all = sheetOf(d('2020-01-01'), TODAY)
     const price = db.prepare<[], { sum: number }>('SELECT sum(price_minor) AS sum FROM item').get()?.sum ?? 0
     expect(all.totals.spent.minor).toBeGreaterThan(0)
@@ -97,7 +97,7 @@ describe('of a year of the demo', () => {
 
   test('a month shows its project as it stood then, not as it stands now', () => {
     const project = house.projects.all().closed[0]
-    if (!project) throw new Error('the demo has had no finale')
+    if (!project) throw new Error('the demo has had no wrap-up')
     const finale = sheetOf(project.startedOn, project.closedOn ?? TODAY, project.id)
     expect(finale.project).toMatchObject({ id: project.id, to: project.closedOn })
     expect(new Set(finale.lines.map(({ itemId }) => itemId))).toEqual(
@@ -113,7 +113,7 @@ describe('of a year of the demo', () => {
     expect(finale.lines.some(({ goal }) => goal?.met === true)).toBe(true)
   })
 
-  test('faces are in the order of a face; those never together never were', () => {
+  test('looks are in makeup order; those never together never were', () => {
     const { often, never, days } = facesOf(house, TODAY)
     const wornOn = new Map(days.map((each) => [each.day, new Set(each.itemIds)]))
     expect(often.length).toBeGreaterThan(3)
@@ -166,7 +166,7 @@ describe('over HTTP', () => {
     expect(body.detail).toContain(words)
   })
 
-  test('one day of data, two things without a price: counted, and said what is not in the money', async () => {
+  test('one day of data, two items without a price: counted, and said what isn’t in the money', async () => {
     const [priced, found, none] = [
       await house.item({ name: 'Priced', priceMinor: 1200, usesBefore: 0 }),
       await house.item({ name: 'Found', usesBefore: 0, priceMinor: null }),
@@ -186,6 +186,24 @@ describe('over HTTP', () => {
     expect(after.finishes).toMatchObject([{ itemId: priced, uses: 1, priceMinor: 1200 }])
     expect(after.totals.spent.minor).toBe(1200)
     expect(recountSheet(house.db, after)).toEqual([])
+  })
+
+  test('a month that is over says the same whatever is ticked and weighed later; the later month takes it up', async () => {
+    const itemId = await house.item({ priceMinor: 2400, usesBefore: 0 })
+    const wear = (day: string): Promise<unknown> => house.post('/wear', { itemId, day, worn: true, despite: true })
+    for (const day of ['2026-10-05', '2026-10-06', '2026-10-12']) await wear(day)
+    const spent = async (month: string): Promise<SpanSheet['totals']> =>
+      (await sheet(`${month}-01`, `${month}-${month.endsWith('10') ? '31' : '30'}`)).body.totals
+    const october = await spent('2026-10')
+    expect(october).toMatchObject({ uses: 3, spent: { of: 1 } })
+    for (const day of ['2026-11-02', '2026-11-03', '2026-11-09', '2026-11-10']) await wear(day)
+    const before = (await spent('2026-11')).spent.minor / 4
+    expect(before).toBeCloseTo(october.spent.minor / 3, 6)
+    // Mostly bare after seven uses: each took more than was thought.
+    const reading = { kind: 'stage', stage: 'mostly bare', day: '2026-11-12' }
+    expect((await house.post(`/items/${itemId}/readings`, { id: 'r', partId: null, reading })).status).toBe(200)
+    expect(await spent('2026-10')).toEqual(october)
+    expect((await spent('2026-11')).spent.minor / 4).toBeGreaterThan(before * 2)
   })
 
   test('six hundred twins imported in an evening: counted, no list without end, and one of them finished is named apart', async () => {
@@ -216,7 +234,7 @@ describe('over HTTP', () => {
     }
   })
 
-  test('words of a span: said, changed, a stale change refused with what stands, taken back', async () => {
+  test('words of a span: said, changed, a stale change refused with what stands, undone', async () => {
     const span = { from: '2026-10-01', to: '2026-10-31' }
     const say = (words: string, version: number | null) =>
       house.post('/look-back/words', { id: `words-${words.length}`, version, ...span, words })

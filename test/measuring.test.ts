@@ -30,7 +30,7 @@ const wear = (id: string, ...days: number[]) =>
   Promise.all(days.map((each) => house.post('/wear', { itemId: id, day: ago(each), worn: true, despite: true })))
 const NEW = { usesBefore: 0, content: { amount: 9, unit: 'g' as const } }
 
-describe('a reading of any kind', () => {
+describe('a reading of any type', () => {
   test('is kept with its precision, its doubt and its note, several on a day', async () => {
     const id = await house.item(NEW)
     await weigh(id, 48.2, ago(3))
@@ -60,15 +60,15 @@ describe('a reading of any kind', () => {
     ['a day to come', { kind: 'gross', grams: 48, resolution: 0.1, day: addDays(TODAY, 1) }, 'day'],
     ['a day before it came', { kind: 'gross', grams: 48, resolution: 0.1, day: ago(900) }, 'day'],
     ['a pan that was used before it was opened', { kind: 'stage', stage: 'first pan', day: ago(50) }, 'day'],
-    ['a measure that its form does not show', { kind: 'level', value: 0.5 }, 'reading.kind'],
-  ])('%s is refused at its field, and nothing is stored', async (_, reading, field) => {
+    ['a measure that its form doesn’t show', { kind: 'level', value: 0.5 }, 'reading.kind'],
+  ])('%s is refused at its field, and nothing is saved', async (_, reading, field) => {
     const opened = { kind: 'range', earliest: ago(30), latest: ago(30), said: 'a month ago' } as const
     const id = await house.item({ ...NEW, acquired: { earliest: ago(60), latest: ago(60) }, opened })
     const answer = await read(id, reading)
     expect([answer.status, answer.body.errors[0].field]).toEqual([422, field])
     expect((await item(id)).readings).toEqual([])
   })
-  test('correcting keeps the old value in the journal and knows of another window', async () => {
+  test('correcting keeps the old value in the history and knows of another window', async () => {
     const id = await house.item(NEW)
     await weigh(id, 48.2)
     const [before] = (await item(id)).readings
@@ -125,7 +125,7 @@ describe('a reading that contradicts the one before', () => {
 
 describe('what is left', () => {
   /** New at 48.2 g, a cleaned empty of the kind 39.2 g, label 9 g, now 44.0 g: 4.8 g above the empty, .36 of it out of reach. */
-  test('follows weight, empty and label; any shade of its kind brings the empty', async () => {
+  test('follows weight, empty and label; any shade of its type brings the empty', async () => {
     const id = await house.item({ ...NEW, acquired: { earliest: ago(200), latest: ago(200) } })
     const twin = await house.item({ ...NEW, shade: 'Another shade' })
     await house.post(`/items/${twin}/package-weights`, {
@@ -148,7 +148,7 @@ describe('what is left', () => {
     expect(content.grams.low).toBeLessThan(4.44)
     expect(content.grams.high).toBeGreaterThan(4.44)
     expect(content.disagreement).toBeNull()
-    // Weighed and never looked at: an estimate with both its ends, and no level as a fact.
+    // Weighed and never measured: an estimate with both its ends, and no level as a fact.
     expect([shown.reading, shown.estimate.low < 0.52, shown.estimate.high > 0.5]).toEqual([null, true, true])
     expect((await house.listed()).find((each) => each.id === id)?.estimate).toEqual(shown.estimate)
   })
@@ -207,7 +207,7 @@ describe('a goal of something that shows nothing by eye', () => {
 })
 
 describe('what happens to a package', () => {
-  test('says itself on the thing: another cap mends a lost one, decanting mends nearly all', async () => {
+  test('says itself on the item: another cap mends a lost one, decanting mends nearly all', async () => {
     const id = await house.item({ ...NEW, form: 'pump', categoryId: 'foundation' })
     await happen(id, 'cap lost')
     await happen(id, 'pump trouble')
@@ -246,7 +246,7 @@ describe('what happens to a package', () => {
     expect(after?.low).toBeLessThan(0.72)
     expect(after?.high).toBeGreaterThan(0.66)
   })
-  test('a container holds one thing, and is free again when that is finished or moves on', async () => {
+  test('a container holds one item, and is free again when that is finished or moves on', async () => {
     const [a, b] = [await house.item(NEW), await house.item({ ...NEW, name: 'Other' })]
     const jar = { words: 'Jar', form: 'jar', grams: 31.4, resolution: 0.1, itemId: null, day: ago(9) }
     await house.post('/containers', { id: 'jar', ...jar })
@@ -306,7 +306,7 @@ describe('a blend', () => {
     const back = await house.post(`/changes/${done.body.change.id}/take-back`, {})
     expect([back.status, (await item(b)).item.lifecycle]).toEqual([200, 'open'])
   })
-  test('of a thing with itself, of shares that do not add up, or made one with its parent, it is refused', async () => {
+  test('of an item with itself, of shares that don’t add up, or made one with its parent, it is refused', async () => {
     const [a, b] = [await house.item({ name: 'A' }), await house.item({ name: 'B' })]
     expect((await blend([parent(a, 0.5), parent(a, 0.5)])).body.code).toBe('blend-of-itself')
     expect((await blend([parent(a, 0.5), parent(b, 0.2)])).body.code).toBe('shares-off')
@@ -324,7 +324,7 @@ describe('shades', () => {
       content: { amount: 8, unit: 'g' },
       parts: [shadeFields('moss', 'Moss', 1), shadeFields('bark', 'Bark', 2)],
     })
-  test('one that is depotted becomes a thing that remembers its palette; its well is empty', async () => {
+  test('one that is depotted becomes an item that remembers its palette; its well is empty', async () => {
     const id = await palette()
     const done = await house.post(`/items/${id}/depot`, {
       id: 'single',
@@ -381,7 +381,7 @@ describe('a bare area off a photo', () => {
     const goal = await item(id)
     expect(goal.item.reading).toMatchObject({ kind: 'bare', value: 0.2 })
   })
-  test('of another thing, or with a broken mask, it is refused', async () => {
+  test('of another item, or with a broken mask, it is refused', async () => {
     const [id, other] = [await house.item(NEW), await house.item({ ...NEW, name: 'Other' })]
     await house.photo(other, 'theirs')
     expect((await bare(id, pan('theirs'))).body.code).toBe('unknown-photo')

@@ -58,7 +58,7 @@ const ACTS: Readonly<Record<string, readonly Write[]>> = {
     ],
   ],
   'import one': [
-    ['add', 'product', 'p3', { maker: 'Ondrake', name: 'Sheet', shade: '' }],
+    ['add', 'product', 'p3', { maker: 'Ondrake', name: 'Monthly update', shade: '' }],
     ['add', 'item', 'i3', { ...ITEM, product_id: 'p3', import_identity: 'ondrake|sheet||1' }],
   ],
   'add a palette': [
@@ -341,7 +341,7 @@ describe.each([1, 2, 3, 5, 7, 9])('a collection file of version %i', (number) =>
 })
 
 describe.each([1, 2, 3, 5, 7, 9])('what was done under schema %i', (number) => {
-  test('is taken back act by act, the last first, down to where it began', () => {
+  test('is undone act by act, the last first, down to where it began', () => {
     const { db, beginning, acts } = livedUnder(number)
     const house = makeServices(db, () => new Date(2026, 5, 2, 12))
     // A picture's file lay beside it then; here none does.
@@ -359,7 +359,7 @@ describe.each([1, 2, 3, 5, 7, 9])('what was done under schema %i', (number) => {
 })
 
 describe.each([1, 5])('what was done under schema %i', (number) => {
-  test('is taken back in any order, with what stands on it, and done again', () => {
+  test('is undone in any order, with what stands on it, and done again', () => {
     const { db, acts } = livedUnder(number)
     const house = makeServices(db, () => new Date(2026, 5, 2, 12))
     writePicture(folder)

@@ -56,7 +56,7 @@ describe('what a phone may', () => {
     expect((await house.ask(house.here, '/api/copies')).text).toContain(house.folder)
   })
 
-  test('a write that was begun before it was sent away is not stored', async () => {
+  test('a write that was begun before it was sent away isn’t saved', async () => {
     const cookie = await house.pairedPhone()
     const [device] = house.host.machine.now.devices
     const [host = '', port = ''] = house.network.split(':')
@@ -83,7 +83,7 @@ async function heard(socket: Socket): Promise<string> {
   return text
 }
 
-test('half a form of a stranger is no work: going back does not wait for it', async () => {
+test('half a form of a stranger is no work: going back doesn’t wait for it', async () => {
   await house.post('/api/items', {
     changeId: house.id(),
     id: 'a',
@@ -116,7 +116,7 @@ test('who is let in comes in, however many strangers hold a connection', async (
   for (const socket of sockets) socket.destroy()
 })
 
-test("one phone with many pages open ends its own, and nobody else's", async () => {
+test('one phone with many pages open ends its own, and nobody else’s', async () => {
   const [one, other] = [await house.pairedPhone('one'), await house.pairedPhone('other')]
   const [host = '', port = ''] = house.network.split(':')
   const listening = (cookie: string): Promise<{ over: boolean }> =>
@@ -134,7 +134,7 @@ test("one phone with many pages open ends its own, and nobody else's", async () 
   expect(others.over).toBe(false)
 })
 
-test("a clock set back lengthens no code's life", () => {
+test('a clock set back lengthens no code’s life', () => {
   let now = new Date(2026, 10, 24, 12)
   let monotonic = 0
   const pairing = new Pairing(

@@ -13,7 +13,7 @@ const said = ({ status, body }: Answer): unknown[] => [status, body.code]
 const CATEGORY = { makeup: true, zoneId: 'eyes', usualForm: 'pot', modelType: 'other', eye: true, lip: false }
 const GOAL = { kind: 'uses', target: 10, headStart: 0, by: { kind: 'none' } }
 
-describe('what another window stored is never written over in silence', () => {
+describe('what another window saved is never written over in silence', () => {
   test('the record of a day: only what changed is sent, and where both changed the same it is asked', async () => {
     const day = (set: object, was: object) => house.post('/day', { day: TODAY, set, was: { ...UNSAID, ...was } })
     await day({ note: 'from this window' }, {})
@@ -72,7 +72,7 @@ describe('what another window stored is never written over in silence', () => {
     expect(said(await answer('the second'))).toEqual([409, 'stale'])
   })
 
-  test('an act that was made for another collection is not stored in this one', async () => {
+  test('an act that was made for another collection isn’t saved in this one', async () => {
     const id = await house.item()
     const body = JSON.stringify({ changeId: 'c', itemId: id, day: TODAY, worn: true })
     const other = await house.request('POST', '/wear', body, { 'Seligo-Collection': 'another-one' })
@@ -116,7 +116,7 @@ describe('in the drawer', () => {
     ).toHaveLength(1)
   })
 
-  test('a laying that is under way can be given up: its choices go, nothing moves, and it can be taken back', async () => {
+  test('a laying that is under way can be given up: its choices go, nothing moves, and it can be undone', async () => {
     const id = await house.item()
     await house.post('/drawer/place', { placementId: 'p', itemId: id, zoneId: 'cheeks', beside: false })
     await house.post('/laying', { id: 'l', season: 'winter' })
@@ -140,7 +140,7 @@ describe('in the drawer', () => {
   })
 })
 
-test('what was used up in a blend leaves its project, also where leaving is not allowed, and frees its place', async () => {
+test('what was used up in a blend leaves its project, also where leaving isn’t allowed, and frees its place', async () => {
   const [a, b] = [await house.item(), await house.item({ shade: 'Other' })]
   await house.post('/projects', {
     id: 'p',
@@ -183,7 +183,7 @@ test('a period in which it was acquired that ends before it begins is refused by
   expect([answer.status, answer.body.errors[0].field.startsWith('fields.acquired')]).toEqual([422, true])
 })
 
-test('a part of the pages that is not there answers 404, never the page', async () => {
+test('a part of the pages that isn’t there answers 404, never the page', async () => {
   const answer = await fetch(`http://127.0.0.1:${house.port}/assets/gone-12345.js`)
   expect([answer.status, (answer.headers.get('content-type') ?? '').includes('html')]).toEqual([404, false])
 })

@@ -70,7 +70,7 @@ function mooreHodgson(jobs: readonly { length: number; due: number }[]): number 
   return taken.length
 }
 
-test('one thing a day, equal values, no slots: as many in time as by Moore and Hodgson (1968), 200 random cases', () => {
+test('one item a day, equal values, no slots: as many in time as by Moore and Hodgson (1968), 200 random cases', () => {
   let late = 0
   for (let seed = 1; seed <= 200; seed += 1) {
     const random = new Random(seed)

@@ -50,7 +50,7 @@ describe('what a plan is made from', () => {
     expect(tall).not.toBe(open)
   })
 
-  test('a goal asks for what is left of it, with its date; a met one and a shade’s ask for the end of the thing', async () => {
+  test('a goal asks for what is left of it, with its date; a met one and a shade’s ask for the end of the item', async () => {
     const id = await house.item(OPEN)
     await addProject()
     const before = (await plan()).basis.things[0]
@@ -67,7 +67,7 @@ describe('what a plan is made from', () => {
     })
   })
 
-  test('how often a kind is worn is learned from her days, and gives way to her word', async () => {
+  test('how often a type is worn is learned from her days, and gives way to her word', async () => {
     const id = await house.item(OPEN)
     const other = await house.item({ ...OPEN, name: 'Other', categoryId: 'lipstick' })
     const kind = async (of: string) => (await plan()).kinds.find((each) => each.id === of)
@@ -81,7 +81,7 @@ describe('what a plan is made from', () => {
     expect(await kind('blush')).toMatchObject({ said: false })
   })
 
-  test('her words, moves and rests are kept, changed and taken back', async () => {
+  test('her words, moves and rests are kept, changed and undone', async () => {
     const id = await house.item(OPEN)
     const month = TODAY.slice(0, 7)
     await house.put(`/plan/words/${id}`, { id: house.id(), said: 'no', weight: 40, mostAWeek: 2 })
@@ -143,7 +143,7 @@ describe('a plan in force', () => {
   })
 
   test.each<[string, object, string | number]>([
-    ['a thing twice', { lines: ['twice', 'twice'] }, 'planned-twice'],
+    ['an item twice', { lines: ['twice', 'twice'] }, 'planned-twice'],
     ['of another day', { weeks: [{ from: '2026-10-05', to: '2026-10-11', month: 0 }] }, 'plan-of-another-day'],
     ['weeks out of order', { weeks: [{ from: TODAY, to: addDays(TODAY, -1), month: 0 }] }, 422],
     ['nothing in it', { lines: [] }, 422],
@@ -167,7 +167,7 @@ describe('a plan in force', () => {
   })
 
   test('tells what was done early and what went, and asks for a fresh one', async () => {
-    const [done, gone] = [await house.item(OPEN), await house.item({ ...OPEN, name: 'Gone' })]
+    const [done, gone] = [await house.item(OPEN), await house.item({ ...OPEN, name: 'Let go' })]
     const weeks = [0, 1, 2, 3].map((n) => ({ from: addDays(TODAY, 7 * n), to: addDays(TODAY, 7 * n + 6), month: 0 }))
     const lines = weekPlan([done, gone], () => house.id()).lines.map((line) => ({
       ...line,
@@ -218,13 +218,13 @@ describe('a plan in force', () => {
     const day = await house.get('/today')
     expect(day.body.reachFor).toMatchObject([{ itemId: id, reason: { code: 'planned', planned: 7, worn: 0 } }])
     const list = await house.get('/projects/p/short-list')
-    expect(list.body.items.map((each: { reason: object }) => each.reason)).toContainEqual({
-      code: 'planned',
+    expect(list.body.items.map((each: { reasons: object[] }) => each.reasons[0])).toContainEqual({
+      code: 'planned-in',
       month: TODAY.slice(0, 7),
     })
   })
 
-  test('proposes the drawer of its month; what it does not plan is left to her', async () => {
+  test('proposes the drawer of its month; what it doesn’t plan is left to her', async () => {
     const [stays, comes, goes] = [
       await house.item({ ...OPEN, name: 'Stays' }),
       await house.item({ ...OPEN, name: 'Comes' }),

@@ -72,7 +72,7 @@ describe('goals settle by what was reached', () => {
     expect(await stayOf(id)).toMatchObject({ outReason: 'left unfinished', goal: { met: false } })
     expect(await project()).toMatchObject({ reached: 0, onTheGo: 0, left: 1 })
   })
-  test('a share goal past its date is missed', async () => {
+  test('a share goal expired is missed', async () => {
     const id = await house.item()
     await addProject()
     await read(id, 30, 'untouched')
@@ -115,7 +115,7 @@ describe('rolling out and carrying over', () => {
     // Head start 2, uses on three earlier days; the use of today counts from the new stay on.
     expect((await stayOf(id, 'q')).goal).toMatchObject({ headStart: 5, uses: 6, wearsInStay: 1 })
   })
-  test('what cannot be is refused in words of its own', async () => {
+  test('what can’t be is refused in words of its own', async () => {
     const id = await house.item()
     await addProject()
     await addProject('q')
@@ -138,7 +138,7 @@ describe('rolling out and carrying over', () => {
     for (const days of [9, 8, 7]) await wear(other, days)
     expect((await carry(other, TODAY)).body.code).toBe('carried-though-met')
   })
-  test('what rolls in: never what has just rolled out, nothing spoiled at eye or lip, also of a sweep or the short list', async () => {
+  test('what rolls in: never what has just rolled out, nothing expired at eye or lip, also of a sweep or the short list', async () => {
     const spoiled = {
       expiry: '2026-01-31' as Day,
       opened: { kind: 'range', earliest: '2024-01-01' as Day, latest: '2024-01-01' as Day, said: '' } as const,

@@ -69,7 +69,9 @@ test('a sweep takes its category only, some at a time, and then the least used o
   await house.post('/wear', { itemId: a, day: TODAY, worn: true })
   await house.post(`/stays/s-${a}/roll-out`, { day: TODAY, reason: 'met', words: '' })
   const list = await house.get(`/projects/p/short-list?replacing=${a}`)
-  expect(list.body.items.map((row: { item: { id: string }; reason: object }) => [row.item.id, row.reason])).toEqual([
+  expect(
+    list.body.items.map((row: { item: { id: string }; reasons: object[] }) => [row.item.id, row.reasons[0]]),
+  ).toEqual([
     [c, { code: 'next-in-sweep', uses: 2 }],
     [b, { code: 'next-in-sweep', uses: 9 }],
   ])
@@ -130,7 +132,7 @@ test('what goes along has no goal, no place and no rail', async () => {
   expect((await house.get(`/items/${b}`)).body.item.goal).toBeNull()
 })
 
-test('set-up says at once what cannot be met together', async () => {
+test('set-up says at once what can’t be met together', async () => {
   const [a, b] = await Promise.all([house.item(), house.item({ shade: 'Fig' })])
   await add({ by: BY })
   const dated = goal({ target: 45, by: { kind: 'project' } })
@@ -179,9 +181,34 @@ test('the short list is kept all year and comes first when something rolls in', 
   const list = await house.get('/projects/p/short-list')
   expect(list.body.items[0]).toMatchObject({
     item: { id: b },
-    reason: { code: 'short-listed', words: 'with the red scarf' },
+    reasons: [{ code: 'up-next', place: 1, words: 'with the red scarf' }],
   })
   expect(list.body.items.map((row: { item: { id: string } }) => row.item.id)).toContain(a)
   await house.post('/short-list/sl/take-off', {})
   expect((await house.get('/projects')).body.shortList).toEqual([])
+})
+
+test('what is up next stands in the user’s own order: moved, undone, and followed by the list, the drawer and the plan', async () => {
+  const [a, b, c] = await Promise.all(['A', 'B', 'C'].map((shade) => house.item({ shade })))
+  await add()
+  for (const [n, itemId] of [a, b, c].entries())
+    await house.post('/short-list', { id: `n${n}`, itemId, season: null, words: '' })
+  const order = async (): Promise<string[]> =>
+    (await house.get('/projects')).body.shortList.map((each: { id: string }) => each.id)
+  expect(await order()).toEqual(['n0', 'n1', 'n2'])
+  const moved = await house.post('/short-list/n2/move', { before: 'n0' })
+  expect(moved.body.change.words).toContain('is number 1 of what’s up next')
+  const toEnd = await house.post('/short-list/n0/move', { before: null })
+  expect(await order()).toEqual(['n2', 'n1', 'n0'])
+  const rollIn = (await house.get('/projects/p/short-list')).body.items
+  expect(rollIn.map((row: { item: { id: string } }) => row.item.id)).toEqual([c, b, a])
+  const { picks } = (await house.get('/drawer/proposal')).body
+  expect(picks.map((pick: { itemId: string }) => pick.itemId)).toEqual([c, b, a])
+  const { things } = (await house.get('/plan')).body.basis
+  const places = new Map(things.map((each: { itemId: string; upNext: number | null }) => [each.itemId, each.upNext]))
+  expect([a, b, c].map((id) => places.get(id))).toEqual([3, 2, 1])
+  expect((await house.post('/short-list/n0/move', { before: null })).body.change.changed).toBe(false)
+  expect((await house.post('/short-list/n0/move', { before: 'gone' })).status).toBe(422)
+  for (const each of [toEnd, moved]) await house.post(`/changes/${each.body.change.id}/take-back`, {})
+  expect(await order()).toEqual(['n0', 'n1', 'n2'])
 })

@@ -57,7 +57,7 @@ describe('the registry of tables', () => {
     for (const [name, { stale }] of Object.entries(TABLES))
       if (typeof stale === 'object') expect(columnsOf(db, name), name).toContain(Object.values(stale)[0])
   })
-  test('what is kept as shown can be added to and nothing else, outside a change too; what is derived is not watched', () => {
+  test('what is kept as shown can be added to and nothing else, outside a change too; what is derived isn’t watched', () => {
     const other = new Database(':memory:')
     other.exec(`CREATE TABLE forecast_shown (id TEXT PRIMARY KEY, days INTEGER) STRICT;
       CREATE TABLE forecast_cache (id TEXT PRIMARY KEY, days INTEGER) STRICT`)

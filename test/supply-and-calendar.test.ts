@@ -15,7 +15,7 @@ const tally = (itemId: string, days: readonly number[]): Promise<Answer> =>
   house.post('/tally-sheet', usesOn(itemId, days))
 
 describe('supply', () => {
-  test('adds up by category: years at her pace, what spoils before its turn, and what fewer would do', async () => {
+  test('adds up by category: years at her pace, what expires before its turn, and what fewer would do', async () => {
     const [one] = [await house.item({ ...NEW, expiry: addDays(TODAY, 60), paoMonths: 24, priceMinor: 1200 })]
     await house.item({ ...NEW, name: 'Quay', expiry: addDays(TODAY, 4000), paoMonths: 120, priceMinor: 900 })
     await tally(one, every(1, 100))
@@ -34,7 +34,7 @@ describe('supply', () => {
     expect(blush.keeping[0]).toMatchObject({ items: 1, expiring: 0, expiringPrice: 0 })
     expect(blush.need.low <= blush.need.middle && blush.need.middle <= blush.need.high).toBe(true)
   })
-  test('while nothing is ticked no pace is known, and nothing is said to spoil; what is not worn in a log of weeks has none', async () => {
+  test('while nothing is ticked no pace is known, and nothing is said to expire; what isn’t worn in a log of weeks has none', async () => {
     await house.item({ ...NEW, expiry: addDays(TODAY, 60), priceMinor: 1200 })
     const [young] = (await house.get('/supply')).body.categories
     expect(young).toMatchObject({ perYear: null, years: null, need: null, expiring: [], expiringPrice: 0, keeping: [] })

@@ -74,7 +74,7 @@ const CASES: Readonly<Record<string, { stands: string | RegExp; code: string; ac
   },
   'a laying closed, another begun': {
     code: 'later-changes-stand-on-it',
-    stands: 'Began to lay the drawer for spring',
+    stands: 'Began to arrange the drawer for spring',
     acts: async () => {
       await house.post('/laying', { id: 'one', season: 'winter' })
       const closed = await house.post('/laying/one/close', {})
@@ -84,7 +84,7 @@ const CASES: Readonly<Record<string, { stands: string | RegExp; code: string; ac
   },
   'off the short list, and on': {
     code: 'later-changes-stand-on-it',
-    stands: 'on the short list',
+    stands: 'is up next',
     acts: async () => {
       const itemId = await house.item()
       const put = (id: string) => house.post('/short-list', { id, itemId, season: null, words: '' })
@@ -119,7 +119,7 @@ const CASES: Readonly<Record<string, { stands: string | RegExp; code: string; ac
   },
   'two categories of one name': {
     code: 'later-changes-stand-on-it',
-    stands: 'Added the category Gleam',
+    stands: 'Added the type Gleam',
     acts: async () => {
       await house.post('/categories', { id: 'one', ...category('Gleam') })
       const renamed = await house.put('/categories/one', category('Shine'))
@@ -161,7 +161,7 @@ const CASES: Readonly<Record<string, { stands: string | RegExp; code: string; ac
   },
   'two things in one slot': {
     code: 'would-break-a-rule',
-    stands: 'Laid Pellwick B blush into Cheeks',
+    stands: 'Put Pellwick B blush in Cheeks',
     acts: async () => {
       const [a, b] = [await house.item({ shade: 'A' }), await house.item({ shade: 'B' })]
       await house.put('/zones/cheeks', { name: 'Cheeks', slots: 1 })
@@ -248,7 +248,7 @@ describe('back to a moment', () => {
     // The second edit stood on the first: doing it again without the first is refused by name …
     const refused = await takeBack(undoB)
     expect([refused.status, refused.body.code]).toEqual([409, 'later-changes-stand-on-it'])
-    expect(refused.body.detail).toContain('Took back: Changed Pellwick Rust Bloom blush')
+    expect(refused.body.detail).toContain('Undid: Changed Pellwick Rust Bloom blush')
     // … and with it both stand again.
     changeOf(await takeBack(undoB, true))
     expect((await house.get(`/items/${itemId}`)).body.item.notes).toBe('two')
@@ -257,7 +257,7 @@ describe('back to a moment', () => {
   })
 })
 
-test('a picture that a taking back promises is there for thirty days from its removal by the journal, then it is refused', async () => {
+test('a picture that a taking back promises is there for thirty days from its removal by the history, then it is refused', async () => {
   const itemId = await house.item()
   changeOf(await house.photo(itemId, 'ph'))
   const removed = changeOf(await house.post('/photos/ph/drop', {}))

@@ -132,7 +132,7 @@ export async function checkInPath(page: Page, house: RunningHouse, of: 'under wa
     checkIns: { id: string; closedOn: string | null }[]
   }
   const found = checkIns.find((each) => (each.closedOn === null) === (of === 'under way'))
-  return `/check-in/${found?.id ?? ''}${of === 'sheet' ? '/sheet' : ''}`
+  return `/projects/check-in/${found?.id ?? ''}${of === 'sheet' ? '/update' : ''}`
 }
 
 /** Types an exact day into a field, in the order of the stories' locale: 14/02/2026. */
@@ -158,11 +158,14 @@ export async function choose(page: Page, words: string): Promise<void> {
   await item.click()
 }
 
-/** Opens a place by its front. */
-export async function goTo(page: Page, place: string): Promise<void> {
+/** Opens a place by its front, and one of its tabs. */
+export async function goTo(page: Page, place: string, tab?: string): Promise<void> {
   await page
     .getByRole('navigation', { name: 'Places' })
     .first()
     .getByRole('link', { name: new RegExp(`^${place}`) })
     .click()
+  if (tab === undefined) return
+  const tabs = page.getByRole('navigation', { name: `Tabs of ${place}` })
+  await tabs.getByRole('link', { name: new RegExp(`^${tab}`) }).click()
 }

@@ -65,7 +65,7 @@ try {
   if (wanted('meanwhile')) console.table(await meanwhile(demo))
   if (wanted('disk')) {
     const found = await fullDisk(demo)
-    if (found === null) console.log('A full disk was not tried: this account may not mount one.')
+    if (found === null) console.log('A full disk wasn’t tried: this account may not mount one.')
     else {
       console.table(found)
       bad +=

@@ -28,7 +28,7 @@ export const Line = (most: number): z.ZodString =>
     .string()
     .trim()
     .max(most, `Up to ${most} characters.`)
-    .refine(isWritable, 'There are signs in it that cannot be stored; type it again.')
+    .refine(isWritable, 'There are signs in it that can’t be saved; type it again.')
 
 export const Hex = z
   .string()

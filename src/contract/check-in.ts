@@ -28,8 +28,8 @@ export const StartCheckIn = z
     const issue = (path: string, message: string): void => context.addIssue({ code: 'custom', path: [path], message })
     if ((body.over === 'project') !== (body.projectId !== null)) issue('projectId', 'Choose a project, and only then.')
     if ((body.over === 'category') !== (body.categoryId !== null))
-      issue('categoryId', 'Choose a category, and only then.')
-    if (body.over === 'chosen' && body.itemIds.length === 0) issue('itemIds', 'Choose one thing at least.')
+      issue('categoryId', 'Choose a type, and only for that.')
+    if (body.over === 'chosen' && body.itemIds.length === 0) issue('itemIds', 'Choose one item at least.')
   })
 export const TakeStep = z.strictObject({
   changeId: ChangeId,

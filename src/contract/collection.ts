@@ -46,10 +46,11 @@ export const SetSwatches = z.strictObject({
     .min(1, 'Nothing is chosen yet.')
     .max(2000),
 })
+export const DeleteItem = z.strictObject({ changeId: ChangeId })
 export const MergeItems = z.strictObject({
   changeId: ChangeId,
   keepId: Id,
-  dropIds: z.array(Id).min(1, 'Choose what is the same thing.').max(20),
+  dropIds: z.array(Id).min(1, 'Choose what is the same item.').max(20),
   /** Where they say different items: whose word holds, by the column it is about. */
   chosen: z.record(z.string().max(40), Id).default({}),
 })
@@ -63,7 +64,7 @@ export const PutSomewhere = z.strictObject({
   until: DayText.nullable(),
 })
 const CategoryFields = {
-  name: Line(60).min(1, 'A category needs a name.'),
+  name: Line(60).min(1, 'A type needs a name.'),
   makeup: z.boolean(),
   zoneId: Id,
   usualForm: z.enum(FORMS),

@@ -7,7 +7,8 @@ import type { Day } from '#core/calendar/day'
 import { z } from 'zod'
 import { SET_ASIDE } from '#core/decide/set-aside'
 import { ChangeId, DayText, Id, Line, NewId } from './basic.js'
-import type { ItemSummary } from './item.js'
+import type { ItemSummary, ListedItem } from './item.js'
+import type { ReasonView } from './today.js'
 
 /** One fact that makes an item deserve a decision, as the core says it; items it names are told by their marks. */
 export type DoubtView =
@@ -62,8 +63,8 @@ export const CompareQuery = z.object({
     .pipe(
       z
         .array(Id)
-        .min(2, 'Two to six things are compared; choose at least two.')
-        .max(6, 'Two to six things are compared; choose at most six.'),
+        .min(2, 'Two to six items are compared; choose at least two.')
+        .max(6, 'Two to six items are compared; choose at most six.'),
     ),
 })
 export interface CompareAnswer {
@@ -110,22 +111,15 @@ export interface AsideAnswer {
   keepsakes: ItemSummary[]
 }
 
-export type PickReasonView =
-  | { code: 'neglected'; days: number | null }
-  | { code: 'liked'; liking: number }
-  | { code: 'of the season' }
-  | { code: 'good until soon'; days: number }
-  | { code: 'goes with'; otherId: string; other: string }
-
 export const StartPick = z.strictObject({
   changeId: ChangeId,
   id: NewId,
   to: DayText,
   items: z
     .array(z.strictObject({ id: NewId, itemId: Id, placementId: NewId }))
-    .min(1, 'Choose at least one thing.')
-    .max(MOST_PICKED, `Up to ${MOST_PICKED} things; more is a second drawer.`)
-    .refine((items) => new Set(items.map((each) => each.itemId)).size === items.length, 'Choose each thing once.'),
+    .min(1, 'Choose at least one item.')
+    .max(MOST_PICKED, `Up to ${MOST_PICKED} items; more is a second drawer.`)
+    .refine((items) => new Set(items.map((each) => each.itemId)).size === items.length, 'Choose each item once.'),
 })
 export const EndPick = z.strictObject({
   changeId: ChangeId,
@@ -149,7 +143,9 @@ export interface PickView {
 export interface StashAnswer {
   today: Day
   now: PickView | null
-  proposed: { item: ItemSummary; reasons: PickReasonView[] }[]
+  /** `withItems`: what its reasons name beside it. */
+  proposed: { item: ItemSummary; reasons: ReasonView[] }[]
+  withItems: ListedItem[]
   before: PickView[]
 }
 

@@ -107,8 +107,8 @@ export const StartTrials = z.strictObject({
   setId: NewId,
   trials: z
     .array(z.strictObject({ trialId: NewId, itemId: Id }))
-    .min(1, 'Choose at least one thing.')
-    .max(12, 'Up to 12 things in one face.'),
+    .min(1, 'Choose at least one item.')
+    .max(12, 'Up to 12 items in one look.'),
   wearsWanted: z.int().min(1, 'A trial takes at least 1 wear.').max(365),
   dueOn: DayText,
   question: Line(300),

@@ -1,4 +1,5 @@
 import { type SheetField, SHEET_FIELDS } from '#core/formats/sheet/header-words-data'
+import type { SaidLeft } from '#core/formats/sheet/left-words'
 import type { Format } from '#core/item/traits'
 import type { Day } from '#core/calendar/day'
 import { type Form, FORMS } from '#core/item/form'
@@ -56,6 +57,8 @@ export interface PreviewRow {
   paoMonths: number | null
   expiry: Day | null
   uses: number | null
+  /** How much is left, as it says. */
+  left: SaidLeft | null
   format: Format | null
   /** Unopened packages stored beside it. */
   backups: number

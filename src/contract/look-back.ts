@@ -41,9 +41,9 @@ export const PutAsk = z.strictObject({
   question: Line(200).min(1, 'Ask something, for instance: which next?'),
   itemIds: z
     .array(Id)
-    .min(2, 'Two things at least are needed to choose between.')
-    .max(6, 'Six things are as many as a friend will read about.')
-    .refine((ids) => new Set(ids).size === ids.length, 'One thing stands there twice.'),
+    .min(2, 'Two items at least are needed to choose between.')
+    .max(6, 'Six items are as many as a friend will read about.')
+    .refine((ids) => new Set(ids).size === ids.length, 'One item stands there twice.'),
 })
 export const AnswerAsk = z
   .strictObject({ changeId: ChangeId, version: z.int(), answer: Line(2000), chosenItemId: Id.nullable() })

@@ -51,7 +51,7 @@ export const AddBlend = z.strictObject({
         usedUp: z.boolean(),
       }),
     )
-    .min(2, 'A blend is of two things at least.')
+    .min(2, 'A blend is of two items at least.')
     .max(12),
   containerId: Id.nullable(),
 })

@@ -79,7 +79,7 @@ export function unpackItems({ categories, makers, rows }: PackedItems): ListedIt
     const [category, maker, flags, opening, shelfLife, reading] = row as [number, number, number, Row, Row, Row | null]
     const at = 6 + COLUMNS.length
     const of = categories[category]
-    if (of === undefined) throw new Error('A packed list names a category that it does not hold.')
+    if (of === undefined) throw new Error('A packed list names a category that it doesn’t hold.')
     const values = Object.fromEntries(COLUMNS.map((column, n) => [column, row[6 + n] ?? null]))
     const [lapsed = null] = shelfLife.slice(4)
     return {

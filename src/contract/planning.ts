@@ -76,14 +76,14 @@ export const AdoptPlan = z
           high: DayText.nullable(),
         }),
       )
-      .min(1, 'There is nothing in this plan to adopt.')
+      .min(1, 'There is nothing in this plan to use.')
       .max(500),
   })
   .superRefine((plan, context) => {
     const issue = (path: (string | number)[], message: string): void =>
       context.addIssue({ code: 'custom', path, message })
     if (plan.done.low > plan.done.high || plan.done.high > plan.done.of)
-      issue(['done'], 'These numbers do not go together.')
+      issue(['done'], 'These numbers don’t go together.')
     plan.weeks.forEach(({ from, to, month }, n) => {
       const before = plan.weeks[n - 1]
       if (from > to || (before && before.to >= from) || month >= plan.months.length)
@@ -93,7 +93,7 @@ export const AdoptPlan = z
       if (lies.length !== plan.months.length || uses.length !== plan.weeks.length)
         issue(['lines', n], 'A line has an entry for each month and each week.')
       else if (uses.some((each, week) => each > 0 && lies[plan.weeks[week]?.month ?? 0] !== true))
-        issue(['lines', n, 'uses'], 'What is used lies in the drawer.')
+        issue(['lines', n, 'uses'], 'What is used has to be in the drawer.')
     })
   })
 export const EndPlan = z.strictObject({ changeId: ChangeId })

@@ -10,6 +10,7 @@ import {
 import type { Day } from '#core/calendar/day'
 import { z } from 'zod'
 import { GOAL_KINDS, isCounted } from '#core/goal/progress'
+import type { ReasonView } from './today.js'
 import { GuessBody, type OutlookView } from './forecast.js'
 import { ChangeId, DayText, Id, NewId, Line } from './basic.js'
 import { type GoalView, type ItemSummary } from './item.js'
@@ -104,17 +105,9 @@ export const PutOnShortList = z.strictObject({
   season: z.enum(SEASONS).nullable(),
   words: Line(300),
 })
+/** Before another of the list, or to its end. */
+export const MoveUpNext = z.strictObject({ changeId: ChangeId, before: Id.nullable() })
 export const TakeOffShortList = z.strictObject({ changeId: ChangeId })
-
-export type RollInReasonView =
-  | { code: 'spoils-soon'; day: Day }
-  | { code: 'nearly-done'; left: number }
-  | { code: 'liked-but-neglected'; days: number }
-  | { code: 'open-long'; days: number }
-  | { code: 'crowded'; count: number }
-  | { code: 'short-listed'; words: string }
-  | { code: 'next-in-sweep'; uses: number }
-  | { code: 'planned'; month: string }
 
 export interface StayView {
   stayId: string
@@ -192,5 +185,5 @@ export interface ProjectsAnswer {
 }
 
 export interface ShortListAnswer {
-  items: { item: ItemSummary; sameCategory: boolean; reason: RollInReasonView }[]
+  items: { item: ItemSummary; sameCategory: boolean; reasons: ReasonView[] }[]
 }

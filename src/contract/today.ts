@@ -1,6 +1,6 @@
-import type { ReachReason } from '#core/plan/first-drawer'
+import type { DrawerReason } from '#core/plan/first-drawer'
+import type { ReachReason } from '#core/plan/reach-for'
 import type { FaceStep } from '#core/plan/face-step'
-import type { Season } from '#core/item/traits'
 import type { Day } from '#core/calendar/day'
 import { z } from 'zod'
 import { AMOUNT_UNITS, HANDS, SKINS, TONES, WEATHERS } from '#core/wear/day-choices'
@@ -55,7 +55,7 @@ export const SetMix = z.strictObject({
   changeId: ChangeId,
   mixId: NewId,
   day: DayText,
-  itemIds: z.array(Id).min(2, 'A mix has at least two things.').max(6),
+  itemIds: z.array(Id).min(2, 'A mix has at least two items.').max(6),
   ratio: Line(60).min(1, 'Say the ratio, for instance 2 to 1.'),
 })
 /** A recipe worn again: both of a pair, in its ratio. */
@@ -84,16 +84,23 @@ export const SaveFace = z.strictObject({
   id: NewId,
   /** The day whose shades and uses it keeps; null = none. */
   day: DayText.nullable().default(null),
-  name: Line(80).min(1, 'Give the face a name.'),
+  name: Line(80).min(1, 'Give the look a name.'),
   occasion: Line(60),
-  itemIds: z.array(Id).min(1, 'A face has at least one thing on it.').max(100),
+  itemIds: z.array(Id).min(1, 'A look has at least one item on it.').max(100),
 })
 export const DropFace = z.strictObject({ changeId: ChangeId })
 /** A paper sheet typed in: for each item the days of a stretch on which it was worn. What is there already stays. */
 export const TypeInSheet = z.strictObject({
   changeId: ChangeId,
   rows: z
-    .array(z.strictObject({ itemId: Id, days: z.array(DayText).max(400) }))
+    .array(
+      z.strictObject({
+        itemId: Id,
+        days: z.array(DayText).max(400),
+        /** Days that were ticked by mistake. */
+        unticked: z.array(DayText).max(400).default([]),
+      }),
+    )
     .min(1, 'Nothing is ticked yet.')
     .max(700),
   despite: z.boolean().default(false),
@@ -124,24 +131,13 @@ export interface Worn {
   mix: { id: string; ratio: string; itemIds: string[] } | null
 }
 
-type ReachReasonView =
-  | { code: 'behind'; uses: number; project: string }
-  | { code: 'out-of-reach'; usesLeft: number | null; project: string }
-  | { code: 'spoils-soonest'; day: Day; daysLeft: number }
-  | { code: 'nearly-done'; usesLeft: number | null; left: number | null }
-  | { code: 'planned'; planned: number; worn: number }
-  | { code: 'in-project'; usesLeft: number | null; project: string }
-  | { code: 'unworn-longest'; days: number; everWorn: boolean }
-  | { code: 'less-far-along'; thanItemId: string }
-  | { code: 'like-your-clothes'; tone: string }
-  | { code: 'for-the-season'; season: Season }
-  | { code: 'for-the-occasion'; occasion: string }
-  | { code: 'goes-with'; withItemId: string }
-  | { code: 'in-date-sunscreen' }
+/** Why an item is proposed, in any list. */
+export type ReasonView =
+  ReachReason | DrawerReason | { code: 'next-in-sweep'; uses: number } | { code: 'planned-in'; month: string }
 export interface SuggestionView {
   itemId: string
   step: FaceStep
-  reason: ReachReasonView
+  reason: ReachReason
 }
 
 export interface DrawerZone {
@@ -223,7 +219,7 @@ export const LayMany = z.strictObject({
 export interface ProposalAnswer {
   today: Day
   zones: DrawerZone[]
-  picks: { itemId: string; zoneId: string; reason: ReachReason }[]
+  picks: { itemId: string; zoneId: string; reason: DrawerReason }[]
   items: ListedItem[]
 }
 export const TakeOut = z.strictObject({ changeId: ChangeId, itemId: Id })
@@ -239,15 +235,13 @@ export interface Fronts {
   today: Day
   wornToday: number
   items: number
-  /** Projects that are open, and items on the go in them. */
+  /** Projects that are open. */
   projects: number
-  inProjects: number
+  /** Open items whose use-by date is within 90 days. */
   spoilSoon: number
   decisionsDue: number
   trials: number
   emptiesThisYear: number
-  guesses: number
-  /** The check-in that is under way, and when the last one was closed. */
+  /** The check-in that is under way. */
   checkIn: { items: number; done: number } | null
-  lastCheckIn: Day | null
 }

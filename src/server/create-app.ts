@@ -249,10 +249,10 @@ function onError(services: Services, error: unknown, response: Response, next: N
       return sendProblem(response, problemOf({ code: 'collection-damaged', data: {} }))
     case 'unwritable':
       // The change was rolled back whole.
-      console.error(`The collection cannot be written: ${String(error)}`)
+      console.error(`The collection can’t be written: ${String(error)}`)
       return sendProblem(response, problemOf({ code: 'disk-full', data: {} }))
     case 'wrong-kind':
-      console.error(`A folder is not as it should be: ${String(error)}`)
+      console.error(`A folder isn’t as it should be: ${String(error)}`)
       return sendProblem(response, problemOf({ code: 'folder-wrong', data: { folder: services.folder } }))
     case null:
   }
@@ -262,7 +262,7 @@ function onError(services: Services, error: unknown, response: Response, next: N
     title: 'Seligo made a mistake.',
     status: 500,
     code: 'bug',
-    detail: 'Nothing was stored by this act; what was there before is unharmed. The terminal shows the reason.',
+    detail: 'Nothing was saved by this act; what was there before is unharmed. The terminal shows the reason.',
     errors: [],
   })
 }

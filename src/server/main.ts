@@ -66,7 +66,7 @@ function folderOrSayWhy(): string {
 
 function cannotWrite(which: string, error: unknown): string {
   const why = error instanceof Error ? error.message : String(error)
-  return `${which} cannot be written: ${why}\nGive it back its rights or its disk, or name another folder with SELIGO_DATA. Nothing was changed.`
+  return `${which} can’t be written: ${why}\nGive it back its rights or its disk, or name another folder with SELIGO_DATA. Nothing was changed.`
 }
 
 /** One server to a folder: a second one says so and ends. */
@@ -88,7 +88,7 @@ function openOrOffer(): void {
     })
   } catch (error) {
     const why = error instanceof Error ? error.message : String(error)
-    const words = `The collection ${join(folder, 'collection.db')} cannot be opened: ${why}`
+    const words = `The collection ${join(folder, 'collection.db')} can’t be opened: ${why}`
     const copies = join(folder, 'copies')
     if (!holdsCopies(folder)) return sayAndEnd(`${words}\nNothing in it was changed, and there are no copies of it.`)
     console.error(
@@ -124,7 +124,7 @@ function listen(server: Server, port: number, triesLeft: number): void {
   server.once('error', (error: NodeJS.ErrnoException) => {
     if (error.code === 'EADDRINUSE' && triesLeft > 0)
       return listen(createServer(LOOKED_AFTER, host.handler('here')), port + 1, triesLeft - 1)
-    console.error(`Seligo cannot listen on ${HOST}:${port}: ${error.message}`)
+    console.error(`Seligo can’t listen on ${HOST}:${port}: ${error.message}`)
     host.close()
     process.exitCode = 1
   })
@@ -143,7 +143,7 @@ function tidyUp(): void {
 }
 
 function openDoor(): void {
-  host.openAsLeft().catch((error: unknown) => console.error(`The door stays shut: ${String(error)}`))
+  host.openAsLeft().catch((error: unknown) => console.error(`Phone access stays off: ${String(error)}`))
 }
 
 function closeOnSignal(server: Server): void {

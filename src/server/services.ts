@@ -9,6 +9,7 @@ import { BuyingRules } from './buying/rules.js'
 import { CheckIns } from './check-in/check-ins.js'
 import { Care } from './collection/care.js'
 import { CollectionCommands } from './collection/commands.js'
+import { Deleting } from './collection/deleting.js'
 import { Merging } from './collection/merging.js'
 import { Photos } from './collection/photos.js'
 import { dayNow, type Context } from './context.js'
@@ -121,6 +122,7 @@ export function makeServices(db: Db, now: () => Date, options: ServiceOptions = 
   const collection = new CollectionCommands({ ...base, measuring, wearing, drawer })
   const care = new Care({ ...base, wearing, drawer })
   const merging = new Merging({ ...base, wearing, drawer })
+  const deleting = new Deleting(base)
   const checkIns = new CheckIns({ ...base, measuring })
   const importing = new Importing({ ...base, collection }, heavy.readSheet)
   const files = new CollectionFiles({ ...base, photos })
@@ -168,6 +170,7 @@ export function makeServices(db: Db, now: () => Date, options: ServiceOptions = 
       collection,
       care,
       merging,
+      deleting,
     },
     ...{
       checkIns,

@@ -61,11 +61,11 @@ export async function contradictionsOf(house: TestHouse): Promise<string[]> {
       )
       same(`${where}, its goal in its project`, inProjects.get(outlook.stayId)?.outlook ?? outlook, outlook)
       must(`${where}: an outlook of a goal that is met`, goal !== undefined && !goal.met)
-      must(`${where}: a chance of what can't come, ${verdict}`, outlook.chance !== null || !CHANCES.includes(verdict))
+      must(`${where}: a chance of what can’t come, ${verdict}`, outlook.chance !== null || !CHANCES.includes(verdict))
       if (goal) {
         const sentence = verdictSentence(goal, outlook, today)
         const word = VERDICT_WORDS[verdict].toLowerCase().replace(' by then', '')
-        must(`${where}: ${sentence} is not ${word}`, verdict === 'missed' || sentence.toLowerCase().startsWith(word))
+        must(`${where}: ${sentence} isn’t ${word}`, verdict === 'missed' || sentence.toLowerCase().startsWith(word))
       }
     }
     const race = races.get(item.id)

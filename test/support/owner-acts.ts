@@ -26,7 +26,7 @@ export function ownerActs(house: () => TestHouse) {
   }
   const stayOf = async (itemId: string, id = 'p'): Promise<StayView> => {
     const found = (await project(id)).stays.find((stay) => stay.item.id === itemId)
-    if (!found) throw new Error(`${itemId} is not in ${id}`)
+    if (!found) throw new Error(`${itemId} isn’t in ${id}`)
     return found
   }
   const rollOut = (itemId: string, day: Day, reason: string) =>

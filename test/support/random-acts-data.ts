@@ -346,6 +346,7 @@ export const ACTS: Readonly<Record<string, Act>> = {
       location: o.random.pick(['resting', 'handbag', 'season box']),
       until: null,
     }),
+  'delete item': async (o) => o.house.post(`/items/${o.item()}/delete`, {}),
   merge: async (o) => {
     const [keepId, drop] = await o.alike()
     return o.house.post('/merge', { keepId, dropIds: [drop] })
@@ -436,6 +437,8 @@ export const ACTS: Readonly<Record<string, Act>> = {
       day: o.day(10),
     }),
   'short list': (o) => o.house.post('/short-list', { id: o.make('short'), itemId: o.item(), season: null, words: '' }),
+  'move up next': (o) =>
+    o.house.post(`/short-list/${o.of('short')}/move`, { before: o.random.chance(0.3) ? null : o.of('short') }),
   'off short list': (o) => o.house.post(`/short-list/${o.of('short')}/take-off`, {}),
   trial: (o) =>
     o.house.post('/trials', {
@@ -515,7 +518,7 @@ export const ACT_NAMES = [
     'roll in many',
     'read',
     'merge',
-    'save face',
+    'save look',
     'lesson',
     'wish',
   ],

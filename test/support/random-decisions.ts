@@ -102,7 +102,7 @@ export const DECISIONS: Readonly<Record<string, Act>> = {
     const own = o.random.chance(0.5)
     return o.house.post('/lessons', {
       id: o.id(),
-      words: 'Gifts are not for me.',
+      words: 'Gifts aren’t for me.',
       promptedBy: own ? 'herself' : 'numbers',
       rule: own ? null : 'never finishes',
       about: own ? null : o.random.pick(CATEGORY),

@@ -37,12 +37,12 @@ export const LOOKING: Readonly<Record<string, Act>> = {
       id: o.id(),
       version: null,
       question: 'Which next?',
-      itemIds: [o.item(), o.item()],
+      itemIds: [...new Set([o.item(), o.item(), o.item()])],
     }),
   'change what is asked': (o) => {
     const id = o.row('ask')
     const version = versionOf(o, 'SELECT version FROM ask WHERE id = ?', id)
-    const itemIds = [o.item(), o.item(), o.item()]
+    const itemIds = [...new Set([o.item(), o.item(), o.item()])]
     return o.house.post('/look-back/asks', { id, version: version ?? 1, question: 'And now?', itemIds })
   },
   'what friends said': (o) => {

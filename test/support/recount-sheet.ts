@@ -92,7 +92,7 @@ export function recountSheet(db: Db, sheet: SpanSheet): string[] {
     faces: faces.size,
   })
   same('uses', sheet.totals.uses, uses)
-  same('things worn', sheet.totals.things, byThing.size)
+  same('items worn', sheet.totals.things, byThing.size)
   for (const { itemId, uses: count } of [...sheet.most, ...sheet.least])
     same(`uses of ${itemId}`, count, byThing.get(itemId) ?? 0)
   const top = [...byThing]
@@ -138,7 +138,7 @@ export function recountSheet(db: Db, sheet: SpanSheet): string[] {
     const mean = counts.reduce((sum, each) => sum + each, 0) / counts.length
     const gini = differences / (2 * counts.length ** 2 * mean)
     if (Math.abs(gini - sheet.evenness.gini) > 1e-9) wrong.push(`Gini ${sheet.evenness.gini}, ${gini} by every two`)
-    same('things in reach', sheet.evenness.things, counts.length)
+    same('items in the drawer', sheet.evenness.things, counts.length)
   }
   return wrong
 }

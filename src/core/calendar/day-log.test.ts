@@ -34,14 +34,14 @@ describe('days that nobody wrote down', () => {
     expect(silentStretches(log(AUTUMN, { until }))).toHaveLength(2)
     expect(silentStretches(log(AUTUMN, { until })).at(-1)).toEqual({ earliest: '2026-11-21', latest: '2026-12-02' })
   })
-  test('of days away it is not said that no makeup was worn', () => {
+  test('of days away it isn’t said that no makeup was worn', () => {
     const range = { earliest: d('2026-10-12'), latest: d('2026-10-15') }
     const away = { earliest: d('2026-10-13'), latest: d('2026-10-14') }
     expect(daysToSay(range, [away])).toEqual(['2026-10-12', '2026-10-15'])
   })
 })
 
-test('the log is its dense stretches: two ticks far from everything are none', () => {
+test('the log is its dense periods: two ticks far from everything are none', () => {
   const lone = [d('2026-06-01'), d('2026-06-03')]
   expect(recordedStretches(log([...lone, ...AUTUMN]))).toEqual([
     { earliest: '2026-09-01', latest: '2026-10-11' },

@@ -48,7 +48,7 @@ describe('the week is learned from the days that were recorded', () => {
     const old = addDays(MONDAY, -70)
     expect(learnedWeek(WORKING, new Set([...WORN, old]), logOf([...recent, old]))).toEqual(learned)
   })
-  test('a stretch nobody wrote down is left out; shorter silence is a day without', () => {
+  test('a period nobody wrote down is left out; shorter silence is a day without', () => {
     const gap = ALL.filter((day) => day < addDays(MONDAY, -49) || day > addDays(MONDAY, -28))
     const { week, weeks } = learnedWeek(WORKING, new Set(gap), logOf(gap))
     expect(week[2]).toBe(1)
@@ -130,7 +130,7 @@ describe('low seasons come every year', () => {
     const ends = yearlyStretches({ from: '02-01', to: '02-29', factor: 1 }, 2023, 2024).map((each) => each.latest)
     expect(ends).toEqual(['2023-02-28', '2024-02-29'])
   })
-  test('where stretches overlap the calmest counts, and none makes a day busier than the week says', () => {
+  test('where periods overlap the calmest counts, and none makes a day busier than the week says', () => {
     const day = '2026-05-10' as Day
     const week: PlannedWeek = [0.5, 0.5, 0.5, 0.5, 0.5, 0.5, 0.5]
     const away = { earliest: day, latest: day }

@@ -5,7 +5,7 @@ import type { CalmStretch, PlannedWeek } from './planned-week.js'
 export const AWAY_SHARE = 0.15
 
 /** A run of days on which the same factor holds. */
-interface Segment {
+export interface Segment {
   readonly from: Day
   readonly days: number
   readonly factor: number
@@ -48,7 +48,7 @@ export function dayOfNthWear(
 }
 
 /** Cuts a span where a calm stretch begins or ends; where several hold, the calmest counts. */
-function segmentsOf(from: Day, to: Day, calm: readonly CalmStretch[]): Segment[] {
+export function segmentsOf(from: Day, to: Day, calm: readonly CalmStretch[]): Segment[] {
   if (from > to) return []
   const near = calm.filter((stretch) => stretch.earliest <= to && stretch.latest >= from)
   const end = addDays(to, 1)

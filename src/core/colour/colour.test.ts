@@ -58,7 +58,7 @@ describe('colour difference', () => {
     [10, 'apart'],
   ])('%f is %s', (difference, words) => expect(nearnessOf(difference)).toBe(words))
 
-  test('a finish nobody recorded can be compared; shimmer and matte cannot', () => {
+  test('a finish nobody recorded can be compared; shimmer and matte can’t', () => {
     expect(comparableFinish(null, 'matte')).toBe(true)
     expect(comparableFinish('satin', 'matte')).toBe(true)
     expect(comparableFinish('shimmer', 'matte')).toBe(false)
@@ -73,7 +73,7 @@ describe('mixing', () => {
     )
   })
 
-  test('it does not matter which is called the first', () => {
+  test('it doesn’t matter which is called the first', () => {
     fc.assert(
       fc.property(swatch, swatch, fc.double({ min: 0, max: 1, noNaN: true }), (a, b, share) => {
         expect(mixed(a, b, share)).toBe(mixed(b, a, 1 - share))

@@ -14,12 +14,12 @@ test('of two words of the trade the last is meant', () => {
   expect(guess('Rose Nude')).toBe(TRADE_WORDS['nude'])
 })
 
-test('a shade of no trade word is looked up whole; numbers and accents do not hinder', () => {
+test('a shade of no trade word is looked up whole; numbers and accents don’t hinder', () => {
   expect(guess('Tidal Pool')).toBe('#3a7d7c')
   expect(guess('02 Tídal Pool')).toBe('#3a7d7c')
 })
 
-test('where the shade says nothing the name may, and else its kind does', () => {
+test('where the shade says nothing the name may, and else its type does', () => {
   expect(guess('No. 7', 'Plum Works')).toBe(TRADE_WORDS['plum'])
   expect(guess('Whim', 'Whimsy')).toBe(KIND_COLOURS.lipstick)
   expect(guess('', '')).toBe(KIND_COLOURS.lipstick)

@@ -24,8 +24,12 @@ test('a trial counts from the day it began, and asks at its wears or its date', 
 test.each([
   ['a used lipstick goes to nobody', { opened: true, eye: false, lip: true, spoiled: false }, []],
   ['a used mascara goes to nobody', { opened: true, eye: true, lip: false, spoiled: false }, []],
-  ['a spoiled blush goes to nobody', { opened: true, eye: false, lip: false, spoiled: true }, []],
-  ['a used blush is not donated', { opened: true, eye: false, lip: false, spoiled: false }, ['give', 'swap', 'sell']],
+  ['an expired blush goes to nobody', { opened: true, eye: false, lip: false, spoiled: true }, []],
+  [
+    'a used blush goes to whoever accepts it',
+    { opened: true, eye: false, lip: false, spoiled: false },
+    ['give', 'swap', 'donate', 'sell'],
+  ],
   [
     'an unopened mascara may go',
     { opened: false, eye: true, lip: false, spoiled: false },

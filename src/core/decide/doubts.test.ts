@@ -42,7 +42,7 @@ const NOTHING: DoubtFacts = {
 const TWIN = { otherId: 'b', difference: 1, worn: 1, otherWorn: 9, otherLiking: null }
 const codes = (over: Partial<DoubtFacts>): DoubtCode[] => doubtsOf({ ...NOTHING, ...over }).map(({ code }) => code)
 
-describe('what puts a thing in doubt', () => {
+describe('what puts an item in doubt', () => {
   test.each<[string, Partial<DoubtFacts>, DoubtCode[]]>([
     ['nothing', {}, []],
     ['a sign', { sign: { day: d('2026-11-01'), words: 'smells of crayons' } }, ['sign']],
@@ -50,7 +50,7 @@ describe('what puts a thing in doubt', () => {
     ['a sign above any date', { sign: { day: d('2026-11-01'), words: 'grainy' }, daysLeft: -5 }, ['sign']],
     ['past at the eye', { atEye: true, daysLeft: -1 }, ['past at the eye']],
     ['past elsewhere', { daysLeft: -1 }, ['past']],
-    ['its last good day itself is no past', { daysLeft: 0 }, ['soon past']],
+    ['its use-by date itself is no past', { daysLeft: 0 }, ['soon past']],
     ['ninety days', { daysLeft: 90 }, ['soon past']],
     ['ninety-one', { daysLeft: 91 }, []],
     ['no date known', { daysLeft: null, lastGood: null, spoilsFirst: { lastGood: null, ofCategory: 9 } }, []],
@@ -61,7 +61,7 @@ describe('what puts a thing in doubt', () => {
     ['half a year', { daysUnworn: 180 }, ['unworn']],
     ['never, and known for long', { daysUnworn: null }, ['unworn']],
     ['never, and new', { daysUnworn: null, daysKnown: 60 }, []],
-    ['special things wait', { daysUnworn: 400, special: true }, []],
+    ['special items wait', { daysUnworn: 400, special: true }, []],
     ['a summer shade in its year off', { daysUnworn: 200, seasons: ['summer'] }, []],
     ['a summer shade for more than a year', { daysUnworn: 366, seasons: ['summer'] }, ['out of season']],
     ['put back twice', { putBack: 2 }, []],
@@ -75,7 +75,7 @@ describe('what puts a thing in doubt', () => {
     ['nearly always mixed', { wears: 5, mixedWears: 4 }, []],
     ['package trouble', { packageStates: ['pump broken'] }, ['package']],
     ['unopened: only dates and twins', { opened: false, daysUnworn: null, putBack: 5, daysLeft: 40 }, ['soon past']],
-    ['settled: what cannot wait', { settled: true, atEye: true, daysLeft: -1, putBack: 9 }, ['past at the eye']],
+    ['settled: what can’t wait', { settled: true, atEye: true, daysLeft: -1, putBack: 9 }, ['past at the eye']],
     ['settled: the rest can', { settled: true, daysLeft: -1, putBack: 9 }, []],
   ])('%s', (_, over, expected) => expect(codes(over)).toEqual(expected))
 
@@ -103,7 +103,7 @@ describe('the order of a leaning', () => {
   const order = (leaning: 'thrift' | 'joy', ...found: (typeof late)[]): string[] =>
     ranked(found, leaning).map(({ of }) => of.id)
 
-  test('what cannot wait comes first whatever she leans to, and what has no fact not at all', () => {
+  test('what can’t wait comes first whatever she leans to, and what has no fact not at all', () => {
     for (const leaning of LEANINGS)
       expect(order(leaning, late, unloved, eye, { of: { id: 'none', liking: 1 }, doubts: [] })[0]).toBe('eye')
     expect(ranked([{ of: { id: 'none', liking: 1 }, doubts: [] }], 'joy')).toEqual([])

@@ -43,7 +43,7 @@ describe('before buying', () => {
     expect(buyingSums([thing('old', 90, 3000)], 100, { uses: 300, openDays: 365, price: null }).pushedOut).toEqual([])
   })
 
-  test('its turn comes after it has spoiled: no use at all; without a pace nothing is said', () => {
+  test('its turn comes after it has expired: no use at all; without a pace nothing is said', () => {
     expect(buyingSums([thing('a', 2000, null)], 100, { uses: 50, openDays: 365, price: 900 })).toMatchObject({
       usesGot: 0,
       perUse: null,
@@ -102,7 +102,7 @@ describe('before buying', () => {
       expect(of(all, empties, { sparesReplacements: false }).counted).toEqual(['l0', 'l1', 'l2', 'm2'])
     })
 
-    test('what may have been bought outside of it is not counted but told; other kinds are no matter of a limit of one', () => {
+    test('what may have been bought outside of it isn’t counted but told; other types are no matter of a limit of one', () => {
       expect(of([bought('x', 'blush', 90, 20)])).toMatchObject({ counted: [], unsure: ['x'], left: 1 })
       expect(of([bought('x', 'blush', 9)], [], { categoryId: 'lipstick' }).counted).toEqual([])
       expect(of([bought('x', 'blush', 90)]).counted).toEqual([])
@@ -211,11 +211,11 @@ describe('lessons that her numbers show', () => {
     ],
     ['gifts of last month had no time', { owned: times(4, owned('a', { source: 'gift', uses: 0, daysHere: 30 })) }, []],
     ['nobody knows how often they were worn', { owned: times(4, owned('a', { source: 'gift', uses: null })) }, []],
-    ['bought things are no source', { owned: times(4, owned('a', { uses: 0 })) }, []],
-    ['a maker again', { endings: times(3, ending('a', null, { again: 'yes' })) }, ['maker again']],
-    ['a maker never again', { endings: times(3, ending('a', null, { again: 'no' })) }, ['maker never again']],
+    ['bought items are no source', { owned: times(4, owned('a', { uses: 0 })) }, []],
+    ['a brand again', { endings: times(3, ending('a', null, { again: 'yes' })) }, ['maker again']],
+    ['a brand never again', { endings: times(3, ending('a', null, { again: 'no' })) }, ['maker never again']],
     [
-      'a maker now so, now so',
+      'a brand now so, now so',
       { endings: [ending('a', null, { again: 'no' }), ...times(1, ending('a', null, { again: 'yes' }))] },
       [],
     ],
@@ -225,7 +225,7 @@ describe('lessons that her numbers show', () => {
     ['few guesses', { guesses: [{ about: '', finished: 2, factor: 2.2, short: true }] }, []],
   ])('%s', (_, over, rules) => expect(shown(over).map(({ rule }) => rule)).toEqual(rules))
 
-  test('kept ones are not offered again, struck ones when twice as much speaks for them', () => {
+  test('kept ones aren’t offered again, struck ones when twice as much speaks for them', () => {
     const [lesson] = shown({ owned: times(8, owned('highlighter')) })
     if (!lesson) throw new Error('nothing shown')
     const known = { rule: lesson.rule, about: lesson.about, count: 4, struck: false }
@@ -243,46 +243,41 @@ describe('lessons that her numbers show', () => {
 })
 
 describe('from the stash', () => {
-  const candidate = (id: string, over: Partial<PickCandidate> = {}): PickCandidate => ({
-    id,
-    kind: id,
+  const candidate = (itemId: string, over: Partial<PickCandidate> = {}): PickCandidate => ({
+    itemId,
+    kind: itemId,
     liking: 4,
-    daysUnworn: 200,
-    goodFor: 400,
-    ofTheSeason: false,
-    inSeason: true,
-    worksWith: [],
-    fightsWith: [],
+    lastWorn: ago(200),
+    shelfLife: { actOn: addDays(TODAY, 400), daysLeft: 400 },
+    seasons: [],
+    inDrawer: false,
+    works: [],
+    fights: [],
     ...over,
   })
+  const context = { today: TODAY, season: 'autumn' as const, inDrawer: new Set(['in the drawer']) }
   const ids = (many: number, ...all: PickCandidate[]): string[] =>
-    proposePicks(all, new Set(['in reach']), many).map(({ id }) => id)
+    proposePicks(all, many, context).map(({ itemId }) => itemId)
 
-  test('neglected, liked, in season and in date, one of a kind, no fights', () => {
+  test('neglected, liked, in season and in date, one of a type, no fights', () => {
     expect(
       ids(
         6,
         candidate('loved', { liking: 5 }),
-        candidate('worn lately', { daysUnworn: 20 }),
+        candidate('worn lately', { lastWorn: ago(20) }),
         candidate('disliked', { liking: 2 }),
-        candidate('of another season', { inSeason: false }),
-        candidate('over in three days', { goodFor: 3 }),
-        candidate('fights', { fightsWith: ['in reach'] }),
-        candidate('same kind', { kind: 'loved', liking: 4 }),
-        candidate('never worn', { daysUnworn: null, liking: null }),
+        candidate('of another season', { seasons: ['summer'] }),
+        candidate('over in three days', { shelfLife: { actOn: addDays(TODAY, 3), daysLeft: 3 } }),
+        candidate('fights', { fights: ['in the drawer'] }),
+        candidate('same type', { kind: 'loved', liking: 4 }),
+        candidate('never worn', { lastWorn: null, liking: null }),
       ),
     ).toEqual(['loved', 'never worn'])
   })
 
   test('what fights with one chosen is passed over, what goes with one chosen comes sooner', () => {
-    expect(ids(2, candidate('a', { liking: 5 }), candidate('b', { fightsWith: ['a'] }), candidate('c'))).toEqual([
-      'a',
-      'c',
-    ])
-    expect(ids(2, candidate('a', { liking: 5 }), candidate('b'), candidate('c', { worksWith: ['a'] }))).toEqual([
-      'a',
-      'c',
-    ])
+    expect(ids(2, candidate('a', { liking: 5 }), candidate('b', { fights: ['a'] }), candidate('c'))).toEqual(['a', 'c'])
+    expect(ids(2, candidate('a', { liking: 5 }), candidate('b'), candidate('c', { works: ['a'] }))).toEqual(['a', 'c'])
   })
 
   test('never more than six', () => {

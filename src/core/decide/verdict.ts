@@ -45,8 +45,8 @@ export const HANDED_OVER: readonly Destination[] = ['return scheme', 'give', 'sw
 const TO_SOMEBODY: readonly Destination[] = ['give', 'swap', 'donate', 'sell']
 
 /**
- * Where an item may go. Hygiene limits the choice: a used eye or lip item is not passed on, a
- * spoiled one neither, and donations are taken unopened only (common practice, no source).
+ * Where an item may go. Hygiene limits the choice: a used eye or lip item is not passed on, a spoiled one neither; anything else that
+ * is used goes to someone who accepts it used (common practice, no source).
  */
 export function destinationsFor(item: {
   opened: boolean
@@ -54,9 +54,6 @@ export function destinationsFor(item: {
   lip: boolean
   spoiled: boolean
 }): readonly Destination[] {
-  return DESTINATIONS.filter((destination) => {
-    if (!TO_SOMEBODY.includes(destination)) return true
-    if (item.spoiled || (item.opened && (item.eye || item.lip))) return false
-    return destination === 'donate' ? !item.opened : true
-  })
+  const mayBePassedOn = !item.spoiled && !(item.opened && (item.eye || item.lip))
+  return DESTINATIONS.filter((destination) => mayBePassedOn || !TO_SOMEBODY.includes(destination))
 }

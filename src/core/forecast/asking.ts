@@ -1,5 +1,5 @@
 import { chanceWord, type ChanceWord } from './verdict.js'
-import { LONG_DAYS } from './finish.js'
+import { LONG_DAYS } from '../calendar/lengths.js'
 import { chanceOf, forecastOf, type Forecast, type ForecastFacts } from './forecast.js'
 import { Z_TENTH } from './normal.js'
 import type { Seen } from './content.js'

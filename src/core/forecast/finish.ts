@@ -1,40 +1,26 @@
-import { AWAY_SHARE } from '../calendar/wear-days.js'
+import { addDays, type Day } from '../calendar/day.js'
+import type { CalmStretch } from '../calendar/planned-week.js'
+import { segmentsOf } from '../calendar/wear-days.js'
 import { phi } from './normal.js'
-import { logit, type Rate, type Stretch } from './rate.js'
+import { logit, type Rate } from './rate.js'
 
 /** Nothing is looked for further ahead, days: a century. */
 export const HORIZON_DAYS = 36_500
-/** From here on it is said as "more than 5 years". */
-export const LONG_DAYS = 1826
 const BISECTIONS = 22
 /** Where so many uses are needed of so many days, they cannot all come. */
 const NEVER = 0.9999
 
-/** What lies ahead, in days after the last known one (1 = the next). Where several hold, the calmest counts. */
-export interface Ahead {
-  readonly away: readonly Stretch[]
-  /** Low seasons at their share of a usual day; a last day of Infinity = without an end. */
-  readonly low: readonly { readonly from: number; readonly to: number; readonly share: number }[]
-}
-
-/** The days ahead, cut where a calm stretch begins or ends. Made once, asked often. */
+/** The days ahead, counted from the one after the last known, cut where a calm stretch begins or ends. Made once, asked often. */
 export type Calendar = readonly { readonly after: number; readonly share: number; readonly before: number }[]
 
-/** Usual days that the days ahead are worth, ready to be asked. */
-export function calendarOf({ away, low }: Ahead): Calendar {
-  const calm = [...away.map(([from, to]) => ({ from, to, share: AWAY_SHARE })), ...low].filter(({ to }) => to >= 1)
-  const cuts = [...new Set([0, ...calm.flatMap(({ from, to }) => [Math.max(0, from - 1), to])])]
-    .filter((cut) => cut < HORIZON_DAYS)
-    .sort((a, b) => a - b)
+/** Usual days that the days after the last known one are worth, ready to be asked. */
+export function calendarOf(last: Day, calm: readonly CalmStretch[]): Calendar {
+  let after = 0
   let before = 0
-  return cuts.map((after, n) => {
-    const inside = after + 0.5
-    const share = Math.min(
-      1,
-      ...calm.filter(({ from, to }) => inside > from - 1 && inside < to).map((each) => each.share),
-    )
+  return segmentsOf(addDays(last, 1), addDays(last, HORIZON_DAYS), calm).map(({ days, factor: share }) => {
     const part = { after, share, before }
-    before += share * ((cuts[n + 1] ?? after) - after)
+    after += days
+    before += share * days
     return part
   })
 }

@@ -3,6 +3,8 @@ import digamma from '@stdlib/math-base-special-digamma'
 import trigamma from '@stdlib/math-base-special-trigamma'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { addDays, type Day } from '../calendar/day'
+import type { CalmStretch } from '../calendar/planned-week'
 import type { Seen } from './content'
 import { availableDays, calendarOf, chanceWithin, daysFor, finishSpan, goalUses } from './finish'
 import { bestMeasure } from './asking'
@@ -24,7 +26,14 @@ function reference<Inputs>(id: string): { inputs: Inputs; outputs: Record<string
 const near = (actual: number, expected: number | undefined, share: number): void => {
   expect(Math.abs(actual / (expected ?? Number.NaN) - 1), `${actual} for ${expected}`).toBeLessThanOrEqual(share)
 }
-const NOTHING_AHEAD = calendarOf({ away: [], low: [] })
+const LAST = '2026-03-01' as Day
+const NOTHING_AHEAD = calendarOf(LAST, [])
+/** A calm stretch from one number of days after the last known one to another. */
+const calm = (from: number, to: number, factor?: number): CalmStretch => ({
+  earliest: addDays(LAST, from),
+  latest: addDays(LAST, to),
+  ...(factor === undefined ? {} : { factor }),
+})
 
 describe('the rate', () => {
   test('digamma and trigamma are those of SciPy', () => {
@@ -101,18 +110,15 @@ describe('when it will be finished', () => {
   })
   test('days away and low seasons are worth less, the calmest where several hold', () => {
     // By hand: ten days, four of them away (at .15), two in a season of a half.
-    const calendar = calendarOf({
-      away: [[2, 5]],
-      low: [{ from: 5, to: 7, share: 0.5 }],
-    })
+    const calendar = calendarOf(LAST, [calm(2, 5), calm(5, 7, 0.5)])
     expect(availableDays(10, calendar)).toBeCloseTo(10 - 4 * 0.85 - 2 * 0.5, 9)
     expect(availableDays(3.5, calendar)).toBeCloseTo(1 + 2.5 * 0.15, 9)
-    const less = calendarOf({ away: [], low: [{ from: 30, to: Infinity, share: 0.5 }] })
+    const less = calendarOf(LAST, [calm(30, 40_000, 0.5)])
     expect(availableDays(1029, less)).toBeCloseTo(29 + 500, 9)
   })
   test('away for all of the horizon is late, and still a number', () => {
     const rate = rateOf({ role: 'staple', cut: 50, uses: [1, 2, 3], out: [], weights: [[0, 50, 1]], inFocus: false })
-    const span = finishSpan([30], rate, calendarOf({ away: [[1, 36_500]], low: [] }))
+    const span = finishSpan([30], rate, calendarOf(LAST, [calm(1, 36_500)]))
     expect(span.low).toBeGreaterThan(150)
     expect(span.high).toBeLessThanOrEqual(36_500)
   })
@@ -142,7 +148,7 @@ function powder(days: readonly number[], cut: number, seen: (after: (day: number
       finished: false,
     },
     log: { role: 'rotation', cut, uses: days, out: [], weights: [[0, cut, 1]], inFocus: true },
-    ahead: { away: [], low: [] },
+    ahead: NOTHING_AHEAD,
   }
 }
 
@@ -160,7 +166,6 @@ test('the whole forecast is that of an independent sum over six million draws', 
       })),
       { kind: 'stage', stage: 'first pan', uses: after(140), lost: 0 },
     ]),
-    undefined,
     undefined,
     // The case was computed with these.
     { roles: { staple: 0.5, rotation: 0.22, occasional: 0.08 }, focusShift: 0.5 },
@@ -236,9 +241,9 @@ describe('more never makes it sooner', () => {
           const now = facts(uses, label)
           const then = middle(now)
           expect(middle(facts(uses, label * more))).toBeGreaterThanOrEqual(then * (1 - 1e-6))
-          const away = middle({ ...now, ahead: { away: [[10, 40]], low: [] } })
+          const away = middle({ ...now, ahead: calendarOf(LAST, [calm(10, 40)]) })
           expect(away).toBeGreaterThanOrEqual(then * (1 - 1e-6))
-          const low = middle({ ...now, ahead: { away: [[10, 40]], low: [{ from: 30, to: 90, share: 0.4 }] } })
+          const low = middle({ ...now, ahead: calendarOf(LAST, [calm(10, 40), calm(30, 90, 0.4)]) })
           expect(low).toBeGreaterThanOrEqual(away * (1 - 1e-6))
         },
       ),
@@ -309,7 +314,7 @@ describe('more never makes it sooner', () => {
 })
 
 describe('her own userEffects', () => {
-  test('what takes more than usual by every weighing shifts the hand; a single thing hardly', () => {
+  test('what takes more than usual by every weighing shifts the hand; a single item hardly', () => {
     // Each use takes .1 g where .05 is usual: log 2 = .69.
     const heavy = powder(
       Array.from({ length: 40 }, (_, n) => n * 3),
@@ -330,7 +335,7 @@ describe('her own userEffects', () => {
     expect(many).toBeGreaterThan(2 * one)
     expect(many).toBeLessThan(Math.log(2))
   })
-  test('one who wears things more often than their roles let expect', () => {
+  test('one who wears items more often than their roles let expect', () => {
     const daily = powder(
       Array.from({ length: 100 }, (_, n) => n),
       99,

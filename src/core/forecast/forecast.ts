@@ -1,6 +1,6 @@
 import { contentOf, logPerUseOf, type ContentEstimate, type ContentFacts } from './content.js'
 import type { Span } from './weighed.js'
-import { calendarOf, chanceWithin, finishSpan, type Ahead, type Calendar } from './finish.js'
+import { chanceWithin, finishSpan, type Calendar } from './finish.js'
 import { NO_USER_EFFECTS, type UserEffects, type HabitEvidence } from './user-effects.js'
 import { forgottenSums, rateOf, RATE_MODEL, type ForgottenSums, type Rate, type UseLog } from './rate.js'
 
@@ -8,7 +8,7 @@ import { forgottenSums, rateOf, RATE_MODEL, type ForgottenSums, type Rate, type 
 export interface ForecastFacts {
   readonly content: ContentFacts
   readonly log: UseLog
-  readonly ahead: Ahead
+  readonly ahead: Calendar
 }
 
 export interface Forecast {
@@ -41,18 +41,17 @@ export function evidenceOf(facts: ForecastFacts, firstPass = firstPassOf(facts))
 }
 
 /**
- * What is left and when it will be gone, if it goes on being used. Deterministic. `calendar` = that of `facts.ahead`, where it was made
- * already for others.
+ * What is left and when it will be gone, if it goes on being used. Deterministic.
  */
 export function forecastOf(
   facts: ForecastFacts,
   userEffects: UserEffects = NO_USER_EFFECTS,
-  calendar: Calendar = calendarOf(facts.ahead),
   model = RATE_MODEL,
 ): Forecast {
   const content = contentOf({ ...facts.content, handShift: userEffects.amount })
   const sums = forgottenSums(facts.log)
   const rate = rateOf(facts.log, userEffects.rate, sums, model)
+  const calendar = facts.ahead
   return { content, rate, sums, calendar, finish: finishSpan(content.usesLeft, rate, calendar) }
 }
 

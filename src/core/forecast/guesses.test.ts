@@ -57,7 +57,7 @@ describe('her guesses', () => {
 
 describe('forecasts against what came, without choosing by the outcome', () => {
   const watched = (days: number, finished = true): Watched => ({ low: 10, middle: 50, high: 90, days, finished })
-  test('by hand: what watching ended of counts half of its stretch', () => {
+  test('by hand: what watching ended of counts half of its period', () => {
     // Ten at risk, one finished by the first mark; nine, one of them let go: 3 of 8.5; five, one still open at day 60: 2 of 4.5, too few.
     const all = [5, 20, 30, 40, 70, 80].map((days) => watched(days))
     const ended = [watched(25, false), watched(60, false), watched(200, false), watched(200, false)]

@@ -5,7 +5,7 @@ import { setUpOf } from './set-up'
 const exact = (uses: number) => ({ low: uses, middle: uses, high: uses })
 
 describe('what is taken on against the days there are', () => {
-  test('two lipsticks of 118 uses fit into 170 days; three of 60 do not, but two of them would, or 56 uses each', () => {
+  test('two lipsticks of 118 uses fit into 170 days; three of 60 don’t, but two of them would, or 56 uses each', () => {
     expect(setUpOf([exact(58), exact(60)], 170)).toMatchObject({ needed: exact(118), fits: true })
     expect(setUpOf([exact(60), exact(60), exact(60)], 170)).toMatchObject({ fits: false, fewer: 2, usesEach: 56 })
   })

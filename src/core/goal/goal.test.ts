@@ -25,7 +25,7 @@ describe('progress', () => {
   test('an N-use goal reads head start and uses since roll-in of N', () => {
     expect(progressOf(GOAL)).toEqual({ met: false, uses: 12, usesLeft: 8, done: 0.6 })
   })
-  test('it is met at N and does not run past its rail', () => {
+  test('it is met at N and doesn’t run past its rail', () => {
     expect(progressOf({ ...GOAL, wearsInStay: 17 })).toMatchObject({ met: true, usesLeft: 0, done: 1 })
     expect(progressOf({ ...GOAL, wearsInStay: 30 })).toMatchObject({ met: true, uses: 33, done: 1 })
   })

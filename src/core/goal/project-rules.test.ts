@@ -60,7 +60,7 @@ describe('a rule of hers says no', () => {
     expect(code({ breakDays: 10 }, [out])).toBeNull()
     expect(code({ breakDays: 14 }, [{ ...out, reached: false }])).toBeNull()
   })
-  test('to what is not of the theme, the category, the palette', () => {
+  test('to what isn’t of the theme, the category, the palette', () => {
     expect(code({ theme: 'powders' }, [], { powder: false })).toBe('not-in-theme')
     expect(code({ theme: 'creams and liquids' }, [], { powder: true })).toBe('not-in-theme')
     expect(code({ theme: 'samples' }, [], { sample: true })).toBeNull()
@@ -118,7 +118,7 @@ test('an overload is told exactly where no day-by-day plan serves all (brute for
   )
 })
 
-test("evenness is Pielou's J", () => {
+test('evenness is Pielou’s J', () => {
   expect(evennessOf([5, 5, 5])).toBeCloseTo(1, 12)
   expect(evennessOf([9, 0, 0])).toBe(0)
   // H = -(3/4 ln 3/4 + 1/4 ln 1/4), S = 2; worked by hand.

@@ -14,7 +14,7 @@ const FACTS: OpeningFacts = {
 const of = (over: Partial<OpeningFacts>) => openingOf({ ...FACTS, ...over })
 const kindOf = (over: Partial<OpeningFacts>) => lifecycleOf(of(over), null)
 
-describe('whatever has been used is not unopened, whoever says so', () => {
+describe('whatever has been used isn’t unopened, whoever says so', () => {
   test('a first tick opens it, that day, and its taking back closes it', () => {
     const ticked = of({ firstWear: d('2026-11-20') })
     expect(ticked).toMatchObject({
@@ -35,7 +35,7 @@ describe('whatever has been used is not unopened, whoever says so', () => {
     expect(of({ usesBefore: 4, firstWear: d('2026-11-20') })).toMatchObject({ kind: 'unknown', notAfter: '2026-11-20' })
     expect(kindOf({ usesBefore: 4 })).toBe('open')
   })
-  test('nobody having said how many is not none', () => {
+  test('nobody having said how many isn’t none', () => {
     expect([null, 0].map((usesBefore) => kindOf({ usesBefore }))).toEqual(['unopened', 'unopened'])
     expect(cannotBeUnopened({ wears: 0, usesBefore: null })).toBe(false)
     expect(cannotBeUnopened({ wears: 1, usesBefore: null })).toBe(true)

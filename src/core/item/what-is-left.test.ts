@@ -48,7 +48,7 @@ describe('what is left on a day', () => {
   })
 })
 
-test('a goal is reckoned from what was read when it rolled in, else from the first reading after', () => {
+test('a goal is estimated from what was read when it rolled in, else from the first reading after', () => {
   const readings = [level('2026-10-10', 0.8), level('2026-11-01', 0.6)]
   expect(baselineDay(readings, d('2026-10-15'))).toEqual({ day: '2026-10-15', late: false })
   expect(baselineDay(readings, d('2026-10-01'))).toEqual({ day: '2026-10-10', late: true })

@@ -1,5 +1,5 @@
 import type { Day } from '../calendar/day.js'
-import { STAGE_LEVELS } from '../forecast/content.js'
+import { STAGE_LEVELS } from './stage-levels.js'
 import { levelOfWord, type LevelWord, type ReadingKind } from '../measure/reading.js'
 import { PAN_STAGES, type PanStage } from './form.js'
 

@@ -6,14 +6,11 @@ import { seriesAt, type DatedEvent } from '../measure/package-events.js'
 import { gramsGone } from '../measure/weighing.js'
 import type { LookSpan } from './span.js'
 
-export interface WornThing {
-  /** Minor units; null where nobody said, or in another currency. */
-  readonly price: number | null
-  /** Uses within the span. */
-  readonly uses: number
-  /** Uses that were ever ticked: the same whatever the span, so that spans add up. */
+/** What is known of the uses of one item. */
+export interface UsesKnown {
+  /** Uses that were ticked. */
   readonly logged: number
-  /** All its uses; null where it was used before the log and nobody said how often. */
+  /** All its uses so far; null where it was used before the log and nobody said how often. */
   readonly allUses: number | null
   /** Uses still left in the middle of what is likely; 0 of a finished one, null where nothing tells. */
   readonly usesLeft: number | null
@@ -24,27 +21,13 @@ export interface WornThing {
 /**
  * How many uses a whole one gives: those it had and those it likely still has. Where its first uses were not counted, those left and
  * the share left tell. Null where neither does.
+ *
+ * @example usesOfAWhole({ logged: 20, allUses: 20, usesLeft: 80, shareLeft: 0.8 }) === 100
  */
-export function usesOfAWhole({
-  allUses,
-  usesLeft,
-  shareLeft,
-  logged,
-}: Omit<WornThing, 'price' | 'uses'>): number | null {
+export function usesOfAWhole({ allUses, usesLeft, shareLeft, logged }: UsesKnown): number | null {
   if (allUses !== null && usesLeft !== null) return Math.max(allUses + usesLeft, 1)
   if (usesLeft === null || shareLeft === null || shareLeft <= 0) return null
   return Math.max(usesLeft / shareLeft, logged + usesLeft, 1)
-}
-
-/**
- * Money used up within a span: the price by the share of all its uses that lie in the span. Spans that follow each other add up.
- * Null where price or uses are not known.
- *
- * @example moneyUsed({ price: 1200, uses: 5, logged: 20, allUses: 20, usesLeft: 0, shareLeft: 0 }) === 300
- */
-export function moneyUsed(thing: WornThing): number | null {
-  const whole = usesOfAWhole(thing)
-  return thing.price === null || whole === null ? null : (thing.price * thing.uses) / whole
 }
 
 /**

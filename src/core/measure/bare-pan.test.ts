@@ -43,7 +43,7 @@ describe('the bare share of a pan', () => {
     // Of the floor, .99 of the outline's 140 px.
     expect(found.ok && found.value.bare).toBeCloseTo((70 / (140 * 0.99)) ** 2, 1.7)
   })
-  test('what cannot be told apart is refused', () => {
+  test('what can’t be told apart is refused', () => {
     const found = measureBarePan(drawn(70, {}, [191, 106, 113]))
     expect(found.ok && found.value.refusal).not.toBeNull()
   })

@@ -45,7 +45,7 @@ const thing = (over: Partial<ThingMeasured>): ThingMeasured => ({
 })
 const DAYS = ['2026-11-01', '2026-11-10', '2026-11-20'].map(d)
 
-describe('what the content is reckoned from', () => {
+describe('what the content is estimated from', () => {
   test('uses after a reading count its own day only where it was read before that use', () => {
     expect(usesAfter(DAYS, reading('2026-11-10', {}))).toBe(2)
     expect(usesAfter(DAYS, reading('2026-11-10', { moment: 'after-use' }))).toBe(1)
@@ -132,7 +132,7 @@ describe('a reading that says there is more than before', () => {
     ['a bare area within the photograph', bare(0.2), bare(0.185), null],
     ['a bare area that shrank', bare(0.2), bare(0.15), 'bare area shrank'],
     ['no bare metal where pan showed', stage('first pan'), bare(0), 'bare area shrank'],
-    ['two that cannot be compared', stage('dip'), kept({}), null],
+    ['two that can’t be compared', stage('dip'), kept({}), null],
   ])('%s', (_, before, now, code) => expect(contradictionOf(before, now)?.code ?? null).toBe(code))
 })
 

@@ -35,7 +35,7 @@ const facts = (readings: SheetReading[]) => ({
   days: DAYS,
 })
 
-describe('a thing between two check-ins', () => {
+describe('an item between two check-ins', () => {
   test('grams and uses go from the one to the other, the uses of their days by the moment of the reading', () => {
     const found = compared(facts([gross('2026-10-26', 44.6, 'then'), gross('2026-11-24', 44, 'now')]))
     // Weighed before the use of 26 October, and before that of 24 November.
@@ -54,7 +54,7 @@ describe('a thing between two check-ins', () => {
     )
     expect(found.before?.gross?.value).toBe(44.6)
   })
-  test('what was first read since stands in for a begin that was not read; never looked at is nothing', () => {
+  test('what was first read since stands in for a begin that wasn’t read; never measured is nothing', () => {
     const found = compared(facts([gross('2026-11-10', 44.4, null), gross('2026-11-24', 44, 'now')]))
     expect(found.grams?.grams).toBeCloseTo(0.4, 10)
     expect(compared(facts([])).before).toBeNull()

@@ -1,11 +1,11 @@
 import { describe, expect, test } from 'vitest'
 import type { Day } from '../calendar/day.js'
-import { proposeDrawer, type ReachCandidate } from './first-drawer.js'
+import { proposeDrawer, type DrawerCandidate } from './first-drawer.js'
 import { putAwayUntil } from './laying-choices.js'
 
 const TODAY = '2026-11-24' as Day
 const CONTEXT = { season: 'winter' as const, today: TODAY, there: new Map<string, number>() }
-const thing = (itemId: string, over: Partial<ReachCandidate> = {}): ReachCandidate => ({
+const thing = (itemId: string, over: Partial<DrawerCandidate> = {}): DrawerCandidate => ({
   itemId,
   categoryId: 'blush',
   zoneId: 'cheeks',
@@ -14,22 +14,23 @@ const thing = (itemId: string, over: Partial<ReachCandidate> = {}): ReachCandida
   spoiled: false,
   uses: 0,
   liking: null,
-  actOn: null,
+  shelfLife: { actOn: null, daysLeft: null },
+  inDrawer: false,
   seasons: [],
   ...over,
 })
-const picked = (things: ReachCandidate[], slots = 6, there = new Map<string, number>()) =>
+const picked = (things: DrawerCandidate[], slots = 6, there = new Map<string, number>()) =>
   proposeDrawer(things, new Map([['cheeks', slots]]), { ...CONTEXT, there })
-const ids = (things: ReachCandidate[], slots?: number): string[] => picked(things, slots).map((each) => each.itemId)
+const ids = (things: DrawerCandidate[], slots?: number): string[] => picked(things, slots).map((each) => each.itemId)
 
 describe('a drawer to begin with', () => {
-  test('has one of each kind before a second of any, and ends where the slots do', () => {
+  test('has one of each type before a second of any, and ends where the slots do', () => {
     const things = [thing('a', { uses: 90 }), thing('b', { uses: 60 }), thing('c', { categoryId: 'bronzer' })]
     expect(ids(things, 2)).toEqual(['a', 'c'])
     expect(ids(things)).toEqual(['a', 'c', 'b'])
   })
 
-  test('leaves out what is spoiled, of another season, or unopened beside an open one', () => {
+  test('leaves out what is expired, of another season, or unopened beside an open one', () => {
     const things = [
       thing('good'),
       thing('over', { spoiled: true, uses: 200 }),
@@ -41,19 +42,19 @@ describe('a drawer to begin with', () => {
   })
 
   test('says what speaks for each, and counts what lies there already', () => {
-    const soon = thing('soon', { actOn: '2026-12-20' as Day })
+    const soon = thing('soon', { shelfLife: { actOn: '2026-12-20' as Day, daysLeft: 26 } })
     const used = thing('used', { uses: 100 })
     expect(
-      picked([soon, used, thing('lone', { categoryId: 'bronzer' })]).map((each) => [each.itemId, each.reason]),
+      picked([soon, used, thing('lone', { categoryId: 'bronzer' })]).map((each) => [each.itemId, each.reason.code]),
     ).toEqual([
-      ['used', 'used most'],
-      ['lone', 'only one of its kind'],
-      ['soon', 'spoils soonest'],
+      ['used', 'most-used'],
+      ['lone', 'only-one'],
+      ['soon', 'expires'],
     ])
-    expect(picked([used], 6, new Map([['blush', 1]]))[0]?.reason).toBe('used most')
+    expect(picked([used], 6, new Map([['blush', 1]]))[0]?.reason.code).toBe('most-used')
   })
 
-  test('a wide thing comes in only where it fits', () => {
+  test('a wide item comes in only where it fits', () => {
     expect(ids([thing('palette', { slots: 3, uses: 99 }), thing('small')], 2)).toEqual(['small'])
   })
 })

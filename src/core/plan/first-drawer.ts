@@ -1,44 +1,33 @@
-import { daysBetween, type Day } from '../calendar/day.js'
+import type { Day } from '../calendar/day.js'
 import type { Season } from '../item/traits.js'
+import { commonReasons, scored, suits, type ChoiceFacts, type CommonReason, type Weights } from './reasons.js'
 
-/** What is weighed of an item that could lie in the drawer. */
-export interface ReachCandidate {
-  readonly itemId: string
+/** What is weighed of an item that could be in the drawer. */
+export interface DrawerCandidate extends ChoiceFacts {
   readonly categoryId: string
   readonly zoneId: string
   readonly slots: number
   readonly open: boolean
   readonly spoiled: boolean
-  readonly uses: number
   readonly liking: number | null
-  /** The day it is to be used by, where that is known. */
-  readonly actOn: Day | null
-  /** None = all year. */
-  readonly seasons: readonly Season[]
 }
 
-export const REACH_REASONS = [
-  'only one of its kind',
-  'spoils soonest',
-  'used most',
-  'liked',
-  'of the season',
-  'open',
-] as const
-export type ReachReason = (typeof REACH_REASONS)[number]
+export type DrawerReason = CommonReason | { readonly code: 'only-one' | 'open' }
 
-export interface ReachPick {
+export interface DrawerPick {
   readonly itemId: string
   readonly zoneId: string
-  readonly reason: ReachReason
+  readonly reason: DrawerReason
 }
 
-/** What presses within half a year weighs, the more the nearer. Assumption. */
-const PRESSING_DAYS = 180
-/** Weights of the facts, each about as much as four times as many uses. Assumptions. */
-const WEIGHTS = { open: 2, pressing: 3, season: 1.5, liking: 1 } as const
+/** What the common reasons weigh here, and being open. Assumptions. */
+const WEIGHTS: Weights = { expires: [0, 30], 'most-used': [0, 40], liked: [10, 20], 'for-the-season': [15, 15] }
+const OPEN = 20
+/** Taken off for each step below the middle of the ratings. */
+const DISLIKED = 10
+const MIDDLE_RATING = 3
 /** Each further one of a kind has to be this much better than one of another. Assumption. */
-const ANOTHER_OF_ITS_KIND = 2.5
+const ANOTHER_OF_ITS_KIND = 25
 
 /**
  * A drawer to begin with: of each kind the best first, then the best of what is left, zone by zone until its slots are full.
@@ -46,25 +35,27 @@ const ANOTHER_OF_ITS_KIND = 2.5
  * in the drawer already (`there`, by category) counts. The same facts give the same drawer.
  */
 export function proposeDrawer(
-  candidates: readonly ReachCandidate[],
+  candidates: readonly DrawerCandidate[],
   free: ReadonlyMap<string, number>,
   context: { readonly season: Season; readonly today: Day; readonly there: ReadonlyMap<string, number> },
-): ReachPick[] {
+): DrawerPick[] {
   const openKinds = new Set(candidates.filter((each) => each.open && !each.spoiled).map((each) => each.categoryId))
   const left = candidates
-    .filter((each) => !each.spoiled && (each.seasons.length === 0 || each.seasons.includes(context.season)))
+    .filter((each) => !each.spoiled && suits(each.seasons, context.season))
     .filter((each) => each.open || !openKinds.has(each.categoryId))
-    .map((each) => ({ each, facts: factsOf(each, context) }))
+    .map((each) => ({ each, ...rankOf(each, context) }))
   const alone = new Map<string, number>()
   for (const { each } of left) alone.set(each.categoryId, (alone.get(each.categoryId) ?? 0) + 1)
   const room = new Map(free)
-  const lying = new Map(context.there)
-  const picks: ReachPick[] = []
+  const there = new Map(context.there)
+  const picks: DrawerPick[] = []
+  const worth = ({ each, score }: (typeof left)[number]): number =>
+    score - ANOTHER_OF_ITS_KIND * (there.get(each.categoryId) ?? 0)
   while (left.length > 0) {
     left.sort(
       (a, b) =>
-        Number(lying.has(a.each.categoryId)) - Number(lying.has(b.each.categoryId)) ||
-        worth(b, lying) - worth(a, lying) ||
+        Number(there.has(a.each.categoryId)) - Number(there.has(b.each.categoryId)) ||
+        worth(b) - worth(a) ||
         (a.each.itemId < b.each.itemId ? -1 : 1),
     )
     const at = left.findIndex(({ each }) => each.slots <= (room.get(each.zoneId) ?? 0))
@@ -73,34 +64,21 @@ export function proposeDrawer(
     const { itemId, zoneId, categoryId, slots } = found.each
     room.set(zoneId, (room.get(zoneId) ?? 0) - slots)
     const isOnly = alone.get(categoryId) === 1 && !context.there.has(categoryId)
-    picks.push({ itemId, zoneId, reason: isOnly ? 'only one of its kind' : mainFact(found.facts) })
-    lying.set(categoryId, (lying.get(categoryId) ?? 0) + 1)
+    picks.push({ itemId, zoneId, reason: isOnly ? { code: 'only-one' } : found.reason })
+    there.set(categoryId, (there.get(categoryId) ?? 0) + 1)
   }
   return picks
 }
 
-type Facts = Readonly<Record<Exclude<ReachReason, 'only one of its kind'>, number>>
-
-function factsOf(each: ReachCandidate, { season, today }: { season: Season; today: Day }): Facts {
-  const days = each.actOn === null ? PRESSING_DAYS : Math.max(0, daysBetween(today, each.actOn))
+/** How much speaks for it, and the reason that speaks loudest; being open speaks for all that is, and is said last. */
+function rankOf(
+  each: DrawerCandidate,
+  { today, season }: { season: Season; today: Day },
+): { readonly score: number; readonly reason: DrawerReason } {
+  const found = scored(commonReasons(each, { today, season, beside: new Set(), unwornFrom: Infinity }, WEIGHTS))
+  const disliked = DISLIKED * Math.max(0, MIDDLE_RATING - (each.liking ?? MIDDLE_RATING))
   return {
-    'spoils soonest': WEIGHTS.pressing * Math.max(0, 1 - days / PRESSING_DAYS),
-    'used most': Math.log2(1 + each.uses) / 2,
-    liked: each.liking === null ? 0 : WEIGHTS.liking * (each.liking - 3),
-    'of the season': each.seasons.includes(season) ? WEIGHTS.season : 0,
-    open: each.open ? WEIGHTS.open : 0,
+    score: (found?.score ?? 0) + (each.open ? OPEN : 0) - disliked,
+    reason: found?.reasons[0] ?? { code: 'open' },
   }
-}
-
-function worth({ each, facts }: { each: ReachCandidate; facts: Facts }, lying: ReadonlyMap<string, number>): number {
-  const sum = Object.values(facts).reduce((all, fact) => all + fact, 0)
-  return sum - ANOTHER_OF_ITS_KIND * (lying.get(each.categoryId) ?? 0)
-}
-
-/** The fact that speaks loudest; being open speaks for everything that is, and is said last. */
-function mainFact(facts: Facts): ReachReason {
-  const { open, ...others } = facts
-  void open
-  const [name, weight] = Object.entries(others).reduce((most, next) => (next[1] > most[1] ? next : most))
-  return weight > 0.5 ? (name as ReachReason) : 'open'
 }

@@ -22,7 +22,8 @@ describe('what could roll in', () => {
     left: null,
     liking: null,
     lastWorn: addDays(TODAY, -3),
-    openInCategory: 2,
+    openOfType: 2,
+    seasons: [],
     inDrawer: false,
     ...over,
   })
@@ -36,11 +37,12 @@ describe('what could roll in', () => {
       ],
       { categoryId: 'blush' },
       TODAY,
+      'winter',
     )
-    expect(list.map((each) => [each.itemId, each.reason.code, each.sameCategory])).toEqual([
+    expect(list.map((each) => [each.itemId, each.reasons[0]?.code, each.sameCategory])).toEqual([
       ['blush-long', 'open-long', true],
-      ['lip', 'spoils-soon', false],
-      ['liked', 'liked-but-neglected', false],
+      ['lip', 'expires', false],
+      ['liked', 'unworn', false],
     ])
   })
   test('is short, prefers different reasons, and never holds what is past', () => {
@@ -49,6 +51,7 @@ describe('what could roll in', () => {
       [...many, item('win', { left: 0.1 }), item('past', { shelfLife: life(-2) })],
       null,
       TODAY,
+      'winter',
     )
     expect(list).toHaveLength(SHORT_LIST)
     expect(list.map((each) => each.itemId)).toContain('win')

@@ -35,6 +35,7 @@ const item = (itemId: string, over: Partial<WithinReach> = {}): WithinReach => (
   occasionShare: null,
   fights: [],
   works: [],
+  upNext: null,
   ...over,
 })
 const goal = (over: Partial<NonNullable<WithinReach['goal']>> = {}) => ({
@@ -52,22 +53,36 @@ const reach = (items: WithinReach[], day: Partial<DayConditions> = {}, also: rea
 const reasons = (items: WithinReach[], day: Partial<DayConditions> = {}) =>
   reach(items, day).map((each) => [each.itemId, each.reason.code])
 
+test('what is up next goes before all that is weighed, in the user’s order', () => {
+  const upNext = (itemId: string, place: number) => ({ upNext: { itemId, place, season: null, words: '' } })
+  const pressing = { goal: goal({ standing: 'behind' as const, difference: -9 }), shelfLife: life(1) }
+  const items = [
+    item('a', pressing),
+    item('b', upNext('b', 10)),
+    item('c', { categoryId: 'bronzer', ...upNext('c', 9) }),
+  ]
+  expect(reasons(items)).toEqual([
+    ['c', 'up-next'],
+    ['b', 'up-next'],
+  ])
+})
+
 describe('each has one reason, the one that weighs most', () => {
   test.each<[string, Partial<WithinReach>, Partial<DayConditions>, string]>([
     ['behind its notch', { goal: goal({ standing: 'behind', difference: -3 }) }, {}, 'behind'],
     ['out of reach', { goal: goal({ standing: 'out of reach', difference: -3 }) }, {}, 'out-of-reach'],
-    ['a few uses from its goal', { goal: goal({ usesLeft: 2 }) }, {}, 'nearly-done'],
+    ['a few uses from its goal', { goal: goal({ usesLeft: 2 }) }, {}, 'nearly-there'],
     ['in a project', { goal: goal() }, {}, 'in-project'],
-    ['little left', { left: 0.1 }, {}, 'nearly-done'],
-    ['spoils soon', { shelfLife: life(20) }, {}, 'spoils-soonest'],
-    ['unworn long', { lastWorn: addDays(TODAY, -40) }, {}, 'unworn-longest'],
+    ['little left', { left: 0.1 }, {}, 'little-left'],
+    ['expires soon', { shelfLife: life(20) }, {}, 'expires'],
+    ['unworn long', { lastWorn: addDays(TODAY, -40) }, {}, 'unworn'],
     ['like the clothes', { undertone: 'warm' }, { clothes: 'warm' }, 'like-your-clothes'],
     ['for the occasion', { occasionShare: 0.6 }, { occasion: 'gig' }, 'for-the-occasion'],
     ['of the season', { seasons: ['autumn'] }, {}, 'for-the-season'],
   ])('%s', (_, over, day, code) => {
     expect(reasons([item('a', over)], day)).toEqual([['a', code]])
   })
-  test('of two of a kind the one less far along', () => {
+  test('of two of a type the one less far along', () => {
     const [far, near] = [item('far', { goal: goal({ done: 0.7 }) }), item('near', { goal: goal({ done: 0.2 }) })]
     expect(reach([far, near])).toEqual([
       { itemId: 'near', step: 'cheeks', reason: { code: 'less-far-along', thanItemId: 'far' } },
@@ -77,7 +92,7 @@ describe('each has one reason, the one that weighs most', () => {
     const base = item('base', { step: 'base', categoryId: 'foundation', wornToday: true })
     expect(reasons([base, item('a', { works: ['base'] })])).toEqual([['a', 'goes-with']])
   })
-  test('an ordinary item worn yesterday is not suggested at all', () => {
+  test('an ordinary item worn yesterday isn’t suggested at all', () => {
     expect(reach([item('a')])).toEqual([])
   })
 })
@@ -87,21 +102,21 @@ describe('never', () => {
   test.each<[string, Partial<WithinReach>, Partial<DayConditions>]>([
     ['what is worn', { wornToday: true }, {}],
     ['what was sent away until tomorrow', { notToday: true }, {}],
-    ['what is past its date', { shelfLife: life(-1) }, {}],
+    ['what is expired', { shelfLife: life(-1) }, {}],
     ['a lapsed sunscreen', { shelfLife: life(40, true), step: 'sunscreen' }, {}],
     ['what shows a sign of spoiling', { shelfLife: { ...life(5), state: 'sign seen' } }, {}],
     ['what is out of season', { seasons: ['summer'] }, {}],
     ['a step for which there is no time', { step: 'highlighter' }, { minutes: 5 }],
-    ['what sore hands cannot open', { awkward: true }, { hands: 'sore' }],
-    ['a new thing on flaring skin', { lastWorn: null }, { skin: 'flaring' }],
+    ['what sore hands can’t open', { awkward: true }, { hands: 'sore' }],
+    ['a new item on flaring skin', { lastWorn: null }, { skin: 'flaring' }],
   ])('%s', (_, over, day) => {
     expect(reach([item('a', { ...pressing, ...over })], day)).toEqual([])
   })
-  test('what fights with something worn that serves no step of a face', () => {
+  test('what fights with something worn that serves no step of a look', () => {
     expect(reach([item('a', { goal: goal(), fights: ['serum'] })], {}, ['serum'])).toEqual([])
     expect(reach([item('a', { goal: goal(), fights: ['serum'] })])).toHaveLength(1)
   })
-  test('what fights with the face so far, or with what is suggested before it', () => {
+  test('what fights with the look so far, or with what is suggested before it', () => {
     const primer = item('primer', { step: 'primer', categoryId: 'primer', wornToday: true })
     expect(reach([primer, item('base', { ...pressing, step: 'base', fights: ['primer'] })])).toEqual([])
     const both = [
@@ -133,7 +148,7 @@ test('a step by type: creams at the eye are its base, skin care is no step', () 
   expect(stepOf('face cream', false)).toBeNull()
 })
 
-test('whatever lies in the drawer: in the order of a face, two a step at most, each once, and the same whatever the order given', () => {
+test('whatever lies in the drawer: in makeup order, two a step at most, each once, and the same whatever the order given', () => {
   const one = fc.record({
     step: fc.constantFrom(...FACE_STEPS),
     categoryId: fc.constantFrom('x', 'y', 'z'),
@@ -166,7 +181,7 @@ test('whatever lies in the drawer: in the order of a face, two a step at most, e
   )
 })
 
-test('what the plan has this week and was not had yet; nothing once it was', () => {
+test('what the plan has this week and wasn’t had yet; nothing once it was', () => {
   const planned = (worn: number) => reach([item('a', { planned: { planned: 3, worn } })])
   expect(planned(1)).toMatchObject([{ itemId: 'a', reason: { code: 'planned', planned: 3, worn: 1 } }])
   expect(planned(3)).toEqual([])

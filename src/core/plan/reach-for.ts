@@ -1,10 +1,12 @@
-import { daysBetween, type Day } from '../calendar/day.js'
+import type { Day } from '../calendar/day.js'
 import type { Standing } from '../goal/pace.js'
 import type { Form } from '../item/form.js'
 import type { Hemisphere } from '../calendar/hemisphere.js'
 import { seasonOn, type Season, type Undertone } from '../item/traits.js'
 import { isInDate, type ShelfLife } from '../shelf-life/last-good-day.js'
 import { FACE_STEPS, type FaceStep } from './face-step.js'
+import type { UpNext } from './up-next.js'
+import { byScore, commonReasons, scored, suits, type CommonReason, type Weighed, type Weights } from './reasons.js'
 
 /** The day as the user told it; null = not told. */
 export interface DayConditions {
@@ -50,21 +52,19 @@ export interface WithinReach {
   readonly fights: readonly string[]
   /** Items it goes well with. */
   readonly works: readonly string[]
+  readonly upNext: UpNext | null
 }
 
 export type ReachReason =
+  | CommonReason
   | { readonly code: 'behind'; readonly uses: number; readonly project: string }
   | { readonly code: 'out-of-reach'; readonly usesLeft: number | null; readonly project: string }
-  | { readonly code: 'spoils-soonest'; readonly day: Day; readonly daysLeft: number }
   | { readonly code: 'planned'; readonly planned: number; readonly worn: number }
-  | { readonly code: 'nearly-done'; readonly usesLeft: number | null; readonly left: number | null }
+  | { readonly code: 'nearly-there'; readonly usesLeft: number }
   | { readonly code: 'in-project'; readonly usesLeft: number | null; readonly project: string }
-  | { readonly code: 'unworn-longest'; readonly days: number; readonly everWorn: boolean }
   | { readonly code: 'less-far-along'; readonly thanItemId: string }
   | { readonly code: 'like-your-clothes'; readonly tone: string }
-  | { readonly code: 'for-the-season'; readonly season: Season }
   | { readonly code: 'for-the-occasion'; readonly occasion: string }
-  | { readonly code: 'goes-with'; readonly withItemId: string }
   | { readonly code: 'in-date-sunscreen' }
 
 export interface Suggestion {
@@ -94,9 +94,17 @@ const FIDDLY: readonly Form[] = ['loose', 'dropper', 'wooden pencil']
 /** Less is not neglect. Assumption. */
 const UNWORN_DAYS = 7
 const FEW_USES = 8
-const LITTLE_LEFT = 0.25
+/** What the common reasons weigh here. Assumptions. */
+const WEIGHTS: Weights = {
+  expires: [25, 80],
+  'little-left': [48, 52],
+  unworn: [10, 38],
+  'for-the-season': [16, 16],
+  'goes-with': [29, 29],
+}
 
-interface Scored {
+interface Ranked {
+  readonly itemId: string
   readonly item: WithinReach
   readonly score: number
   readonly reason: ReachReason
@@ -118,10 +126,10 @@ export function reachFor(
   const season = seasonOn(today, hemisphere)
   const doneSteps = new Set(drawer.filter((item) => item.wornToday).map((item) => item.step))
   const free = drawer.filter((item) => isOpen(item, conditions, season, worn) && !doneSteps.has(item.step))
-  const scored = free.flatMap((item) => scoreOf(item, free, { conditions, season, today, worn }) ?? [])
-  const chosen: Scored[] = []
+  const ranked = free.flatMap((item) => rankOf(item, free, { conditions, season, today, worn }) ?? [])
+  const chosen: Ranked[] = []
   for (const step of FACE_STEPS) {
-    const own = scored.filter(({ item }) => item.step === step).sort(byScore)
+    const own = ranked.filter(({ item }) => item.step === step).sort(byScore)
     for (const candidate of own) {
       const taken = chosen.filter(({ item }) => item.step === step)
       if (taken.length >= 2 || (taken.length === 1 && candidate.score < SECOND_FROM)) break
@@ -139,7 +147,7 @@ export function reachFor(
 /** May it be suggested at all? */
 function isOpen(item: WithinReach, conditions: DayConditions, season: Season, worn: ReadonlySet<string>): boolean {
   if (item.wornToday || item.notToday || !isInDate(item.shelfLife)) return false
-  if (item.seasons.length > 0 && !item.seasons.includes(season)) return false
+  if (!suits(item.seasons, season)) return false
   if (item.fights.some((id) => worn.has(id))) return false
   if (conditions.minutes !== null && conditions.minutes <= QUICK_MINUTES && !QUICK_STEPS.includes(item.step))
     return false
@@ -156,25 +164,25 @@ interface Context {
   readonly worn: ReadonlySet<string>
 }
 
-/** The sum of what speaks for it, and the reason that speaks loudest; null where nothing does. */
-function scoreOf(item: WithinReach, free: readonly WithinReach[], context: Context): Scored | null {
-  const found = reasonsFor(item, free, context).sort((a, b) => b.weight - a.weight)
-  const [first] = found
-  if (!first) return null
-  const sum = found.reduce((total, each, at) => total + each.weight / (at + 1), 0)
-  return { item, score: sum + bySkin(item, context.conditions) - 15 * Math.min(2, item.putBack), reason: first.reason }
+/** How much speaks for it, and the reason that speaks loudest; null where nothing does. */
+function rankOf(item: WithinReach, free: readonly WithinReach[], context: Context): Ranked | null {
+  const { today, season, worn } = context
+  const facts = { ...item, since: item.placedOn, inDrawer: true }
+  const common = commonReasons(facts, { today, season, beside: worn, unwornFrom: UNWORN_DAYS }, WEIGHTS)
+  const found = scored<ReachReason>([...ownReasons(item, free, context), ...common])
+  const [reason] = found?.reasons ?? []
+  if (!found || !reason) return null
+  const score = found.score + bySkin(item, context.conditions) - 15 * Math.min(2, item.putBack)
+  return { itemId: item.itemId, item, score, reason }
 }
 
-function reasonsFor(
-  item: WithinReach,
-  free: readonly WithinReach[],
-  { conditions, season, today, worn }: Context,
-): { weight: number; reason: ReachReason }[] {
-  const found: { weight: number; reason: ReachReason }[] = []
+/** What only this list weighs: goals, the plan, the day as it was told. */
+function ownReasons(item: WithinReach, free: readonly WithinReach[], { conditions }: Context): Weighed<ReachReason>[] {
+  const found: Weighed<ReachReason>[] = []
   const add = (weight: number, reason: ReachReason): void => {
     found.push({ weight, reason })
   }
-  const { goal, shelfLife } = item
+  const { goal } = item
   if (item.step === 'sunscreen') add(70, { code: 'in-date-sunscreen' })
   if (goal !== null && goal.standing !== 'met') {
     const short = goal.difference === null ? 0 : -goal.difference
@@ -183,26 +191,16 @@ function reasonsFor(
     if (goal.standing === 'out of reach')
       add(pressing, { code: 'out-of-reach', usesLeft: goal.usesLeft, project: goal.project })
     if (goal.usesLeft !== null && goal.usesLeft <= FEW_USES)
-      add(65 - goal.usesLeft, { code: 'nearly-done', usesLeft: goal.usesLeft, left: null })
+      add(65 - goal.usesLeft, { code: 'nearly-there', usesLeft: goal.usesLeft })
     else add(30, { code: 'in-project', usesLeft: goal.usesLeft, project: goal.project })
     const ahead = rivalAhead(item, free)
     if (ahead !== null) add(34, { code: 'less-far-along', thanItemId: ahead })
-  } else if (item.left !== null && item.left <= LITTLE_LEFT)
-    add(48, { code: 'nearly-done', usesLeft: null, left: item.left })
+  }
   if (item.planned !== null && item.planned.worn < item.planned.planned)
     add(56 + Math.min(20, 4 * (item.planned.planned - item.planned.worn)), { code: 'planned', ...item.planned })
-  const { daysLeft, actOn } = shelfLife
-  if (daysLeft !== null && actOn !== null && daysLeft <= 180)
-    add(daysLeft <= 90 ? 50 + (90 - daysLeft) / 3 : 25, { code: 'spoils-soonest', day: actOn, daysLeft })
-  const unworn = daysBetween(item.lastWorn ?? item.placedOn, today)
-  if (unworn >= UNWORN_DAYS)
-    add(10 + Math.min(28, unworn / 5), { code: 'unworn-longest', days: unworn, everWorn: item.lastWorn !== null })
   const { clothes, occasion } = conditions
   if (clothes !== null && item.undertone === clothes) add(26, { code: 'like-your-clothes', tone: clothes })
   if (occasion !== null && (item.occasionShare ?? 0) >= 0.4) add(22, { code: 'for-the-occasion', occasion })
-  if (item.seasons.includes(season)) add(16, { code: 'for-the-season', season })
-  const partner = [...item.works].sort().find((id) => worn.has(id))
-  if (partner !== undefined) add(29, { code: 'goes-with', withItemId: partner })
   return found
 }
 
@@ -230,10 +228,6 @@ function bySkin(item: WithinReach, { skin }: DayConditions): number {
 
 function quarrel(a: WithinReach, b: WithinReach): boolean {
   return a.fights.includes(b.itemId) || b.fights.includes(a.itemId)
-}
-
-function byScore(a: Scored, b: Scored): number {
-  return b.score - a.score || compareText(a.item.itemId, b.item.itemId)
 }
 
 function compareText(a: string, b: string): number {

@@ -37,7 +37,7 @@ describe('what a scale says', () => {
       { seed: 8 },
     )
   })
-  test('a line that never ends does not fill the memory', () => {
+  test('a line that never ends doesn’t fill the memory', () => {
     const stream = new FrameStream()
     expect(stream.push('x'.repeat(500))).toEqual([{ code: 'garbled', text: 'x'.repeat(80) }])
   })
@@ -48,7 +48,7 @@ const read = (reader: ScaleReader, ...lines: string[]): ScaleReading[] =>
 
 describe('the reader', () => {
   const STILL = ['steady gross +44.0 g', 'steady gross +44.0 g', 'steady gross +44.0 g']
-  test('believes what stands still, and keeps it when the thing is lifted off', () => {
+  test('believes what stands still, and keeps it when the item is lifted off', () => {
     const said = read(
       new ScaleReader(),
       'moving gross +30.0 g',
@@ -68,7 +68,7 @@ describe('the reader', () => {
     ['steady gross +1.0 fl oz', 'volume'],
     ['steady gross -4.0 g', 'below zero'],
     ['asleep', 'asleep'],
-  ])('%s is refused, and what stood still before is not kept', (line, why) => {
+  ])('%s is refused, and what stood still before isn’t kept', (line, why) => {
     const reader = new ScaleReader()
     const said = read(reader, ...STILL, line, 'steady gross +0.0 g')
     expect(said[3]).toMatchObject({ code: 'refused', why })

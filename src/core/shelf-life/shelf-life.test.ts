@@ -38,7 +38,7 @@ const of = (over: Partial<typeof TOLD>) => {
   return shelfLifeOf({ ...facts, opening })
 }
 
-describe('the last good day is the earliest that applies', () => {
+describe('the use-by date is the earliest that applies', () => {
   test('opening and period after opening, clamped to the month', () => {
     expect(of({ paoMonths: 13 })).toMatchObject({ actOn: '2027-02-28', state: 'in date', reason: { code: 'pao' } })
   })
@@ -86,7 +86,7 @@ describe('an opening known only as a range', () => {
   })
 })
 
-test('the last good day is the same whatever day it is asked on', () => {
+test('the use-by date is the same whatever day it is asked on', () => {
   const opened = { kind: 'range', earliest: d('2026-01-01'), latest: d('2026-12-31'), said: '2026' } as const
   const asked = ['2026-11-24', '2026-11-25', '2026-12-31', '2027-03-01'].map((today) => of({ opened, today: d(today) }))
   expect(new Set(asked.map(({ actOn }) => actOn)).size).toBe(1)

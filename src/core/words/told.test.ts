@@ -5,7 +5,7 @@ import { dayMark, itemMark, itemsIn, tellMarks, yearlyMark } from './told.js'
 const SLOE = { id: 'a1', name: 'Velvet lip', shade: 'Sloe' }
 const words = `${itemMark(SLOE)} worn on ${dayMark('2026-11-24' as Day)}, closed each ${yearlyMark('05-31')}`
 
-test('things, days and days of the year are told by whoever shows the words', () => {
+test('items, days and days of the year are told by whoever shows the words', () => {
   const told = tellMarks(words, {
     item: (id, kept) => `${kept} (${id})`,
     day: (day) => day.split('-').reverse().join('.'),
@@ -14,7 +14,7 @@ test('things, days and days of the year are told by whoever shows the words', ()
   expect(told).toBe('Sloe (a1) worn on 24.11.2026, closed each 31 May')
 })
 
-test('what is not told stays for whoever comes next: first the names, then her days', () => {
+test('what isn’t told stays for whoever comes next: first the names, then her days', () => {
   const named = tellMarks(words, { item: () => 'Ondrake Sloe lipstick' })
   expect(itemsIn(named)).toEqual([])
   expect(tellMarks(named, { day: () => 'Tuesday', yearly: () => '31 May' })).toBe(
@@ -22,7 +22,7 @@ test('what is not told stays for whoever comes next: first the names, then her d
   )
 })
 
-test('a thing is kept by its shade, else by its name, and by nothing that could end the mark', () => {
+test('an item is kept by its shade, else by its name, and by nothing that could end the mark', () => {
   const odd = { id: 'b2', name: 'Odd', shade: 'One|Two⟧⟦item:x' }
   const told: string[] = []
   tellMarks(itemMark(odd), { item: (id, kept) => told.push(id, kept).toString() })

@@ -82,7 +82,7 @@ function ruleBrokenIn(file: string, at: string): string | null {
       db.close()
     }
   } catch (error) {
-    return `something does not fit: ${error instanceof Error ? error.message : String(error)}`
+    return `something doesn’t fit: ${error instanceof Error ? error.message : String(error)}`
   }
 }
 
@@ -125,10 +125,10 @@ async function unpacked(file: string, work: string): Promise<Outcome<string[]>> 
       if (to === null) continue
       const entry = entries.get(name)
       if (!entry) return fail('archive-damaged', { why: `${name} is missing` })
-      if (entry.uncompressedSize !== bytes) return fail('archive-damaged', { why: `${name} is not as long as it was` })
+      if (entry.uncompressedSize !== bytes) return fail('archive-damaged', { why: `${name} isn’t as long as it was` })
       const found = await unpack(zip, entry, to)
       if (found === null || found.sha256 !== sha256)
-        return fail('archive-damaged', { why: `${name} is not what it was` })
+        return fail('archive-damaged', { why: `${name} isn’t what it was` })
       if (picture === undefined) continue
       if (!found.head.subarray(0, JPEG.length).equals(JPEG))
         return fail('not-an-archive', { why: `${name} is no picture` })
@@ -145,14 +145,14 @@ async function unpacked(file: string, work: string): Promise<Outcome<string[]>> 
 }
 
 async function contentsOf(zip: ZipFile, entry: Entry | undefined, work: string): Promise<Outcome<Contents>> {
-  if (!entry) return fail('not-an-archive', { why: `${CONTENTS} is not in it` })
+  if (!entry) return fail('not-an-archive', { why: `${CONTENTS} isn’t in it` })
   if (entry.uncompressedSize > MOST_CONTENTS) return fail('not-an-archive', { why: `${CONTENTS} is too long` })
   const file = join(work, CONTENTS)
   if ((await unpack(zip, entry, file)) === null) return fail('archive-damaged', { why: `${CONTENTS} breaks off` })
   try {
     return ok(Contents.parse(JSON.parse(await readFile(file, 'utf8'))))
   } catch {
-    return fail('not-an-archive', { why: `${CONTENTS} is not as Seligo writes it` })
+    return fail('not-an-archive', { why: `${CONTENTS} isn’t as Seligo writes it` })
   }
 }
 

@@ -55,7 +55,7 @@ export class Lessons {
     if (itemId !== null && !this.services.stock.one(itemId, today)) return fail('unknown-item', { value: itemId })
     if (categoryId !== null && !this.#queries.category.get(categoryId))
       return fail('unknown-category', { value: categoryId })
-    const said = struck ? 'Struck a lesson' : 'Kept a lesson'
+    const said = struck ? 'Removed a lesson' : 'Added a lesson'
     if (rule !== null && about !== null) {
       const count = this.#shown().find((each) => each.rule === rule && each.about === about)?.count ?? 0
       const there = this.#queries.lessonAbout.get({ rule, about })
@@ -112,7 +112,7 @@ export class Lessons {
   strike(id: string, struck: boolean): Answer {
     if (!this.#queries.lesson.get(id)) return fail('unknown-lesson', { value: id })
     this.#queries.strike.run({ id, day: struck ? this.services.today() : null })
-    return ok({ words: struck ? 'Struck a lesson' : 'Took a lesson up again', answer: { id } })
+    return ok({ words: struck ? 'Removed a lesson' : 'Took up a lesson again', answer: { id } })
   }
 
   #offered(shown: readonly ShownLesson[]): LessonShown[] {

@@ -66,7 +66,7 @@ export class BuyingRules {
     if (!this.#queries.rule.get(id)) return fail('unknown-rule', { value: id })
     this.#queries.dropExceptions.run(id)
     this.#queries.dropRule.run(id)
-    return ok({ words: 'Dropped a rule', answer: { id } })
+    return ok({ words: 'Removed a no-buy', answer: { id } })
   }
 
   #view(row: RuleRow, standing: RuleStanding, exceptions: readonly ExceptionRow[], sourceUnknown: number): RuleView {

@@ -162,7 +162,7 @@ export class CheckIns {
     if (sheet.totals.looked === 0) return fail('nothing-looked-at')
     this.#queries.close.run({ id, day: body.day, sheet: JSON.stringify(sheet) })
     return ok({
-      words: `Checked in: ${row.name}, ${counted(sheet.totals.looked, 'thing')}`,
+      words: `Checked in: ${row.name}, ${counted(sheet.totals.looked, 'item')}`,
       answer: { id },
     })
   }
@@ -176,7 +176,7 @@ export class CheckIns {
     this.#queries.letEvents.run(id)
     this.#queries.dropSteps.run(id)
     this.#queries.drop.run(id)
-    return ok({ words: `Gave up the check-in ${row.name}`, answer: { id } })
+    return ok({ words: `Discarded the check-in ${row.name}`, answer: { id } })
   }
 
   #counts(): ReadonlyMap<string, { items: number; done: number }> {
@@ -273,7 +273,7 @@ function stepView(row: StepRow): StepView {
 }
 
 function wordsOf(state: StepRow['state'], measure: CheckInMeasure, item: ItemFacts | null): string {
-  const name = item ? item.shade || item.name : 'a thing'
+  const name = item ? item.shade || item.name : 'an item'
   if (state === 'skipped') return `Skipped at the check-in: ${name}`
   if (state === 'asked') return `Asked again at the check-in: ${name}`
   const done = { weigh: 'Weighed', look: 'Looked at', photo: 'Photographed', words: 'Said of' }[measure]

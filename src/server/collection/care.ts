@@ -69,7 +69,7 @@ export class Care {
 
   dropPair(id: string): Answer {
     this.#queries.dropPair.run(id)
-    return ok({ words: 'Dropped a pair', answer: { id } })
+    return ok({ words: 'Removed a pair', answer: { id } })
   }
 
   editMany(body: z.output<typeof EditMany>): Outcome<Done<{ count: number }>> {
@@ -155,7 +155,7 @@ export class Care {
     const wrong = this.#wrongCategory(body.id, body)
     if (wrong) return wrong
     this.#queries.addCategory.run(bindings(body.id, body))
-    return ok({ words: `Added the category ${body.name}`, answer: { id: body.id } })
+    return ok({ words: `Added the type ${body.name}`, answer: { id: body.id } })
   }
 
   editCategory(id: string, body: z.output<typeof EditCategory>): Answer {
@@ -172,7 +172,7 @@ export class Care {
     if (wrong) return wrong
     this.#queries.editCategory.run(bindings(id, body))
     this.services.wearing.laterWordHolds()
-    return ok({ words: `Changed the category ${body.name}`, answer: { id } })
+    return ok({ words: `Changed the type ${body.name}`, answer: { id } })
   }
 
   #wrongCategory(id: string, body: CategoryBody): Refusal | null {

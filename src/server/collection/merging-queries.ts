@@ -71,6 +71,9 @@ export function mergingQueries(db: Db) {
       SELECT a.id FROM ask a WHERE (SELECT count(*) FROM ask_item i WHERE i.ask_id = a.id) < 2`),
     dropAskItems: sql<[string]>('DELETE FROM ask_item WHERE ask_id = ?'),
     dropAsk: sql<[string]>('DELETE FROM ask WHERE id = ?'),
+    dropPanReadings: sql<[string]>(
+      'DELETE FROM pan_reading WHERE measurement_id IN (SELECT id FROM measurement WHERE item_id = ?)',
+    ),
     dropUnusedProduct: sql<[{ id: string }]>(
       'DELETE FROM product WHERE id = @id AND NOT EXISTS (SELECT 1 FROM item WHERE product_id = @id)',
     ),

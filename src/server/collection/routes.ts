@@ -1,5 +1,6 @@
 import {
   AddCategory,
+  DeleteItem,
   DropPair,
   DropPhoto,
   EditCategory,
@@ -15,6 +16,7 @@ import { ok } from '../failing.js'
 import { read, write, type Route } from '../http/routes.js'
 import type { Care } from './care.js'
 import type { CollectionCommands } from './commands.js'
+import type { Deleting } from './deleting.js'
 import type { Merging } from './merging.js'
 import { CollectionPages } from './pages.js'
 import type { Photos } from './photos.js'
@@ -25,11 +27,12 @@ export function collectionRoutes(
     collection: CollectionCommands
     care: Care
     merging: Merging
+    deleting: Deleting
     photos: Photos
   } & ConstructorParameters<typeof CollectionPages>[0] &
     Parameters<typeof photoRoutes>[0],
 ): Route[] {
-  const { collection, care, merging, photos } = services
+  const { collection, care, merging, deleting, photos } = services
   const pages = new CollectionPages(services)
   return [
     read('/collection', () => ok(pages.all())),
@@ -47,6 +50,7 @@ export function collectionRoutes(
     write('post', '/edit-many', 'edit-many', EditMany, (body) => care.editMany(body)),
     write('post', '/openings', 'set-openings', SetOpenings, (body) => care.setOpenings(body)),
     write('post', '/swatches', 'set-swatches', SetSwatches, (body) => care.setSwatches(body)),
+    write('post', '/items/:id/delete', 'delete-item', DeleteItem, (_, id) => deleting.delete(id)),
     write('post', '/merge', 'merge', MergeItems, (body) => merging.merge(body)),
     write('post', '/categories', 'add-category', AddCategory, (body) => care.addCategory(body)),
     write('put', '/categories/:id', 'edit-category', EditCategory, (body, id) => care.editCategory(id, body)),

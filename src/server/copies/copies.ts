@@ -42,7 +42,7 @@ export class Copies {
     const facts = await this.shelf.check(part)
     if (facts.wrong !== null) {
       rmSync(part, { force: true })
-      throw new Error(`the copy of the day was not kept, since ${facts.wrong}`)
+      throw new Error(`the copy of the day wasn’t kept, since ${facts.wrong}`)
     }
     this.shelf.keep(part, name, facts)
     this.#linkPictures()

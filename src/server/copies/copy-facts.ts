@@ -35,7 +35,7 @@ export function factsOf(file: string): CopyFacts {
   try {
     db = new Database(file, { readonly: true, fileMustExist: true })
   } catch (error) {
-    return { ...nothing, wrong: `it cannot be opened: ${wordsOf(error)}` }
+    return { ...nothing, wrong: `it can’t be opened: ${wordsOf(error)}` }
   }
   try {
     const whole = db.pragma('integrity_check(1)', { simple: true })
@@ -45,7 +45,7 @@ export function factsOf(file: string): CopyFacts {
     const strange = db
       .prepare<[], { name: string }>("SELECT name FROM sqlite_schema WHERE type IN ('trigger', 'view')")
       .get()
-    if (strange) return { ...nothing, wrong: `it holds ${strange.name.slice(0, 60)}, which is none of Seligo's` }
+    if (strange) return { ...nothing, wrong: `it holds ${strange.name.slice(0, 60)}, which is none of Seligo’s` }
     // A copy of an earlier schema is as sound as one of this: what it does not know yet is none.
     const count = (table: string): number =>
       columnsOf(db, table).length === 0
@@ -64,10 +64,10 @@ export function factsOf(file: string): CopyFacts {
     const loose = db.pragma('foreign_key_check') as { table: string; parent: string }[]
     return {
       ...facts,
-      wrong: loose[0] ? `a row of ${loose[0].table} leads to one of ${loose[0].parent} that is not there` : null,
+      wrong: loose[0] ? `a row of ${loose[0].table} leads to one of ${loose[0].parent} that isn’t there` : null,
     }
   } catch (error) {
-    return { ...nothing, wrong: `it cannot be read: ${wordsOf(error)}` }
+    return { ...nothing, wrong: `it can’t be read: ${wordsOf(error)}` }
   } finally {
     db.close()
     leaveNothingBeside(file)

@@ -124,7 +124,7 @@ export class CopyShelf {
       await copyFile(file, part)
       syncFile(part)
       const facts = await this.check(part)
-      if (facts.wrong !== null) throw new Error(`what arrived is not sound: ${facts.wrong}`)
+      if (facts.wrong !== null) throw new Error(`what arrived isn’t sound: ${facts.wrong}`)
       this.keep(part, `${this.#prefix}${name}`, facts)
     } catch (error) {
       rmSync(part, { force: true })
@@ -174,7 +174,7 @@ export class CopyShelf {
       const written = known?.facts.sha256 ?? ''
       // Whatever a database makes of flipped bits: it is not what was written.
       const flipped = written !== '' && facts.sha256 !== written
-      const wrong = flipped ? (facts.wrong ?? 'its bytes are not those that were written') : facts.wrong
+      const wrong = flipped ? (facts.wrong ?? 'its bytes aren’t those that were written') : facts.wrong
       known = this.#remember(
         name,
         // What was written stays known, so that it is told apart again.

@@ -31,12 +31,12 @@ export class SecondFolder {
       // By where they really are: a link may lead back.
       const within = relative(await realpath(this.#from), await realpath(folder))
       if (within === '' || (!within.startsWith('..') && !isAbsolute(within)))
-        return no('it lies within the data folder, and would be lost with it')
-      if (!(await stat(folder)).isDirectory()) return no('it is not a folder')
+        return no('it is inside the data folder, and would be lost with it')
+      if (!(await stat(folder)).isDirectory()) return no('it isn’t a folder')
       await access(folder, constants.W_OK)
     } catch (error) {
       const code = (error as NodeJS.ErrnoException).code
-      return no(code === 'ENOENT' ? 'there is no such folder' : 'it cannot be written')
+      return no(code === 'ENOENT' ? 'there is no such folder' : 'it can’t be written')
     }
     return ok(null)
   }

@@ -18,7 +18,7 @@ export const HOUSE_RULES: readonly { readonly says: string; readonly sql: string
           UNION ALL SELECT 'wear', w.id FROM day_record d JOIN worn w ON w.day = d.id JOIN category c ON c.id = w.category_id WHERE d.no_makeup = 1 AND c.makeup = 1`,
   },
   {
-    says: 'something worn after it was gone',
+    says: 'something worn after it was finished or let go',
     sql: `SELECT 'item' AS tbl, i.id AS row_id FROM item i
            WHERE i.ended_on IS NOT NULL AND EXISTS (SELECT 1 FROM wear w WHERE w.item_id = i.id AND w.day > i.ended_on)
           UNION ALL SELECT 'wear', w.id FROM item i CROSS JOIN wear w ON w.item_id = i.id AND w.day > i.ended_on WHERE i.ended_on IS NOT NULL`,
@@ -39,7 +39,7 @@ export const HOUSE_RULES: readonly { readonly says: string; readonly sql: string
           UNION ALL SELECT 'zone', id FROM full`,
   },
   {
-    says: 'something in the drawer, on trial or in the short list that has ended',
+    says: 'something in the drawer, on trial or up next that has ended',
     sql: `SELECT 'placement' AS tbl, p.id AS row_id FROM placement p JOIN item i ON i.id = p.item_id WHERE p.to_day IS NULL AND i.ended_on IS NOT NULL
           UNION ALL SELECT 'trial', t.id FROM trial t JOIN item i ON i.id = t.item_id WHERE t.closed_on IS NULL AND i.ended_on IS NOT NULL
           UNION ALL SELECT 'short_list', s.id FROM short_list s JOIN item i ON i.id = s.item_id WHERE i.ended_on IS NOT NULL
@@ -48,13 +48,13 @@ export const HOUSE_RULES: readonly { readonly says: string; readonly sql: string
             OR EXISTS (SELECT 1 FROM trial t WHERE t.item_id = i.id AND t.closed_on IS NULL))`,
   },
   {
-    says: 'something that is said to lie in the drawer and does not, or the other way round',
+    says: 'something that is said to be in the drawer and isn’t, or the other way round',
     sql: `SELECT 'item' AS tbl, i.id AS row_id FROM item i
            WHERE (i.location = 'zone') <> EXISTS (SELECT 1 FROM placement p WHERE p.item_id = i.id AND p.to_day IS NULL)
           UNION ALL SELECT 'placement', p.id FROM placement p JOIN item i ON i.id = p.item_id WHERE p.to_day IS NULL AND i.location <> 'zone'`,
   },
   {
-    says: 'a plan whose things do not go with its months and weeks',
+    says: 'a plan whose items don’t go with its months and weeks',
     sql: `SELECT 'plan_line' AS tbl, l.id AS row_id FROM plan_line l JOIN plan p ON p.id = l.plan_id
            WHERE json_array_length(l.lies) <> json_array_length(p.months) OR json_array_length(l.uses) <> json_array_length(p.weeks)`,
   },
@@ -67,7 +67,7 @@ export const HOUSE_RULES: readonly { readonly says: string; readonly sql: string
           UNION ALL SELECT 'item_event', e.id FROM item_event e JOIN part p ON p.id = e.part_id WHERE p.item_id <> e.item_id`,
   },
   {
-    says: 'a review of something that is not finished, or of another product',
+    says: 'a review of something that isn’t finished, or of another product',
     sql: `SELECT 'review' AS tbl, r.id AS row_id FROM review r JOIN item i ON i.id = r.item_id
            WHERE i.ended_as IS NOT 'finished' OR i.product_id <> r.product_id`,
   },
@@ -83,7 +83,7 @@ export const HOUSE_RULES: readonly { readonly says: string; readonly sql: string
               OR (s.out_reason = 'let go' AND i.ended_as IS NOT 'left')`,
   },
   {
-    says: 'a mix of things worn on different days',
+    says: 'a mix of items worn on different days',
     sql: `SELECT 'wear' AS tbl, w.id AS row_id FROM wear w JOIN mix m ON m.id = w.mix_id WHERE m.day <> w.day`,
   },
   {
@@ -96,7 +96,7 @@ export const HOUSE_RULES: readonly { readonly says: string; readonly sql: string
             JOIN photo f ON f.id = r.photo_id WHERE f.item_id <> m.item_id OR m.kind <> 'bare'`,
   },
   {
-    says: 'something blended with itself, or used up by a blend that is not there',
+    says: 'something blended with itself, or used up by a blend that isn’t there',
     sql: `SELECT 'blend_parent' AS tbl, b.id AS row_id FROM blend_parent b WHERE b.item_id = b.parent_item_id
           UNION ALL SELECT 'item', i.id FROM item i WHERE i.ended_as = 'blended'
              AND NOT EXISTS (SELECT 1 FROM blend_parent b WHERE b.parent_item_id = i.id)`,
@@ -107,7 +107,7 @@ export const HOUSE_RULES: readonly { readonly says: string; readonly sql: string
            WHERE (p.depotted_on IS NOT NULL) <> EXISTS (SELECT 1 FROM item_event e WHERE e.part_id = p.id AND e.kind = 'depotted')`,
   },
   {
-    says: 'two things in one container',
+    says: 'two items in one container',
     sql: `WITH held AS (
             SELECT e.id, e.container_id, e.item_id FROM item_event e JOIN item i ON i.id = e.item_id
              WHERE e.container_id IS NOT NULL AND i.ended_on IS NULL
@@ -117,7 +117,7 @@ export const HOUSE_RULES: readonly { readonly says: string; readonly sql: string
            WHERE (SELECT count(DISTINCT o.item_id) FROM held o WHERE o.container_id = h.container_id) > 1`,
   },
   {
-    says: 'friends chose what they were not asked about',
+    says: 'friends chose what they weren’t asked about',
     sql: `SELECT 'ask' AS tbl, a.id AS row_id FROM ask a WHERE a.chosen_item_id IS NOT NULL
              AND NOT EXISTS (SELECT 1 FROM ask_item i WHERE i.ask_id = a.id AND i.item_id = a.chosen_item_id)`,
   },
@@ -126,7 +126,7 @@ export const HOUSE_RULES: readonly { readonly says: string; readonly sql: string
     sql: `SELECT 'ask' AS tbl, a.id AS row_id FROM ask a WHERE (SELECT count(*) FROM ask_item i WHERE i.ask_id = a.id) < 2`,
   },
   {
-    says: 'something that has gone without a word on where, or the other way round',
+    says: 'something let go without a word on where to, or the other way round',
     sql: `SELECT 'verdict' AS tbl, v.id AS row_id FROM verdict v JOIN item i ON i.id = v.item_id WHERE v.verdict = 'let go' AND i.ended_as IS NOT 'left'
           UNION ALL SELECT 'item', i.id FROM item i WHERE i.ended_as = 'left'
              AND NOT EXISTS (SELECT 1 FROM verdict v WHERE v.item_id = i.id AND v.verdict = 'let go')`,

@@ -65,7 +65,7 @@ export function migrate(
       const [first] = broken
       if (first && pending.length > 0)
         throw new SchemaMismatch(
-          `Rows of ${first.table} would refer to rows of ${first.parent} that are not there. Nothing was changed.`,
+          `Rows of ${first.table} would refer to rows of ${first.parent} that aren’t there. Nothing was changed.`,
         )
     }).immediate()
   } finally {

@@ -42,7 +42,7 @@ function openForReading(file: string): Db | null {
       try {
         const applied = db.prepare<[], { n: number }>('SELECT count(*) AS n FROM migration').get()?.n
         // One of an earlier schema has to be brought up to date first, which is writing.
-        if (applied !== known.length) throw new SchemaMismatch('It is of an earlier schema.')
+        if (applied !== known.length) throw new SchemaMismatch('It’s of an earlier schema.')
         installJournalTriggers(db)
         installViews(db)
         return db
@@ -72,7 +72,7 @@ function openForWriting(file: string, options: Opening): Db {
   if (statSync(file).size === 0) throw new NoCollection('The file is empty.')
   const db = new Database(file)
   try {
-    if (isForeign(db)) throw new NoCollection('It is a database of another program.')
+    if (isForeign(db)) throw new NoCollection('It’s a database of another program.')
     db.pragma('journal_mode = WAL')
     db.pragma('synchronous = FULL')
     // On macOS a plain sync may stop in the cache of the disk; elsewhere this changes nothing.

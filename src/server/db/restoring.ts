@@ -107,7 +107,7 @@ export class Restoring {
   #now(rows: readonly NetRow[]): Map<string, Image> {
     const found = new Map<string, Image>()
     for (const [tbl, ids] of idsByTable(rows)) {
-      if (!this.#columns.has(tbl)) throw new Error(`The journal names a table that is not there: ${tbl}`)
+      if (!this.#columns.has(tbl)) throw new Error(`The journal names a table that isn’t there: ${tbl}`)
       const all = this.#sql<[string], Image>(`SELECT t.* FROM json_each(?) j JOIN "${tbl}" t ON t.id = j.value`)
       for (const row of all.all(JSON.stringify(ids))) found.set(keyOf({ tbl, rowId: String(row['id']) }), row)
     }

@@ -134,7 +134,7 @@ export class Undo {
         const done = this.#restore(net, target)
         if (!done.ok) return done
         this.#markTakenBack(request.changeId, all)
-        const words = all.length === 1 ? `Took back: ${target.words}` : `Took back ${all.length} changes`
+        const words = all.length === 1 ? `Undid: ${target.words}` : `Undid ${all.length} changes`
         return ok({ words, answer: { takenBack: all.map((row) => ({ ...listed(row), undone: true })) } })
       },
       { isUndo: true },

@@ -103,7 +103,7 @@ export class Decide {
       if (!started.ok) return started
     }
     return ok({
-      words: `${counted(trials.length, 'thing')} on trial for ${counted(wearsWanted, 'wear')} each`,
+      words: `${counted(trials.length, 'item')} on trial for ${counted(wearsWanted, 'wear')} each`,
       answer: { id: setId },
     })
   }

@@ -52,7 +52,7 @@ export class LettingGo {
     this.#queries.hand.run({ id: verdictId, day, toWhom })
     const name = this.#nameOf(row.value.item_id)
     return ok({
-      words: day === null ? `${name} is not handed over yet` : `Handed ${name} over`,
+      words: day === null ? `${name} isn’t handed over yet` : `Handed ${name} over`,
       answer: { id: verdictId },
     })
   }
@@ -64,7 +64,7 @@ export class LettingGo {
     if (day !== null && day < row.value.day) return fail('handed-before-let-go', { value: day, day: row.value.day })
     this.#queries.regret.run({ id: verdictId, day, words: day === null ? '' : words })
     const name = this.#nameOf(row.value.item_id)
-    return ok({ words: day === null ? `${name} is not missed` : `${name} is missed`, answer: { id: verdictId } })
+    return ok({ words: day === null ? `${name} isn’t missed` : `${name} is missed`, answer: { id: verdictId } })
   }
 
   #letGo(id: string): Outcome<GoneRow> {

@@ -1,17 +1,17 @@
-import { callOf } from '#core/item/naming'
 import type { z } from 'zod'
 import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import { countFelt, type Felt } from '#core/decide/feelings'
-import { MOST_PICKED, NEGLECTED_DAYS, proposePicks, type PickEnding, type PickReason } from '#core/decide/stash-pick'
+import { MOST_PICKED, proposePicks, type PickEnding } from '#core/decide/stash-pick'
+import { NEGLECTED_DAYS } from '#core/plan/reasons'
 import { seasonOn } from '#core/item/traits'
 import { isInDate, isSpoiled } from '#core/shelf-life/last-good-day'
 import { counted } from '#core/words/counted'
 import { itemMark } from '#core/words/told'
-import type { EndPick, PickReasonView, PickView, StartPick, StashAnswer } from '#contract/deciding'
+import type { EndPick, PickView, StartPick, StashAnswer } from '#contract/deciding'
 import type { Answer } from '../db/journal.js'
 import { type Db, preparing } from '../db/query.js'
 import { fail, ok } from '../failing.js'
-import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
+import { listedOf, summaryOf } from '../stock/item-facts.js'
 import type { Context } from '../context.js'
 import type { Stock } from '../stock/stock.js'
 import type { Drawer } from '../drawer/drawer.js'
@@ -39,7 +39,7 @@ export class Stash {
     return {
       today,
       now: running ? this.#view(running, today) : null,
-      proposed: running ? [] : this.#proposed(today),
+      ...(running ? { proposed: [], withItems: [] } : this.#proposed(today)),
       before: this.#queries.over.all(PICKS_SHOWN).map((row) => this.#view(row, today)),
     }
   }
@@ -64,7 +64,7 @@ export class Stash {
       }
       this.#queries.addItem.run({ id: each.id, pickId: id, itemId: item.id, laid: laid ? 1 : 0 })
     }
-    return ok({ words: `Shopping the stash: ${counted(items.length, 'thing')}`, answer: { id } })
+    return ok({ words: `Shopping the stash: ${counted(items.length, 'item')}`, answer: { id } })
   }
 
   /** Each goes back, stays in the drawer or goes on trial; what ended meanwhile is passed over. */
@@ -130,7 +130,7 @@ export class Stash {
     }
   }
 
-  #proposed(today: Day): StashAnswer['proposed'] {
+  #proposed(today: Day): Pick<StashAnswer, 'proposed' | 'withItems'> {
     const { items, byId, known } = this.services.evidence.all()
     const season = seasonOn(today, this.services.settings().hemisphere)
     const pairs = this.#queries.pairs.all()
@@ -144,7 +144,7 @@ export class Stash {
               ? [pair.item_id]
               : [],
       )
-    const inReach = new Set(items.filter((item) => item.placement !== null).map((item) => item.id))
+    const inDrawer = new Set(items.filter((item) => item.placement !== null).map((item) => item.id))
     const candidates = items.filter(
       (item) =>
         item.lifecycle === 'open' &&
@@ -157,31 +157,33 @@ export class Stash {
         isInDate(item.shelfLife) &&
         !(isSpoiled(item.shelfLife) && item.eye),
     )
-    return proposePicks(
+    const picks = proposePicks(
       candidates.map((item) => ({
-        id: item.id,
+        itemId: item.id,
         kind: item.wornAsId,
         liking: item.liking,
-        daysUnworn: item.lastWorn === null ? null : daysBetween(item.lastWorn, today),
-        goodFor: item.shelfLife.daysLeft,
-        ofTheSeason: item.seasons.includes(season),
-        inSeason: item.seasons.length === 0 || item.seasons.includes(season),
-        worksWith: partners(item.id, 'works'),
-        fightsWith: partners(item.id, 'fights'),
+        shelfLife: item.shelfLife,
+        seasons: item.seasons,
+        lastWorn: item.lastWorn,
+        since: addDays(today, -known(item)),
+        inDrawer: false,
+        works: partners(item.id, 'works'),
+        fights: partners(item.id, 'fights'),
       })),
-      inReach,
       PROPOSED,
-    ).flatMap(({ id, reasons }) => {
-      const item = byId.get(id)
-      return item ? [{ item: summaryOf(item), reasons: reasons.map((reason) => reasonView(reason, byId)) }] : []
-    })
+      { today, season, inDrawer },
+    )
+    const others = picks.flatMap(({ reasons }) =>
+      reasons.flatMap((reason) => (reason.code === 'goes-with' ? [reason.withItemId] : [])),
+    )
+    return {
+      proposed: picks.flatMap(({ itemId, reasons }) => {
+        const item = byId.get(itemId)
+        return item ? [{ item: summaryOf(item), reasons: [...reasons] }] : []
+      }),
+      withItems: others.flatMap((id) => byId.get(id) ?? []).map(listedOf),
+    }
   }
-}
-
-function reasonView(reason: PickReason, byId: ReadonlyMap<string, ItemFacts>): PickReasonView {
-  if (reason.code !== 'goes with') return reason
-  const other = byId.get(reason.otherId)
-  return { ...reason, other: other ? callOf(other) : '' }
 }
 
 interface PickRow {

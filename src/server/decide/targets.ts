@@ -57,7 +57,7 @@ export class Targets {
   drop(id: string): Answer {
     if (!this.#queries.one.get(id)) return fail('unknown-target', { value: id })
     this.#queries.drop.run(id)
-    return ok({ words: 'Dropped a target', answer: { id } })
+    return ok({ words: 'Removed a target', answer: { id } })
   }
 
   #spans(categoryId: string): Span[] {

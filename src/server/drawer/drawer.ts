@@ -72,7 +72,7 @@ export class Drawer {
     this.#queries.place.run({ id: placementId, itemId, zoneId, day: today, beside: beside ? 1 : 0 })
     this.#queries.setLocation.run({ itemId, location: 'zone', until: null })
     return ok({
-      words: `Laid ${itemMark(item)} ${beside ? 'beside the drawer' : `into ${zone.name}`}`,
+      words: `Put ${itemMark(item)} ${beside ? 'beside the drawer' : `in ${zone.name}`}`,
       answer: { id: placementId },
     })
   }
@@ -84,7 +84,7 @@ export class Drawer {
       if (!laid.ok) return laid
     }
     const { length: count } = placements
-    return ok({ words: `Laid ${counted(count, 'thing')} into the drawer`, answer: { count } })
+    return ok({ words: `Put ${counted(count, 'item')} in the drawer`, answer: { count } })
   }
 
   /** A drawer to begin with, or what could fill the one there is. */
@@ -98,6 +98,7 @@ export class Drawer {
     const out = present.filter(
       (item) => item.placement === null && item.setAside === null && !item.packageStates.includes(TOO_TALL),
     )
+    const ten = this.services.stock.nextTen(today)
     const picks = proposeDrawer(
       out.map((item) => ({
         itemId: item.id,
@@ -108,8 +109,10 @@ export class Drawer {
         spoiled: isSpoiled(item.shelfLife),
         uses: item.uses,
         liking: item.liking,
-        actOn: item.shelfLife.actOn,
+        shelfLife: item.shelfLife,
+        inDrawer: false,
         seasons: item.seasons,
+        upNext: ten.get(item.id) ?? null,
       })),
       new Map(zones.map((zone) => [zone.id, zone.slots - zone.taken])),
       { season: seasonOn(today, this.services.settings().hemisphere), today, there },

@@ -87,7 +87,7 @@ export class CollectionFiles {
     if (broken)
       return fail('collection-inconsistent', {
         where: `tables.${broken.table}`,
-        why: `a row refers to one of ${broken.parent} that the file does not hold`,
+        why: `a row refers to one of ${broken.parent} that the file doesn’t hold`,
       })
     const [breach] = breachesOf(db)
     if (breach)
@@ -112,7 +112,7 @@ export class CollectionFiles {
     const missing = photos.findIndex((id) => file.pictures[id] === undefined && !leftOut.has(id))
     return missing < 0
       ? null
-      : fail('collection-inconsistent', { where: `tables.photo.${missing}`, why: 'the file does not hold its picture' })
+      : fail('collection-inconsistent', { where: `tables.photo.${missing}`, why: 'the file doesn’t hold its picture' })
   }
 }
 
@@ -124,7 +124,7 @@ function refusalOf(insert: () => unknown): string | null {
     const code = String((error as { code?: unknown }).code)
     if (!code.startsWith('SQLITE_CONSTRAINT')) throw error
     return /UNIQUE|PRIMARYKEY/.test(code)
-      ? 'another row has the same id or stands for the same thing'
+      ? 'another row has the same id or stands for the same item'
       : 'its columns contradict each other'
   }
 }

@@ -5,10 +5,10 @@ import type { Context } from '../context.js'
 import type { Stock } from '../stock/stock.js'
 
 const HEADERS = [
-  'Maker',
+  'Brand',
   'Product',
   'Shade',
-  'Category',
+  'Type',
   'Size',
   'Format',
   'Price',

@@ -25,7 +25,7 @@ const day = z
   .refine((text) => parseDay(text) !== null, 'Not a day of the calendar between 1970 and 2199.')
 const monthDay = z.string().refine((text) => parseDay(`2024-${text}`) !== null, 'Not a month and a day.')
 const month = z.string().regex(/^\d{4}-\d{2}$/)
-const words = z.string().max(20_000).refine(isWritable, 'There are signs in it that cannot be stored.')
+const words = z.string().max(20_000).refine(isWritable, 'There are signs in it that can’t be saved.')
 const colour = z.string().regex(/^#[0-9a-f]{6}$/)
 const flag = z.union([z.literal(0), z.literal(1)])
 const jsonOf = (shape: z.ZodType): z.ZodType =>

@@ -57,7 +57,7 @@ function entriesOf(services: Context & { stock: Stock; supplying: Supplying }, t
           {
             uid: `last-good-${item.id}`,
             day: item.shelfLife.actOn,
-            words: `Last good day: ${callOf(item)}`,
+            words: `Use by: ${callOf(item)}`,
             more: item.eye ? 'Worn at the eye: stop using it after this day.' : '',
           },
         ],
@@ -96,7 +96,7 @@ function entriesOf(services: Context & { stock: Stock; supplying: Supplying }, t
             uid: `need-${categoryId}`,
             day: need.middle,
             words: `Something new wanted: ${category}`,
-            more: `About then ${counted(n, 'thing')} in stock will be used up or no longer good.`,
+            more: `About then ${counted(n, 'item')} in stock will be used up or no longer good.`,
           },
         ]
       : [],

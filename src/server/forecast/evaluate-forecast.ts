@@ -1,5 +1,7 @@
 import { z } from 'zod'
+import { addDays, type Day } from '#core/calendar/day'
 import type { ContentFacts, Seen } from '#core/forecast/content'
+import { calendarOf } from '#core/forecast/finish'
 import { evidenceOf, forecastOf, type ForecastFacts } from '#core/forecast/forecast'
 import { packageModelOf } from '#core/forecast/form-models'
 import { median } from '#core/lists/median'
@@ -9,6 +11,9 @@ import { labelGrams, useAmountOf } from '#core/forecast/use-amounts'
 import { ROLES } from '#core/forecast/role'
 import type { Form } from '#core/item/form'
 import type { ModelType } from '#core/item/model-type'
+
+/** Days of a file are numbers; any day of the calendar serves as its last known one. */
+const CUT_DAY = '2000-01-01' as Day
 
 /** What the file calls each type, and how it is packed. Data table. */
 const TYPES: Readonly<Record<string, readonly [ModelType, Form]>> = {
@@ -121,7 +126,7 @@ const RECORDS: readonly (readonly [string, (thing: Thing) => boolean])[] = [
   ['one weighing, no empty, not weighed full', (thing) => weighings(thing) === 1 && !anchored(thing)],
   ['two or more weighings, no empty, not weighed full', (thing) => weighings(thing) > 1 && !anchored(thing)],
   ['weighings beside the weight of an empty or a full one', (thing) => weighings(thing) > 0 && anchored(thing)],
-  ['the label is not known', (thing) => thing.label === null],
+  ['the label isn’t known', (thing) => thing.label === null],
   ['began used', (thing) => thing.start === 'used'],
   ['fewer than 10 uses so far', (thing) => done(thing) < 10],
   ['10 uses or more so far', (thing) => done(thing) >= 10],
@@ -219,7 +224,13 @@ function factsOf(thing: Thing): ForecastFacts {
       weights: thing.focusDay === null ? [[0, cut, 1]] : sinceFocus(thing.focusDay, cut),
       inFocus: thing.focusDay !== null,
     },
-    ahead: { away: thing.away.map(([first, last]) => [first - cut, last - cut] as const), low: [] },
+    ahead: calendarOf(
+      CUT_DAY,
+      thing.away.map(([first, last]) => ({
+        earliest: addDays(CUT_DAY, first - cut),
+        latest: addDays(CUT_DAY, last - cut),
+      })),
+    ),
   }
 }
 

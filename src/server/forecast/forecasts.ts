@@ -1,6 +1,6 @@
 import { addDays, daysBetween, later, type Day } from '#core/calendar/day'
 import { evidenceOf, firstPassOf, forecastOf, type Forecast, type ForecastFacts } from '#core/forecast/forecast'
-import { calendarOf, type Ahead, type Calendar } from '#core/forecast/finish'
+import { calendarOf, type Calendar } from '#core/forecast/finish'
 import { userEffectsOf, type UserEffects } from '#core/forecast/user-effects'
 import { BEFORE_FOCUS, LEAST_PACE_DAYS, paceShown, sinceFocus, type Weighted } from '#core/forecast/rate'
 import type { Role } from '#core/forecast/role'
@@ -12,7 +12,7 @@ import { knownUses, type ItemFacts } from '../stock/item-facts.js'
 import { shadeOf, thingOf } from '../stock/measured.js'
 import type { Stock } from '../stock/stock.js'
 import { forecastQueries } from './queries.js'
-import { aheadOf, numbered, type KnownDays } from '../stock/known-days.js'
+import { numbered, type KnownDays } from '../stock/known-days.js'
 
 /** An item's forecast. What it was made from is read anew where it is asked for: two thousand of them are remembered. */
 export interface ItemForecast {
@@ -306,7 +306,7 @@ export class Forecasts {
         weights,
         inFocus: true,
       },
-      ahead: aheadOf(days),
+      ahead: this.#ahead(days),
     }
   }
 
@@ -337,14 +337,13 @@ export class Forecasts {
 
   #make(item: ItemFacts, facts: ForecastFacts, userEffects: UserEffects): ItemForecast {
     const { role, said } = this.roleOf(item)
-    const forecast = forecastOf(facts, userEffects, this.#calendarOf(facts.ahead))
+    const forecast = forecastOf(facts, userEffects)
     return { itemId: item.id, last: this.days().last, role, roleSaid: said, forecast, pace: paceShown(facts.log) }
   }
 
   /** The days ahead are the same for all. */
-  #calendarOf(ahead: Ahead): Calendar {
-    const { key } = this.days()
-    if (this.#calendar?.key !== key) this.#calendar = { key, calendar: calendarOf(ahead) }
+  #ahead({ key, last, calm }: KnownDays): Calendar {
+    if (this.#calendar?.key !== key) this.#calendar = { key, calendar: calendarOf(last, calm) }
     return this.#calendar.calendar
   }
 

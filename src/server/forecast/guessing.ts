@@ -48,7 +48,7 @@ export class Guessing {
     if (!item) return fail('unknown-item', { value: itemId })
     this.#queries.setRole.run({ id: itemId, role })
     return ok({
-      words: role === null ? `${itemMark(item)} is reckoned as the drawer tells` : `${itemMark(item)} is ${role}`,
+      words: role === null ? `${itemMark(item)} is estimated as the drawer tells` : `${itemMark(item)} is ${role}`,
       answer: { id: itemId },
     })
   }

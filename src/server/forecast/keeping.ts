@@ -1,5 +1,5 @@
 import { daysBetween, type Day } from '#core/calendar/day'
-import { LONG_DAYS } from '#core/forecast/finish'
+import { LONG_DAYS } from '#core/calendar/lengths'
 import type { ForecastReason } from '#core/forecast/role'
 import type { TouchedRow } from '../db/journal.js'
 import type { ItemFacts } from '../stock/item-facts.js'

@@ -23,21 +23,20 @@ export class FrontFigures {
     const queries = this.#queries
     const today = services.today()
     const present = services.stock.presentIds()
-    const soon = services.stock.facts(present, today).filter((item) => item.shelfLife.state === 'within 90 days')
+    const soon = services.stock
+      .facts(present, today)
+      .filter((item) => item.lifecycle === 'open' && item.shelfLife.state === 'within 90 days')
     const trials = services.decide.counts()
     return {
       today,
       wornToday: queries.wornOn.get(today)?.n ?? 0,
       items: present.length,
       projects: queries.projects.get()?.n ?? 0,
-      inProjects: queries.inProjects.get()?.n ?? 0,
       spoilSoon: soon.length,
       decisionsDue: trials.due,
       trials: trials.running,
       emptiesThisYear: queries.emptiesIn.get(today.slice(0, 4))?.n ?? 0,
-      guesses: queries.guesses.get()?.n ?? 0,
       checkIn: queries.checkIn.get() ?? null,
-      lastCheckIn: queries.lastCheckIn.get()?.day ?? null,
     }
   }
 }
@@ -47,17 +46,12 @@ export function frontQueries(db: Db) {
   return {
     wornOn: sql<[Day], { n: number }>('SELECT count(*) AS n FROM wear WHERE day = ?'),
     projects: sql<[], { n: number }>('SELECT count(*) AS n FROM project WHERE closed_on IS NULL'),
-    inProjects: sql<[], { n: number }>(`
-      SELECT count(DISTINCT s.item_id) AS n FROM stay s JOIN project p ON p.id = s.project_id
-       WHERE s.rolled_out IS NULL AND s.beside = 0 AND p.closed_on IS NULL`),
     checkIn: sql<[], { items: number; done: number }>(`
       SELECT count(*) AS items, coalesce(sum(done), 0) AS done FROM (
         SELECT item_id, max(state = 'done') AS done FROM check_in_step
          WHERE check_in_id = (SELECT id FROM check_in WHERE closed_on IS NULL ORDER BY started_on DESC, rowid DESC LIMIT 1)
          GROUP BY item_id)
       HAVING count(*) > 0`),
-    guesses: sql<[], { n: number }>('SELECT count(*) AS n FROM guess'),
-    lastCheckIn: sql<[], { day: Day | null }>('SELECT max(closed_on) AS day FROM check_in'),
     emptiesIn: sql<[string], { n: number }>(
       "SELECT count(*) AS n FROM item WHERE ended_as = 'finished' AND ended_roughly = 0 AND substr(ended_on, 1, 4) = ?",
     ),

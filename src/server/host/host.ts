@@ -270,7 +270,7 @@ export class Host {
       this.network.shut()
       this.pairing.closeCode()
       this.doorTrouble = ''
-      this.#say('The door to the network is shut.')
+      this.#say('Phone access is off.')
       return ok(null)
     }
     const before = this.machine.now.letIn
@@ -298,7 +298,7 @@ export class Host {
   }
 
   #sayWhere(): void {
-    this.#say(`Devices that you let in find it at ${this.network.url}/  (Settings, Devices)`)
+    this.#say(`Connected phones find it at ${this.network.url}/  (Settings, Phones)`)
   }
 
   close(): void {

@@ -109,7 +109,7 @@ export class MachineFile {
         // A folder that cannot be written: it stays where it is, and lets nobody in all the same.
       }
       say(
-        `${this.#file} could not be read and was moved aside: no device is let in. Pair your phone again in Settings.`,
+        `${this.#file} could not be read and was moved aside: no phone is connected. Connect your phone again in Settings.`,
       )
       return NOTHING
     }

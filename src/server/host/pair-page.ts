@@ -8,16 +8,16 @@ export interface PairPage {
 /** The page that a stranger's device sees, and the only one. */
 export function pairPage({ code, name, trouble }: PairPage): string {
   return plainPage(
-    'Let this phone in',
-    `<h1>Let this phone in</h1>
-<p>On the machine where Seligo runs, open Settings, then Devices, and show a code. It is good for two minutes.</p>
+    'Connect this phone',
+    `<h1>Connect this phone</h1>
+<p>On the computer where Seligo runs, open Settings, then Phones, and show a code. It’s good for two minutes.</p>
 ${trouble === '' ? '' : `<p role="alert">${escaped(trouble)}</p>`}
 <form method="post" action="/pair">
 <label for="code">Code</label>
 <input id="code" name="code" value="${escaped(code)}" maxlength="20" autocomplete="one-time-code" autocapitalize="characters" spellcheck="false" required${code === '' ? ' autofocus' : ''}>
-<label for="name">What this device is called</label>
+<label for="name">What this phone is called</label>
 <input id="name" name="name" value="${escaped(name)}" maxlength="60" required>
-<button type="submit">Let it in</button>
+<button type="submit">Connect</button>
 </form>`,
   )
 }

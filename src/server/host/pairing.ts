@@ -106,7 +106,7 @@ export class Pairing {
         devices: this.#machine.now.devices.map((each) => (each.id === device.id ? { ...each, lastSeenAt } : each)),
       })
     } catch (error) {
-      console.error(`When ${device.name} was last seen could not be stored: ${String(error)}`)
+      console.error(`When ${device.name} was last seen could not be saved: ${String(error)}`)
     }
   }
 }

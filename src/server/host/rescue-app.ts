@@ -46,7 +46,7 @@ export function rescueApp(host: Host, folder: string, check: Check, why: string)
     if (request.path.startsWith('/api')) {
       response.status(503).json({
         code: 'not-open',
-        title: 'The collection is not open.',
+        title: 'The collection isn’t open.',
         detail: why,
         errors: [],
         status: 503,
@@ -66,14 +66,14 @@ function rescuePage(why: string, trouble: string, copies: readonly KnownCopy[]):
     return `<form method="post" action="/rescue">
 <input type="hidden" name="name" value="${escaped(name)}">
 <p><strong>${when} UTC</strong>: ${counted(facts.items, 'item')}, ${counted(facts.wears, 'tick')}, ${counted(facts.pictures, 'picture')}</p>
-<button type="submit"${n === 0 ? '' : ' class="other"'}>Go back to ${n === 0 ? 'this one' : when}</button>
+<button type="submit"${n === 0 ? '' : ' class="other"'}>Restore ${n === 0 ? 'this one' : when}</button>
 </form>`
   })
   return plainPage(
     'Your collection could not be opened',
     `<h1>Your collection could not be opened</h1>
 <p class="why">${escaped(why)}</p>
-<p>Nothing in it was changed. These copies were read through just now and are sound. Going back to one puts what cannot be opened aside; it is not deleted.</p>
+<p>Nothing in it was changed. These safety copies were checked just now and are fine. Restoring one keeps what can’t be opened beside it; nothing is deleted.</p>
 ${trouble === '' ? '' : `<p role="alert">${escaped(trouble)}</p>`}
 ${offered.length > 0 ? offered.join('\n') : '<p role="alert">None of the copies is sound. The file docs/going-back.md says what can still be tried.</p>'}`,
   )

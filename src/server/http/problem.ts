@@ -34,7 +34,7 @@ export function problemOfInput(error: z.ZodError, body: unknown): Problem {
   })
   return {
     type: 'about:blank',
-    title: 'Some of that cannot be stored as it stands.',
+    title: 'Some of that can’t be saved as it stands.',
     status: 422,
     code: 'invalid',
     detail: errors.map((each) => `${each.field || 'request'}: ${each.message}`).join(' '),

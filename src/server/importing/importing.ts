@@ -1,6 +1,7 @@
 import type { z } from 'zod'
 import { fail, ok, type Outcome } from '../failing.js'
 import type { SheetItem, SheetReading } from '#core/formats/sheet/sheet-item'
+import { readingOfLeft } from '#core/formats/sheet/left-words'
 import type { Form } from '#core/item/form'
 import { counted } from '#core/words/counted'
 import type { ImportChoices, PreviewAnswer, PreviewImport, PreviewRow, RunImport } from '#contract/importing'
@@ -101,13 +102,25 @@ export class Importing {
   #storeRow(body: RunBody, { item, row }: PreparedRow): Outcome<unknown> {
     const id = this.services.newId()
     const fields = fieldsOf(item, row, this.#isSunscreen(row.categoryId))
+    const said = item.left === null || item.ended !== null ? null : readingOfLeft(item.left, fields.form, fields.opaque)
+    const reading = said && {
+      day: this.services.today(),
+      how: 'typed' as const,
+      doubtful: false,
+      note: '',
+      mm: null,
+      ofMm: null,
+      ...said,
+    }
     const brought = {
       priceSaid: item.priceSaid,
       openedBy: 'sheet',
-      keptText: item.kept,
+      // What its package can't be read by is kept as words.
+      keptText:
+        item.left !== null && said === null ? [...item.kept, { column: 'left', text: item.leftSaid }] : item.kept,
       importIdentity: identityOf(item),
     } as const
-    const added = this.services.collection.add({ changeId: body.changeId, id, fields, reading: null }, brought)
+    const added = this.services.collection.add({ changeId: body.changeId, id, fields, reading }, brought)
     if (!added.ok) return added
     for (let n = 1; n <= item.backups; n += 1) {
       const backup = { ...fields, opened: { kind: 'unopened' } as const, usesBefore: null }
@@ -204,6 +217,7 @@ function previewOf(
     paoMonths,
     expiry,
     uses,
+    left,
     format,
     backups,
   } = item
@@ -224,6 +238,7 @@ function previewOf(
     paoMonths,
     expiry,
     uses,
+    left,
     format,
     backups,
     ended: item.ended?.kind ?? null,

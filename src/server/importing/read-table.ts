@@ -8,7 +8,7 @@ import { headerScore, type SheetTab } from '#core/formats/sheet/locate-table'
 /** First bytes of what people choose by mistake. From the formats' own specifications, from memory. */
 const SIGNATURES: readonly [string, string][] = [
   ['504b0304', 'a zip archive'],
-  ['d0cf11e0', 'a workbook of the old kind (.xls)'],
+  ['d0cf11e0', 'a workbook of the old type (.xls)'],
   ['89504e47', 'a picture'],
   ['ffd8ff', 'a picture'],
   ['47494638', 'a picture'],

@@ -73,7 +73,7 @@ export class Laying {
     if (this.#queries.open.get()) return fail('laying-open')
     if ((this.#queries.taken.get(id)?.n ?? 0) > 0) return fail('id-taken', { value: id })
     this.#queries.start.run({ id, season, day: this.services.today() })
-    return ok({ words: `Began to lay the drawer for ${season}`, answer: { id } })
+    return ok({ words: `Began to arrange the drawer for ${season}`, answer: { id } })
   }
 
   choose(layingId: string, body: z.output<typeof ChooseInLaying>): Answer {
@@ -120,7 +120,7 @@ export class Laying {
       })
       count += 1
     }
-    return ok({ words: `Chose for ${counted(count, 'thing')} as planned`, answer: { count } })
+    return ok({ words: `Chose for ${counted(count, 'item')} as planned`, answer: { count } })
   }
 
   /** All choices take effect at once: first what leaves, then what comes in. What finds no slot is named and stays out. */
@@ -161,7 +161,7 @@ export class Laying {
           itemId: id,
           wearsWanted: TRIAL_WEARS,
           dueOn: addDays(today, TRIAL_DAYS),
-          question: `Doubted when the drawer was laid for ${laying.season}.`,
+          question: `Not sure about it when changing to ${laying.season}.`,
         })
     }
     for (const { item_id: itemId, choice, destination } of choices)
@@ -170,7 +170,7 @@ export class Laying {
         if (!gone.ok) return gone
       }
     this.#queries.close.run({ id: layingId, day: today })
-    return ok({ words: `Laid the drawer for ${laying.season}`, answer: { id: layingId, noRoom, brushes } })
+    return ok({ words: `Changed season: ${laying.season}`, answer: { id: layingId, noRoom, brushes } })
   }
 
   drop(layingId: string): Answer {
@@ -178,7 +178,7 @@ export class Laying {
     if (laying?.id !== layingId) return fail('no-laying')
     this.#queries.dropChoices.run(layingId)
     this.#queries.drop.run(layingId)
-    return ok({ words: `Gave up laying the drawer for ${laying.season}`, answer: { id: layingId } })
+    return ok({ words: `Stopped changing season: ${laying.season}`, answer: { id: layingId } })
   }
 
   #letGo(itemId: string, destination: Destination | null, season: Season): Outcome<unknown> {
@@ -188,7 +188,7 @@ export class Laying {
       itemId,
       trialId: null,
       verdict: 'let go',
-      reason: `When the drawer was laid for ${season}.`,
+      reason: `When changing season: ${season}.`,
       destination,
       until: null,
       usedAs: null,

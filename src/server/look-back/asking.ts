@@ -5,7 +5,6 @@ import type { AnswerAsk, AsksAnswer, Candidate, PutAsk } from '#contract/look-ba
 import type { Answer } from '../db/journal.js'
 import { fail, ok } from '../failing.js'
 import { listedOf, type ItemFacts } from '../stock/item-facts.js'
-import { MoneyOf } from './money-of.js'
 import { lookBackQueries } from './queries.js'
 import type { Context } from '../context.js'
 import type { Stock } from '../stock/stock.js'
@@ -40,7 +39,6 @@ export class Asking {
         )
         .map((item) => [item.id, item]),
     )
-    const money = new MoneyOf(services)
     return {
       today,
       currency: services.settings().currency,
@@ -59,13 +57,13 @@ export class Asking {
             if (!item) return []
             const own = works.find((pair) => pair.item_id === id || pair.other_item_id === id)
             const partner = own && others.get(own.item_id === id ? own.other_item_id : own.item_id)
-            return [this.#candidate(item, today, money, rivals.get(item.wornAsId) ?? 0, partner)]
+            return [this.#candidate(item, today, rivals.get(item.wornAsId) ?? 0, partner)]
           }),
       })),
     }
   }
 
-  #candidate(item: ItemFacts, today: Day, money: MoneyOf, open: number, partner: ItemFacts | undefined): Candidate {
+  #candidate(item: ItemFacts, today: Day, open: number, partner: ItemFacts | undefined): Candidate {
     const left = item.endedOn === null ? this.services.forecasts.of(item).forecast.content.usesLeft : []
     return {
       item: listedOf(item),
@@ -73,7 +71,7 @@ export class Asking {
       lastGood: item.shelfLife.actOn,
       worn90: this.#queries.daysOf.get({ itemId: item.id, from: addDays(today, 1 - LATELY_DAYS), to: today })?.n ?? 0,
       priceMinor: item.priceMinor,
-      usedMinor: money.used(item, item.uses),
+      usedMinor: item.priceMinor === null ? null : item.priceMinor * (1 - this.services.forecasts.shareLeft(item)),
       rivals: Math.max(0, open - (item.lifecycle === 'open' ? 1 : 0)),
       pair: partner ? callOf(partner) : null,
     }
@@ -115,6 +113,6 @@ export class Asking {
     if (!there) return fail('unknown-ask', { value: id })
     this.#queries.dropAskItems.run(id)
     this.#queries.dropAsk.run(id)
-    return ok({ words: `Dropped the question: ${there.question}`, answer: { id } })
+    return ok({ words: `Removed the question: ${there.question}`, answer: { id } })
   }
 }

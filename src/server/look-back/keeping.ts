@@ -32,18 +32,18 @@ export class KeptSpans {
     if (!there) {
       if (version !== null) return fail('unknown-span', { value: id })
       this.#queries.addSpan.run({ id, name, from, to })
-      return ok({ words: `Kept the span ${name}`, answer: { id } })
+      return ok({ words: `Saved the period ${name}`, answer: { id } })
     }
     if (there.version !== version) return fail('stale', { current: JSON.stringify(there) })
     this.#queries.setSpan.run({ id, name, from, to })
-    return ok({ words: `Changed the span ${name}`, answer: { id } })
+    return ok({ words: `Changed the period ${name}`, answer: { id } })
   }
 
   drop(id: string): Answer {
     const there = this.#queries.span.get(id)
     if (!there) return fail('unknown-span', { value: id })
     this.#queries.dropSpan.run(id)
-    return ok({ words: `Dropped the span ${there.name}`, answer: { id } })
+    return ok({ words: `Removed the period ${there.name}`, answer: { id } })
   }
 
   /** No words take back what was said. */
@@ -59,7 +59,7 @@ export class KeptSpans {
     }
     if (words === '') this.#queries.dropWords.run(there.id)
     else this.#queries.setWords.run({ id: there.id, words })
-    const said = words === '' ? 'Took back how it felt' : 'Said how it felt'
+    const said = words === '' ? 'Undid how it felt' : 'Said how it felt'
     return ok({ words: `${said}, ${span}`, answer: { id: there.id } })
   }
 }

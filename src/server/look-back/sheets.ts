@@ -32,6 +32,7 @@ const MOST_DAYS = 366 * 30
 
 export class SpanSheets {
   readonly #queries
+  readonly #money: MoneyOf
   #things: ReadonlyMap<string, ThingRow> | null = null
 
   constructor(
@@ -43,6 +44,7 @@ export class SpanSheets {
     },
   ) {
     this.#queries = lookBackQueries(services.db)
+    this.#money = new MoneyOf(services.stock.measured)
   }
 
   /** Everything that is or ever was there, by id; kept until a change touches what it is read from. */
@@ -54,6 +56,7 @@ export class SpanSheets {
 
   forget(touched: readonly TouchedRow[]): void {
     if (touched.some(({ tbl }) => THINGS_READ.has(tbl))) this.#things = null
+    this.#money.forget(touched)
   }
 
   /** `projectId` null = of every project. A span that lies ahead or runs backwards is refused. */
@@ -74,7 +77,8 @@ export class SpanSheets {
     const things = this.things()
     const kinds = new Map(this.#queries.kinds.all().map((row) => [row.id, row]))
     const worn = wornSpan(this.#queries, span, things, kinds)
-    const money = new MoneyOf(services)
+    const logSince = this.#queries.logSince.get()?.day ?? null
+    const money = this.#money.since(logSince)
     const items = services.stock.facts(concerned(things, worn, span), today)
     const byId = new Map(items.map((item) => [item.id, item]))
     const drawn = new Set<string>()
@@ -94,8 +98,10 @@ export class SpanSheets {
     const { different, most: face } = facesIn(worn.faces)
     for (const id of face?.itemIds ?? []) drawn.add(id)
     const cameIn = cameInOf(span, things.values())
-    const logSince = this.#queries.logSince.get()?.day ?? null
-    const spent = this.#spent(worn, byId, money)
+    const spent = spentIn(worn, (id, uses, day) => {
+      const item = byId.get(id)
+      return item ? money.used(item, uses, day) : null
+    })
     const mark = (id: string): { itemId: string; mark: string } => ({ itemId: id, mark: markOf(things.get(id)) })
     const endings = stockSpans(things)
     const kind = kindOf(asked)
@@ -114,15 +120,16 @@ export class SpanSheets {
         here: least.here,
         unworn: least.unworn,
         grams: this.#grams(span),
-        ...spent,
+        spent: spent.all,
+        perUse: spent.perUse,
       },
-      months: worn.months.map(({ from, to, uses, wearDays }) => ({
+      months: worn.months.map(({ from, to, uses, wearDays }, at) => ({
         from,
         to,
         uses: sum(uses.values()),
         wearDays,
         finished: finishes.filter(({ on }) => on >= from && on <= to).length,
-        spent: sum([...uses].map(([id, count]) => this.#usedBy(id, count, byId, money) ?? 0)),
+        spent: spent.months[at] ?? 0,
       })),
       ...stays,
       pushes,
@@ -157,29 +164,6 @@ export class SpanSheets {
   #lastWorn(ids: readonly string[], to: Day): Map<string, Day> {
     const rows = this.#queries.lastWornBy.all({ ids: JSON.stringify(ids), to })
     return new Map(rows.flatMap(({ id, day }) => (day === null ? [] : [[id, day] as const])))
-  }
-
-  #usedBy(id: string, uses: number, byId: ReadonlyMap<string, ItemFacts>, money: MoneyOf): number | null {
-    const item = byId.get(id)
-    return item ? money.used(item, uses) : null
-  }
-
-  #spent(
-    worn: WornSpan,
-    byId: ReadonlyMap<string, ItemFacts>,
-    money: MoneyOf,
-  ): { readonly spent: MoneyView; readonly perUse: number | null } {
-    let minor = 0
-    let of = 0
-    let uses = 0
-    for (const [id, count] of worn.uses) {
-      const used = this.#usedBy(id, count, byId, money)
-      if (used === null) continue
-      minor += used
-      of += 1
-      uses += count
-    }
-    return { spent: { minor, of, unknown: worn.uses.size - of }, perUse: uses === 0 ? null : minor / uses }
   }
 
   #days(span: LookSpan, worn: WornSpan, logSince: Day | null, today: Day): Omit<SpanSheet['days'], 'faces'> {
@@ -299,6 +283,28 @@ function concerned(things: ReadonlyMap<string, ThingRow>, worn: WornSpan, span: 
         ended === null || worn.uses.has(id) || (on !== null && on >= span.from),
     )
     .map(({ id }) => id)
+}
+
+/** What the uses of each month came to, and their sum; `of` what is told, by item. */
+function spentIn(
+  worn: WornSpan,
+  usedBy: (id: string, uses: number, day: Day) => number | null,
+): { readonly all: MoneyView; readonly months: readonly number[]; readonly perUse: number | null } {
+  const known = new Map<string, boolean>()
+  let uses = 0
+  const months = worn.months.map((month) =>
+    sum(
+      [...month.uses].map(([id, count]) => {
+        const used = usedBy(id, count, month.to)
+        known.set(id, used !== null && known.get(id) !== false)
+        if (used !== null) uses += count
+        return used ?? 0
+      }),
+    ),
+  )
+  const of = [...known.values()].filter(Boolean).length
+  const minor = sum(months)
+  return { all: { minor, of, unknown: known.size - of }, months, perUse: uses === 0 ? null : minor / uses }
 }
 
 function boughtOf(cameIn: SpanSheet['cameIn']): SpanSheet['bought'] {

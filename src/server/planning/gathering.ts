@@ -59,8 +59,11 @@ export class PlanGathering {
     const inside = new Map<string, string[]>()
     for (const { projectId, inside: own } of projects)
       for (const id of own) inside.set(id, [...(inside.get(id) ?? []), projectId])
+    const ten = services.stock.nextTen(today)
     const can = mostWorth(
-      possible.map((item) => this.#standing(item, words.get(item.id), inside.get(item.id) ?? [])),
+      possible.map((item) =>
+        this.#standing(item, words.get(item.id), inside.get(item.id) ?? [], ten.get(item.id)?.place ?? null),
+      ),
       today,
     )
     const things = can.map(({ item, ...standing }) => ({ ...standing, ...this.#needsOf(item) }))
@@ -112,6 +115,7 @@ export class PlanGathering {
     item: ItemFacts,
     word: { said: PlanThing['said']; weight: number | null; most_a_week: number | null } | undefined,
     projectIds: readonly string[],
+    upNext: number | null,
   ) {
     const { forecast, pace } = this.services.forecasts.of(item)
     return {
@@ -127,6 +131,7 @@ export class PlanGathering {
       liking: item.liking,
       moneyLeft: item.priceMinor === null ? null : Math.round(item.priceMinor * forecast.content.share.middle),
       projectIds,
+      upNext,
       said: word?.said ?? null,
       weight: word?.weight ?? null,
       pace: pace?.perWeek ?? null,
@@ -214,10 +219,10 @@ type Standing = Omit<PlanThing, 'toward' | 'needs' | 'needsToPan' | 'by'>
 function mostWorth<T extends Standing>(things: readonly T[], today: Day): readonly T[] {
   if (things.length <= MOST_THINGS) return things
   const usualMoney = median(things.flatMap(({ moneyLeft }) => moneyLeft ?? []))
-  const rank = ({ inDrawer, projectIds, said, lastGood, liking, moneyLeft, weight }: Standing): number =>
-    (inDrawer || projectIds.length > 0 || said !== null ? 1000 : 0) +
+  const rank = ({ inDrawer, projectIds, upNext, said, lastGood, liking, moneyLeft, weight }: Standing): number =>
+    (inDrawer || projectIds.length > 0 || upNext !== null || said !== null ? 1000 : 0) +
     (lastGood !== null && lastGood < today ? -500 : 0) +
-    worthOf({ liking, moneyLeft, usualMoney, lastGood, inProject: projectIds.length > 0, weight }, today)
+    worthOf({ liking, moneyLeft, usualMoney, lastGood, inProject: projectIds.length > 0, upNext, weight }, today)
   const ranked = things.map((thing) => ({ thing, rank: rank(thing) }))
   ranked.sort((a, b) => b.rank - a.rank || (a.thing.itemId < b.thing.itemId ? -1 : 1))
   const kept = new Set(ranked.slice(0, MOST_THINGS).map(({ thing }) => thing))

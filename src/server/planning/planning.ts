@@ -61,7 +61,7 @@ export class Planning {
     if (this.#queries.wordOwner.get({ id, itemId })) return fail('id-taken', { value: id })
     if (said === null && weight === null && mostAWeek === null) this.#queries.dropWord.run(itemId)
     else this.#queries.putWord.run({ id, itemId, said, on: this.services.today(), weight, mostAWeek })
-    const words = said === 'in' ? 'in the plan, whatever else' : said === 'no' ? 'not now' : 'as the plan sees fit'
+    const words = said === 'in' ? 'always in the plan' : said === 'no' ? 'not now' : 'let the plan decide'
     return ok({ words: `${itemMark(item)}: ${words}`, answer: { id: itemId } })
   }
 
@@ -78,7 +78,7 @@ export class Planning {
   clearMoves(): Outcome<Done<{ count: number }>> {
     const count = this.#queries.moves.all().length
     this.#queries.dropMoves.run()
-    return ok({ words: 'Took the moves in the plan back', answer: { count } })
+    return ok({ words: 'Undid the moves in the plan', answer: { count } })
   }
 
   setPace(categoryId: string, body: { id: string; perWearDay: number | null }): Answer {
@@ -153,13 +153,13 @@ export class Planning {
         low: line.low,
         high: line.high,
       })
-    return ok({ words: 'Adopted a plan', answer: { id } })
+    return ok({ words: 'Using a new plan', answer: { id } })
   }
 
   end(id: string): Answer {
     if (this.#queries.inForce.get()?.id !== id) return fail('plan-changed')
     this.#queries.end.run({ id, day: this.services.today() })
-    return ok({ words: 'Dropped the plan', answer: { id } })
+    return ok({ words: 'Removed the plan', answer: { id } })
   }
 }
 

@@ -2,6 +2,7 @@ import type { z } from 'zod'
 import { fail, ok, type Outcome, type Refusal } from '../failing.js'
 import { itemMark } from '#core/words/told'
 import { later, type Day } from '#core/calendar/day'
+import { placeBefore } from '#core/plan/up-next'
 import type { RuleBreach } from '#core/goal/project-rules'
 import { isCounted } from '#core/goal/progress'
 import type {
@@ -62,7 +63,7 @@ export class Projects {
   ) {
     this.#queries = projectQueries(services.db)
     this.#views = new ProjectViews(services, this.#queries)
-    this.#list = new RollInList(services, this.#queries)
+    this.#list = new RollInList(services)
   }
 
   all(): ProjectsAnswer {
@@ -100,7 +101,7 @@ export class Projects {
           id: stayId,
           day: today < goal.rolledIn ? goal.rolledIn : today,
           reason: goal.met ? (goal.kind === 'finish' ? 'finished' : 'met') : 'left unfinished',
-          words: goal.met ? '' : 'at the finale',
+          words: goal.met ? '' : 'at the wrap-up',
         })
     this.#queries.close.run({ id, day: today, lessons })
     for (const words of linesOf(lessons))
@@ -157,7 +158,7 @@ export class Projects {
       if (!done.ok) return done
     }
     const name = this.#queries.one.get(projectId)?.name ?? ''
-    return ok({ words: `${counted(body.stays.length, 'thing')} rolled into ${name}`, answer: { id: projectId } })
+    return ok({ words: `${counted(body.stays.length, 'item')} rolled into ${name}`, answer: { id: projectId } })
   }
 
   editGoal(stayId: string, { version, goal }: { readonly version: number; readonly goal: GoalBody }): Answer {
@@ -282,12 +283,25 @@ export class Projects {
     const { id, itemId, season, words } = body
     if (this.#queries.shortListOwner.get({ id, itemId })) return fail('id-taken', { value: id })
     this.#queries.putOnShortList.run({ id, itemId, season, words, day: today })
-    return ok({ words: `${itemMark(item)} on the short list`, answer: { id } })
+    return ok({ words: `${itemMark(item)} is up next`, answer: { id } })
+  }
+
+  /** Before another that is up next, or to the end. */
+  moveUpNext(id: string, before: string | null): Answer {
+    const all = this.#queries.shortList.all()
+    const moved = all.find((row) => row.id === id)
+    const others = all.filter((row) => row.id !== id)
+    const at = before === null ? others.length : others.findIndex((row) => row.id === before)
+    if (!moved || at < 0) return fail('not-up-next')
+    const places = others.map(({ place }) => place)
+    if (all[at] !== moved) this.#queries.placeUpNext.run({ id, place: placeBefore(places, at) })
+    const item = this.services.stock.one(moved.item_id, this.services.today())
+    return ok({ words: `${item ? itemMark(item) : 'An item'} is number ${at + 1} of what’s up next`, answer: { id } })
   }
 
   takeOffShortList(id: string): Answer {
     this.#queries.takeOffShortList.run(id)
-    return ok({ words: 'Taken off the short list', answer: { id } })
+    return ok({ words: 'Taken off what is up next', answer: { id } })
   }
 
   #wrongReason(stay: StayHeadRow, project: ProjectRow, reason: RollOutBody['reason']): Refusal | null {

@@ -46,6 +46,7 @@ export interface ShortListRow {
   season: Season | null
   words: string
   added_on: Day
+  place: number
 }
 
 const PROJECT = `SELECT id, version, name, started_on, by_day, finishes_wanted, rules, shape, at_least, most_items, replacing,
@@ -99,11 +100,15 @@ export function projectQueries(db: Db) {
     ),
     category: sql<[string], { name: string }>('SELECT name FROM category WHERE id = ?'),
     shortList: sql<[], ShortListRow>(
-      'SELECT id, item_id, season, words, added_on FROM short_list ORDER BY added_on, rowid',
+      'SELECT id, item_id, season, words, added_on, place FROM short_list ORDER BY place, rowid',
     ),
     putOnShortList: sql<[{ id: string; itemId: string; season: Season | null; words: string; day: Day }]>(`
-      INSERT INTO short_list (id, item_id, season, words, added_on) VALUES (@id, @itemId, @season, @words, @day)
+      INSERT INTO short_list (id, item_id, season, words, added_on, place)
+      SELECT @id, @itemId, @season, @words, @day, coalesce(max(place), 0) + 1 FROM short_list WHERE true
       ON CONFLICT (item_id) DO UPDATE SET season = @season, words = @words, version = version + 1`),
+    placeUpNext: sql<[{ id: string; place: number }]>(
+      'UPDATE short_list SET place = @place, version = version + 1 WHERE id = @id',
+    ),
     takeOffShortList: sql<[string]>('DELETE FROM short_list WHERE id = ?'),
   }
 }

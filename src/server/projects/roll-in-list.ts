@@ -1,27 +1,22 @@
 import { rollInShortList, SHORT_LIST, type RollInCandidate } from '#core/plan/roll-in'
+import { seasonOn } from '#core/item/traits'
 import { isSpoiled } from '#core/shelf-life/last-good-day'
-import type { RollInReasonView, ShortListAnswer } from '#contract/projects'
+import type { ShortListAnswer } from '#contract/projects'
+import type { ReasonView } from '#contract/today'
 import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
-import type { ProjectQueries, ProjectRow, StayHeadRow } from './queries.js'
+import type { ProjectRow, StayHeadRow } from './queries.js'
 import type { Context } from '../context.js'
 import type { Stock } from '../stock/stock.js'
 import type { CurrentPlan } from '../planning/current-plan.js'
 
-type Listed = { item: ItemFacts; sameCategory: boolean; reason: RollInReasonView }
+type Listed = { item: ItemFacts; sameCategory: boolean; reasons: readonly ReasonView[] }
 
 /** As many of a sweep's next ones as are looked at in one go. Assumption. */
 const SWEEP_SHOWN = 8
 
 /** What could roll into a project, each with its reason; nothing that the user's rules would refuse. */
 export class RollInList {
-  readonly #queries: ProjectQueries
-
-  constructor(
-    private readonly services: Context & { stock: Stock; currentPlan: CurrentPlan },
-    queries: ProjectQueries,
-  ) {
-    this.#queries = queries
-  }
+  constructor(private readonly services: Context & { stock: Stock; currentPlan: CurrentPlan }) {}
 
   of(
     project: ProjectRow,
@@ -44,7 +39,7 @@ export class RollInList {
     )
     if (project.shape === 'sweep') return shown(this.#nextInSweep(stays, candidates))
     const out = replacing === null ? null : this.services.stock.one(replacing, today)
-    const kept = this.#keptForLater(candidates)
+    const kept = this.#keptForLater(candidates, out?.categoryId ?? null)
     kept.push(
       ...this.#planned(candidates, out?.categoryId ?? null).filter(
         ({ item }) => !kept.some((each) => each.item.id === item.id),
@@ -54,13 +49,15 @@ export class RollInList {
       this.#facts(all, candidates),
       out === null ? null : { categoryId: out.categoryId },
       today,
+      seasonOn(today, this.services.settings().hemisphere),
     )
     const byId = new Map(all.map((item) => [item.id, item]))
-    const reasoned = chosen.flatMap(({ itemId, sameCategory, reason }: RollInCandidate): Listed[] => {
+    const reasoned = chosen.flatMap(({ itemId, sameCategory, reasons }: RollInCandidate): Listed[] => {
       const item = byId.get(itemId)
-      return item && !kept.some((each) => each.item.id === itemId) ? [{ item, sameCategory, reason }] : []
+      return item && !kept.some((each) => each.item.id === itemId) ? [{ item, sameCategory, reasons }] : []
     })
-    return shown([...kept, ...reasoned])
+    // Of the type that went, whatever it is offered for, comes before the rest.
+    return shown([...kept, ...reasoned].sort((a, b) => Number(b.sameCategory) - Number(a.sameCategory)))
   }
 
   /** The next of the category: those it has not had yet, the least used first, so that the whole stays even. */
@@ -70,15 +67,16 @@ export class RollInList {
       .filter((item) => !had.has(item.id))
       .sort((a, b) => a.uses - b.uses || (a.id < b.id ? -1 : 1))
       .slice(0, SWEEP_SHOWN)
-      .map((item) => ({ item, sameCategory: true, reason: { code: 'next-in-sweep', uses: item.uses } }))
+      .map((item) => ({ item, sameCategory: true, reasons: [{ code: 'next-in-sweep', uses: item.uses }] }))
   }
 
-  /** What the user put on the short list for later comes first. */
-  #keptForLater(candidates: readonly ItemFacts[]): Listed[] {
-    const listed = new Map(this.#queries.shortList.all().map((row) => [row.item_id, row.words]))
-    return candidates.flatMap((item): Listed[] => {
-      const words = listed.get(item.id)
-      return words === undefined ? [] : [{ item, sameCategory: false, reason: { code: 'short-listed', words } }]
+  /** What the user put up next comes first, in their order. */
+  #keptForLater(candidates: readonly ItemFacts[], categoryId: string | null): Listed[] {
+    const byId = new Map(candidates.map((item) => [item.id, item]))
+    return this.services.stock.upNext().flatMap(({ itemId, place, words }): Listed[] => {
+      const item = byId.get(itemId)
+      if (item === undefined) return []
+      return [{ item, sameCategory: item.categoryId === categoryId, reasons: [{ code: 'up-next', place, words }] }]
     })
   }
 
@@ -88,7 +86,7 @@ export class RollInList {
     const found = candidates.flatMap((item): Listed[] => {
       const month = coming.get(item.id)
       if (month === undefined || item.placement !== null) return []
-      return [{ item, sameCategory: item.categoryId === categoryId, reason: { code: 'planned', month } }]
+      return [{ item, sameCategory: item.categoryId === categoryId, reasons: [{ code: 'planned-in', month }] }]
     })
     return found.sort((a, b) => Number(b.sameCategory) - Number(a.sameCategory)).slice(0, SHORT_LIST)
   }
@@ -107,12 +105,19 @@ export class RollInList {
         left: item.contents.left,
         liking: item.liking,
         lastWorn: item.lastWorn,
-        openInCategory: openIn.get(item.categoryId) ?? 0,
+        openOfType: openIn.get(item.categoryId) ?? 0,
+        seasons: item.seasons,
         inDrawer: item.placement !== null,
       }))
   }
 }
 
 function shown(listed: readonly Listed[]): ShortListAnswer {
-  return { items: listed.map(({ item, ...why }) => ({ item: summaryOf(item), ...why })) }
+  return {
+    items: listed.map(({ item, ...why }) => ({
+      item: summaryOf(item),
+      sameCategory: why.sameCategory,
+      reasons: [...why.reasons],
+    })),
+  }
 }

@@ -5,6 +5,7 @@ import {
   CloseProject,
   EditGoal,
   EditProject,
+  MoveUpNext,
   PutOnShortList,
   RollIn,
   RollInMany,
@@ -34,6 +35,9 @@ export function projectRoutes({ projects }: { projects: Projects }): Route[] {
     write('post', '/stays/:id/roll-out', 'roll-out', RollOut, (body, id) => projects.rollOut(id, body)),
     write('post', '/stays/:id/carry-over', 'carry-over', CarryOver, (body, id) => projects.carryOver(id, body)),
     write('post', '/short-list', 'short-list', PutOnShortList, (body) => projects.putOnShortList(body)),
+    write('post', '/short-list/:id/move', 'move-up-next', MoveUpNext, ({ before }, id) =>
+      projects.moveUpNext(id, before),
+    ),
     write('post', '/short-list/:id/take-off', 'off-short-list', TakeOffShortList, (_, id) =>
       projects.takeOffShortList(id),
     ),

@@ -53,7 +53,7 @@ export class Stretches {
 
   dropLowSeason(id: string): Answer {
     this.#queries.dropLowSeason.run(id)
-    return ok({ words: 'Dropped a low season', answer: { id } })
+    return ok({ words: 'Removed a low season', answer: { id } })
   }
 }
 

@@ -1,15 +1,9 @@
 import { createHash } from 'node:crypto'
-import { addDays, daysBetween, fieldsOf, type Day } from '#core/calendar/day'
+import { addDays, daysBetween, type Day } from '#core/calendar/day'
 import { silentStretches } from '#core/calendar/day-log'
 import type { DayRange } from '#core/calendar/when'
-import { yearlyStretches } from '#core/calendar/planned-week'
-import type { Ahead } from '#core/forecast/finish'
+import type { CalmStretch } from '#core/calendar/planned-week'
 import type { Stretch } from '#core/forecast/rate'
-
-/** Low seasons are computed so many years ahead. */
-const YEARS_AHEAD = 12
-/** After the last day of a calendar: a stretch without an end. */
-export const NO_END = '2199-12-31' as Day
 
 /** What is known of the user's days, from the first that was ever recorded to the last. */
 export interface KnownDays {
@@ -22,8 +16,8 @@ export interface KnownDays {
   readonly telling: number
   /** Days that tell nothing of how often items are used: away, not written down, silent. */
   readonly out: readonly DayRange[]
-  readonly away: readonly DayRange[]
-  readonly low: readonly (DayRange & { readonly factor: number })[]
+  /** Days away and low seasons. */
+  readonly calm: readonly CalmStretch[]
   /** Two collections with the same key compute alike. */
   readonly key: string
 }
@@ -33,21 +27,13 @@ export interface DaySources {
   readonly recorded: readonly Day[]
   readonly away: readonly DayRange[]
   readonly unwritten: readonly DayRange[]
-  readonly lowSeasons: readonly { readonly from: string; readonly to: string; readonly factor: number }[]
-  readonly wearLess: readonly { readonly from: Day; readonly factor: number }[]
+  readonly calm: readonly CalmStretch[]
 }
 
-export function knownDaysOf({ today, recorded, away, unwritten, lowSeasons, wearLess }: DaySources): KnownDays {
+export function knownDaysOf({ today, recorded, away, unwritten, calm }: DaySources): KnownDays {
   const last = addDays(today, -1)
   const known = recorded.filter((day) => day <= last)
   const silent = silentStretches({ recorded: known, calm: away, unwritten, until: last })
-  const { year } = fieldsOf(today)
-  const low = [
-    ...lowSeasons
-      .flatMap((season) => yearlyStretches(season, year - 1, year + YEARS_AHEAD))
-      .filter((stretch) => stretch.latest > last),
-    ...wearLess.map(({ from, factor }) => ({ earliest: from, latest: NO_END, factor })),
-  ].map(({ earliest, latest, factor = 1 }) => ({ earliest, latest, factor }))
   const out = [...away, ...unwritten, ...silent]
   return {
     today,
@@ -55,11 +41,10 @@ export function knownDaysOf({ today, recorded, away, unwritten, lowSeasons, wear
     last,
     telling: known[0] === undefined ? 0 : telling(daysBetween(known[0], last), numbered(out, known[0])),
     out,
-    away,
-    low,
+    calm,
     // Short, since every forecast that is remembered holds it.
     key: createHash('sha256')
-      .update(JSON.stringify([known[0], last, out, away, low]))
+      .update(JSON.stringify([known[0], last, out, calm]))
       .digest('base64url'),
   }
 }
@@ -73,16 +58,4 @@ function telling(cut: number, out: readonly Stretch[]): number {
 /** Stretches as numbers of days from a day on. */
 export function numbered(stretches: readonly DayRange[], from: Day): Stretch[] {
   return stretches.map(({ earliest, latest }) => [daysBetween(from, earliest), daysBetween(from, latest)] as const)
-}
-
-/** The days ahead of the last known one. */
-export function aheadOf(days: KnownDays): Ahead {
-  return {
-    away: numbered(days.away, days.last).filter(([, last]) => last > 0),
-    low: days.low.map(({ earliest, latest, factor }) => ({
-      from: daysBetween(days.last, earliest),
-      to: latest === NO_END ? Infinity : daysBetween(days.last, latest),
-      share: factor,
-    })),
-  }
 }

@@ -1,6 +1,7 @@
 import { columnsOfFields } from './item-columns.js'
 import type { Day } from '#core/calendar/day'
 import type { DayRange } from '#core/calendar/when'
+import type { UpNext } from '#core/plan/up-next'
 import { type Db, preparing } from '../db/query.js'
 import type {
   PlanLineOfRow,
@@ -20,6 +21,9 @@ import type {
 export function stockQueries(db: Db) {
   const sql = preparing(db)
   return {
+    upNext: sql<[], Omit<UpNext, 'place'>>(
+      'SELECT item_id AS itemId, season, words FROM short_list ORDER BY place, rowid',
+    ),
     presentIds: sql<[], { id: string }>('SELECT id FROM item WHERE ended_as IS NULL'),
     items: sql<[string], ItemRow>(`
       SELECT i.id, i.version, p.maker, p.name, p.shade, i.product_id,

@@ -3,10 +3,11 @@ import { addDays, type Day } from '#core/calendar/day'
 import type { CalmStretch, PlannedWeek } from '#core/calendar/planned-week'
 import { reachOf, type InReach, type Reach } from '#core/decide/reach'
 import { callOf } from '#core/item/naming'
-import type { Season } from '#core/item/traits'
+import { seasonOn, type Season } from '#core/item/traits'
 import { lifecycleOf } from '#core/item/opening'
 import { contentOn, type DatedReading } from '#core/item/what-is-left'
 import { plannedUntil } from '#core/plan/laid/in-force'
+import { nextTen, type UpNext } from '#core/plan/up-next'
 import type { PlanWeek } from '#core/plan/laid/span'
 import type { GoalView, ItemSummary, PartSummary } from '#contract/item'
 import type { Reading } from '#contract/reading'
@@ -73,6 +74,16 @@ export class Stock {
   presentIds(): readonly string[] {
     if (this.#db.inTransaction) return this.#queries.presentIds.all().map((row) => row.id)
     return (this.#present ??= this.#queries.presentIds.all().map((row) => row.id))
+  }
+
+  /** What is up next, in the user's own order. */
+  upNext(): UpNext[] {
+    return this.#queries.upNext.all().map((row, n) => ({ ...row, place: n + 1 }))
+  }
+
+  /** The next ten as far as they are meant for this season, by item. */
+  nextTen(today: Day): ReadonlyMap<string, UpNext> {
+    return nextTen(this.upNext(), seasonOn(today, this.#settings().hemisphere))
   }
 
   /** The week of wear days, planned or learned, with the number of weeks it was learned from (0 = planned). */

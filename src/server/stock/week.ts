@@ -10,12 +10,14 @@ import {
 } from '#core/calendar/planned-week'
 import type { DayRange } from '#core/calendar/when'
 import type { Settings } from '#contract/settings'
-import { knownDaysOf, NO_END, type KnownDays } from './known-days.js'
+import { knownDaysOf, type KnownDays } from './known-days.js'
 import type { StockQueries } from './queries.js'
 
 /** Low seasons are computed for stays this far back and dates this far ahead. */
 const YEARS_BACK = 10
-const YEARS_AHEAD = 10
+const YEARS_AHEAD = 12
+/** After the last day of a calendar: a stretch without an end. */
+const NO_END = '2199-12-31' as Day
 const ALWAYS = '1970-01-01' as Day
 /** The log is looked at over the weeks that are learned from, and as long before as tells where a stretch of it began. */
 const LOOKED_BACK_DAYS = LEARN_FROM_WEEKS * 7 + 56
@@ -61,10 +63,7 @@ export class HouseWeek {
       recorded: this.#queries.recordedDays.all({ since: ALWAYS }).map((row) => row.day),
       away: this.#queries.away.all(),
       unwritten: this.#queries.unwritten.all(),
-      lowSeasons: this.#queries.lowSeasons
-        .all()
-        .map(({ from_day: from, to_day: to, factor }) => ({ from, to, factor })),
-      wearLess: this.#queries.wearLess.all().map(({ from_day: from, factor }) => ({ from, factor })),
+      calm: this.calm(today),
     })
   }
 

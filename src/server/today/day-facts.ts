@@ -86,7 +86,7 @@ export class DayFacts {
         partIds: JSON.stringify(worn.get(itemId)?.partIds ?? []),
         usedAs: worn.get(itemId)?.usedAs ?? null,
       })
-    return ok({ words: `Kept the face ${name}`, answer: { id } })
+    return ok({ words: `Saved the look ${name}`, answer: { id } })
   }
 
   dropFace(id: string): Answer {
@@ -94,6 +94,6 @@ export class DayFacts {
     if (!face) return fail('unknown-face', { value: id })
     this.#queries.dropFaceItems.run(id)
     this.#queries.dropFace.run(id)
-    return ok({ words: `Dropped the face ${face.name}`, answer: { id } })
+    return ok({ words: `Removed the look ${face.name}`, answer: { id } })
   }
 }

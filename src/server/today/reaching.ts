@@ -30,6 +30,7 @@ export class Reaching {
     const backs = new Map(
       this.#queries.putBackSince.all(addDays(day, -PUT_BACK_DAYS)).map((row) => [row.item_id, row.n]),
     )
+    const ten = this.services.stock.nextTen(day)
     const pairs = this.#queries.pairs.all()
     const aims = this.services.currentPlan.weekAims(day)
     const shares = this.#occasionShares(day, conditions.occasion)
@@ -72,6 +73,7 @@ export class Reaching {
           occasionShare: shares.get(item.id) ?? null,
           fights: partners(item.id, 'fights'),
           works: partners(item.id, 'works'),
+          upNext: ten.get(item.id) ?? null,
         },
       ]
     })

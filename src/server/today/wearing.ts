@@ -81,15 +81,16 @@ export class Wearing {
       this.#queries.addMix.run({ id: mixId, day, ratio: manner.mix.ratio })
       this.#queries.setMix.run({ wearId, mixId })
     }
-    return ok({ words: words || `The same ${counted(items.length, 'thing')}`, answer: { worn: this.wornOn(day) } })
+    return ok({ words: words || `The same ${counted(items.length, 'item')}`, answer: { worn: this.wornOn(day) } })
   }
 
-  /** A paper sheet at once: every ticked day of every item, on top of what is there. */
-  typeIn(body: z.output<typeof TypeInSheet>): Outcome<Done<{ added: number }>> {
+  /** A paper sheet at once: every ticked day of every item, on top of what is there, less what was ticked by mistake. */
+  typeIn(body: z.output<typeof TypeInSheet>): Outcome<Done<{ added: number; removed: number }>> {
     const ids = body.rows.map((row) => row.itemId)
     const items = new Map(this.services.stock.facts(ids, this.services.today()).map((item) => [item.id, item]))
     let added = 0
-    for (const { itemId, days } of body.rows) {
+    let removed = 0
+    for (const { itemId, days, unticked } of body.rows) {
       const item = items.get(itemId)
       if (!item) return fail('unknown-item', { value: itemId })
       for (const day of [...new Set(days)].sort()) {
@@ -99,8 +100,14 @@ export class Wearing {
         this.#put(item, day, null)
         added += 1
       }
+      for (const day of new Set(unticked)) {
+        if (days.includes(day) || !this.#queries.wear.get({ itemId, day })) continue
+        this.#take(itemId, day)
+        removed += 1
+      }
     }
-    return ok({ words: `Typed in a sheet: ${counted(added, 'use')}`, answer: { added } })
+    const less = removed === 0 ? '' : `, ${counted(removed, 'use')} removed`
+    return ok({ words: `Filled in from paper: ${counted(added, 'use')}${less}`, answer: { added, removed } })
   }
 
   /** How it was worn: as what, how much, how it felt. */

@@ -27,7 +27,7 @@ async function store(): Promise<void> {
   <FormDialog
     :title="`${wish.name} is bought`"
     :draft="draft"
-    act="Into the collection"
+    act="Add to the collection"
     :ready="typed.day !== '' && price.errors.length === 0"
     @close="emit('close')"
     @store="store"
@@ -35,7 +35,7 @@ async function store(): Promise<void> {
     <p v-if="wish.daysToWait > 0" class="caution">
       You wanted to wait {{ wish.daysToWait }} {{ wish.daysToWait === 1 ? 'day' : 'days' }} more.
     </p>
-    <p class="quiet">It comes in unopened, with why you wished for it and how long.</p>
+    <p class="quiet">It’s added unopened, with why you wanted it and how long you waited.</p>
     <DayField v-model="typed.day" label="Bought on" :max="today" :error-messages="on('day')" />
     <NumberField
       text

@@ -43,9 +43,9 @@ async function store(): Promise<void> {
 
 <template>
   <FormDialog
-    title="A limit for a while"
+    title="A no-buy or low-buy"
     :draft="draft"
-    act="Set the limit"
+    act="Save"
     :ready="typed.kind !== null && typed.from !== '' && typed.to !== ''"
     @close="emit('close')"
     @store="store"
@@ -63,35 +63,27 @@ async function store(): Promise<void> {
       label="How many"
       :error-messages="on('most')"
     />
-    <div class="two">
+    <div class="side-by-side">
       <DayField v-model="typed.from" label="From" :error-messages="on('from')" />
       <DayField v-model="typed.to" label="To" :error-messages="on('to')" />
     </div>
     <v-autocomplete
       v-model="typed.categoryId"
       clearable
-      label="Of one kind only? (else of everything)"
+      label="Of one type only? (else of everything)"
       :items="kinds"
       :error-messages="on('categoryId')"
     />
-    <v-checkbox v-model="typed.spares" label="What replaces something finished meanwhile does not count" />
+    <v-checkbox v-model="typed.spares" label="Replacing what I finish doesn’t count" />
     <v-autocomplete
       v-model="typed.excepted"
       multiple
       chips
       closable-chips
-      label="Planned exceptions, one of each kind"
+      label="Planned exceptions, one of each type"
       :items="kinds"
       :error-messages="on('exceptions')"
     />
-    <v-text-field v-model="typed.words" label="Why? (may stay empty)" :error-messages="on('words')" />
+    <v-text-field v-model="typed.words" label="Why? (optional)" :error-messages="on('words')" />
   </FormDialog>
 </template>
-
-<style scoped>
-.two {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px;
-}
-</style>

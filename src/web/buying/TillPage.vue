@@ -7,7 +7,7 @@ import { useBuyingCheck } from '#web/data/reads'
 import { useStock } from '#web/data/stock'
 import { typedPrice } from '#web/ui/form/typed-price'
 import SwatchFromPhoto from '#web/ui/form/SwatchFromPhoto.vue'
-import BuyingHead from './BuyingHead.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
 import { costLine, nearestWords, ruleLine, supplyLines, twinsHeadline } from './check-words'
 import WishDialog from './WishDialog.vue'
 
@@ -15,7 +15,7 @@ import WishDialog from './WishDialog.vue'
 const stock = useStock()
 /** As many as leave room for the rest. */
 const LESSONS = 2
-const kind = useSessionStorage<string | null>('till kind', null)
+const kind = useSessionStorage<string | null>('till type', null)
 const colour = ref<string | null>(null)
 const price = ref('')
 const wishing = ref(false)
@@ -35,12 +35,12 @@ const strict = computed(
 </script>
 
 <template>
-  <BuyingHead question="Do I need it?" />
+  <PlaceHead question="Do I need it?" />
   <div class="till">
     <form class="asked" @submit.prevent>
       <v-autocomplete
         v-model="kind"
-        label="What kind"
+        label="What type"
         :items="stock.categories.map((each) => ({ title: each.name, value: each.id }))"
         hide-details
       />
@@ -97,11 +97,11 @@ const strict = computed(
         :variant="strict ? 'outlined' : 'flat'"
         :prepend-icon="mdiPlus"
         @click="wishing = true"
-        >Wish for it and wait</v-btn
+        >Add to wish list</v-btn
       >
     </section>
     <p v-else-if="kind === null" class="quiet hint">
-      Say what kind it is; a picture of the tester adds the near twins you own.
+      Choose the type; a picture of the tester shows the near twins you own.
     </p>
   </div>
   <WishDialog
@@ -160,7 +160,6 @@ h2 {
 .lines {
   margin: 6px 0;
   padding: 0;
-  list-style: none;
 }
 
 .nearest li {

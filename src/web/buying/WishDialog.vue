@@ -71,30 +71,30 @@ async function store(): Promise<void> {
 
 <template>
   <FormDialog
-    :title="wish ? 'Change the wish' : 'A wish'"
+    :title="wish ? 'Edit' : 'Add to wish list'"
     :draft="draft"
-    act="Keep the wish"
+    act="Save"
     :ready="typed.categoryId !== null && typed.name.trim() !== '' && price.errors.length === 0"
     @close="emit('close')"
     @store="store"
   >
     <v-text-field v-model="typed.name" label="What is it?" :error-messages="on('name')" />
-    <div class="two">
-      <v-text-field v-model="typed.maker" label="Maker" :error-messages="on('maker')" />
+    <div class="side-by-side">
+      <v-text-field v-model="typed.maker" label="Brand" :error-messages="on('maker')" />
       <v-text-field v-model="typed.shade" label="Shade" :error-messages="on('shade')" />
     </div>
     <v-autocomplete
       v-model="typed.categoryId"
-      label="What kind"
+      label="What type"
       :items="stock.categories.map((each) => ({ title: each.name, value: each.id }))"
       :error-messages="on('categoryId')"
     />
-    <div class="two">
+    <div class="side-by-side">
       <NumberField text v-model="typed.price" :label="`Price, ${stock.currency}`" :error-messages="priceError" />
       <v-select v-model="typed.finish" label="Finish" clearable :items="FINISHES" :error-messages="on('finish')" />
     </div>
     <SwatchField v-model="typed.colour" label="Its colour" />
-    <v-textarea v-model="typed.reason" rows="2" label="Why would I like it?" :error-messages="on('reason')" />
+    <v-textarea v-model="typed.reason" rows="2" label="Why do I want it?" :error-messages="on('reason')" />
     <ChoiceRow v-model="typed.wait" label="I wait" :options="WAITS" />
     <DayField
       v-if="typed.wait === 'until a day'"
@@ -105,11 +105,3 @@ async function store(): Promise<void> {
     />
   </FormDialog>
 </template>
-
-<style scoped>
-.two {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px;
-}
-</style>

@@ -48,10 +48,10 @@ const facts = computed(() =>
               : 'No wait set.'
         }}
       </p>
-      <button type="button" class="check" :aria-expanded="open" @click="open = !open">
-        {{ open ? 'Fold the check up' : 'Check it' }}
+      <button type="button" class="check text-act" :aria-expanded="open" @click="open = !open">
+        {{ open ? 'Less' : 'Check' }}
       </button>
-      <ul v-if="open && answer" class="figures">
+      <ul v-if="open && answer" class="bulleted figures">
         <li>{{ twinsHeadline(answer, wish.colour !== null) }}.</li>
         <li v-for="each in answer.nearest.slice(0, 2)" :key="each.itemId">
           Nearest: <RouterLink :to="`/items/${each.itemId}`">{{ each.mark }}</RouterLink>
@@ -64,7 +64,7 @@ const facts = computed(() =>
     </div>
     <div class="acts">
       <v-btn variant="outlined" color="primary" :aria-label="`Let go of the wish for ${name}`" @click="$emit('drop')"
-        >Let it go</v-btn
+        >Remove</v-btn
       >
       <v-btn variant="text" :aria-label="`Bought: ${name}`" @click="$emit('buy')">Bought</v-btn>
       <v-btn variant="text" :aria-label="`Change the wish for ${name}`" @click="$emit('change')">Change</v-btn>
@@ -110,9 +110,6 @@ p {
 }
 
 .check {
-  min-height: 36px;
-  color: var(--primary);
-  text-decoration: underline;
   font-size: 14px;
 }
 
@@ -139,6 +136,7 @@ ul {
 }
 
 .phone .check {
+  min-width: 44px;
   min-height: 44px;
 }
 </style>

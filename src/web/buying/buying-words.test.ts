@@ -43,7 +43,7 @@ test.each<[Partial<BuyingCheckAnswer>, readonly string[]]>([
     { needed: null, expiringAlready: 3 },
     [
       'Lasts 6.5 years at 177 uses a year; with it 8.6 years.',
-      'The next is not needed within 30 years.',
+      'The next isn’t needed within 30 years.',
       '3 items of that type will expire before their turn as it is.',
     ],
   ],
@@ -60,7 +60,7 @@ test('what it pushes out is one by its name, or several with what they cost', ()
 
 test.each<[Partial<BuyingCheckAnswer>, string]>([
   [{}, '€0.16 a use at your pace, which gets 120 of about 373 uses out of it.'],
-  [{ usesGot: 0, perUse: null }, 'Its turn would come after it has spoiled: it would get no use at all.'],
+  [{ usesGot: 0, perUse: null }, 'Its turn would come after it has expired: it would get no use at all.'],
   [{ perUse: null, usesGot: null }, 'If used up, €0.05 a use.'],
   [{ perUse: null, perUseAtBest: null }, 'It would give about 373 uses.'],
   [{ perUseAtBest: null, usualPerUse: 12 }, 'It would give about 373 uses. Finished ones cost you €0.12 a use.'],
@@ -110,10 +110,10 @@ test('the plain count of a limit', () => {
   expect(ruleTitle(rule, TODAY)).toBe('No-buy, 1 Sept to 20 Dec')
   expect(ruleSentences(rule, TODAY)).toEqual(['Nothing bought so far; it ends in 4 weeks.'])
   expect(ruleSentences({ ...rule, state: 'over' }, TODAY)).toEqual(['Nothing was bought: it was kept.'])
-  expect(ruleSentences({ ...rule, counted: bought, left: -1 }, TODAY)).toEqual(['1 thing bought, 1 more than planned.'])
+  expect(ruleSentences({ ...rule, counted: bought, left: -1 }, TODAY)).toEqual(['1 item bought, 1 more than planned.'])
   expect(ruleSentences({ ...rule, most: 3, counted: bought, left: 2, sourceUnknown: 1 }, TODAY)).toEqual([
-    '1 thing bought of 3; 2 left.',
-    '1 thing came meanwhile without a word on whether it was bought; not counted.',
+    '1 item bought of 3; 2 left.',
+    '1 item came meanwhile without a word on whether it was bought; not counted.',
   ])
   expect(ruleTitle({ ...rule, most: 3, category: 'lipstick' }, TODAY)).toBe(
     'Low-buy of 3, lipsticks only, 1 Sept to 20 Dec',

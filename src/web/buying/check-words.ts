@@ -37,7 +37,7 @@ export function supplyLines(check: BuyingCheckAnswer): string[] {
       years > MOST_YEARS ? ' as it is' : `; with it ${yearsWords(yearsAfter)}`
     }.`,
     needed === null
-      ? `The next is not needed within ${MOST_YEARS} years.`
+      ? `The next isn’t needed within ${MOST_YEARS} years.`
       : needed <= today
         ? 'The next is needed now.'
         : `The next is needed about ${shortDay(needed, today)} (${fromNow(needed, today)})${expiringAlready > 0 ? ', since some of it expires first' : ''}.`,
@@ -58,7 +58,7 @@ export function costLine(check: BuyingCheckAnswer): string {
   const { perUse, perUseAtBest, usesGot, likelyUses, usualPerUse, currency } = check
   const usual = usualPerUse === null ? '' : ` Finished ones cost you ${moneyWords(usualPerUse, currency)} a use.`
   if (perUseAtBest === null) return `It would give about ${counted(likelyUses, 'use')}.${usual}`
-  if (usesGot === 0) return `Its turn would come after it has spoiled: it would get no use at all.${usual}`
+  if (usesGot === 0) return `Its turn would come after it has expired: it would get no use at all.${usual}`
   if (perUse === null) return `If used up, ${moneyWords(perUseAtBest, currency)} a use.${usual}`
   return `${moneyWords(perUse, currency)} a use at your pace, which gets ${usesGot ?? 0} of about ${counted(likelyUses, 'use')} out of it.${usual}`
 }
@@ -66,7 +66,7 @@ export function costLine(check: BuyingCheckAnswer): string {
 /** What a limit of hers says to it. */
 export function ruleLine(rule: BuyingCheckAnswer['rules'][number], check: BuyingCheckAnswer): string {
   const until = `until ${shortDay(rule.to, check.today)}`
-  if (rule.excepted) return `Your limit ${until} plans an exception for this kind.`
+  if (rule.excepted) return `Your limit ${until} plans an exception for this type.`
   if (rule.replacing) return `Your limit ${until} spares what replaces something finished, and that holds here.`
   const why = rule.words === '' ? '.' : `: “${rule.words}”${/[.!?]$/.test(rule.words) ? '' : '.'}`
   return `Your limit ${until} leaves ${rule.left <= 0 ? 'nothing' : rule.left}${why}`

@@ -57,16 +57,16 @@ const busy = ref(false)
 const drafts = useOpenDrafts()
 
 const nextWords = computed(() => {
-  if (next.value === null) return 'To the sheet'
+  if (next.value === null) return 'To the update'
   if (next.value.itemId === current.value?.itemId) return `its ${MEASURE_WORDS[next.value.measure]}`
   return nextItem.value ? nextItem.value.shade || nextItem.value.name : ''
 })
 const keepLabel = computed(() =>
-  step.said.value === '' ? `Next: ${nextWords.value}` : `Keep ${step.said.value}, on to ${nextWords.value}`,
+  step.said.value === '' ? `Next: ${nextWords.value}` : `Save ${step.said.value}, on to ${nextWords.value}`,
 )
 
 function go(stepId: string | null): void {
-  if (stepId === null) void router.push(`/check-in/${id.value}/sheet`)
+  if (stepId === null) void router.push(`/projects/check-in/${id.value}/update`)
   else void router.replace({ query: { step: stepId } })
 }
 async function keep(): Promise<void> {
@@ -145,7 +145,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 </script>
 
 <template>
-  <EmptyPlace v-if="missing" title="This check-in is not here" act="To all check-ins" to="/check-in">{{
+  <EmptyPlace v-if="missing" title="This check-in isn’t here" act="To all check-ins" to="/projects/check-in">{{
     missing
   }}</EmptyPlace>
   <template v-else-if="answer">
@@ -161,8 +161,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           words: answer.checkIn.way === 'item by item' ? 'Measure by measure' : 'Item by item',
           act: () => step.changeWay(answer!),
         },
-        { words: 'Leave, go on later', to: '/check-in' },
-        { words: 'To the sheet', to: `/check-in/${id}/sheet` },
+        { words: 'Continue later', to: '/projects/check-in' },
+        { words: 'To the update', to: `/projects/check-in/${id}/update` },
       ]"
     />
     <div class="pass" :class="{ photo: current?.measure === 'photo' }">
@@ -241,7 +241,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         </div>
         <footer class="bar">
           <v-btn variant="outlined" color="primary" :disabled="!beforeOf(queue, current)" @click="back">Back</v-btn>
-          <v-btn variant="text" :disabled="busy" @click="skip">Skip it</v-btn>
+          <v-btn variant="text" :disabled="busy" @click="skip">Skip</v-btn>
           <v-btn
             class="keep"
             color="primary"

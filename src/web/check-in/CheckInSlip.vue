@@ -41,10 +41,10 @@ function spoken(line: (typeof lines.value)[number]): string {
 </script>
 
 <template>
-  <nav class="slip sheet" :class="{ strip, narrow: narrow && !strip }" aria-label="Things to look at">
+  <nav class="slip sheet" :class="{ strip, narrow: narrow && !strip }" aria-label="Items to look at">
     <header v-if="!strip && !narrow">
       <h2>{{ slip.length }} to look at</h2>
-      <span class="quiet">uses</span><span class="quiet">gone</span>
+      <span class="quiet">uses</span><span class="quiet">used</span>
     </header>
     <ol>
       <li
@@ -82,14 +82,14 @@ function spoken(line: (typeof lines.value)[number]): string {
         <strong class="figures">{{ counted(answer.sheet.totals.uses, 'use') }}</strong>
       </p>
       <p v-if="answer.sheet.totals.weighed > 0">
-        <span>gone, of {{ answer.sheet.totals.weighed }} weighed</span>
+        <span>used, of {{ answer.sheet.totals.weighed }} weighed</span>
         <strong class="figures sum">{{ massWords(answer.sheet.totals.grams, 0.1, unit) }}</strong>
       </p>
       <p v-if="answer.sheet.previous && answer.sheet.previous.weighed > 0" class="quiet">
-        <span>the time before, in all</span>
+        <span>last time, in all</span>
         <span class="figures">{{ massWords(answer.sheet.previous.grams, 0.1, unit) }}</span>
       </p>
-      <p class="quiet">{{ left === 0 ? 'All looked at.' : `${left} to come.` }} All is kept as you go.</p>
+      <p class="quiet">{{ left === 0 ? 'All done.' : `${left} to come.` }} All is kept as you go.</p>
     </footer>
   </nav>
 </template>
@@ -118,9 +118,6 @@ h2 {
 }
 
 ol {
-  list-style: none;
-  margin: 0;
-  padding: 0;
   overflow-y: auto;
   flex: 1 1 auto;
 }

@@ -20,7 +20,6 @@ const closed = computed(() => (answer.value?.checkIns ?? []).filter((each) => ea
 
 <template>
   <PlaceHead
-    title="Check-in"
     question="What changed since last time?"
     :primary="open.length === 0 ? { words: 'Begin a check-in', act: () => (starting = true) } : null"
     :acts="open.length > 0 ? [{ words: 'Begin another', act: () => (starting = true) }] : []"
@@ -32,27 +31,26 @@ const closed = computed(() => (answer.value?.checkIns ?? []).filter((each) => ea
       act="Begin a check-in"
       @act="starting = true"
     >
-      Seligo goes through your project thing by thing: what it weighs now, how full it is, what its pan shows. It keeps
-      the figures, does the sums and lays the month out on one sheet. A kitchen scale is enough; without one, the eye
-      is.
+      Seligo takes you through your project item by item: what it weighs, how full it is, how much pan is showing. It
+      does the sums and makes the monthly update. A kitchen scale helps; your eye will do.
     </EmptyPlace>
     <ul v-if="open.length > 0" class="plain">
       <li v-for="each in open" :key="each.id" class="row sheet">
         <div>
           <h2>{{ each.name }}</h2>
           <p class="quiet">
-            {{ each.done }} of {{ counted(each.items, 'thing') }} looked at, begun {{ dateWords(each.startedOn) }}
+            {{ each.done }} of {{ counted(each.items, 'item') }} looked at, begun {{ dateWords(each.startedOn) }}
           </p>
         </div>
-        <v-btn color="primary" :to="`/check-in/${each.id}`">Go on</v-btn>
+        <v-btn color="primary" :to="`/projects/check-in/${each.id}`">Continue</v-btn>
       </li>
     </ul>
-    <section v-if="closed.length > 0" aria-label="Sheets">
-      <h2 class="past">Sheets</h2>
+    <section v-if="closed.length > 0" aria-label="Monthly updates">
+      <h2 class="past">Monthly updates</h2>
       <ul class="plain">
         <li v-for="each in closed" :key="each.id" class="row sheet">
           <div>
-            <RouterLink :to="`/check-in/${each.id}/sheet`">{{ each.name }}</RouterLink>
+            <RouterLink :to="`/projects/check-in/${each.id}/update`">{{ each.name }}</RouterLink>
             <p class="quiet figures">
               {{ dateWords(each.closedOn ?? each.startedOn)
               }}<template v-if="each.totals">
@@ -72,9 +70,6 @@ const closed = computed(() => (answer.value?.checkIns ?? []).filter((each) => ea
 
 <style scoped>
 .plain {
-  list-style: none;
-  margin: 0;
-  padding: 0;
   display: grid;
   gap: 8px;
 }

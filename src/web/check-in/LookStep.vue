@@ -33,7 +33,7 @@ const shades = computed(() => props.item.parts.filter((part) => part.finishedOn 
 const before = computed(() => props.line?.before?.reading ?? null)
 function was(partId: string): string {
   const reading = props.line?.before?.parts.find((part) => part.partId === partId)?.reading
-  return reading ? `was ${readingWords(reading)}` : 'never read'
+  return reading ? `was ${readingWords(reading)}` : 'never measured'
 }
 </script>
 
@@ -53,7 +53,7 @@ function was(partId: string): string {
       </template>
       <template v-else>
         <p class="quiet">
-          {{ before ? `Last: ${readingWords(before)}, ${dateWords(before.day)}.` : 'Never looked at before.' }}
+          {{ before ? `Last: ${readingWords(before)}, ${dateWords(before.day)}.` : 'Never measured before.' }}
         </p>
         <ChoiceRow v-if="kinds.length > 1" v-model="draft.kind" label="Read by" :options="kinds" :words="KIND_WORDS" />
         <LookFields v-model="draft" />

@@ -8,7 +8,7 @@ import { useRead } from '#web/data/reads'
 import { useItemActs } from '#web/ui/acts/item-acts'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { callIt, shortName } from '#web/ui/words/item-words'
-import { rollInWords } from '#web/ui/words/roll-in-words'
+import { whyWords } from '#web/ui/words/why-words'
 
 /** What could roll out, being met or out of reach, and what could come in for it; each is hers to do. */
 const props = defineProps<{ answer: CheckInAnswer; closed: boolean }>()
@@ -24,7 +24,7 @@ const out = computed(() =>
     if (!item || !goal || goal.projectId !== projectId.value || props.answer.sheet.rolledOut.includes(line.itemId))
       return []
     if (!goal.met && goal.standing !== 'out of reach') return []
-    return [{ line, item, goal, why: goal.met ? 'its goal is met' : 'out of reach at any pace' }]
+    return [{ line, item, goal, why: goal.met ? 'its goal is met' : 'can’t be done by then' }]
   }),
 )
 const first = computed(() => out.value.find((each) => !stays.value.includes(each.item.id)) ?? null)
@@ -78,14 +78,14 @@ function rollOut(each: (typeof out.value)[number]): void {
           </span>
         </li>
       </ul>
-      <p v-else class="quiet">Nothing has met its goal or fallen out of reach.</p>
+      <p v-else class="quiet">Nothing has met its goal, and every goal can still be met.</p>
       <h4 v-if="candidates.length > 0">Could come in{{ first ? ` for ${shortName(first.item)}` : '' }}</h4>
       <ul v-if="candidates.length > 0">
         <li v-for="each in candidates" :key="each.item.id">
           <ItemGauge :item="each.item" size="small" :rail="false" />
           <span
             ><strong>{{ callIt(each.item) }}</strong
-            >, {{ rollInWords(each.reason, each.item, answer.today) }}</span
+            >: {{ each.reasons.map((reason) => whyWords(reason, new Map(), answer!.today)).join(' ') }}</span
           >
           <span class="pair"
             ><v-btn
@@ -116,12 +116,6 @@ h4 {
 
 p {
   margin: 3px 0;
-}
-
-ul {
-  list-style: none;
-  padding: 0;
-  margin: 0;
 }
 
 li {

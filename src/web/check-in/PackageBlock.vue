@@ -22,9 +22,9 @@ defineExpose({ ask: () => say(null) })
 </script>
 
 <template>
-  <section class="inset block" aria-label="The package">
+  <section class="inset block" aria-label="The packaging">
     <h3>
-      The package{{ line?.before ? `, since ${dateWords(line.before.day)}` : '' }}
+      The packaging{{ line?.before ? `, since ${dateWords(line.before.day)}` : '' }}
       <span v-if="happened.length > 0">{{ happened.join('; ') }}</span>
     </h3>
     <div class="choices">
@@ -32,7 +32,7 @@ defineExpose({ ask: () => say(null) })
         {{ EVENT_WORDS[event] }}
       </button>
       <button type="button" class="choice" @click="say(null)">Something else…</button>
-      <button type="button" class="choice" @click="acts.begin('finish', item)">It is empty…</button>
+      <button type="button" class="choice" @click="acts.begin('finish', item)">Finished…</button>
     </div>
   </section>
 </template>

@@ -50,7 +50,7 @@ const before = computed(() => {
 })
 const last = computed(() => {
   const reading = own.value.at(-1)
-  if (!reading || reading.kind === 'gross') return 'Never looked at before.'
+  if (!reading || reading.kind === 'gross') return 'Never measured before.'
   const { kind, value, stage: at, word } = reading
   return `Last: ${readingWords({ kind, value, stage: at, word })}, ${dateWords(reading.day)}.`
 })
@@ -107,7 +107,7 @@ function another(): void {
     />
     <template v-else>
       <FileDrop
-        :label="busy ? 'Shrinking and storing…' : 'A photo from above, no flash, the whole rim in it'"
+        :label="busy ? 'Saving…' : 'A photo from above, no flash, the whole rim in it'"
         accept="image/*"
         button="Choose a photo"
         :disabled="busy"
@@ -128,19 +128,19 @@ function another(): void {
       <ChoiceRow
         v-if="shades.length === 0"
         v-model="stage"
-        label="or by eye: what the pan shows"
+        label="or by eye: how much pan is showing"
         :options="PAN_STAGES"
         again
       />
       <div class="other">
         <v-btn variant="outlined" color="primary" :aria-pressed="result?.how === 'her word'" @click="noMetal"
-          >No bare metal yet</v-btn
+          >No pan showing yet</v-btn
         >
         <NumberField text v-model="typed" label="or bare, %" :error-messages="wrong" @update:model-value="typeIt" />
       </div>
       <p v-if="result" class="figures">
         <strong>{{ Math.round(result.bare * 100) }} % bare</strong>,
-        {{ result.how === 'her word' ? 'on your word' : 'give or take 3' }}.
+        {{ result.how === 'her word' ? 'as you said' : 'give or take 3' }}.
       </p>
     </template>
   </section>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useDisplay } from 'vuetify'
 import { counted } from '#core/words/counted'
 import { newId, Refused } from '#web/data/client'
+import { useCopying } from '#web/ui/use-copying'
 import { useChanges } from '#web/data/changes'
 import { dateWords } from '#web/data/locale'
 import { useCheckIn } from '#web/data/reads'
@@ -36,7 +37,7 @@ const shelves = computed(() => {
   return Array.from({ length: count }, (_, n) => items.slice(n * each, (n + 1) * each))
 })
 const closed = computed(() => answer.value?.checkIn.closedOn !== null)
-const copied = ref('')
+const copying = useCopying()
 /** What was corrected since it was closed, by thing. */
 const corrected = computed(
   () =>
@@ -54,16 +55,7 @@ const corrected = computed(
 
 async function copy(): Promise<void> {
   if (!answer.value || !sheet.value) return
-  const text = sheetMarkdown(answer.value.checkIn.name, sheet.value, unit.value)
-  try {
-    await navigator.clipboard.writeText(text)
-    copied.value = 'Copied as words.'
-    changes.say(copied.value)
-  } catch {
-    // A browser that does not let pages copy shows them instead.
-    copied.value = text
-    changes.say('This browser does not let pages copy. The words stand on the page: copy them there.')
-  }
+  await copying(sheetMarkdown(answer.value.checkIn.name, sheet.value, unit.value), 'Copied as words.')
 }
 function print(): void {
   window.print()
@@ -80,12 +72,12 @@ async function close(): Promise<void> {
 async function giveUp(): Promise<void> {
   if (!answer.value) return
   const done = await changes.run('POST', `/check-ins/${answer.value.checkIn.id}/drop`, { changeId: newId() })
-  if (done) await router.push('/check-in')
+  if (done) await router.push('/projects/check-in')
 }
 </script>
 
 <template>
-  <EmptyPlace v-if="missing" title="This sheet is not here" act="To all check-ins" to="/check-in">{{
+  <EmptyPlace v-if="missing" title="This update isn’t here" act="To all check-ins" to="/projects/check-in">{{
     missing
   }}</EmptyPlace>
   <article v-else-if="answer && sheet" class="sheet-page">
@@ -93,17 +85,17 @@ async function giveUp(): Promise<void> {
       title="Check-in"
       question="What changed since last time?"
       :acts="[
-        { words: 'Copy as words', act: copy },
+        { words: 'Copy as text', act: copy },
         { words: 'Print', act: print },
-        ...(closed ? [{ words: 'All sheets', to: '/check-in' }] : [{ words: 'Give it up', act: giveUp }]),
+        ...(closed ? [{ words: 'All updates', to: '/projects/check-in' }] : [{ words: 'Discard', act: giveUp }]),
       ]"
     />
-    <section class="sheet paper" aria-label="Sheet">
+    <section class="sheet paper" aria-label="Monthly update">
       <header class="name">
         <h2>{{ answer.checkIn.name }}</h2>
         <p class="quiet">
           {{ dateWords(sheet.from) }} to {{ dateWords(sheet.to) }} · {{ sheet.totals.looked }} of
-          {{ sheet.totals.asked }} looked at{{ closed ? '' : ' · not closed yet' }}
+          {{ sheet.totals.asked }} looked at{{ closed ? '' : ' · not finished yet' }}
         </p>
       </header>
       <SheetShelves
@@ -117,8 +109,8 @@ async function giveUp(): Promise<void> {
         :corrected="corrected"
       />
       <div class="columns">
-        <section aria-label="The sums">
-          <h3>The stretch</h3>
+        <section aria-label="In all">
+          <h3>This period</h3>
           <div class="sums">
             <p>
               <strong class="figures">{{ sheet.totals.uses }}</strong> {{ sheet.totals.uses === 1 ? 'use' : 'uses' }}
@@ -148,14 +140,11 @@ async function giveUp(): Promise<void> {
         <SheetPush :answer="answer" :closed="closed" />
         <OutAndIn v-if="answer.checkIn.projectId" :answer="answer" :closed="closed" />
       </div>
-      <p v-if="copied && copied !== 'Copied as words.'" class="words">
-        <label>Select and copy<textarea readonly rows="10" :value="copied" /></label>
-      </p>
     </section>
     <footer v-if="!closed" class="bar" :class="{ mobile }">
-      <v-btn variant="outlined" color="primary" :to="`/check-in/${id}`">Back to the things</v-btn>
+      <v-btn variant="outlined" color="primary" :to="`/projects/check-in/${id}`">Back to the items</v-btn>
       <v-btn class="close" color="primary" :disabled="sheet.totals.looked === 0" @click="close"
-        >Close the check-in</v-btn
+        >Finish the check-in</v-btn
       >
     </footer>
   </article>
@@ -238,20 +227,6 @@ h3 {
 
 .bar.mobile {
   bottom: 56px;
-}
-
-.words {
-  padding: 0 16px 16px;
-}
-
-textarea {
-  width: 100%;
-  font: 13px/1.4 monospace;
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  padding: 8px;
-  background: var(--raised);
-  color: inherit;
 }
 
 @media print {

@@ -26,14 +26,14 @@ async function choose(pushItemId: string | null): Promise<void> {
 </script>
 
 <template>
-  <section aria-label="The next push">
-    <h3>The next push</h3>
+  <section aria-label="Next focus">
+    <h3>Next focus</h3>
     <div v-if="item && line" class="push">
       <ItemGauge :item="{ ...item, goal: line.goal }" size="middle" />
       <div>
         <p>
           <strong>{{ callIt(item) }}</strong><span v-if="answer.checkIn.pushItemId === null && !closed" class="quiet">
-            proposed: nearest to its goal</span
+            suggested: nearest to its goal</span
           >
         </p>
         <p v-if="line.goal">{{ paceWords(line.goal, null, answer.today) }}</p>
@@ -45,7 +45,7 @@ async function choose(pushItemId: string | null): Promise<void> {
       v-if="!closed"
       class="choose"
       :model-value="answer.checkIn.pushItemId"
-      label="Push this one"
+      label="Focus on this"
       :items="choices"
       clearable
       @update:model-value="choose"

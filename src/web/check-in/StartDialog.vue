@@ -37,7 +37,7 @@ const draft = useDraft(() => ({
 const { typed, on } = draft
 const picking = ref(false)
 const titled = (list: readonly { id: string; name: string; items: number }[]) =>
-  list.map((each) => ({ title: `${each.name}, ${counted(each.items, 'thing')}`, value: each.id }))
+  list.map((each) => ({ title: `${each.name}, ${counted(each.items, 'item')}`, value: each.id }))
 const ready = computed(() => typed.value.over !== 'chosen' || typed.value.items.length > 0)
 
 function pick(item: ListedItem): void {
@@ -59,7 +59,7 @@ async function start(): Promise<void> {
   })
   if (!answer) return
   emit('close')
-  await router.push(`/check-in/${id}`)
+  await router.push(`/projects/check-in/${id}`)
 }
 </script>
 
@@ -67,12 +67,12 @@ async function start(): Promise<void> {
   <FormDialog title="Begin a check-in" :draft="draft" act="Begin" :ready="ready" @close="emit('close')" @store="start">
     <ChoiceRow
       v-model="typed.over"
-      label="It goes over"
+      label="What to check"
       :options="overs"
       :words="{
         project: 'a project',
-        drawer: `the drawer, ${counted(choices.drawer, 'thing')}`,
-        category: 'a category',
+        drawer: `the drawer, ${counted(choices.drawer, 'item')}`,
+        category: 'one type',
         chosen: 'what I choose',
       }"
     />
@@ -86,7 +86,7 @@ async function start(): Promise<void> {
     <v-select
       v-if="typed.over === 'category'"
       v-model="typed.categoryId"
-      label="Category"
+      label="Type"
       :items="titled(choices.categories)"
       :error-messages="on('categoryId')"
     />
@@ -94,12 +94,12 @@ async function start(): Promise<void> {
       <ul v-if="typed.items.length > 0" class="chosen">
         <li v-for="(item, n) in typed.items" :key="item.id">
           {{ item.name }}
-          <button type="button" :aria-label="`Without ${item.name}`" @click="typed.items.splice(n, 1)">
+          <button type="button" class="text-act" :aria-label="`Without ${item.name}`" @click="typed.items.splice(n, 1)">
             without it
           </button>
         </li>
       </ul>
-      <v-btn variant="outlined" color="primary" @click="picking = true">Choose a thing</v-btn>
+      <v-btn variant="outlined" color="primary" @click="picking = true">Choose an item</v-btn>
       <p v-if="on('itemIds').length > 0" class="alarm">{{ on('itemIds')[0] }}</p>
     </div>
     <ChoiceRow
@@ -108,11 +108,11 @@ async function start(): Promise<void> {
       :options="CHECK_IN_WAYS"
       :words="{ 'measure by measure': 'weigh all, then look at all' }"
     />
-    <v-text-field v-model="typed.name" label="Name of the sheet" :error-messages="on('name')" />
+    <v-text-field v-model="typed.name" label="Name of the update" :error-messages="on('name')" />
     <ItemPicker
       v-if="picking"
       :model-value="true"
-      title="Check in what?"
+      title="Which items?"
       action="Choose"
       :exclude="typed.items.map((item) => item.id)"
       @update:model-value="picking = false"
@@ -124,8 +124,6 @@ async function start(): Promise<void> {
 <style scoped>
 .chosen {
   margin: 0 0 8px;
-  padding: 0;
-  list-style: none;
 }
 
 .chosen li {
@@ -134,15 +132,5 @@ async function start(): Promise<void> {
   align-items: center;
   min-height: 44px;
   border-bottom: 1px solid var(--hair);
-}
-
-.chosen button {
-  color: var(--primary);
-  text-decoration: underline;
-  min-height: 44px;
-}
-
-.alarm {
-  color: var(--alarm);
 }
 </style>

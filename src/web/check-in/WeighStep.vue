@@ -153,7 +153,7 @@ function mend(): void {
         <p v-else>
           <strong>About {{ massWords(ruler.left, 0.1, unit) }} left</strong> of {{ massWords(ruler.full, 0.1, unit)
           }}{{ ruler.fullByLabel ? ' on the label' : ' when full' }}, if the package weighs the
-          {{ massWords(emptyWeight, 0.1, unit) }} that are reckoned for it.
+          {{ massWords(emptyWeight, 0.1, unit) }} that are estimated for it.
         </p>
         <ContentRuler
           :ruler="ruler"
@@ -164,7 +164,7 @@ function mend(): void {
         />
       </template>
       <p v-else class="quiet">
-        How much of it is package is not known yet. Each weighing tells what went; an empty one of its kind tells what
+        We don’t know yet what the packaging weighs. Each weighing shows what was used; an empty one like it shows what
         is left.
       </p>
       <div v-if="doubts.length > 0" class="doubt" role="status">
@@ -213,7 +213,7 @@ function mend(): void {
         {{ massWords(content.disagreement.byLabel, 0.1, unit) }} to reach. Was the empty one another package, or the
         size another? Until you say, the scale counts.
       </p>
-      <p v-if="content" class="quiet small">{{ contentWords(content, unit) }} Hatched is not weighed.</p>
+      <p v-if="content" class="quiet small">{{ contentWords(content, unit) }} Hatched: not weighed.</p>
     </section>
   </div>
 </template>

@@ -57,7 +57,7 @@ defineExpose({ write, store, isTyped })
     </div>
     <form v-if="writing" class="own" @submit.prevent="store">
       <v-text-field v-model="own" label="In your words" autofocus :maxlength="400" />
-      <v-btn type="submit" variant="outlined" color="primary">Keep</v-btn>
+      <v-btn type="submit" variant="outlined" color="primary">Save</v-btn>
     </form>
   </section>
 </template>

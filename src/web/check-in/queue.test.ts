@@ -25,7 +25,7 @@ const STEPS = [
 ]
 const ids = (steps: readonly StepView[]): string[] => steps.map((each) => each.id)
 
-describe('the order in which things are asked', () => {
+describe('the order in which items are asked', () => {
   test('item by item, or measure by measure; words go along and are no step', () => {
     expect(ids(queueOf(STEPS, 'item by item'))).toEqual(['a weigh', 'a photo', 'b weigh', 'b look'])
     expect(ids(queueOf(STEPS, 'measure by measure'))).toEqual(['a weigh', 'b weigh', 'b look', 'a photo'])

@@ -18,16 +18,16 @@ const emit = defineEmits<{ all: []; done: [] }>()
 const draft = useDraft(() => ({ what: null as string | null, value: null as string | null }))
 const { typed } = draft
 const merging = ref(false)
-const MergeDialog = latePart(() => import('./MergeDialog.vue'))
+const MergeDialog = latePart(() => import('#web/ui/acts/MergeDialog.vue'))
 const FIELDS = [
-  { value: 'categoryId', title: 'category' },
+  { value: 'categoryId', title: 'type' },
   { value: 'usedAs', title: 'worn as' },
-  { value: 'form', title: 'form' },
+  { value: 'form', title: 'packaging' },
   { value: 'format', title: 'format' },
   { value: 'seasons', title: 'season' },
-  { value: 'availability', title: 'availability' },
-  { value: 'liking', title: 'liking' },
-  { value: 'paoMonths', title: 'months after opening' },
+  { value: 'availability', title: 'still sold' },
+  { value: 'liking', title: 'rating' },
+  { value: 'paoMonths', title: 'PAO, months' },
 ]
 const options = computed(() => {
   switch (typed.value.what) {
@@ -95,7 +95,7 @@ function merged(): void {
       <v-btn type="submit" color="primary" :disabled="typed.value === null" :loading="draft.busy.value"
         >Set for {{ chosen.length }}</v-btn
       >
-      <v-btn v-if="chosen.length > 1" variant="outlined" color="primary" @click="merging = true">They are one</v-btn>
+      <v-btn v-if="chosen.length > 1" variant="outlined" color="primary" @click="merging = true">Merge</v-btn>
     </template>
     <FormTrouble :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />
   </form>

@@ -14,7 +14,7 @@ const chosen = defineModel<string | null>({ required: true })
 </script>
 
 <template>
-  <nav class="categories" aria-label="Categories">
+  <nav class="categories" aria-label="Types">
     <button type="button" class="category" :aria-pressed="chosen === null" @click="chosen = null">
       <span>everything</span><span class="figures">{{ all }}</span>
     </button>
@@ -41,6 +41,7 @@ const chosen = defineModel<string | null>({ required: true })
 .categories {
   display: grid;
   align-content: start;
+  grid-auto-rows: max-content;
   max-height: calc(100vh - 84px);
   overflow: auto;
 }
@@ -51,7 +52,7 @@ const chosen = defineModel<string | null>({ required: true })
   align-items: center;
   gap: 8px;
   min-height: 36px;
-  padding: 0 10px;
+  padding: 2px 10px;
   text-align: left;
   border-radius: 7px;
   font-size: 14px;

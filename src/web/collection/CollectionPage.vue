@@ -41,17 +41,13 @@ const chosen = ref<string[] | null>(null)
 const unknown = computed(() => stock.items.filter((item) => item.opening.kind === 'unknown').length)
 const guessed = computed(() => stock.items.filter((item) => item.colour === null && item.guess !== null).length)
 const acts = computed(() => [
-  ...(unknown.value > 0 ? [{ words: `When opened? (${unknown.value})`, to: '/collection/openings' }] : []),
-  ...(guessed.value > 0 ? [{ words: `Swatches (${guessed.value})`, to: '/collection/swatches' }] : []),
+  { words: 'Line by line', to: '/collection/lines' },
   {
     words: chosen.value === null ? 'Choose several' : 'Choose none',
     act: () => (chosen.value = chosen.value === null ? [] : null),
     pressed: chosen.value !== null,
   },
-  { words: 'Before buying', to: '/buying' },
-  { words: 'Supply', to: '/supply' },
   { words: 'Import a sheet', to: '/collection/import' },
-  { words: 'By lines', to: '/collection/lines' },
 ])
 // What is not in sight any more is not chosen any more.
 watch(shown, (items) => {
@@ -77,17 +73,21 @@ function clear(): void {
 
 <template>
   <PlaceHead
-    title="Collection"
-    question="What do I own, and is it more than a face can use?"
+    question="What do I own, and where is it?"
     :primary="{ words: 'Add an item', to: '/collection/add' }"
     :acts="acts"
   />
+  <p v-if="unknown + guessed > 0" class="quiet clear-up">
+    To clear up:
+    <RouterLink v-if="unknown > 0" to="/collection/openings">When opened? ({{ unknown }})</RouterLink>
+    <RouterLink v-if="guessed > 0" to="/collection/swatches">Swatches ({{ guessed }})</RouterLink>
+  </p>
   <EmptyCollection v-if="stock.loaded && stock.items.length === 0 && words === ''" />
   <div v-else class="layout">
     <CategoryList v-model="wish.categoryId" :counts="counts" :all="stock.items.length" :years="years" />
     <section class="main" aria-label="Items">
       <div class="tools">
-        <v-text-field v-model="words" class="search" label="Maker, name, shade or notes" clearable />
+        <v-text-field v-model="words" class="search" label="Brand, name, shade or notes" clearable />
         <v-select
           v-model="wish.order"
           class="order"
@@ -107,7 +107,7 @@ function clear(): void {
           </button>
         </div>
       </div>
-      <div class="choices filters" role="group" aria-label="Only what is">
+      <div class="choices filters" role="group" aria-label="Show only">
         <button
           v-for="filter in FILTERS"
           :key="filter.id"
@@ -129,7 +129,7 @@ function clear(): void {
         @done="chosen = []"
       />
       <p v-if="stock.loaded && shown.length === 0" class="inset none">
-        Nothing that is here fits all of that. <v-btn variant="text" @click="clear">Show everything</v-btn>
+        Nothing here matches all of that. <v-btn variant="text" @click="clear">Show everything</v-btn>
       </p>
       <GaugeWall v-else-if="device.collectionView === 'gauges'" :items="shown" />
       <CollectionTable v-else-if="stock.today" :items="shown" :today="stock.today" :chosen="chosen" @choose="pick" />
@@ -139,6 +139,21 @@ function clear(): void {
 </template>
 
 <style scoped>
+.clear-up {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 14px;
+  align-items: center;
+  margin: -6px 0 6px;
+  font-size: 14px;
+}
+
+.phone .clear-up a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+}
+
 .layout {
   display: grid;
   grid-template-columns: 214px minmax(0, 1fr);

@@ -58,11 +58,7 @@ function open(): void {
     <td v-if="wide" class="cell figures">
       <span>{{ usesWords(item.uses) }}</span>
       <span class="quiet">{{
-        item.lastWorn
-          ? `worn ${fromNow(item.lastWorn, today)}`
-          : item.lifecycle === 'unopened'
-            ? ''
-            : 'not worn in the log'
+        item.lastWorn ? `worn ${fromNow(item.lastWorn, today)}` : item.lifecycle === 'unopened' ? '' : 'not worn yet'
       }}</span>
     </td>
   </tr>
@@ -120,10 +116,6 @@ function open(): void {
 
 .quiet {
   font-size: 12.5px;
-}
-
-.alarm {
-  color: var(--alarm);
 }
 
 .soon {

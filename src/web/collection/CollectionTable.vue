@@ -18,7 +18,7 @@ const headers = computed(() =>
     { title: '', key: 'gauge', width: 58, sortable: false },
     { title: 'Item', key: 'name', sortable: false },
     { title: 'Left and opened', key: 'left', sortable: false, wide: true },
-    { title: 'Last good day', key: 'good', sortable: false },
+    { title: 'Use by', key: 'good', sortable: false },
     { title: 'Uses', key: 'uses', width: 158, sortable: false, wide: true },
   ].filter((header) => !mobile.value || header.wide !== true),
 )

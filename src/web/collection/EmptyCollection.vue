@@ -15,8 +15,8 @@ import EmptyPlace from '#web/ui/EmptyPlace.vue'
         </g>
       </svg>
     </template>
-    Everything you own goes here, with how much is left and how long it is good: a bag of forty in a few minutes, a line
-    for each thing. Or bring the sheet you keep.
+    Everything you own, with how much is left and when to use it by. A bag of forty takes a few minutes, one line per
+    item; or import the sheet you keep.
     <template #acts>
       <v-btn variant="outlined" color="primary" to="/collection/import">Import a sheet</v-btn>
       <v-btn variant="outlined" color="primary" to="/collection/add">Add one by one</v-btn>

@@ -21,8 +21,8 @@ function ending({ item, endedAs, verdict, review }: GoneItem): string {
 </script>
 
 <template>
-  <section class="gone" aria-label="Among what has gone">
-    <h2>Among what has gone</h2>
+  <section class="gone" aria-label="Finished or let go">
+    <h2>Finished or let go</h2>
     <ul>
       <li v-for="each in gone" :key="each.item.id">
         <ItemGauge :item="each.item" size="small" :rail="false" />
@@ -45,9 +45,7 @@ h2 {
 }
 
 ul {
-  list-style: none;
   margin: 6px 0 0;
-  padding: 0;
 }
 
 li {

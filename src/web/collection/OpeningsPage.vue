@@ -73,7 +73,7 @@ function type(): void {
       <h2>{{ fullName(item) }}</h2>
       <p class="quiet figures">
         {{ [item.maker, item.category].filter(Boolean).join(', ') }}; {{ usesWords(item.uses)
-        }}{{ item.firstWorn ? `, first worn in the log on ${dateWords(item.firstWorn)}` : ''
+        }}{{ item.firstWorn ? `, first ticked on ${dateWords(item.firstWorn)}` : ''
         }}{{ item.acquired ? `; came ${rangeWords(item.acquired)}` : '' }}
       </p>
       <div class="choices">
@@ -97,12 +97,12 @@ function type(): void {
           placeholder="spring 2024"
           :error-messages="wrong ? [wrong] : []"
         />
-        <v-btn type="submit" variant="outlined" color="primary" :disabled="typed.trim() === ''">That is it</v-btn>
+        <v-btn type="submit" variant="outlined" color="primary" :disabled="typed.trim() === ''">Save</v-btn>
         <v-btn variant="text" @click="passed = [...passed, item.id]">No idea</v-btn>
       </form>
     </div>
   </section>
-  <p v-else-if="stock.loaded" class="inset done">Nothing is left to ask. What was passed over stays unknown.</p>
+  <p v-else-if="stock.loaded" class="inset done">That’s all. What you skipped stays unknown.</p>
 </template>
 
 <style scoped>

@@ -80,22 +80,14 @@ async function confirm(): Promise<void> {
       />
     </li>
   </ul>
-  <EmptyPlace
-    v-else-if="stock.loaded"
-    title="No guess is left to look at"
-    act="Back to the collection"
-    to="/collection"
-  >
-    A colour that nobody recorded is guessed from the words of a shade and drawn hatched, until you confirm or pick it.
-    A guess is never counted as a colour.
+  <EmptyPlace v-else-if="stock.loaded" title="No guesses left" act="Back to the collection" to="/collection">
+    Where you haven’t picked a colour, it’s guessed from the name of the shade and drawn hatched. A guess never counts
+    as a colour.
   </EmptyPlace>
 </template>
 
 <style scoped>
 .tiles {
-  list-style: none;
-  margin: 0;
-  padding: 0;
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
   gap: 8px;

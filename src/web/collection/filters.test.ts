@@ -53,7 +53,7 @@ describe('choosing', () => {
     expect(shades({ filters: ['open'], categoryId: 'gloss' })).toEqual(['Quay'])
     expect(shades({ filters: ['backup'] })).toEqual(['Kelp'])
     expect(shades({ filters: ['drawer'] })).toEqual(['Fawn'])
-    expect(shades({ categoryId: 'nothing of the kind' })).toEqual([])
+    expect(shades({ categoryId: 'nothing of the type' })).toEqual([])
   })
   test.each<[Order, string[]]>([
     ['face', ['Fawn', 'Barley', 'Quay', 'Kelp']],
@@ -80,7 +80,7 @@ describe('choosing', () => {
   })
 })
 
-test('counts stand in the order of a face, backups apart', () => {
+test('counts stand in makeup order, backups apart', () => {
   expect(countsOf(ITEMS).map((row) => [row.name, row.count, row.backups])).toEqual([
     ['foundation', 1, 0],
     ['concealer', 1, 0],

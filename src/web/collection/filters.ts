@@ -13,10 +13,10 @@ export const FILTERS: readonly Filter[] = [
   { id: 'backup', name: 'backups', test: (item) => item.isBackup },
   { id: 'drawer', name: 'in the drawer', test: (item) => item.placement !== null },
   { id: 'project', name: 'in a project', test: (item) => item.goal !== null },
-  { id: 'soon', name: 'spoils soon', test: (item) => item.shelfLife.state === 'within 90 days' },
+  { id: 'soon', name: 'expires soon', test: (item) => item.shelfLife.state === 'within 90 days' },
   {
     id: 'past',
-    name: 'past its date',
+    name: 'expired',
     test: (item) => item.shelfLife.state === 'past' || item.shelfLife.state === 'sign seen',
   },
   { id: 'undated', name: 'opening unknown', test: (item) => item.opening.kind === 'unknown' },
@@ -26,8 +26,8 @@ export const FILTERS: readonly Filter[] = [
 export type Order = 'face' | 'spoils' | 'uses' | 'unworn' | 'name'
 
 export const ORDERS: Readonly<Record<Order, string>> = {
-  face: 'in the order of a face',
-  spoils: 'spoils soonest',
+  face: 'in makeup order',
+  spoils: 'expires soonest',
   uses: 'most used',
   unworn: 'unworn longest',
   name: 'by name',

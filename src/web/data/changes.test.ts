@@ -65,7 +65,7 @@ test('an act that nobody answered can be tried again, and is still the same act'
   expect(changes.trouble).toBeNull()
 })
 
-test('what was done is said with days as she writes them, and can be taken back', async () => {
+test('what was done is said with days as she writes them, and can be undone', async () => {
   const changes = useChanges()
   await act()
   expect([changes.announcement, changes.last?.id]).toEqual(['laid on 24 Nov 2026', 'first'])

@@ -16,7 +16,7 @@ export interface Trouble {
 /** Refusals that are questions: she may be right, and the record wrong. */
 const DOUBTS = ['worn-before-it-came', 'item-gone']
 /** What is done about each refusal that can be gone on from. */
-const ANYWAY: Readonly<Record<string, string>> = { stale: 'Store mine over it' }
+const ANYWAY: Readonly<Record<string, string>> = { stale: 'Save mine over it' }
 
 /** What was last done, how to take it back, and what went wrong. Shared by the whole house. */
 export const useChanges = defineStore('changes', () => {
@@ -122,7 +122,7 @@ export const useChanges = defineStore('changes', () => {
       if (error instanceof Refused && error.problem.code === 'later-changes-stand-on-it' && trouble.value)
         trouble.value = {
           ...trouble.value,
-          remedy: { words: 'Take all back', act: () => void takeBack(id, true) },
+          remedy: { words: 'Undo all', act: () => void takeBack(id, true) },
         }
       return false
     }

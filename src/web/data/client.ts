@@ -24,7 +24,7 @@ export class Refused extends Error {
  */
 export class OutOfReach extends Error {
   constructor() {
-    super('Seligo does not answer. Is it still running? What you typed is kept here; try again.')
+    super('Seligo doesn’t answer. Is it still running? What you typed is kept here; try again.')
   }
 }
 

@@ -27,7 +27,7 @@ test('it is what the server said until the instant of the next roll-over, and th
   expect([day.today, day.turnedFrom]).toEqual([WEDNESDAY, TUESDAY])
 })
 
-test('days slept through are all reckoned when the page wakes', () => {
+test('days slept through are all estimated when the page wakes', () => {
   const day = useHerDay()
   told()
   // Timers do not run while a machine sleeps: only the clock has moved.
@@ -46,7 +46,7 @@ test('the server has the last word, also when it says an earlier day', () => {
   expect(day.today).toBe(TUESDAY)
 })
 
-test('the server’s clock counts, not this machine’s', () => {
+test('the server’s clock counts, not this computer’s', () => {
   const day = useHerDay()
   // This machine is three hours behind.
   told(TUESDAY, NINE + 3 * HOUR)

@@ -89,7 +89,7 @@ describe('acts on their way', () => {
       const pending = usePendingActs()
       expect(pending.acts.map((act) => act.id)).toEqual(['1', '2'])
       expect(pending.away).toBe(true)
-      expect(useChanges().announcement).toContain('2 acts wait on this device')
+      expect(useChanges().announcement).toContain('2 acts wait on this phone')
       expect(useChanges().trouble).toBeNull()
       server.mode = 'there'
       await wait(15_000)
@@ -98,7 +98,7 @@ describe('acts on their way', () => {
     },
   )
 
-  test('sent again after a lost answer are stored once', async () => {
+  test('sent again after a lost answer are saved once', async () => {
     server.mode = 'lost answers'
     tick('1', 'blush')
     await wait(1000)
@@ -108,7 +108,7 @@ describe('acts on their way', () => {
     expect(server.stored).toEqual(['blush 1'])
   })
 
-  test('a refusal takes back its own act alone, says of which, and asks where it doubts', async () => {
+  test('a refusal undoes its own act alone, says of which, and asks where it doubts', async () => {
     server.mode = 'refusing'
     tick('1', 'blush')
     await wait(10)
@@ -124,7 +124,7 @@ describe('acts on their way', () => {
 })
 
 describe('taking back what is on its way', () => {
-  test('an act that was never sent is not sent', async () => {
+  test('an act that was never sent isn’t sent', async () => {
     server.mode = 'away'
     tick('1', 'blush')
     tick('2', 'gloss')
@@ -136,7 +136,7 @@ describe('taking back what is on its way', () => {
     expect(server.stored).toEqual(['blush 1'])
   })
 
-  test('an act that may have arrived is taken back after it', async () => {
+  test('an act that may have arrived is undone after it', async () => {
     server.mode = 'lost answers'
     tick('1', 'blush')
     await wait(100)

@@ -108,7 +108,7 @@ export const usePendingActs = defineStore('pending acts', () => {
       path: `/changes/${act.id}/take-back`,
       body: { changeId: id },
       day: act.day,
-      words: `Took back: ${act.words}`,
+      words: `Undid: ${act.words}`,
       takesBack: act.id,
     })
   }
@@ -227,6 +227,6 @@ export function itemsOf({ body }: PendingAct): string[] {
 
 /** While the server is away: what waits, and that it is safe. */
 export function waitingWords(count: number): string {
-  const what = count === 1 ? 'One act waits' : `${count} acts wait`
-  return `Seligo does not answer. ${what} on this device, for the day each was made, and will be stored when it is back.`
+  const what = count === 1 ? '1 change waiting' : `${count} acts wait`
+  return `Seligo doesn’t answer. ${what} on this phone, for the day each was made, and will be saved when it is back.`
 }

@@ -10,7 +10,7 @@ import { allUses, callIt } from '#web/ui/words/item-words'
 import { goodTo } from '#web/ui/words/shelf-life-words'
 import { fromNow, shortDay } from '#web/ui/words/when-words'
 import { moneyWords } from '#web/data/locale'
-import DecideHead from './DecideHead.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
 import ThingRow from './ThingRow.vue'
 
 /** What is saved for occasions, before its date saves it from them; and what is kept to look at. */
@@ -22,8 +22,8 @@ const picking = ref(false)
 function tooLate({ asideFor, shelfLife }: ItemSummary): string {
   const today = answer.value?.today
   if (today === undefined || shelfLife.actOn === null) return ''
-  if (shelfLife.actOn < today) return ' – it is past its date already'
-  return asideFor !== null && shelfLife.actOn < asideFor ? ' – it spoils before that day' : ''
+  if (shelfLife.actOn < today) return ' – it is expired already'
+  return asideFor !== null && shelfLife.actOn < asideFor ? ' – it expires before that day' : ''
 }
 
 function told(item: ItemSummary, currency: string): string {
@@ -36,15 +36,16 @@ function told(item: ItemSummary, currency: string): string {
 </script>
 
 <template>
-  <DecideHead
+  <PlaceHead
+    title="Special items"
     question="What am I saving, and for when?"
-    :primary="{ words: 'Set something aside', act: () => (picking = true) }"
+    :primary="{ words: 'Add a special item', act: () => (picking = true) }"
   />
   <template v-if="answer">
     <EmptyPlace
       v-if="answer.special.length + answer.keepsakes.length === 0"
-      title="Nothing is set aside"
-      act="Set something aside"
+      title="No special items"
+      act="Add a special item"
       @act="picking = true"
     >
       <template #drawing>
@@ -52,12 +53,12 @@ function told(item: ItemSummary, currency: string): string {
           <path d="M40 40h120v50H40zM34 28h132v14H34zM100 28v62M78 28c-14-22 18-22 22 0 4-22 36-22 22 0" class="line" />
         </svg>
       </template>
-      What you save for occasions stands here with its price, its wears and its last good day. What is only kept to look
-      at is a keepsake: out of supply, targets and doubts, and still yours.
+      What you save for occasions is here with its price, wears and use-by date. What you only keep to look at is a
+      keepsake: it’s left out of how much you own, and still yours.
     </EmptyPlace>
     <section v-if="answer.special.length > 0" aria-label="For occasions">
       <h2>For occasions</h2>
-      <p class="quiet">The soonest to spoil first. They cost the most and spoil the same.</p>
+      <p class="quiet">The soonest to expire first: they cost the most and expire like the rest.</p>
       <div class="sheet">
         <ThingRow v-for="item in answer.special" :key="item.id" :item="item">
           <p class="figures">{{ told(item, answer.currency) }}</p>
@@ -100,7 +101,7 @@ function told(item: ItemSummary, currency: string): string {
     <ItemPicker
       v-if="picking"
       v-model="picking"
-      title="Set aside"
+      title="Special"
       action="Choose"
       :exclude="[...answer.special, ...answer.keepsakes].map((item) => item.id)"
       @pick="(item: ListedItem) => ((picking = false), acts.begin('set aside', item))"

@@ -32,9 +32,9 @@ const facts = computed(() => {
   ].filter(Boolean)
   return [
     ['Finish', item.finish ?? 'not said'],
-    ['Liking', item.liking === null ? 'not said' : (LIKING_WORDS[String(item.liking)] ?? '')],
+    ['Rating', item.liking === null ? 'not said' : (LIKING_WORDS[String(item.liking)] ?? '')],
     ['Worn', `${counted(worn, 'day')} in a year, ${allUses(item)}`],
-    ['Reached for', chances === 0 ? 'not within reach' : `${reached} of ${chances} chances`],
+    ['Reached for', chances === 0 ? 'not in the drawer' : `${reached} of ${chances} chances`],
     ['Felt', feelings.length > 0 ? feelings.join(', ') : 'not said'],
     ['Left', usesLeft === null ? 'not known' : `about ${usesWords(usesLeft)}`],
     [
@@ -55,14 +55,14 @@ const mine = computed(() => props.keeping === props.thing.item.id)
       <RouterLink :to="`/items/${thing.item.id}`">{{ shortName(thing.item) }}</RouterLink>
       <span class="quiet">{{ [kindAndMaker(thing.item), apart].filter(Boolean).join(', ') }}</span>
     </h3>
-    <p class="place">{{ thing.place === 1 ? 'First by evidence' : `No. ${thing.place} of ${of} by evidence` }}</p>
+    <p class="place">{{ thing.place === 1 ? 'First by your records' : `No. ${thing.place} of ${of} by evidence` }}</p>
     <dl class="figures">
       <template v-for="[name, words] in facts" :key="name">
         <dt>{{ name }}</dt>
         <dd>{{ words }}</dd>
       </template>
     </dl>
-    <ul v-if="thing.doubts.length > 0">
+    <ul v-if="thing.doubts.length > 0" class="bulleted">
       <li v-for="doubt in thing.doubts" :key="doubt.code">{{ doubtWords(doubt, today) }}</li>
     </ul>
     <div class="acts">
@@ -83,7 +83,7 @@ const mine = computed(() => props.keeping === props.thing.item.id)
         @click="$emit('decide')"
         >Its verdict</v-btn
       >
-      <v-btn variant="text" :aria-label="`Take ${callIt(thing.item)} away`" @click="$emit('drop')">Away</v-btn>
+      <v-btn variant="text" :aria-label="`Remove ${callIt(thing.item)}`" @click="$emit('drop')">Remove</v-btn>
     </div>
   </article>
 </template>

@@ -2,16 +2,18 @@
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { nearnessOf } from '#core/colour/difference'
+import { twinsAmong, wornForColour } from '#core/decide/twins'
 import type { ListedItem } from '#contract/item'
 import { useCompare } from '#web/data/reads'
 import { useUnits } from '#web/data/units'
-import { twinWords } from '#web/ui/words/item-words'
+import { useStock } from '#web/data/stock'
+import { callIt, twinWords } from '#web/ui/words/item-words'
 import { useItemActs } from '#web/ui/acts/item-acts'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
 import ItemPicker from '#web/ui/ItemPicker.vue'
 import { numberWords } from '#web/data/locale'
 import CompareColumn from './CompareColumn.vue'
-import DecideHead from './DecideHead.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
 
 /** Two to six near twins side by side on neutral ground. */
 const route = useRoute()
@@ -39,8 +41,27 @@ const twins = computed(() =>
 const swatched = computed(() => things.value.filter(({ item }) => item.colour !== null))
 
 function show(next: readonly string[]): void {
-  void router.replace({ path: '/decide/compare', query: next.length > 0 ? { items: next.join(',') } : {} })
+  void router.replace({ path: '/keep/compare', query: next.length > 0 ? { items: next.join(',') } : {} })
 }
+
+/** Near twins to begin with: of what is in stock and worn for its colour, the nearest first; once one is chosen, its own. */
+const stock = useStock()
+const proposed = computed(() => {
+  if (ids.value.length > 1) return []
+  const forColour = new Set(stock.categories.filter(({ modelType }) => wornForColour(modelType)).map(({ id }) => id))
+  const coloured = stock.items.flatMap(({ id, categoryId, colour, finish, isBackup }) =>
+    colour === null || isBackup || !forColour.has(categoryId) ? [] : [{ id, kind: categoryId, colour, finish }],
+  )
+  const byId = new Map(stock.items.map((item) => [item.id, item]))
+  const [chosen] = ids.value
+  // Each pair once; of one that is chosen, its own.
+  return [...twinsAmong(coloured)]
+    .flatMap(([id, twins]) => twins.map((twin) => ({ ids: [id, twin.id], difference: twin.difference })))
+    .filter(({ ids: [one = '', two = ''] }) => (chosen === undefined ? one < two : one === chosen))
+    .sort((a, b) => a.difference - b.difference)
+    .slice(0, MOST)
+    .map(({ ids: pair, difference }) => ({ pair, items: pair.flatMap((id) => byId.get(id) ?? []), difference }))
+})
 
 function pick(item: ListedItem): void {
   picking.value = false
@@ -64,18 +85,18 @@ const nearness = computed(() =>
 </script>
 
 <template>
-  <DecideHead
+  <PlaceHead
     question="Which of them stays?"
     :primary="
       ids.length < MOST
         ? { words: ids.length === 0 ? 'Choose the first' : 'Add one', act: () => (picking = true) }
         : null
     "
-    :acts="ids.length > 0 ? [{ words: 'Begin anew', act: () => show([]) }] : []"
+    :acts="ids.length > 0 ? [{ words: 'Start again', act: () => show([]) }] : []"
   />
   <EmptyPlace
     v-if="ids.length < 2"
-    title="Side by side"
+    title="Compare"
     :act="ids.length === 0 ? 'Choose the first' : 'Choose the second'"
     @act="picking = true"
   >
@@ -86,9 +107,30 @@ const nearness = computed(() =>
         <rect x="136" y="20" width="50" height="70" rx="8" class="line" stroke-dasharray="4 5" />
       </svg>
     </template>
-    Two to six that are alike: swatches on neutral ground, what each was worn, what it cost a use, how long it is good.
-    Pick the one to keep first; the others get their verdict.
+    Two to six that are alike: their swatches, how often you wore each, what each wear cost, when to use it by. Pick the
+    one to keep first; then decide on the others.
   </EmptyPlace>
+  <section v-if="proposed.length > 0" class="twins" aria-label="Near twins">
+    <h2>Near twins</h2>
+    <ul class="proposed">
+      <li v-for="each in proposed" :key="each.pair.join()">
+        <span class="dabs" aria-hidden="true">
+          <span v-for="item in each.items" :key="item.id" :style="{ background: item.colour ?? undefined }"></span>
+        </span>
+        <span class="names">
+          {{ each.items.map(callIt).join(' and ') }}
+          <small class="quiet">{{ nearnessOf(each.difference) }}</small>
+        </span>
+        <v-btn
+          variant="outlined"
+          color="primary"
+          :aria-label="`Compare ${each.items.map(callIt).join(' and ')}`"
+          @click="show(each.pair)"
+          >Compare</v-btn
+        >
+      </li>
+    </ul>
+  </section>
   <p v-if="failed" class="caution">{{ failed.message }}</p>
   <template v-if="answer && ids.length >= 2">
     <section v-if="swatched.length > 1" class="ground" aria-label="Swatches">
@@ -109,11 +151,8 @@ const nearness = computed(() =>
       </li>
     </ul>
     <p class="quiet note">
-      Differences are CIEDE2000. A swatch on a screen is itself uncertain: on skin, in daylight, two near twins can
-      part.
-      <template v-if="!answer.sameUse">
-        They are not all worn as the same, so uses and share of turns compare less.</template
-      >
+      A swatch on a screen isn’t exact: on skin, in daylight, two near twins can look different.
+      <template v-if="!answer.sameUse"> They’re not all worn as the same, so their uses compare less well.</template>
     </p>
     <div class="columns">
       <CompareColumn
@@ -138,7 +177,7 @@ const nearness = computed(() =>
   <ItemPicker
     v-if="picking"
     v-model="picking"
-    title="Lay beside"
+    title="Add"
     action="Choose"
     :exclude="ids"
     :first="(item: ListedItem) => things[0] !== undefined && item.wornAs === things[0].item.wornAs"
@@ -185,8 +224,6 @@ const nearness = computed(() =>
   flex-wrap: wrap;
   gap: 2px 22px;
   margin: 10px 0 0;
-  padding: 0;
-  list-style: none;
   font-size: 14.5px;
 }
 
@@ -212,5 +249,36 @@ const nearness = computed(() =>
 
 .phone .columns {
   grid-template-columns: repeat(auto-fit, minmax(160px, 1fr));
+}
+
+.twins {
+  margin-top: 20px;
+}
+
+.proposed {
+  margin: 6px 0 0;
+  max-width: 860px;
+}
+
+.proposed li {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr) auto;
+  gap: 14px;
+  align-items: center;
+  min-height: 58px;
+  border-bottom: 1px solid var(--hair);
+}
+
+.dabs {
+  display: flex;
+}
+
+.dabs span {
+  width: 34px;
+  height: 34px;
+}
+
+.names small {
+  display: block;
 }
 </style>

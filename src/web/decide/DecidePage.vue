@@ -1,12 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { ListedItem } from '#contract/item'
-import type { TrialView } from '#contract/ending'
-import { counted } from '#core/words/counted'
 import { useDecide, useDoubts } from '#web/data/reads'
 import { useItemActs } from '#web/ui/acts/item-acts'
 import ItemPicker from '#web/ui/ItemPicker.vue'
-import DecideHead from './DecideHead.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
 import DoubtList from './DoubtList.vue'
 import EmptyDecide from './EmptyDecide.vue'
 import TrialCard from './TrialCard.vue'
@@ -24,16 +22,8 @@ const nothing = computed(
     answer.value.verdicts.length === 0 &&
     doubts.answer.value?.inDoubt.length === 0,
 )
-/** Those held in one face stand together; the others beside each other. */
-const faces = computed(() => {
-  const found = new Map<string, TrialView[]>()
-  for (const trial of answer.value?.trials ?? []) {
-    const alone = answer.value?.trials.every((other) => other.id === trial.id || other.setId !== trial.setId) === true
-    const key = trial.setId === null || alone ? '' : trial.setId
-    found.set(key, [...(found.get(key) ?? []), trial])
-  }
-  return [...found].map(([key, trials]) => ({ key, trials, several: key !== '' }))
-})
+/** Trials whose time has come; the others have a tab of their own. */
+const due = computed(() => (answer.value?.trials ?? []).filter((trial) => trial.decisionDue))
 
 function start(item: ListedItem): void {
   picking.value = false
@@ -42,24 +32,23 @@ function start(item: ListedItem): void {
 </script>
 
 <template>
-  <DecideHead :primary="{ words: 'Put something on trial', act: () => (picking = true) }" />
+  <PlaceHead
+    :acts="[{ words: 'Special items', to: '/keep/special' }]"
+    question="Does it stay?"
+    :primary="{ words: 'Put an item on trial', act: () => (picking = true) }"
+  />
   <template v-if="answer">
     <EmptyDecide v-if="nothing" @start="picking = true" />
-    <section v-if="faces.length > 0" aria-label="On trial">
-      <h2>On trial</h2>
-      <div v-for="face in faces" :key="face.key" class="face" :class="{ several: face.several }">
-        <p v-if="face.several" class="quiet">
-          {{ counted(face.trials.length, 'thing') }} in one face, each with its own verdict
-        </p>
-        <div class="trials">
-          <TrialCard
-            v-for="trial in face.trials"
-            :key="trial.id"
-            :trial="trial"
-            :today="answer.today"
-            @decide="acts.begin('decide', trial.item, { trialId: trial.id })"
-          />
-        </div>
+    <section v-if="due.length > 0" aria-label="Due">
+      <h2>Time to decide</h2>
+      <div class="trials">
+        <TrialCard
+          v-for="trial in due"
+          :key="trial.id"
+          :trial="trial"
+          :today="answer.today"
+          @decide="acts.begin('decide', trial.item, { trialId: trial.id })"
+        />
       </div>
     </section>
     <DoubtList @trial="together = $event" />

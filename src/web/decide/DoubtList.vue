@@ -39,17 +39,17 @@ function pick(id: string): void {
 </script>
 
 <template>
-  <section v-if="answer && rows.length > 0" class="part" aria-label="In doubt">
+  <section v-if="answer && rows.length > 0" class="part" aria-label="To decide">
     <div class="top">
       <div>
-        <h2>In doubt</h2>
-        <p class="quiet">Facts, the weightiest first. None of them is a verdict; you decide.</p>
+        <h2>To decide</h2>
+        <p class="quiet">Facts, the strongest first. You decide.</p>
       </div>
       <ChoiceRow v-model="leaning" label="Ordered by" :options="LEANINGS" :words="LEANING_WORDS" />
     </div>
     <p v-if="rows.some(({ offer }) => offer === 'stop')" class="caution">
-      What stings, swells or is past its date at the eye is not worn any more, whatever it cost. At the eye: rinse, and
-      see a professional if it goes on.
+      Stop using what stings or swells, and anything expired at the eye. At the eye: rinse, and see a professional if it
+      goes on.
     </p>
     <div class="sheet list">
       <DoubtRow
@@ -63,19 +63,19 @@ function pick(id: string): void {
       />
     </div>
     <p v-if="answer.more > 0" class="quiet">
-      {{ counted(answer.more, 'more thing') }} with less to be said of them. They come up as these are decided.
+      {{ counted(answer.more, 'more item') }} with less to say. They come up as you decide on these.
     </p>
-    <div v-if="items.length > 0" class="bar" role="group" aria-label="What is chosen">
+    <div v-if="items.length > 0" class="bar" role="group" aria-label="Chosen">
       <strong class="figures">{{ items.length }} chosen</strong>
       <v-btn color="primary" @click="$emit('trial', items)">{{
-        items.length === 1 ? 'Put it on trial' : 'On trial in one face'
+        items.length === 1 ? 'Put it on trial' : 'On trial in one look'
       }}</v-btn>
       <v-btn
         variant="outlined"
         color="primary"
         :disabled="items.length < 2 || items.length > MOST_COMPARED"
-        @click="router.push(`/decide/compare?items=${items.map((each) => each.id).join(',')}`)"
-        >Side by side</v-btn
+        @click="router.push(`/keep/compare?items=${items.map((each) => each.id).join(',')}`)"
+        >Compare</v-btn
       >
       <v-btn variant="text" @click="picked = []">None</v-btn>
     </div>

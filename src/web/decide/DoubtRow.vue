@@ -40,10 +40,10 @@ function begin(): void {
         ><input type="checkbox" :checked="picked" :aria-label="`Choose ${callIt(row.item)}`" @change="$emit('pick')"
       /></label>
     </template>
-    <ul>
+    <ul class="bulleted">
       <li v-for="sentence in shown" :key="sentence">{{ sentence }}</li>
     </ul>
-    <button v-if="sentences.length > shown.length" type="button" class="more" @click="all = true">
+    <button v-if="sentences.length > shown.length" type="button" class="more text-act" @click="all = true">
       and {{ sentences.length - shown.length }} more
     </button>
     <template #acts>
@@ -72,9 +72,6 @@ ul {
 }
 
 .more {
-  min-height: 32px;
-  color: var(--primary);
-  text-decoration: underline;
   font-size: 13.5px;
 }
 

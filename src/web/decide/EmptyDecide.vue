@@ -6,7 +6,7 @@ defineEmits<{ start: [] }>()
 </script>
 
 <template>
-  <EmptyPlace title="Nothing is in doubt" act="Put something on trial" @act="$emit('start')">
+  <EmptyPlace title="Nothing to decide" act="Put an item on trial" @act="$emit('start')">
     <template #drawing>
       <svg viewBox="0 0 200 110" width="200" height="110" aria-hidden="true">
         <rect x="6" y="26" width="52" height="58" rx="26" class="line" />
@@ -15,7 +15,7 @@ defineEmits<{ start: [] }>()
         <circle cx="176" cy="58" r="14" class="line" />
       </svg>
     </template>
-    Some things survive every clear-out and are never reached for. Put one on trial: wear it properly a set number of
-    times, then decide. “I love it” and “I use it” are different facts.
+    Some items survive every clear-out and are never worn. Put one on trial: wear it a few times, then decide. “I love
+    it” and “I use it” are different facts.
   </EmptyPlace>
 </template>

@@ -30,12 +30,12 @@ async function store(day: string | null = typed.value.day || null): Promise<void
   <FormDialog
     :title="`${hand ? 'Handed over' : 'Missed'}: ${callIt(gone.item)}`"
     :draft="draft"
-    :act="hand ? 'It is handed over' : 'Note it'"
+    :act="hand ? 'Save' : 'Save'"
     :ready="typed.day !== ''"
     @close="emit('close')"
     @store="store()"
   >
-    <p v-if="!hand" class="quiet">A regret is worth a note: it tells what not to let go so fast next time.</p>
+    <p v-if="!hand" class="quiet">Worth a note, so that you don’t let the next one go so fast.</p>
     <DayField
       v-model="typed.day"
       :label="hand ? 'Handed over on' : 'Missed on'"
@@ -44,7 +44,7 @@ async function store(day: string | null = typed.value.day || null): Promise<void
     />
     <v-text-field
       v-model="typed.words"
-      :label="hand ? 'To whom? (may stay empty)' : 'What is missed? (may stay empty)'"
+      :label="hand ? 'To whom? (optional)' : 'What is missed? (optional)'"
       :error-messages="on(hand ? 'toWhom' : 'words')"
     />
     <template v-if="!hand && gone.regretOn" #acts>

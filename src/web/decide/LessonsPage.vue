@@ -10,7 +10,7 @@ import { useDraft } from '#web/ui/form/use-draft'
 import { spanTitle } from '#web/ui/words/span-words'
 import { lessonWords } from '#web/ui/words/lesson-words'
 import { useStock } from '#web/data/stock'
-import DecideHead from './DecideHead.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
 
 /** What she learned, what her numbers show, and what no longer holds. */
 const { answer } = useLessons()
@@ -19,7 +19,7 @@ const changes = useChanges()
 const writing = ref<LessonShown | 'own' | null>(null)
 const draft = useDraft(() => ({ words: '', categoryId: null as string | null }))
 const PROMPTS: Readonly<Record<LessonView['promptedBy'], string>> = {
-  finale: 'at a finale',
+  finale: 'at a wrap-up',
   verdict: 'at a verdict',
   empty: 'at an empty',
   numbers: 'from your numbers',
@@ -67,7 +67,11 @@ function strike(lesson: LessonView, struck: boolean): void {
 </script>
 
 <template>
-  <DecideHead question="What did I learn?" :primary="{ words: 'Write one down', act: () => begin('own') }" />
+  <PlaceHead
+    title="Lessons"
+    question="What did I learn?"
+    :primary="{ words: 'Add a lesson', act: () => begin('own') }"
+  />
   <template v-if="answer">
     <section v-if="answer.offered.length > 0" aria-label="Offered">
       <h2>Your numbers say</h2>
@@ -84,8 +88,8 @@ function strike(lesson: LessonView, struck: boolean): void {
             @click="begin(shown)"
             >Keep it</v-btn
           >
-          <v-btn variant="text" :aria-label="`Strike: ${lessonWords(shown).lesson}`" @click="refuse(shown)"
-            >Strike it</v-btn
+          <v-btn variant="text" :aria-label="`Remove: ${lessonWords(shown).lesson}`" @click="refuse(shown)"
+            >Remove</v-btn
           >
         </article>
       </div>
@@ -96,8 +100,8 @@ function strike(lesson: LessonView, struck: boolean): void {
     <section class="part" aria-label="Kept">
       <h2>Kept</h2>
       <p v-if="answer.kept.length === 0" class="quiet">
-        None yet. A lesson is kept at a finale, a verdict or an empty, or here; it comes up again when choosing and
-        buying.
+        None yet. Write down what you learn when you wrap up a project, decide, or finish an item; it comes up again
+        when you choose and buy.
       </p>
       <div v-else class="sheet">
         <article v-for="lesson in answer.kept" :key="lesson.id" class="row">
@@ -113,16 +117,21 @@ function strike(lesson: LessonView, struck: boolean): void {
               <strong v-if="lesson.noLonger">Your numbers no longer show it.</strong>
             </p>
           </div>
-          <v-btn variant="text" :aria-label="`Strike: ${lesson.words}`" @click="strike(lesson, true)">Strike it</v-btn>
+          <v-btn variant="text" :aria-label="`Remove: ${lesson.words}`" @click="strike(lesson, true)">Remove</v-btn>
         </article>
       </div>
     </section>
-    <section v-if="answer.struck.length > 0" class="part" aria-label="Struck">
-      <h2>Struck</h2>
+    <section v-if="answer.struck.length > 0" class="part" aria-label="Removed">
+      <h2>Removed</h2>
       <ul class="struck">
         <li v-for="lesson in answer.struck" :key="lesson.id">
           <s>{{ lesson.words }}</s>
-          <button type="button" :aria-label="`Take up again: ${lesson.words}`" @click="strike(lesson, false)">
+          <button
+            type="button"
+            class="text-act"
+            :aria-label="`Take up again: ${lesson.words}`"
+            @click="strike(lesson, false)"
+          >
             take it up again
           </button>
         </li>
@@ -132,7 +141,7 @@ function strike(lesson: LessonView, struck: boolean): void {
       v-if="writing"
       title="A lesson"
       :draft="draft"
-      act="Keep the lesson"
+      act="Save"
       :ready="draft.typed.value.words.trim() !== ''"
       @close="writing = null"
       @store="store"
@@ -147,7 +156,7 @@ function strike(lesson: LessonView, struck: boolean): void {
       <v-autocomplete
         v-model="draft.typed.value.categoryId"
         clearable
-        label="About which kind? (else it holds for everything)"
+        label="About which type? (else it holds for everything)"
         :items="stock.categories.map((each) => ({ title: each.name, value: each.id }))"
         :error-messages="draft.on('categoryId')"
       />
@@ -199,8 +208,6 @@ strong {
 .struck {
   display: grid;
   gap: 2px;
-  padding: 0;
-  list-style: none;
 }
 
 .struck li {
@@ -208,11 +215,5 @@ strong {
   gap: 14px;
   align-items: center;
   color: var(--quiet);
-}
-
-.struck button {
-  min-height: 44px;
-  color: var(--primary);
-  text-decoration: underline;
 }
 </style>

@@ -6,7 +6,7 @@ import { dateWords, moneyWords } from '#web/data/locale'
 import { useLettingGo } from '#web/data/reads'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
 import { callIt } from '#web/ui/words/item-words'
-import DecideHead from './DecideHead.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
 import HandDialog from './HandDialog.vue'
 import { goneWords, reasonSum, regretWords } from './letting-go-words'
 
@@ -38,23 +38,23 @@ function print(): void {
 </script>
 
 <template>
-  <DecideHead
+  <PlaceHead
     question="Where does it go, and what went unused?"
     :acts="answer && answer.waiting.length > 0 ? [{ words: 'Print the list', act: print }] : []"
   />
   <template v-if="answer">
     <EmptyPlace
       v-if="answer.waiting.length + answer.gone.length === 0"
-      title="Nothing was let go yet"
-      act="See what is in doubt"
-      to="/decide"
+      title="Nothing let go yet"
+      act="See what’s to decide"
+      to="/keep"
     >
       <template #drawing>
         <svg viewBox="0 0 200 110" width="200" height="110" aria-hidden="true">
           <path d="M40 40h90v54H40zM60 40V28c0-16 50-16 50 0v12M150 66h36m-12-12 12 12-12 12" class="line" />
         </svg>
       </template>
-      What you let go keeps its history. What goes to somebody waits here on a list until it is handed over.
+      What you let go keeps its history. What you give away waits here until you’ve handed it over.
     </EmptyPlace>
     <section v-if="answer.waiting.length > 0" class="list" aria-label="To hand over">
       <h2>
@@ -80,14 +80,14 @@ function print(): void {
     <section v-if="lost.items > 0" class="sums" aria-label="What went unused">
       <h2>What went unused</h2>
       <p>
-        {{ counted(lost.items, 'thing') }} let go, with about {{ moneyWords(lost.money, answer.currency) }} of what they
+        {{ counted(lost.items, 'item') }} let go, with about {{ moneyWords(lost.money, answer.currency) }} of what they
         cost still in them, by what was likely left.
       </p>
       <table>
         <thead>
           <tr>
             <th scope="col">Mostly because of</th>
-            <th scope="col">Things</th>
+            <th scope="col">Items</th>
             <th scope="col">Money unused</th>
             <th scope="col">Grams unused</th>
           </tr>
@@ -102,9 +102,9 @@ function print(): void {
         </tbody>
       </table>
     </section>
-    <section v-if="answer.gone.length > 0" class="gone" aria-label="Gone">
+    <section v-if="answer.gone.length > 0" class="gone" aria-label="Let go">
       <h2>
-        Gone <span class="quiet figures">{{ answer.gone.length }}</span>
+        Let go <span class="quiet figures">{{ answer.gone.length }}</span>
       </h2>
       <ul>
         <li v-for="row in gone" :key="row.verdictId">
@@ -116,7 +116,7 @@ function print(): void {
           </span>
           <button
             type="button"
-            class="regret"
+            class="regret text-act"
             :aria-label="`${row.regretOn ? 'Change what is missed' : 'I miss it'}: ${callIt(row.item)}`"
             @click="asked = { gone: row, about: 'regret' }"
           >
@@ -197,7 +197,6 @@ td {
   display: grid;
   gap: 4px;
   padding: 0;
-  list-style: none;
   font-size: 14px;
 }
 
@@ -209,10 +208,7 @@ td {
 }
 
 .regret {
-  min-height: 44px;
   min-width: 70px;
-  color: var(--primary);
-  text-decoration: underline;
 }
 
 .phone .gone li {

@@ -12,9 +12,10 @@ import { useDraft } from '#web/ui/form/use-draft'
 import ItemPicker from '#web/ui/ItemPicker.vue'
 import { callIt, shortName, twinWords } from '#web/ui/words/item-words'
 import { stretchWords } from '#web/ui/words/when-words'
-import DecideHead from './DecideHead.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
 import ThingRow from './ThingRow.vue'
-import { pickReasonWords, rediscoveredWords, stashItemWords } from './stash-words'
+import { whyWords } from '#web/ui/words/why-words'
+import { rediscoveredWords, stashItemWords } from './stash-words'
 
 /** A few neglected things she likes, in reach for a while instead of buying. */
 const { answer } = useStash()
@@ -28,6 +29,7 @@ const { typed } = draft
 const ending = useDraft(() => ({ endings: {} as Record<string, PickEnding> }))
 const today = computed(() => answer.value?.today ?? null)
 const now = computed(() => answer.value?.now ?? null)
+const named = computed(() => new Map((answer.value?.withItems ?? []).map((item) => [item.id, item])))
 const listed = computed(() => [
   ...(answer.value?.proposed ?? []),
   ...typed.value.more.map((item) => ({ item, reasons: [] })),
@@ -87,15 +89,15 @@ async function end(): Promise<void> {
 </script>
 
 <template>
-  <DecideHead question="What do I already have that I would love to wear?" />
+  <PlaceHead title="Shop my stash" question="What do I already own that I would love to wear?" />
   <template v-if="answer">
-    <section v-if="now" aria-label="In reach now">
-      <h2>In reach {{ stretchWords({ earliest: now.from, latest: now.to }, answer.today) }}</h2>
+    <section v-if="now" aria-label="In the drawer now">
+      <h2>In the drawer {{ stretchWords({ earliest: now.from, latest: now.to }, answer.today) }}</h2>
       <p class="quiet">
         {{
           now.daysLeft > 0
-            ? `${counted(now.daysLeft, 'day')} to go. They lie beside the drawer.`
-            : 'The time is over. Say what becomes of each.'
+            ? `${counted(now.daysLeft, 'day')} to go. They’re beside the drawer.`
+            : 'Time’s up. What happens to each?'
         }}
       </p>
       <div class="sheet">
@@ -112,13 +114,11 @@ async function end(): Promise<void> {
         </ThingRow>
       </div>
       <FormTrouble :refused="ending.refused.value" :out-of-reach="ending.outOfReach.value" />
-      <v-btn class="go" color="primary" :loading="ending.busy.value" @click="end">End it so</v-btn>
+      <v-btn class="go" color="primary" :loading="ending.busy.value" @click="end">Save</v-btn>
     </section>
-    <section v-else aria-label="Proposed">
+    <section v-else aria-label="Suggested">
       <h2>Three to six for a while</h2>
-      <p class="quiet">
-        Neglected things you like, of the season and in date, one of a kind, that fight with nothing in the drawer.
-      </p>
+      <p class="quiet">Items you like and haven’t worn for a while: in season, in date, one of a type.</p>
       <div v-if="listed.length > 0" class="sheet">
         <ThingRow v-for="row in listed" :key="row.item.id" :item="row.item" :apart="twins.get(row.item.id)">
           <template #before>
@@ -131,26 +131,24 @@ async function end(): Promise<void> {
                 @change="toggle(row.item.id)"
             /></label>
           </template>
-          <p>{{ row.reasons.map((reason) => pickReasonWords(reason)).join(', ') || 'your own choice' }}</p>
+          <p>{{ row.reasons.map((reason) => whyWords(reason, named, today!)).join(' ') || 'Your own choice.' }}</p>
         </ThingRow>
       </div>
-      <p v-else>
-        The log knows of nothing that is neglected, liked and in date at once. Choose some yourself, if you like.
-      </p>
+      <p v-else>Nothing you like has gone unworn for long. Choose some yourself, if you like.</p>
       <div class="choices bottom">
-        <ChoiceRow v-model="typed.span" label="In reach for" :options="['a week', 'a month']" />
+        <ChoiceRow v-model="typed.span" label="In the drawer for" :options="['a week', 'a month']" />
         <v-btn variant="outlined" color="primary" :disabled="typed.chosen.length >= MOST_PICKED" @click="picking = true"
           >Add another</v-btn
         >
         <v-btn color="primary" :loading="draft.busy.value" :disabled="typed.chosen.length === 0" @click="start"
-          >Lay {{ counted(typed.chosen.length, 'thing') }} within reach</v-btn
+          >Put {{ counted(typed.chosen.length, 'item') }} in the drawer</v-btn
         >
       </div>
       <FormTrouble :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />
     </section>
     <section v-if="answer.before.length > 0" class="before" aria-label="Before">
       <h2>Rediscovered</h2>
-      <ul>
+      <ul class="bulleted">
         <li v-for="pick in answer.before" :key="pick.id">
           <strong class="figures">{{ stretchWords({ earliest: pick.from, latest: pick.closedOn ?? pick.to }) }}</strong>
           {{ rediscoveredWords(pick) }}
@@ -160,7 +158,7 @@ async function end(): Promise<void> {
     <ItemPicker
       v-if="picking"
       v-model="picking"
-      title="Into reach"
+      title="In the drawer"
       action="Choose"
       :exclude="listed.map(({ item }) => item.id)"
       @pick="add"

@@ -61,7 +61,9 @@ const rest = computed(() => props.target.keepFirst.slice(props.target.items))
           @click="$emit('change')"
           >Change</v-btn
         >
-        <v-btn variant="text" :aria-label="`Drop the target for ${target.category}`" @click="$emit('drop')">Drop</v-btn>
+        <v-btn variant="text" :aria-label="`Remove the target for ${target.category}`" @click="$emit('drop')"
+          >Remove</v-btn
+        >
       </span>
     </header>
     <div class="two">
@@ -84,16 +86,17 @@ const rest = computed(() => props.target.keepFirst.slice(props.target.items))
           </text>
         </svg>
       </div>
-      <ul class="figures">
+      <ul class="bulleted figures">
         <li v-for="sentence in targetSentences(target, today)" :key="sentence">{{ sentence }}</li>
       </ul>
     </div>
     <v-btn variant="text" :aria-expanded="open" @click="open = !open">{{
-      open ? 'Fold it up' : `Which to keep first, by evidence`
+      open ? 'Less' : `Which to keep first, by your records`
     }}</v-btn>
     <template v-if="open">
       <p class="quiet">
-        Worn in the last year weighs most, then liking and being in date, then having no twin and no doubts.
+        How often you wore it in the last year counts most, then your rating and its use-by date, then having no near
+        twin.
       </p>
       <ol class="keep">
         <template v-for="(each, n) in [...kept, ...rest]" :key="each.item.id">
@@ -207,8 +210,6 @@ p {
 
 .keep {
   margin: 6px 0 0;
-  padding: 0;
-  list-style: none;
 }
 
 .keep li {

@@ -9,7 +9,7 @@ import DayField from '#web/ui/form/DayField.vue'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
 import FormDialog from '#web/ui/form/FormDialog.vue'
 import { useDraft } from '#web/ui/form/use-draft'
-import DecideHead from './DecideHead.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
 import TargetCard from './TargetCard.vue'
 
 /** So many of a category by a day. */
@@ -40,7 +40,7 @@ function drop(id: string): void {
 </script>
 
 <template>
-  <DecideHead
+  <PlaceHead
     question="How many of each are enough?"
     :primary="answer ? { words: 'Set a target', act: () => begin(null) } : null"
   />
@@ -53,8 +53,7 @@ function drop(id: string): void {
           <path d="M130 84h60" class="line" stroke-dasharray="4 5" />
         </svg>
       </template>
-      From thirty lipsticks to twelve by a day: what the numbers say of it, which to keep first, and how it goes month
-      by month.
+      From thirty lipsticks to twelve by a date: what your records say, which to keep first, and how it’s going.
       <template v-if="answer.others.length > 0">
         You own the most of these:
         {{
@@ -77,14 +76,14 @@ function drop(id: string): void {
       v-if="setting"
       title="How many are enough?"
       :draft="draft"
-      act="Set the target"
+      act="Save"
       :ready="typed.categoryId !== null && typed.items !== '' && typed.by !== ''"
       @close="setting = false"
       @store="store"
     >
       <v-autocomplete
         v-model="typed.categoryId"
-        label="Of which kind"
+        label="Of which type"
         :items="
           [...answer.targets.map((each) => ({ ...each, items: each.now })), ...answer.others].map((each) => ({
             title: `${each.category}, ${each.items}`,

@@ -38,7 +38,7 @@ function feel(day: Day, aspect: Aspect, felt: Felt | null): void {
       <p v-if="trial.otherwise" class="quiet">Once more, with another {{ trial.otherwise }}.</p>
       <p v-if="trial.question" class="question">“{{ trial.question }}”</p>
       <p class="standing figures">{{ standingWords(trial, today) }}</p>
-      <ul class="figures">
+      <ul class="bulleted figures">
         <li v-for="sentence in trialSentences(trial, today)" :key="sentence">{{ sentence }}</li>
       </ul>
       <div v-if="trial.photos.length > 0" class="photos">
@@ -67,7 +67,7 @@ function feel(day: Day, aspect: Aspect, felt: Felt | null): void {
           />
         </li>
       </ol>
-      <button v-if="trial.days.length > days.length" type="button" class="more" @click="all = true">
+      <button v-if="trial.days.length > days.length" type="button" class="more text-act" @click="all = true">
         {{ counted(trial.days.length - days.length, 'earlier wear') }}, each with what was worn under and over it
       </button>
       <p v-if="trial.before.length > 0" class="quiet before">
@@ -156,8 +156,6 @@ ul {
 
 .days {
   margin: 0 0 8px;
-  padding: 0;
-  list-style: none;
 }
 
 .days li {
@@ -173,9 +171,6 @@ ul {
 .more {
   display: block;
   text-align: left;
-  min-height: 44px;
-  color: var(--primary);
-  text-decoration: underline;
   font-size: 13.5px;
 }
 

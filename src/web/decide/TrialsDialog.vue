@@ -29,16 +29,16 @@ async function store(): Promise<void> {
 
 <template>
   <FormDialog
-    :title="items.length === 1 ? `Put ${callIt(items[0]!)} on trial` : `${items.length} things on trial in one face`"
+    :title="items.length === 1 ? `Put ${callIt(items[0]!)} on trial` : `${items.length} items on trial in one look`"
     :draft="draft"
     act="Start the trial"
     @close="emit('close')"
     @store="store"
   >
-    <ul v-if="items.length > 1" class="names">
+    <ul v-if="items.length > 1" class="bulleted names">
       <li v-for="item in items" :key="item.id">{{ callIt(item) }}</li>
     </ul>
-    <p class="quiet">What is worn under and over each of them is remembered with every wear.</p>
+    <p class="quiet">Seligo remembers what you wore under and over each of them.</p>
     <p v-if="caution" class="caution">{{ caution }}</p>
     <TrialFields v-model="draft.typed.value" :today="today" :on="draft.on" />
   </FormDialog>

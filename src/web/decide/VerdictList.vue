@@ -46,8 +46,6 @@ h2 .quiet {
 .decided {
   display: grid;
   gap: 6px;
-  padding: 0;
-  list-style: none;
 }
 
 .decided li {

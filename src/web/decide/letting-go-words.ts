@@ -31,7 +31,7 @@ export function reasonSum(
   row: LettingGoAnswer['reasons'][number],
   currency: string,
 ): { readonly money: string; readonly grams: string } {
-  const without = (n: number, what: string): string => (n === 0 ? '' : ` (${counted(n, 'thing')} without ${what})`)
+  const without = (n: number, what: string): string => (n === 0 ? '' : ` (${counted(n, 'item')} without ${what})`)
   return {
     money:
       row.unpriced === row.items

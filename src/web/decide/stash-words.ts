@@ -1,22 +1,6 @@
 import { counted } from '#core/words/counted'
-import type { PickReasonView, PickView } from '#contract/deciding'
+import type { PickView } from '#contract/deciding'
 import { spanWords } from '#web/ui/words/when-words'
-
-/** Why a neglected thing is proposed. */
-export function pickReasonWords(reason: PickReasonView): string {
-  switch (reason.code) {
-    case 'neglected':
-      return reason.days === null ? 'never worn in the log' : `not worn for ${spanWords(reason.days)}`
-    case 'liked':
-      return reason.liking === 5 ? 'you love it' : 'you like it'
-    case 'of the season':
-      return 'of this season'
-    case 'good until soon':
-      return `good for ${spanWords(reason.days)} more`
-    case 'goes with':
-      return `goes with ${reason.other}`
-  }
-}
 
 /** How one of them is doing. */
 export function stashItemWords({ wears, felt, unwornBefore }: PickView['items'][number]): string {

@@ -24,15 +24,15 @@ export function targetSentences(target: TargetView, today: Day): string[] {
   ]
   const known = (count: number | null): count is number => count !== null && count < ENOUGH_YEARS
   return [
-    target.standing === 'met' ? 'It is met: no more than that are here.' : '',
+    target.standing === 'met' ? 'You’re there.' : '',
     target.standing === 'day has come' ? `The day has come, with ${tooMany} too many.` : '',
     neededPerMonth === null
       ? ''
       : `${tooMany} too many until ${day}: ${numberWords(neededPerMonth, neededPerMonth < 10 ? 1 : 0)} a month have to go.`,
     `In the last year ${last.join(', ')}.`,
-    target.standing === 'will do' ? `Going on like that, ${onTheDay} would be here on the day: it will do.` : '',
+    target.standing === 'will do' ? `At this rate ${onTheDay} would be here on the day: it will do.` : '',
     target.standing === 'not at this pace'
-      ? `Going on like that, ${onTheDay} would be here on the day; ${onTheDay - target.items} more would have to be let go, or fewer come.`
+      ? `At this rate ${onTheDay} would be here on the day; ${onTheDay - target.items} more would have to be let go, or fewer come.`
       : '',
     then === now ? '' : `${then} were here when it was set on ${shortDay(setOn, today)}.`,
     known(years)
@@ -52,7 +52,7 @@ export function keepWords({ item, worn, twin }: TargetView['keepFirst'][number])
   return [
     worn === 0 ? 'not worn within a year' : `worn on ${counted(worn, 'day')} in a year`,
     item.liking === null ? '' : (LIKING_WORDS[String(item.liking)] ?? ''),
-    item.shelfLife.state === 'past' || item.shelfLife.state === 'sign seen' ? 'past its date' : '',
+    item.shelfLife.state === 'past' || item.shelfLife.state === 'sign seen' ? 'expired' : '',
     twin === null ? '' : `a twin: ${twin}`,
   ]
     .filter(Boolean)

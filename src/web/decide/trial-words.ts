@@ -38,7 +38,7 @@ export function trialSentences(trial: TrialView, today: Day): string[] {
   ].filter(Boolean)
   return [
     `Worn ${wears} of ${wearsWanted} times since it went on trial.`,
-    chances > 0 ? `Within reach on ${counted(chances, 'wear day')} meanwhile.` : '',
+    chances > 0 ? `In the drawer on ${counted(chances, 'wear day')} since.` : '',
     feelings.length > 0 ? `It felt: ${feelings.join(', ')}.` : '',
     under === '' ? '' : `Over ${under}.`,
     over === '' ? '' : `With ${over}.`,

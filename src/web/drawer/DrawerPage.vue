@@ -40,12 +40,12 @@ async function reorder(zone: DrawerZone, itemIds: string[]): Promise<void> {
 
 <template>
   <PlaceHead
-    title="Lay the drawer"
-    question="What lies within reach, and where? What is in it gets used, what is not does not."
+    title="Arrange the drawer"
+    question="What is in the drawer, and where? What’s in it gets used."
     :primary="{ words: 'Done', to: '/' }"
     :acts="[
-      { words: 'Lay for a season', to: '/drawer/laying' },
-      { words: 'Propose what comes in', to: '/drawer/first' },
+      { words: 'Change season', to: '/drawer/season' },
+      { words: 'Suggest what comes in', to: '/drawer/starter' },
     ]"
   />
   <div v-if="answer" class="zones">
@@ -64,8 +64,8 @@ async function reorder(zone: DrawerZone, itemIds: string[]): Promise<void> {
   <ItemPicker
     v-if="into"
     :model-value="true"
-    :title="`Lay into ${into.name}`"
-    action="Lay in"
+    :title="`Put in ${into.name}`"
+    action="Put in"
     :exclude="laid"
     :first="(item: ListedItem) => item.homeZoneId === into?.id && item.lifecycle === 'open'"
     @update:model-value="into = null"

@@ -11,6 +11,7 @@ import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import ItemPicker from '#web/ui/ItemPicker.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
 import { callIt, kindAndMaker, shortName } from '#web/ui/words/item-words'
+import { whyWords } from '#web/ui/words/why-words'
 import { goodTo } from '#web/ui/words/shelf-life-words'
 
 /** A drawer to begin with: proposed from uses, openings, dates, kinds and the season; she strikes, adds, and lays it at once. */
@@ -22,7 +23,10 @@ const { typed } = draft
 const added = ref<ListedItem[]>([])
 const into = ref<string | null>(null)
 const items = computed(() => new Map([...(answer.value?.items ?? []), ...added.value].map((item) => [item.id, item])))
-const reasons = computed(() => new Map((answer.value?.picks ?? []).map((pick) => [pick.itemId, pick.reason])))
+const reasons = computed(() => {
+  const { picks = [], today } = answer.value ?? {}
+  return new Map(today ? picks.map((pick) => [pick.itemId, whyWords(pick.reason, items.value, today)]) : [])
+})
 
 watch(
   answer,
@@ -73,10 +77,10 @@ async function store(): Promise<void> {
 
 <template>
   <PlaceHead
-    title="A drawer to begin with"
-    question="What could lie within reach? Strike what you do not want, add what is missing; all of it is laid at once."
+    title="Starter drawer"
+    question="What could be in the drawer? Untick what you don’t want, add what is missing."
     :primary="{
-      words: `Lay ${counted(typed.chosen.length, 'thing')} in`,
+      words: `Put ${counted(typed.chosen.length, 'item')} in`,
       act: store,
       disabled: typed.chosen.length === 0 || tooFull.length > 0,
       busy: draft.busy.value,
@@ -85,15 +89,15 @@ async function store(): Promise<void> {
   />
   <FormTrouble :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />
   <p v-if="tooFull.length > 0" class="caution">
-    More than fits in {{ tooFull.map(({ zone }) => zone.name).join(' and ') }}: strike something, or give it more slots.
+    More than fits in {{ tooFull.map(({ zone }) => zone.name).join(' and ') }}: untick something, or give it more slots.
   </p>
   <EmptyPlace
     v-if="answer && answer.picks.length === 0 && added.length === 0"
-    title="Nothing more to propose"
+    title="Nothing more to suggest"
     act="To the drawer"
     to="/drawer"
   >
-    Everything that is in date and of the season lies within reach already, or the slots are full.
+    Everything that’s in date and in season is in the drawer already, or the slots are full.
   </EmptyPlace>
   <div v-else-if="answer" class="zones">
     <section v-for="{ zone, rows, taken } in zones" :key="zone.id" class="inset zone" :aria-label="zone.name">
@@ -114,9 +118,8 @@ async function store(): Promise<void> {
         <ItemGauge :item="item" size="small" :rail="false" />
         <span class="words">
           <strong>{{ shortName(item) }}</strong>
-          <span class="quiet">{{
-            [kindAndMaker(item), reasons.get(item.id), goodTo(item, answer.today)].filter(Boolean).join(', ')
-          }}</span>
+          <span class="quiet">{{ [kindAndMaker(item), goodTo(item, answer.today)].filter(Boolean).join(', ') }}</span>
+          <span v-if="reasons.get(item.id)">{{ reasons.get(item.id) }}</span>
         </span>
         <span class="mark" aria-hidden="true">{{ isChosen(item.id) ? '✓' : '' }}</span>
       </button>

@@ -100,16 +100,16 @@ function start(): void {
                 :subtitle="`${Math.max(0, other.slots - other.taken)} free`"
                 @click="emit('move', item, other.id)"
               />
-              <v-list-item title="Take out, let it rest" @click="emit('takeOut', item)" />
+              <v-list-item title="Take out, store away" @click="emit('takeOut', item)" />
             </v-list>
           </v-menu>
           <ItemActsMenu :item="item" :without="['take out']" />
         </span>
       </li>
-      <li v-if="lying.length === 0" class="quiet">Nothing lies here yet.</li>
+      <li v-if="lying.length === 0" class="quiet">Nothing here yet.</li>
     </ul>
-    <v-btn variant="outlined" color="primary" block :aria-label="`Lay something into ${zone.name}`" @click="emit('add')"
-      >Lay something in</v-btn
+    <v-btn variant="outlined" color="primary" block :aria-label="`Put something in ${zone.name}`" @click="emit('add')"
+      >Put something in</v-btn
     >
   </section>
 </template>
@@ -131,12 +131,6 @@ header {
 header h2 {
   flex: 1 1 auto;
   font-size: 17px;
-}
-
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
 }
 
 /* What it is above, what can be done below: beside each other there is room for neither. */

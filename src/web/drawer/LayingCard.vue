@@ -28,7 +28,7 @@ const said = computed(() => {
   const { item, why } = props.candidate
   return [
     why,
-    item.lastWorn ? `worn ${fromNow(item.lastWorn, props.today)}` : 'not worn in the log',
+    item.lastWorn ? `worn ${fromNow(item.lastWorn, props.today)}` : 'not worn yet',
     usesWords(item.uses),
     goodTo(item, props.today),
     item.brushes ? `with ${item.brushes}` : '',
@@ -62,8 +62,12 @@ function choose(choice: LayingChoice): void {
       <p class="quiet">{{ kindAndMaker(candidate.item) }}</p>
       <p class="figures">{{ said }}</p>
       <p v-if="candidate.spoiled" class="caution">
-        It is over.
-        {{ candidate.item.eye ? 'At the eye it is not worn any more.' : 'On trial or in reach: look and smell first.' }}
+        It’s over.
+        {{
+          candidate.item.eye
+            ? 'Don’t wear it at the eye any more.'
+            : 'Before a trial, or back in the drawer: look and smell first.'
+        }}
       </p>
       <div class="choices">
         <button

@@ -85,13 +85,13 @@ async function close(): Promise<void> {
 
 <template>
   <PlaceHead
-    title="Lay for a season"
-    question="What stays in reach, what comes in, what is put by? Take everything out, clean it, then one by one."
+    title="Change season"
+    question="What stays, what comes in, what is stored away? Take everything out, clean the drawer, then go item by item."
     :acts="[{ words: 'Zones and slots', to: '/drawer' }]"
   />
   <template v-if="answer">
     <section v-if="done" class="inset part" role="status">
-      <p>The drawer is laid.</p>
+      <p>The drawer is arranged.</p>
       <p v-if="done.noRoom.length > 0">
         No slot was left for {{ done.noRoom.join(', ') }}: give the zone more slots, or take something out.
       </p>
@@ -100,14 +100,14 @@ async function close(): Promise<void> {
     </section>
     <p v-for="rivalry in answer.rivalries" :key="rivalry.categoryId" class="rivalry figures">
       {{ counted(rivalry.items, rivalry.category) }} share {{ answer.perWeek.toFixed(1) }} wear days a week: about
-      {{ rivalry.usesEach.toFixed(1) }} uses each a month. Fewer in reach move faster.
+      {{ rivalry.usesEach.toFixed(1) }} uses each a month. Fewer in the drawer move faster.
     </p>
     <section v-if="answer.laying === null" class="inset part">
       <ChoiceRow v-model="season" label="For which season?" :options="SEASONS" />
       <p v-if="answer.comeBack.length > 0">
         Asks to come back: {{ answer.comeBack.map((item) => callIt(item)).join(', ') }}.
       </p>
-      <p v-if="answer.hasPlan" class="quiet">A plan is in force for this month: begun, it can choose for you.</p>
+      <p v-if="answer.hasPlan" class="quiet">You have a plan for this month: once you begin, it can choose for you.</p>
       <v-btn color="primary" @click="start">Begin</v-btn>
     </section>
     <template v-else>
@@ -120,10 +120,10 @@ async function close(): Promise<void> {
         <v-btn variant="outlined" color="primary" @click="chooseAsPlanned"
           >Choose for {{ byPlan.length }} as the plan has it</v-btn
         >
-        <span class="quiet">What it does not plan is left to you; every choice can be changed before the end.</span>
+        <span class="quiet">What isn’t in the plan is left to you; every choice can be changed until you save.</span>
       </p>
       <LayingCard v-if="current" :key="current.item.id" :candidate="current" :today="answer.today" @choose="choose" />
-      <div class="queue" role="group" aria-label="All that is looked at">
+      <div class="queue" role="group" aria-label="Only what’s left to choose">
         <button
           v-for="each in candidates"
           :key="each.item.id"
@@ -144,9 +144,9 @@ async function close(): Promise<void> {
       </div>
       <div class="form-acts">
         <v-btn color="primary" @click="close">{{
-          left.length === 0 ? 'Lay it so' : `Lay it so; leave ${left.length} as they are`
+          left.length === 0 ? 'Save' : `Save; leave ${left.length} as they are`
         }}</v-btn>
-        <v-btn variant="text" @click="giveUp">Give it up</v-btn>
+        <v-btn variant="text" @click="giveUp">Discard</v-btn>
       </div>
     </template>
     <PastLayouts :days="answer.layouts" />

@@ -8,8 +8,8 @@ export type LayingSaid = Pick<LayingCandidate, 'choice' | 'until' | 'destination
 export const CHOICE_WORDS: Readonly<Record<LayingChoice, string>> = {
   stays: 'Stays',
   'comes in': 'Comes in',
-  'put away': 'Put away till its season',
-  rests: 'Rests',
-  doubtful: 'Doubtful: on trial',
+  'put away': 'Stored away till its season',
+  rests: 'Stored away',
+  doubtful: 'Not sure: on trial',
   'let go': 'Let go',
 }

@@ -72,19 +72,19 @@ function letGo(container: ContainerView): void {
 <template>
   <PlaceHead
     title="Kept containers"
-    question="What is there to decant and repress into?"
-    :primary="{ words: 'Keep one', act: () => open('new') }"
-    :acts="[{ words: 'To the empties', to: '/empties' }]"
+    question="What do I have to decant and repress into?"
+    :primary="{ words: 'Add a container', act: () => open('new') }"
+    :acts="[{ words: 'To the empties', to: '/look-back/empties' }]"
   />
   <template v-if="answer">
     <EmptyPlace
       v-if="answer.containers.length === 0"
       title="A shelf for what is washed and kept"
-      act="Keep one"
+      act="Add a container"
       @act="open('new')"
     >
-      Finish something with “washed and kept”, and its compact, bottle or jar stands here. Weighed once, it tells what
-      lies in it afterwards.
+      Finish an item with “washed and kept”, and its compact, bottle or jar is here. Weigh it once, and you’ll always
+      know what’s in it.
     </EmptyPlace>
     <ul v-else class="shelf">
       <li v-for="each in here" :key="each.id" class="inset">
@@ -107,7 +107,7 @@ function letGo(container: ContainerView): void {
         <div class="acts">
           <v-btn variant="text" :aria-label="`Change ${each.words}`" @click="open(each)">Change</v-btn>
           <v-btn v-if="!each.holds" variant="text" :aria-label="`Let ${each.words} go`" @click="letGo(each)"
-            >Let it go</v-btn
+            >Remove</v-btn
           >
         </div>
       </li>
@@ -116,19 +116,19 @@ function letGo(container: ContainerView): void {
   </template>
   <FormDialog
     v-if="editing"
-    :title="editing === 'new' ? 'Keep a container' : 'Change a container'"
+    :title="editing === 'new' ? 'Add a container' : 'Change a container'"
     :draft="draft"
-    act="Keep"
+    act="Save"
     :ready="typed.words.trim() !== '' && massError.length === 0"
     @close="editing = null"
     @store="store"
   >
     <v-text-field v-model="typed.words" label="What it is" autofocus :error-messages="on('words')" />
-    <v-select v-model="typed.form" label="Its kind" :items="FORMS" />
+    <v-select v-model="typed.form" label="Its type" :items="FORMS" />
     <NumberField
       text
       v-model="typed.mass"
-      :label="`Its weight, washed and dry, ${unit} (may stay empty)`"
+      :label="`Its weight, washed and dry, ${unit} (optional)`"
       :error-messages="[...massError, ...on('grams')]"
     />
   </FormDialog>
@@ -136,9 +136,6 @@ function letGo(container: ContainerView): void {
 
 <style scoped>
 .shelf {
-  list-style: none;
-  margin: 0;
-  padding: 0;
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(min(330px, 100%), 1fr));
   gap: 12px;

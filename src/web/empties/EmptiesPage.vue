@@ -60,12 +60,11 @@ function kindsOf(empties: readonly EmptyView[]): string {
 
 <template>
   <PlaceHead
-    title="Empties"
     question="What did I finish, and what did I think?"
     :acts="[
-      { words: 'Kept containers', to: '/empties/containers' },
-      { words: 'Only what I would buy again', act: () => (again = !again), pressed: again },
+      { words: 'Only what I’d buy again', act: () => (again = !again), pressed: again },
       { words: 'Print', act: print },
+      { words: 'Kept containers', to: '/look-back/empties/containers' },
     ]"
   />
   <template v-if="answer">
@@ -76,8 +75,8 @@ function kindsOf(empties: readonly EmptyView[]): string {
           <path d="M98 40h96M98 58h80M98 76h58" class="line" />
         </svg>
       </template>
-      When something is used up, say so on its page: “It is empty”. It keeps its uses, its months and your few words
-      here, so that you need not buy it again to remember.
+      When you finish an item, tap “Finished” on its page. Its wears, its months and your few words stay here, so that
+      you needn’t buy it again to remember.
     </EmptyPlace>
     <div v-if="answer.empties.length > 1" class="filters">
       <v-autocomplete
@@ -90,13 +89,13 @@ function kindsOf(empties: readonly EmptyView[]): string {
       <v-autocomplete
         v-model="maker"
         clearable
-        label="Maker"
+        label="Brand"
         hide-details
         :items="choices((empty) => empty.item.maker)"
       />
       <v-select v-model="year" clearable label="Year" hide-details :items="choices((empty) => empty.day.slice(0, 4))" />
     </div>
-    <p v-if="answer.empties.length > 0 && shown.length === 0" class="quiet">No empty is all of that.</p>
+    <p v-if="answer.empties.length > 0 && shown.length === 0" class="quiet">No empty matches all of that.</p>
     <section v-for="group in years" :key="group.year" class="year" :aria-label="group.year">
       <h2>
         {{ group.year }} <span class="quiet figures">{{ group.empties.length }} finished: {{ group.kinds }}</span>

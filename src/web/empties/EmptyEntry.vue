@@ -59,11 +59,11 @@ const against = computed(() => againstWords(props.empty, props.currency))
       <span v-if="empty.packageGoes" class="quiet">package: {{ empty.packageGoes }}</span>
       <button
         type="button"
-        class="review"
+        class="review text-act"
         :aria-label="`${empty.reviewId ? 'Change the review of' : 'Review'} ${callIt(empty.item)}`"
         @click="$emit('review')"
       >
-        {{ empty.reviewId ? 'change' : 'review it' }}
+        {{ empty.reviewId ? 'change' : 'Review' }}
       </button>
     </span>
   </article>
@@ -140,13 +140,6 @@ dd {
 
 .again.yes {
   color: var(--done);
-}
-
-.review {
-  min-height: 44px;
-  color: var(--primary);
-  font-weight: 400;
-  text-decoration: underline;
 }
 
 .phone .entry {

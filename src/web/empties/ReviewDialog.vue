@@ -25,7 +25,7 @@ async function store(): Promise<void> {
     :title="`What you think of ${shortName(empty.item)}`"
     :label="`Review of ${callIt(empty.item)}`"
     :draft="draft"
-    act="Keep the review"
+    act="Save"
     :ready="draft.typed.value.wouldBuyAgain !== null"
     @close="emit('close')"
     @store="store"

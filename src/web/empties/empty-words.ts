@@ -9,7 +9,7 @@ export const AGAIN_WORDS: Readonly<Record<NonNullable<EmptyView['wouldBuyAgain']
   no: 'would not buy again',
   maybe: 'maybe again',
   'have a backup': 'has a backup already',
-  discontinued: 'cannot be bought again',
+  discontinued: 'can’t be bought again',
 }
 
 /** When it was finished, its uses, its time and what a use cost. */
@@ -45,10 +45,10 @@ export function endedWords({ endedBy, remained }: EmptyView): string {
     case 'nothing comes out':
       return 'To the last drop: nothing comes out any more.'
     case 'cannot be reached':
-      return `What is left cannot be reached${left}.`
+      return `What is left can’t be reached${left}.`
     case 'counted early':
       return `Counted as empty a little early${left}.`
     case 'spoiled':
-      return `It spoiled before the end${left}.`
+      return `It went off before the end${left}.`
   }
 }

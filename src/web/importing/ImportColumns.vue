@@ -8,10 +8,13 @@ defineProps<{ preview: PreviewAnswer; tabs: readonly string[] | null }>()
 const emit = defineEmits<{ tab: [name: string, wanted: boolean]; meaning: [at: number, field: SheetField | null] }>()
 /** What a column can mean, where its own name does not say it well enough. */
 const FIELD_WORDS: Partial<Record<SheetField, string>> = {
+  maker: 'brand',
+  category: 'type',
   'shelf-life': 'PAO or expiry',
-  pao: 'months after opening',
-  acquired: 'came on',
+  pao: 'PAO, months',
+  acquired: 'bought',
   quantity: 'how many',
+  left: 'how much is left',
   ended: 'finished on',
   swatch: 'swatch (hex)',
 }

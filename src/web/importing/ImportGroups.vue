@@ -42,7 +42,7 @@ function readAgain(): void {
 </script>
 
 <template>
-  <section class="sheet part" aria-label="What to know before storing">
+  <section class="sheet part" aria-label="Before you save">
     <h2>{{ groups.some((group) => group.serious) ? 'What is wrong' : 'Nothing is wrong' }}</h2>
     <details
       v-for="group in groups"
@@ -54,7 +54,7 @@ function readAgain(): void {
         <strong>{{ group.words }}</strong> <span class="figures">({{ group.cells.length }})</span>
         <span class="quiet">{{ group.what }}</span>
       </summary>
-      <ul>
+      <ul class="bulleted">
         <li v-for="cell in group.cells" :key="`${cell.row}-${cell.column}`">
           <button
             type="button"

@@ -37,8 +37,8 @@ const categoryItems = computed(() => props.categories.map((each) => ({ title: ea
 </script>
 
 <template>
-  <section class="sheet part" aria-label="Kinds">
-    <h2>What the kinds are taken for</h2>
+  <section class="sheet part" aria-label="Types">
+    <h2>What the types are taken for</h2>
     <div v-for="kind in kinds" :key="kind.key" class="kind" :class="{ open: kind.categoryId === null }">
       <span class="words"
         ><strong class="figures">{{ kind.rows.length }}</strong>
@@ -47,9 +47,9 @@ const categoryItems = computed(() => props.categories.map((each) => ({ title: ea
       <v-autocomplete
         :model-value="kind.categoryId"
         density="compact"
-        label="Category"
+        label="Type"
         :items="categoryItems"
-        :aria-label="`Category for ${[...kind.words][0]}`"
+        :aria-label="`Type for ${[...kind.words][0]}`"
         @update:model-value="(value) => value && emit('set', kind.rows, { categoryId: value })"
       />
       <v-select

@@ -40,7 +40,7 @@ async function choose(file: File): Promise<void> {
   refused.value = null
   stored.value = null
   if (file.size > MOST_BYTES) {
-    outOfReach.value = `${file.name} is larger than 20 MB. Split the sheet and import the parts. Nothing was stored.`
+    outOfReach.value = `${file.name} is larger than 20 MB. Split the sheet and import the parts. Nothing was saved.`
     return
   }
   await read(file.name, await base64Of(file, file.name))
@@ -110,7 +110,7 @@ async function base64Of(file: Blob, name: string): Promise<string> {
   const url = await new Promise<string>((resolve, reject) => {
     const reader = new FileReader()
     reader.onload = () => resolve(String(reader.result))
-    reader.onerror = () => reject(reader.error ?? new Error(`${name} cannot be read.`))
+    reader.onerror = () => reject(reader.error ?? new Error(`${name} can’t be read.`))
     reader.readAsDataURL(file)
   })
   return url.slice(url.indexOf(',') + 1)
@@ -120,7 +120,7 @@ async function base64Of(file: Blob, name: string): Promise<string> {
 <template>
   <PlaceHead
     title="Import a sheet"
-    question="What does my sheet say, and what is wrong in it? Nothing is stored before you say so."
+    question="What does my sheet say, and what is wrong in it? Nothing is saved before you say so."
     :acts="[{ words: 'Type lines instead', to: '/collection/lines' }]"
   />
   <section class="sheet choose">
@@ -137,15 +137,15 @@ async function base64Of(file: Blob, name: string): Promise<string> {
       >
     </details>
     <p class="quiet">
-      Headers may stand in any order and language, under title lines or none; section lines such as “LIPSTICKS” are
-      understood. Columns that are not recognised are kept as text with each item.
+      Headers can be in any order and language. Section lines such as “LIPSTICKS” are understood. Columns that aren’t
+      recognised are kept as text with each item.
     </p>
     <FormTrouble :refused="refused ?? draft.refused.value" :out-of-reach="outOfReach || draft.outOfReach.value" />
   </section>
   <p v-if="stored" class="inset stored" role="status">
-    {{ counted(stored.stored, 'item') }} {{ plural(stored.stored, 'is') }} stored{{
+    {{ counted(stored.stored, 'item') }} {{ plural(stored.stored, 'is') }} saved{{
       stored.backups > 0 ? ` and ${counted(stored.backups, 'backup')}` : ''
-    }}{{ stored.leftOut > 0 ? `, ${counted(stored.leftOut, 'row')} left out` : '' }}. One “take back” takes them all out
+    }}{{ stored.leftOut > 0 ? `, ${counted(stored.leftOut, 'row')} left out` : '' }}. One “undo” takes them all out
     again.
     <RouterLink to="/collection">Look at the collection</RouterLink>
   </p>
@@ -169,13 +169,13 @@ async function base64Of(file: Blob, name: string): Promise<string> {
     />
     <div class="store">
       <span class="figures"
-        >{{ counted(preview.willStore, 'item') }} will be stored{{
+        >{{ counted(preview.willStore, 'item') }} will be saved{{
           preview.willStoreBackups > 0 ? `, ${counted(preview.willStoreBackups, 'backup')} beside them` : ''
         }}{{ willLeaveOut > 0 ? `, ${willLeaveOut} stay out` : '' }}.</span
       >
       <v-btn variant="text" @click="close">Cancel</v-btn>
       <v-btn color="primary" :loading="draft.busy.value || reading" :disabled="preview.willStore === 0" @click="store"
-        >Store {{ counted(preview.willStore, 'item') }}</v-btn
+        >Save {{ counted(preview.willStore, 'item') }}</v-btn
       >
     </div>
   </template>

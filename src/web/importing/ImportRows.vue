@@ -56,13 +56,13 @@ function lifeWords(row: PreviewRow): string {
 <template>
   <section class="sheet part" aria-label="Rows">
     <div class="head">
-      <h2>As it will be stored</h2>
+      <h2>As it will be saved</h2>
       <template v-if="chosen.length > 0">
         <span class="figures">{{ chosen.length }} chosen</span>
         <v-autocomplete
           class="set"
           density="compact"
-          label="Category"
+          label="Type"
           :items="categories.map((each) => ({ title: each.name, value: each.id }))"
           @update:model-value="(value: string | null) => value && emit('set', chosen, { categoryId: value })"
         />
@@ -94,8 +94,7 @@ function lifeWords(row: PreviewRow): string {
             ><span class="quiet">{{ [row.maker, row.shade].filter(Boolean).join(', ') }}</span></span
           >
           <span class="cell"
-            >{{ row.categoryId ? names.get(row.categoryId) : 'no category'
-            }}<span class="quiet">{{ row.form }}</span></span
+            >{{ row.categoryId ? names.get(row.categoryId) : 'no type' }}<span class="quiet">{{ row.form }}</span></span
           >
           <span class="cell"
             >{{ contentWords(row.content, units)

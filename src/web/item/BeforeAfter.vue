@@ -53,7 +53,7 @@ async function load(): Promise<void> {
     photos: [photoOf(first.value, degrees.value), photoOf(second.value, 0)],
   })
   if (answer.code !== 'straightened') {
-    trouble.value = 'These two could not be laid over each other.'
+    trouble.value = 'These two pictures can’t be matched.'
     return
   }
   pictures = answer.pictures
@@ -100,7 +100,7 @@ watch([share, way, matched], draw)
       <v-select v-model="first" label="Before" :items="choices" />
       <v-select v-model="second" label="After" :items="choices" />
     </div>
-    <canvas ref="canvas" :width="SIDE" :height="SIDE" role="img" aria-label="The two pictures laid over each other" />
+    <canvas ref="canvas" :width="SIDE" :height="SIDE" role="img" aria-label="One picture over the other" />
     <p v-if="progress !== null" class="quiet" role="status">Straightening.</p>
     <p v-if="trouble" class="alarm">{{ trouble }}</p>
     <v-slider v-model="share" aria-label="From before to after, %" :min="0" :max="100" :step="1" />
@@ -121,7 +121,7 @@ watch([share, way, matched], draw)
         match the colour
       </button>
     </div>
-    <p class="quiet">Matched for the eye alone; measuring always takes the colours as they were.</p>
+    <p class="quiet">For looking only: measuring always uses the original colours.</p>
   </div>
 </template>
 
@@ -155,9 +155,5 @@ canvas {
 p {
   margin: 0;
   font-size: 13px;
-}
-
-.alarm {
-  color: var(--alarm);
 }
 </style>

@@ -78,7 +78,7 @@ async function store(): Promise<void> {
   <FormDialog
     :title="`Correct the reading of ${dateWords(reading.day)}`"
     :draft="draft"
-    act="Correct it"
+    act="Save"
     :ready="read.ok"
     @close="emit('close')"
     @store="store"
@@ -86,10 +86,10 @@ async function store(): Promise<void> {
     <WeighField v-if="typed.kind === 'gross'" v-model="typed" :error="on('reading.grams')[0] ?? ''" autofocus />
     <LookFields v-else v-model="typed" :on="on" />
     <DayField v-model="typed.day" label="Seen on" :max="today" :error-messages="[...on('reading.day'), ...on('day')]" />
-    <v-checkbox v-model="typed.doubtful" label="I do not quite trust it: keep it, and count it nowhere" />
-    <v-text-field v-model="typed.note" label="A note (may stay empty)" :error-messages="on('reading.note')" />
+    <v-checkbox v-model="typed.doubtful" label="I don’t quite trust it: keep it, but don’t count it" />
+    <v-text-field v-model="typed.note" label="A note (optional)" :error-messages="on('reading.note')" />
     <p v-if="reading.pan && typed.percent !== Math.round((reading.value ?? 0) * 1000) / 10" class="quiet">
-      Typed, it stands on your word; what was read off the photo goes.
+      Your figure replaces what was read off the photo.
     </p>
   </FormDialog>
 </template>

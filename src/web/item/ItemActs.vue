@@ -1,28 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { ListedItem } from '#contract/item'
-import { ACT_GROUPS, ACT_WORDS, actsFor, useItemActs, type ActGroup, type ActResult } from '#web/ui/acts/item-acts'
+import { ACT_WORDS, itemActs, useItemActs, type ActResult, type ItemAct } from '#web/ui/acts/item-acts'
 
-/** Everything that can be done, grouped by what she means by it; the last of it is not the loudest. */
+/** The eight acts; one that holds several opens a menu of them. */
 const props = defineProps<{ item: ListedItem }>()
 const emit = defineEmits<{ done: [result: ActResult] }>()
 const acts = useItemActs()
-const NAMES: Readonly<Record<ActGroup, string>> = {
-  log: 'Log',
-  measure: 'Measure',
-  move: 'Move',
-  decide: 'Decide',
-  end: 'End',
-}
-const groups = computed(() => {
-  const possible = actsFor(props.item)
-  return (Object.keys(ACT_GROUPS) as ActGroup[]).map((group) => ({
-    group,
-    acts: ACT_GROUPS[group].filter((act) => possible.includes(act)),
-  }))
-})
+const eight = computed(() => itemActs(props.item))
 
-async function begin(act: Parameters<typeof acts.begin>[0]): Promise<void> {
+async function begin(act: ItemAct): Promise<void> {
   const result = await acts.begin(act, props.item)
   if (result) emit('done', result)
 }
@@ -30,20 +17,22 @@ async function begin(act: Parameters<typeof acts.begin>[0]): Promise<void> {
 
 <template>
   <div class="acts" role="group" aria-label="What can be done">
-    <template v-for="each in groups" :key="each.group">
-      <div v-if="each.acts.length > 0" class="group">
-        <h2>{{ NAMES[each.group] }}</h2>
-        <div class="buttons">
-          <v-btn
-            v-for="act in each.acts"
-            :key="act"
-            :variant="each.group === 'end' || each.group === 'decide' ? 'text' : 'outlined'"
-            color="primary"
-            @click="begin(act)"
-            >{{ ACT_WORDS[act] }}</v-btn
-          >
-        </div>
-      </div>
+    <template v-for="each in eight" :key="each.words">
+      <v-btn
+        v-if="each.acts.length === 1"
+        :variant="each.acts[0] === 'wear' ? 'flat' : 'outlined'"
+        color="primary"
+        @click="begin(each.acts[0]!)"
+        >{{ each.words }}</v-btn
+      >
+      <v-menu v-else>
+        <template #activator="{ props: menu }">
+          <v-btn v-bind="menu" variant="outlined" color="primary">{{ each.words }}</v-btn>
+        </template>
+        <v-list :aria-label="each.words">
+          <v-list-item v-for="act in each.acts" :key="act" :title="ACT_WORDS[act]" @click="begin(act)" />
+        </v-list>
+      </v-menu>
     </template>
   </div>
 </template>
@@ -52,21 +41,16 @@ async function begin(act: Parameters<typeof acts.begin>[0]): Promise<void> {
 .acts {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px 26px;
-  padding: 12px 16px;
-  border-radius: 10px;
-  background: var(--inset);
-}
-
-h2 {
-  font: 620 13px var(--display);
-  color: var(--quiet);
-  margin-bottom: 4px;
-}
-
-.buttons {
-  display: flex;
-  flex-wrap: wrap;
   gap: 6px;
+}
+
+.phone .acts {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+}
+
+.phone .acts > * {
+  padding: 0 6px;
+  letter-spacing: 0;
 }
 </style>

@@ -18,17 +18,17 @@ defineProps<{
 
 <template>
   <div class="grid">
-    <v-text-field v-model="draft.maker" label="Maker" :error-messages="problem('maker', 'maker')" />
+    <v-text-field v-model="draft.maker" label="Brand" :error-messages="problem('maker', 'maker')" />
     <v-text-field v-model="draft.name" label="Name" :error-messages="problem('name', 'name')" />
     <v-text-field v-model="draft.shade" label="Shade" :error-messages="problem('shade', 'shade')" />
     <v-autocomplete
       v-model="draft.categoryId"
-      label="Category"
+      label="Type"
       auto-select-first
       :items="categories.map((each) => ({ title: each.name, value: each.id }))"
       :error-messages="problem('categoryId', 'categoryId')"
     />
-    <v-select v-model="draft.form" label="How it is packed" :items="FORMS" :error-messages="problem('form', 'form')" />
+    <v-select v-model="draft.form" label="Packaging" :items="FORMS" :error-messages="problem('form', 'form')" />
     <v-text-field
       v-model="draft.size"
       label="Size on the label"
@@ -40,7 +40,7 @@ defineProps<{
     v-model="draft.openedKind"
     label="Opened"
     :options="['unopened', 'range', 'unknown']"
-    :words="{ unopened: 'Not yet', range: 'I know about when', unknown: 'Open, date unknown' }"
+    :words="{ unopened: 'Not yet', range: 'I know roughly when', unknown: 'Open, I don’t know since when' }"
   />
   <p v-if="readAs" class="quiet">{{ readAs }}</p>
   <div class="grid">
@@ -53,7 +53,7 @@ defineProps<{
     />
     <v-text-field
       v-model="draft.pao"
-      label="Months after opening (open jar)"
+      label="PAO (months after opening)"
       placeholder="12M"
       :error-messages="problem('pao', 'paoMonths')"
     />

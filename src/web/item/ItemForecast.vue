@@ -52,10 +52,10 @@ async function measure(): Promise<void> {
   <div class="forecast" role="group" aria-label="Is it finished in time">
     <p class="head">
       <template v-if="forecast.finish.low === null"
-        >{{ ifUsed }} it <strong>won't be finished within five years</strong>.</template
+        >{{ ifUsed }} it <strong>won’t be finished within five years</strong>.</template
       >
       <template v-else
-        >{{ ifUsed }} you'll finish it <strong>{{ betweenWords(forecast.finish, answer.today) }}</strong><template
+        >{{ ifUsed }} you’ll finish it <strong>{{ betweenWords(forecast.finish, answer.today) }}</strong><template
           v-if="likely"
           >, most likely <strong>{{ likely }}</strong></template
         >.</template
@@ -83,7 +83,7 @@ async function measure(): Promise<void> {
       >
     </p>
     <div v-if="forecast.asked && ask" class="ask">
-      <v-btn v-if="forecast.asked.measure !== 'weigh an empty'" color="primary" @click="measure">{{
+      <v-btn v-if="forecast.asked.measure !== 'weigh an empty'" variant="outlined" color="primary" @click="measure">{{
         forecast.asked.measure === 'weigh' ? 'Weigh it now' : 'Say how full it is'
       }}</v-btn>
       <span>{{ ask }}</span>
@@ -144,10 +144,6 @@ async function measure(): Promise<void> {
 .within-90-days,
 .attention {
   color: var(--attention);
-}
-
-.alarm {
-  color: var(--alarm);
 }
 
 .done {

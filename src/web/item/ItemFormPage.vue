@@ -13,6 +13,7 @@ import { useDraft } from '#web/ui/form/use-draft'
 import PlaceHead from '#web/ui/PlaceHead.vue'
 import { openedWords } from '#web/ui/words/when-words'
 import {
+  anotherOf,
   draftOf,
   EMPTY_DRAFT,
   fieldsOf,
@@ -23,14 +24,18 @@ import {
 } from './item-draft'
 import ItemFirstFields from './ItemFirstFields.vue'
 import ItemMoreFields from './ItemMoreFields.vue'
+import ShadesEditor from './ShadesEditor.vue'
 
+const PALETTE = 'eyeshadow-palette'
 /** Adds an item or changes one. The short form first; the rest is folded. */
 const route = useRoute()
 const router = useRouter()
 const stock = useStock()
 const herDay = useHerDay()
 const id = computed(() => (route.params['id'] === undefined ? null : String(route.params['id'])))
-const { answer } = useItem(id)
+/** The item that a new one is like. */
+const like = computed(() => (id.value === null && typeof route.query['like'] === 'string' ? route.query['like'] : null))
+const { answer } = useItem(() => id.value ?? like.value)
 /** What is edited: as it stood when the form was opened, whatever is stored meanwhile. */
 const before = ref<ItemSummary | null>(null)
 const draft = useDraft<ItemDraft>(() => EMPTY_DRAFT, {
@@ -53,7 +58,8 @@ watch(
   answer,
   (now) => {
     // What is typed stays as it is, whatever comes; nothing typed yet, the latest is what is edited.
-    if (now === null || (before.value?.id === now.item.id && draft.isTyped.value)) return
+    if (now === null || ((id.value === null || before.value?.id === now.item.id) && draft.isTyped.value)) return
+    if (id.value === null) return draft.begin(anotherOf(now.item, now.currency))
     before.value = now.item
     version.value = now.item.version
     draft.begin(draftOf(now.item, now.currency))
@@ -65,15 +71,17 @@ watch(
   () => typed.value.categoryId,
   (categoryId, old) => {
     const category = stock.categories.find((each) => each.id === categoryId)
-    if (!category || (id.value !== null && old === null)) return
+    if (!category || (old === null && (id.value !== null || like.value !== null))) return
     typed.value.form = category.usualForm
+    if (category.id === PALETTE && typed.value.structure === 'single') typed.value.structure = 'palette'
     typed.value.sunProtection = category.id === 'sunscreen'
   },
 )
+const hasShades = computed(() => typed.value.parts.length > 0 || !['single', 'kit'].includes(typed.value.structure))
 /** Where her word and the log differ, what the house makes of both. */
 const readAs = computed(() =>
   before.value?.opening.by === 'tick' && typed.value.openedKind === 'unopened'
-    ? `It is ticked since: it counts as ${openedWords(before.value)}, and as unopened again when that is taken back.`
+    ? `It’s ticked since: it counts as ${openedWords(before.value)}, and as unopened again when that is undone.`
     : '',
 )
 const measure = computed(() =>
@@ -122,7 +130,7 @@ async function store(another: boolean): Promise<void> {
 
 /** For a whole bag in one sitting: maker and category stay, the rest is blank again. */
 async function next(name: string): Promise<void> {
-  added.value = `${name} is stored. Next one.`
+  added.value = `${name} is saved. Next one.`
   const { maker, categoryId, form: kept } = typed.value
   draft.begin({ ...EMPTY_DRAFT, maker, categoryId, form: kept })
   await nextTick()
@@ -139,10 +147,12 @@ function overwrite(): void {
 <template>
   <PlaceHead
     :title="id === null ? 'Add an item' : 'Edit'"
-    :question="added || 'A name and a category are enough; the rest can come later.'"
+    :question="added || 'A name and a type are enough; the rest can come later.'"
     :acts="id === null ? [{ words: 'Many at once, by lines', to: '/collection/lines' }] : []"
   />
   <form ref="form" class="sheet form" @submit.prevent="store(false)">
+    <!-- A default button that is disabled: Enter in a field doesn’t save what has shades, which are typed one after the other. -->
+    <button v-if="hasShades" type="submit" disabled hidden></button>
     <ItemFirstFields
       v-model="typed"
       v-model:level="level"
@@ -150,6 +160,13 @@ function overwrite(): void {
       :read-as="readAs"
       :measure="id === null ? measure : 'none'"
       :problem="problem"
+    />
+    <ShadesEditor
+      v-if="hasShades"
+      v-model:parts="typed.parts"
+      v-model:columns="typed.columns"
+      :structure="typed.structure"
+      :on="on"
     />
     <v-btn variant="text" style="justify-self: start" :aria-expanded="more" @click="more = !more">{{
       more ? 'Less' : 'Colour, price, uses and the rest'
@@ -173,9 +190,9 @@ function overwrite(): void {
     <div class="form-acts">
       <v-btn variant="text" :to="id === null ? '/collection' : `/items/${id}`">Cancel</v-btn>
       <v-btn v-if="id === null" variant="outlined" color="primary" :loading="draft.busy.value" @click="store(true)"
-        >Store, then another</v-btn
+        >Save, then another</v-btn
       >
-      <v-btn type="submit" color="primary" :loading="draft.busy.value">Store</v-btn>
+      <v-btn type="submit" color="primary" :loading="draft.busy.value">Save</v-btn>
     </div>
   </form>
 </template>

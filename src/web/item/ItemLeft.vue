@@ -28,7 +28,7 @@ const ruler = computed(() => {
 })
 const seen = computed(() => {
   const { reading, parts } = item.value
-  if (parts.length > 0) return 'Each shade by itself stands below.'
+  if (parts.length > 0) return 'Each shade is below.'
   if (reading === null) return ''
   const { sinceReading } = props.answer
   const since = sinceReading === null || sinceReading.uses === 0 ? '' : `, ${usesWords(sinceReading.uses)} since`
@@ -40,16 +40,16 @@ const reason = computed(() => {
   if (forecast.value === null || item.value.parts.length > 0) return ''
   const label = item.value.content
     ? `${numberWords(item.value.content.amount, 2)} ${item.value.content.unit} by the label`
-    : 'the usual size of its type, since no label is recorded'
+    : 'the usual size of its type, as there’s no size on record'
   const { uses, wears } = item.value
   const { start } = forecast.value
   if (uses === 0) {
-    const full = start === 'unknown' ? "; how full it is, we don't know" : ''
+    const full = start === 'unknown' ? '; how full it is, we don’t know' : ''
     return `No measurements and no uses yet: estimated from ${label}${full}.`
   }
   const stated = start === 'stated' ? ` and about ${uses - wears} before it` : ''
-  const unknown = start === 'unknown' ? "; how full it was before, we don't know" : ''
-  return `No measurements yet: estimated from ${usesWords(wears)} in the log${stated}, and ${label}${unknown}.`
+  const unknown = start === 'unknown' ? '; how full it was before, we don’t know' : ''
+  return `No measurements yet: estimated from ${usesWords(wears)} you’ve ticked${stated}, and ${label}${unknown}.`
 })
 </script>
 

@@ -5,7 +5,6 @@ import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
 import SwatchField from '#web/ui/form/SwatchField.vue'
 import { LIKING_ITEMS } from '#web/ui/words/liking-words'
 import type { DraftErrors, ItemDraft } from './item-draft'
-import ShadesEditor from './ShadesEditor.vue'
 import TraitFields from './TraitFields.vue'
 
 /** Colour, price, uses and the rest: the folded half of the form. */
@@ -39,34 +38,27 @@ const STRUCTURE_WORDS = {
     <v-select v-model="draft.source" label="Where from" clearable :items="SOURCES" />
     <v-text-field
       v-model="draft.acquired"
-      label="Came on"
+      label="Bought"
       placeholder="2024-03-15, March 2024"
       :error-messages="problem('acquired', 'acquired')"
     />
     <v-text-field
       v-model="draft.usesBefore"
       inputmode="numeric"
-      label="Uses before this log"
+      label="Uses before you began ticking"
       :error-messages="problem('usesBefore', 'usesBefore')"
     />
-    <v-select v-model="draft.liking" label="Liking" clearable :items="LIKING_ITEMS" />
+    <v-select v-model="draft.liking" label="Rating" clearable :items="LIKING_ITEMS" />
     <v-text-field
       v-model="draft.slots"
       inputmode="numeric"
       label="Slots it takes in the drawer"
       :error-messages="problem('slots', 'slots')"
     />
-    <v-checkbox v-model="draft.opaque" label="Opaque: no level can be seen" />
+    <v-checkbox v-model="draft.opaque" label="Can’t see how much is left" />
     <v-checkbox v-model="draft.sunProtection" label="Sunscreen or SPF claim" />
   </div>
   <v-textarea v-model="draft.notes" label="Notes" rows="2" :error-messages="problem('notes', 'notes')" />
   <TraitFields v-model="draft" :categories="categories" :errors="errors" />
   <ChoiceRow v-model="draft.structure" label="It is" :options="STRUCTURES" :words="STRUCTURE_WORDS" />
-  <ShadesEditor
-    v-if="draft.parts.length > 0 || (draft.structure !== 'single' && draft.structure !== 'kit')"
-    v-model:parts="draft.parts"
-    v-model:columns="draft.columns"
-    :structure="draft.structure"
-    :on="on"
-  />
 </template>

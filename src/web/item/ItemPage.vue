@@ -1,11 +1,15 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { useRoute } from 'vue-router'
-import { Refused } from '#web/data/client'
+import { useRoute, useRouter } from 'vue-router'
+import type { ListedItem } from '#contract/item'
+import { useChanges } from '#web/data/changes'
+import { newId, Refused } from '#web/data/client'
 import { dateWords } from '#web/data/locale'
 import { useItem } from '#web/data/reads'
 import { useUnits } from '#web/data/units'
+import MergeDialog from '#web/ui/acts/MergeDialog.vue'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
+import ItemPicker from '#web/ui/ItemPicker.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
 import { capital } from '#core/words/capital'
 import { fullName, kindAndMaker, usesWords } from '#web/ui/words/item-words'
@@ -22,6 +26,8 @@ import LifeLine from './LifeLine.vue'
 
 /** Where one thing is up to, and whether it will make it. */
 const route = useRoute()
+const router = useRouter()
+const changes = useChanges()
 const id = computed(() => String(route.params['id']))
 const { answer, failed } = useItem(id)
 const units = useUnits()
@@ -30,39 +36,102 @@ const missing = computed(() => (failed.value instanceof Refused ? failed.value.p
 const facts = computed(() => answer.value && factsOf(answer.value, units.value))
 /** Backups that were still unopened when it was finished here. */
 const backups = ref(0)
-watch(id, () => (backups.value = 0))
+/** What this one is merged with: being chosen, or chosen. */
+const merging = ref<ListedItem | 'choose' | null>(null)
+const isAlike = (other: ListedItem): boolean => other.name === item.value?.name
+
+function merged(keptId: string): void {
+  merging.value = null
+  void router.replace(`/items/${keptId}`)
+}
+
+async function remove(): Promise<void> {
+  const path = `/items/${id.value}`
+  if (await changes.run('POST', `${path}/delete`, { changeId: newId() })) await router.replace('/collection')
+}
+/** What is unfolded: nothing but shades, and readings that are asked about. */
+const unfolded = ref<string[]>([])
+watch(
+  () => answer.value?.item.id,
+  () => {
+    backups.value = 0
+    merging.value = null
+    if (answer.value === null) return
+    const { readings, item: of } = answer.value
+    unfolded.value = [
+      ...(of.parts.length > 0 ? ['Shades'] : []),
+      ...(readings.some(({ doubts, cause }) => doubts.length > 0 && cause === null) ? ['Readings'] : []),
+    ]
+  },
+  { immediate: true },
+)
+/** A heading of what is folded, with how many are in it. */
+const headed = (words: string, count: number): string => (count > 0 ? `${words} (${count})` : words)
 </script>
 
 <template>
-  <EmptyPlace v-if="missing" title="This item is not here" act="Back to the collection" to="/collection">
+  <EmptyPlace v-if="missing" title="This item isn’t here" act="Back to the collection" to="/collection">
     {{ missing }}
   </EmptyPlace>
   <article v-else-if="answer && item">
     <PlaceHead
       :title="fullName(item)"
-      :question="`${capital(kindAndMaker(item))}. Where is this one up to, and will it make it?`"
-      :acts="[{ words: 'Edit', to: `/items/${item.id}/edit` }]"
+      :question="`${capital(kindAndMaker(item))}. Is it finished in time?`"
+      :acts="[
+        { words: 'Another like this', to: `/collection/add?like=${item.id}` },
+        { words: 'Edit', to: `/items/${item.id}/edit` },
+        { words: 'Merge with another', act: () => (merging = 'choose') },
+        { words: 'Delete', act: remove },
+      ]"
     />
+    <ItemPicker
+      v-if="merging === 'choose'"
+      :model-value="true"
+      title="Which one is the same item?"
+      action="Choose"
+      :exclude="[item.id]"
+      :first="isAlike"
+      @update:model-value="merging = null"
+      @pick="(other) => (merging = other)"
+    />
+    <MergeDialog v-else-if="merging !== null" :items="[item, merging]" @close="merging = null" @done="merged" />
     <p v-if="backups > 0" class="inset offer">
-      You have a backup of it, still unopened.
+      You have an unopened backup.
       <RouterLink :to="{ path: '/collection', query: { words: fullName(item) } }">Find it in the collection</RouterLink>
-      and open it when you want to.
+      and open it when you’re ready.
     </p>
     <div class="layout">
-      <ItemLeft :answer="answer" />
+      <ItemLeft :answer="answer" class="what-is-left" />
       <ItemForecast v-if="answer.forecast" :answer="answer" :forecast="answer.forecast" />
       <p v-else class="quiet">
         {{ item.lifecycle === 'finished' ? 'Finished' : 'Left the collection' }} on
         {{ item.endedOn ? dateWords(item.endedOn) : '' }}, after {{ usesWords(item.uses) }}.
       </p>
+      <ItemActs
+        v-if="item.endedOn === null"
+        :item="item"
+        class="acts"
+        @done="(result) => (backups = result.backups ?? 0)"
+      />
     </div>
     <LifeLine :answer="answer" />
-    <ItemReckoned v-if="answer.forecast" :answer="answer" :forecast="answer.forecast" />
-    <ItemActs v-if="item.endedOn === null" :item="item" @done="(result) => (backups = result.backups ?? 0)" />
-    <ItemShades :answer="answer" />
-    <ItemReadings :answer="answer" />
-    <v-expansion-panels multiple variant="accordion" class="facts">
-      <v-expansion-panel v-for="group in facts" :key="group.about" :title="group.about" elevation="0">
+    <v-expansion-panels v-model="unfolded" multiple variant="accordion" class="facts">
+      <v-expansion-panel v-if="item.parts.length > 0" value="Shades" :title="headed('Shades', item.parts.length)">
+        <template #text><ItemShades :answer="answer" /></template>
+      </v-expansion-panel>
+      <v-expansion-panel v-if="answer.forecast" value="Worked out" title="How is this worked out?">
+        <template #text><ItemReckoned :answer="answer" :forecast="answer.forecast" /></template>
+      </v-expansion-panel>
+      <v-expansion-panel value="Readings" :title="headed('Readings', answer.readings.length)">
+        <template #text><ItemReadings :answer="answer" /></template>
+      </v-expansion-panel>
+      <v-expansion-panel value="Pictures" :title="headed('Pictures', answer.photos.length)">
+        <template #text><ItemPhotos :item="item" :answer="answer" /></template>
+      </v-expansion-panel>
+      <v-expansion-panel value="Pairs" :title="headed('Goes with, fights with', answer.pairs.length)">
+        <template #text><ItemPairs :item="item" :pairs="answer.pairs" /></template>
+      </v-expansion-panel>
+      <v-expansion-panel v-for="group in facts" :key="group.about" :value="group.about" :title="group.about">
         <template #text>
           <dl>
             <div v-for="fact in group.facts" :key="fact.term">
@@ -73,10 +142,6 @@ watch(id, () => (backups.value = 0))
         </template>
       </v-expansion-panel>
     </v-expansion-panels>
-    <div class="beside">
-      <ItemPairs :item="item" :pairs="answer.pairs" />
-      <ItemPhotos :item="item" :answer="answer" />
-    </div>
   </article>
 </template>
 
@@ -84,8 +149,13 @@ watch(id, () => (backups.value = 0))
 .layout {
   display: grid;
   grid-template-columns: minmax(300px, 0.8fr) minmax(0, 1.2fr);
-  gap: 24px;
+  grid-template-rows: 1fr auto;
+  gap: 14px 24px;
   align-items: stretch;
+}
+
+.what-is-left {
+  grid-row: 1 / 3;
 }
 
 .facts {
@@ -95,6 +165,10 @@ watch(id, () => (backups.value = 0))
 
 .facts :deep(.v-expansion-panel) {
   background: none;
+}
+
+.facts :deep(.v-expansion-panel__shadow) {
+  display: none;
 }
 
 .facts :deep(.v-expansion-panel-title) {
@@ -119,17 +193,16 @@ dd {
   white-space: pre-line;
 }
 
-.beside {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(320px, 100%), 1fr));
-  gap: 24px;
-}
-
 .offer {
   padding: 12px 16px;
 }
 
+/* On a phone the answer and what can be done come before the drawing. */
 .phone .layout {
-  grid-template-columns: minmax(0, 1fr);
+  grid-template: none / minmax(0, 1fr);
+}
+
+.phone .what-is-left {
+  grid-row: 3;
 }
 </style>

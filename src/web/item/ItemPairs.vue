@@ -75,7 +75,6 @@ function drop(pair: PairView): void {
 
 <template>
   <section aria-label="Pairs">
-    <h2>Goes with, fights with</h2>
     <ul>
       <li v-for="pair in pairs" :key="pair.id">
         <strong>{{ pair.verdict === 'works' ? 'with' : 'not with' }}</strong>
@@ -91,18 +90,18 @@ function drop(pair: PairView): void {
         <button
           v-if="pair.amountUnit !== null && item.endedOn === null"
           type="button"
-          class="drop"
+          class="text-act"
           :aria-label="`Worn mixed with ${pair.other} today`"
           @click="wearMixed(pair)"
         >
           worn so today
         </button>
-        <button type="button" class="drop" :aria-label="`Drop the pair with ${pair.other}`" @click="drop(pair)">
-          drop
+        <button type="button" class="text-act" :aria-label="`Remove the pair with ${pair.other}`" @click="drop(pair)">
+          remove
         </button>
       </li>
       <li v-if="pairs.length === 0" class="quiet">
-        Nothing recorded yet. What peels or pills together is never suggested together.
+        Nothing recorded yet. Items that peel or pill together are never suggested together.
       </li>
     </ul>
     <ItemTogether :item="item" />
@@ -118,7 +117,7 @@ function drop(pair: PairView): void {
       :title="`With ${callIt(other)}`"
       label="A pair"
       :draft="draft"
-      act="Keep the pair"
+      act="Save"
       @close="other = null"
       @store="store"
     >
@@ -147,13 +146,7 @@ function drop(pair: PairView): void {
 </template>
 
 <style scoped>
-h2 {
-  font-size: 17px;
-}
-
 ul {
-  list-style: none;
-  padding: 0;
   margin: 6px 0 10px;
 }
 
@@ -162,12 +155,6 @@ li {
   display: flex;
   gap: 8px;
   align-items: center;
-}
-
-.drop {
-  color: var(--primary);
-  text-decoration: underline;
-  min-height: 44px;
 }
 
 .aim {

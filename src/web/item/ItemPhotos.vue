@@ -31,7 +31,6 @@ function drop(photo: PhotoView): void {
 
 <template>
   <section aria-label="Pictures">
-    <h2>Pictures</h2>
     <div class="strip">
       <figure v-for="photo in photos" :key="photo.id">
         <a :href="`/api/photos/${photo.id}`" target="_blank" rel="noopener">
@@ -46,7 +45,7 @@ function drop(photo: PhotoView): void {
           <button
             v-if="isPan"
             type="button"
-            class="drop"
+            class="text-act"
             :aria-label="`Read the bare area off the picture of ${dateWords(photo.day)}`"
             @click="reading = photo"
           >
@@ -54,7 +53,7 @@ function drop(photo: PhotoView): void {
           </button>
           <button
             type="button"
-            class="drop"
+            class="text-act"
             :aria-label="`Remove the picture of ${dateWords(photo.day)}`"
             @click="drop(photo)"
           >
@@ -64,7 +63,7 @@ function drop(photo: PhotoView): void {
       </figure>
     </div>
     <p v-if="photos.length === 0" class="quiet">
-      None yet. From above, in the same light, progress shows that no memory keeps.
+      None yet. From above and in the same light, a photo shows progress you’d never remember.
     </p>
     <v-btn
       v-if="photos.length > 1"
@@ -77,7 +76,7 @@ function drop(photo: PhotoView): void {
     <BeforeAfter v-if="comparing && photos.length > 1" :answer="answer" />
     <FileDrop
       :key="photos.length"
-      :label="busy ? 'Shrinking and storing…' : 'Drop a picture here, or choose one'"
+      :label="busy ? 'Saving…' : 'Drop a picture here, or choose one'"
       accept="image/*"
       button="Choose a picture"
       :disabled="busy"
@@ -88,10 +87,6 @@ function drop(photo: PhotoView): void {
 </template>
 
 <style scoped>
-h2 {
-  font-size: 17px;
-}
-
 .strip {
   display: flex;
   gap: 10px;
@@ -117,11 +112,5 @@ figcaption {
   display: flex;
   gap: 8px;
   align-items: center;
-}
-
-.drop {
-  color: var(--primary);
-  text-decoration: underline;
-  min-height: 44px;
 }
 </style>

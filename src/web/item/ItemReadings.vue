@@ -44,15 +44,14 @@ const WEIGHT_WORDS = { full: 'full', 'as finished': 'empty, as finished', cleane
 
 <template>
   <section aria-label="Readings">
-    <h2>Readings</h2>
-    <p v-if="latest.length === 0" class="quiet">Nothing was read of it so far.</p>
+    <p v-if="latest.length === 0" class="quiet">No measurements yet.</p>
     <ul v-else>
       <li v-for="reading in shown" :key="reading.id">
         <span class="figures day">{{ dateWords(reading.day) }}</span>
         <span class="words">
           <strong class="figures">{{ shade(reading.partId) }}{{ anyReadingWords(reading, unit) }}</strong>
           <small v-if="reading.mm"> {{ reading.mm }} of {{ reading.ofMm }} mm</small>
-          <small v-if="reading.doubtful" class="attention"> doubtful, counted nowhere</small>
+          <small v-if="reading.doubtful" class="attention"> doubtful, not counted</small>
           <small v-if="reading.cause"> {{ CAUSE_WORDS[reading.cause] }}</small>
           <small v-if="reading.note"> “{{ reading.note }}”</small>
         </span>
@@ -106,7 +105,7 @@ const WEIGHT_WORDS = { full: 'full', 'as finished': 'empty, as finished', cleane
         </li>
       </ul>
     </template>
-    <h3>What packages of its kind weigh</h3>
+    <h3>What packages of its type weigh</h3>
     <template v-if="answer.packageWeights.length > 0">
       <ul>
         <li v-for="each in answer.packageWeights" :key="each.id">
@@ -139,23 +138,13 @@ const WEIGHT_WORDS = { full: 'full', 'as finished': 'empty, as finished', cleane
 </template>
 
 <style scoped>
-section {
-  margin-top: 18px;
-}
-
-h2 {
-  font-size: 16px;
-}
-
 h3 {
   font: 620 14px var(--display);
   margin: 12px 0 2px;
 }
 
 ul {
-  list-style: none;
   margin: 4px 0;
-  padding: 0;
   max-width: 860px;
 }
 
@@ -176,10 +165,6 @@ small {
 .day {
   font-size: 14px;
   color: var(--quiet);
-}
-
-.attention {
-  color: var(--attention);
 }
 
 .doubt {

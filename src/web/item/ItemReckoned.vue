@@ -35,15 +35,15 @@ const habit = computed(() => {
     Math.abs(amount - 1) < 0.03 ? '' : `you take ${numberWords(amount, 2)} times what is usual`,
     Math.abs(rate - 1) < 0.03
       ? ''
-      : `the odds that you wear a thing on a day are ${numberWords(rate, 2)} times the usual`,
+      : `the odds that you wear an item on a day are ${numberWords(rate, 2)} times the usual`,
   ].filter(Boolean)
-  return said.length === 0 ? '' : `By all your things together ${said.join(', and ')}; that is reckoned in.`
+  return said.length === 0 ? '' : `By all your items together ${said.join(', and ')}; that is counted in.`
 })
 const dropGuess = (id: string): void => void changes.run('POST', `/guesses/${id}/drop`, { changeId: newId() })
 </script>
 
 <template>
-  <section class="reckoned" aria-label="How it is reckoned">
+  <section class="reckoned" aria-label="How is this worked out?">
     <p><strong>How much.</strong> {{ howMuchWords(forecast, unit) }}</p>
     <p><strong>How fast.</strong> {{ howFastWords(forecast) }}</p>
     <p v-if="guess">
@@ -53,28 +53,28 @@ const dropGuess = (id: string): void => void changes.run('POST', `/guesses/${id}
     </p>
     <div class="more">
       <v-btn variant="text" class="ml-n4" :aria-expanded="open" @click="open = !open">{{
-        open ? 'Less of this' : 'What it leans on'
+        open ? 'Show less' : 'How you use it, and earlier forecasts'
       }}</v-btn>
       <div v-if="open" class="inside">
         <ChoiceRow
           :model-value="role"
-          label="How it stands among its like"
+          label="How you use it"
           :options="ROLE_OPTIONS"
           :words="{
-            staple: 'the one I always take',
+            staple: 'the one I always use',
             rotation: 'one of several in turn',
             occasional: 'now and then',
           }"
           @update:model-value="setRole"
         />
         <p v-if="habit">{{ habit }}</p>
-        <ul v-if="forecast.before.length > 0" class="figures">
+        <ul v-if="forecast.before.length > 0" class="bulleted figures">
           <li v-for="each in forecast.before.slice(-6).reverse()" :key="each.madeOn + each.why">
             {{ dateWords(each.madeOn) }} ({{ each.why }}) said between {{ dateWords(each.low) }} and
             {{ dateWords(each.high) }}, most likely {{ dateWords(each.middle) }}.
           </li>
         </ul>
-        <p class="quiet">Days away and low seasons ahead are reckoned in. Ranges hold about 8 times in 10.</p>
+        <p class="quiet">Days away and low seasons ahead are counted in. Ranges hold about 8 times in 10.</p>
       </div>
     </div>
   </section>

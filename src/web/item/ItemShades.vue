@@ -30,13 +30,12 @@ const rows = computed(() =>
 function saidOf({ reading, finishedOn, depottedOn }: ItemAnswer['item']['parts'][number]): string {
   if (finishedOn) return `empty since ${dateWords(finishedOn)}`
   if (depottedOn) return `taken out on ${dateWords(depottedOn)}`
-  return reading ? `${readingWords(reading)}, seen ${dateWords(reading.day)}` : 'never looked at'
+  return reading ? `${readingWords(reading)}, seen ${dateWords(reading.day)}` : 'never measured'
 }
 </script>
 
 <template>
   <section v-if="rows.length > 0" aria-label="Shades">
-    <h2>Shades</h2>
     <ul>
       <li v-for="{ part, gone, said, left } in rows" :key="part.id" :class="{ gone }">
         <span class="dab" :style="{ background: part.colour ?? part.guess ?? 'var(--plate)' }"></span>
@@ -56,13 +55,13 @@ function saidOf({ reading, finishedOn, depottedOn }: ItemAnswer['item']['parts']
             variant="text"
             :aria-label="`${part.name} is empty`"
             @click="acts.begin('finish', answer.item, { partId: part.id })"
-            >It is empty</v-btn
+            >Finished</v-btn
           >
         </span>
       </li>
     </ul>
     <p v-if="answer.shadesLeft.length > 0" class="quiet">
-      What is left of a shade is reckoned from its own readings and uses; of the label it has the share of its cells.
+      What’s left of a shade is estimated from its own readings and uses, and its share of the pans.
     </p>
   </section>
 </template>
@@ -72,14 +71,8 @@ section {
   margin-top: 18px;
 }
 
-h2 {
-  font-size: 16px;
-}
-
 ul {
-  list-style: none;
   margin: 4px 0;
-  padding: 0;
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(min(430px, 100%), 1fr));
   gap: 0 28px;

@@ -27,7 +27,7 @@ function keep(pair: TogetherAnswer['learned'][number]): void {
 
 <template>
   <template v-if="answer">
-    <ul v-if="answer.learned.length > 0" class="learned" aria-label="What its days tell">
+    <ul v-if="answer.learned.length > 0" class="learned" aria-label="How its days went">
       <li v-for="pair in answer.learned" :key="pair.otherId">
         <span>
           {{ pair.verdict === 'works' ? `${pair.felt.good} good days` : `${pair.felt.bad} bad days` }} with
@@ -59,8 +59,6 @@ function keep(pair: TogetherAnswer['learned'][number]): void {
   display: grid;
   gap: 6px;
   margin: 8px 0;
-  padding: 0;
-  list-style: none;
 }
 
 .learned li {

@@ -8,7 +8,7 @@ import { dateWords } from '#web/data/locale'
 import { useUnits } from '#web/data/units'
 import { unitOf } from '#web/ui/words/measure-words'
 import { rowsOf } from './life-rows'
-import { lifeBands, lifeBody, lifeBracket, lifeSeries, lifeSpan } from './life-series'
+import { lifeBands, lifeBody, lifeBracket, lifeSeries, lifeSpan, marksApart } from './life-series'
 
 /** The chart is the heaviest of the page: the rest of it need not wait. */
 const TimeChart = latePart(() => import('#web/ui/chart/TimeChart.vue'))
@@ -24,10 +24,26 @@ const bands = computed(() => lifeBands(props.answer))
 const body = computed(() => lifeBody(props.answer))
 const bracket = computed(() => lifeBracket(props.answer))
 const rows = computed(() => rowsOf(props.answer, unit.value))
+/** A mark of the key for each kind that is drawn, the days worn first. */
+const key = computed(() => [...new Map(series.value.map((each) => [each.label, each])).values()])
+const MARKS = {
+  rect: 'M3 3h10v10H3z',
+  circle: 'M8 3a5 5 0 1 0 .01 0z',
+  line: 'M8 2v12',
+  triangle: 'M8 3l6 10H2z',
+  rectRot: 'M8 2l6 6-6 6-6-6z',
+}
+const apart = computed(() => {
+  const marks = marksApart(props.answer, series.value)
+  if (marks === null) return ''
+  const { day, eye, scale, follows } = marks
+  const used = follows === null ? 'the estimate is between them' : `the ${follows} is used`
+  return `On ${dateWords(day)} your eye said ${Math.round(eye)} %, the scale ${Math.round(scale)} %: ${used}.`
+})
 const weighed = computed(() => props.answer.readings.filter((reading) => reading.kind === 'gross').length)
 const label = computed(
   () =>
-    `Worn on ${counted(props.answer.wearDays.length, 'day')} in the log, looked at ${counted(props.answer.readings.length - weighed.value, 'time')}, weighed ${counted(weighed.value, 'time')}.`,
+    `Worn on ${counted(props.answer.wearDays.length, 'day')}, looked at ${counted(props.answer.readings.length - weighed.value, 'time')}, weighed ${counted(weighed.value, 'time')}.`,
 )
 </script>
 
@@ -47,11 +63,21 @@ const label = computed(
       :grams="weighed > 0 && answer.forecast === null"
       :height="mobile ? 220 : 250"
     />
-    <p class="key quiet">
-      Squares: weighed. Circles: by eye, hollow where doubtful, each with what it may be out by. Hatched: reckoned;
-      right of today what is likely ahead, dotted what was said before. Below: strokes worn, the body when it will be
-      gone, triangles photos, diamonds what happened to the package.
-    </p>
+    <p v-if="apart" class="apart">{{ apart }}</p>
+    <ul class="key quiet" aria-label="Key">
+      <li v-for="each in key" :key="each.label">
+        <svg viewBox="0 0 16 16" width="14" height="14" aria-hidden="true">
+          <path :d="MARKS[each.shape]" :class="{ hollow: each.hollow, teal: each.ink === 'primary' }" />
+        </svg>
+        {{ each.label }}
+      </li>
+      <li v-if="answer.forecast">
+        <svg viewBox="0 0 16 16" width="14" height="14" aria-hidden="true">
+          <path d="M1 15L15 1M1 9L9 1M7 15l8-8" class="hollow" />
+        </svg>
+        Estimated; after today, what’s likely
+      </li>
+    </ul>
     <v-btn variant="text" class="ml-n4" :aria-expanded="asTable" @click="asTable = !asTable">{{
       asTable ? 'Hide the table' : 'As a table'
     }}</v-btn>
@@ -88,9 +114,35 @@ h2 {
 }
 
 .key {
-  font-size: 12.5px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
   margin: 4px 0 10px;
-  max-width: 90ch;
+  font-size: 12.5px;
+}
+
+.key svg {
+  vertical-align: -2px;
+  fill: currentColor;
+  stroke: currentColor;
+  stroke-width: 1.4;
+}
+
+.key .hollow {
+  fill: none;
+}
+
+.key .teal {
+  color: var(--primary);
+  stroke: var(--primary);
+}
+
+.key .teal:not(.hollow) {
+  fill: var(--primary);
+}
+
+.apart {
+  margin: 4px 0;
 }
 
 table {

@@ -70,14 +70,12 @@ async function store(): Promise<void> {
   <FormDialog
     :title="`Mix ${shortName(item)} with another`"
     :draft="draft"
-    act="Keep the recipe"
+    act="Save"
     :ready="other !== null && parts[0] > 0 && parts[1] > 0"
     @close="emit('close')"
     @store="store"
   >
-    <p v-if="item.colour === null" class="caution">
-      It has no swatch yet, so there is nothing to reckon with. Record one first.
-    </p>
+    <p v-if="item.colour === null" class="caution">It has no swatch yet. Record one first.</p>
     <template v-else>
       <v-autocomplete
         v-model="typed.otherId"
@@ -99,10 +97,10 @@ async function store(): Promise<void> {
         </div>
         <p v-if="start" class="quiet">
           Begin with {{ start.parts[0] }} to {{ start.parts[1] }}: by its swatches
-          {{ nearnessOf(start.difference) }} ({{ numberWords(start.difference, 1) }}) to what you aim at. A reckoning by
-          three colours, not by pigments: what works on skin wins.
+          {{ nearnessOf(start.difference) }} ({{ numberWords(start.difference, 1) }}) to what you aim at. That’s from
+          the colours on screen: what works on your skin wins.
         </p>
-        <div class="three">
+        <div class="side-by-side">
           <v-number-input
             :model-value="parts[0]"
             :min="0"
@@ -150,11 +148,5 @@ async function store(): Promise<void> {
 
 .strip .aim {
   margin-left: 14px;
-}
-
-.three {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px;
 }
 </style>

@@ -46,9 +46,9 @@ async function store(): Promise<void> {
 
 <template>
   <FormDialog
-    title="What its package weighs"
+    title="What its packaging weighs"
     :draft="draft"
-    act="Record"
+    act="Save"
     :ready="mass.ok"
     :width="560"
     @close="emit('close')"
@@ -60,13 +60,13 @@ async function store(): Promise<void> {
       :options="STATES"
       :words="{
         full: 'this one, still full',
-        'as finished': 'this one, empty as it was finished',
-        cleaned: 'an empty one of its kind, washed and dry',
+        'as finished': 'this one, empty, not washed',
+        cleaned: 'an empty one of its type, washed and dry',
       }"
     />
     <WeighField v-model="typed" :error="on('grams')[0] ?? ''" autofocus />
     <SimulatedScale v-if="scale.simulated" :port="scale.simulated" :expected="null" />
     <DayField v-model="typed.day" label="Weighed on" :max="today" :error-messages="on('day')" />
-    <p class="quiet">An empty one counts for every shade of the same maker, name, form and size.</p>
+    <p class="quiet">An empty one counts for every shade of the same brand, name, form and size.</p>
   </FormDialog>
 </template>

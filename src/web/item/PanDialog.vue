@@ -46,7 +46,7 @@ async function store(): Promise<void> {
   <FormDialog
     :title="`Bare area on ${dateWords(photo.day)}`"
     :draft="draft"
-    act="Record"
+    act="Save"
     :ready="typed.result !== null"
     :width="980"
     @close="emit('close')"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
-import { ref } from 'vue'
+import { nextTick, ref, useTemplateRef } from 'vue'
 import { FORMS } from '#core/item/form'
 import { FINISHES } from '#core/item/traits'
 import { newId } from '#web/data/client'
@@ -12,6 +12,7 @@ const parts = defineModel<ItemDraft['parts']>('parts', { required: true })
 const columns = defineModel<string>('columns', { required: true })
 const props = defineProps<{ structure: ItemDraft['structure']; on: (field: string) => string[] }>()
 const each = ref<string | null>(null)
+const set = useTemplateRef<HTMLElement>('set')
 const PART_NAME = { single: 'Shade', palette: 'Shade', duo: 'Side', 'dual-ended': 'End', kit: 'Piece' } as const
 
 function add(): void {
@@ -32,6 +33,15 @@ function add(): void {
       form: null,
     },
   ]
+}
+
+/** From one name to the next; after the last another is added. */
+async function next(n: number): Promise<void> {
+  if (n === parts.value.length - 1) add()
+  await nextTick()
+  const field = set.value?.querySelectorAll<HTMLInputElement>('.name input')[n + 1]
+  field?.focus()
+  field?.select()
 }
 
 /** All of them row by row, so many in a row; spans go. */
@@ -58,19 +68,21 @@ function place(index: number, key: 'row' | 'col' | 'rowSpan' | 'colSpan', value:
 </script>
 
 <template>
-  <fieldset>
-    <legend>{{ PART_NAME[structure] }}s, as they lie</legend>
+  <fieldset ref="set">
+    <legend>{{ PART_NAME[structure] }}s, as they are placed</legend>
     <div v-if="parts.length > 0" class="top">
       <v-text-field v-model="columns" class="columns" inputmode="numeric" label="In a row" />
-      <v-btn variant="text" @click="layOut">Lay them out row by row</v-btn>
+      <v-btn variant="text" @click="layOut">Arrange in rows</v-btn>
     </div>
     <div v-for="(part, n) in parts" :key="part.id" class="shade">
       <SwatchField v-model="part.colour" :label="`Colour of ${part.name}`" small />
       <v-text-field
         v-model="part.name"
         :label="`${PART_NAME[structure]} ${n + 1}`"
+        class="name"
         density="compact"
         :error-messages="on(`fields.parts.${n}`)"
+        @keydown.enter.prevent="next(n)"
       />
       <v-select v-model="part.finish" class="finish" density="compact" label="Finish" clearable :items="FINISHES" />
       <v-btn variant="text" :aria-expanded="each === part.id" @click="each = each === part.id ? null : part.id"

@@ -22,8 +22,8 @@ function toggle<T>(list: readonly T[], each: T): T[] {
     />
     <v-select v-model="draft.format" label="Format" clearable :items="FORMATS" />
     <v-select v-model="draft.undertone" label="Undertone" clearable :items="UNDERTONES" />
-    <v-select v-model="draft.depth" label="Depth against my skin" clearable :items="DEPTHS" />
-    <v-select v-model="draft.availability" label="Can it be had again?" clearable :items="AVAILABILITIES" />
+    <v-select v-model="draft.depth" label="Lighter or darker than me" clearable :items="DEPTHS" />
+    <v-select v-model="draft.availability" label="Still sold?" clearable :items="AVAILABILITIES" />
     <v-text-field
       v-model="draft.spf"
       inputmode="numeric"
@@ -49,7 +49,7 @@ function toggle<T>(list: readonly T[], each: T): T[] {
     </div>
   </fieldset>
   <fieldset class="choice-row">
-    <legend>The package</legend>
+    <legend>The packaging</legend>
     <div class="choices">
       <button
         v-for="state in PACKAGE_STATES"

@@ -23,7 +23,7 @@ test('a name, a category and a form are enough', () => {
   })
 })
 
-describe('a field that cannot be read is named, with a sentence, and nothing is stored', () => {
+describe('a field that can’t be read is named, with a sentence, and nothing is saved', () => {
   test.each<[Partial<ItemDraft>, keyof ItemDraft]>([
     [{ name: '  ' }, 'name'],
     [{ categoryId: null }, 'categoryId'],
@@ -99,7 +99,7 @@ test('a gift has no price, whatever stands in the field', () => {
   expect(read({ source: 'gift', price: '9' }).fields?.priceMinor).toBeNull()
 })
 
-test('an item opened in the form and stored again unchanged stays as it is', () => {
+test('an item opened in the form and saved again unchanged stays as it is', () => {
   const item: ItemSummary = {
     ...specimen({ shade: 'Quay', form: 'wand', colour: '#c0614e' }),
     content: { amount: 14.78676478125, unit: 'ml' },
@@ -168,7 +168,7 @@ test.each([
   ['101', false],
   ['-1', false],
   ['half', false],
-])('a content of "%s" percent can be stored: %s', async (text, fine) => {
+])('a content of "%s" percent can be saved: %s', async (text, fine) => {
   const { levelProblem } = await import('./item-draft')
   expect(levelProblem(text)).toEqual(fine ? '' : expect.stringContaining(`"${text}"`))
 })

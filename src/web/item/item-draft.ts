@@ -156,28 +156,36 @@ function spell(range: DayRange): string {
   return range.earliest === range.latest ? range.earliest : `${range.earliest} to ${range.latest}`
 }
 
+/** A new one like an item: what is the same of every one of it, and nothing of this one's own life. */
+export function anotherOf(item: ItemSummary, currency: string): ItemDraft {
+  const { maker, name, shade, categoryId, form, colour, finish, opaque, slots, size, price, pao, sunProtection } =
+    draftOf(item, currency)
+  const same = { maker, name, shade, categoryId, form, colour, finish, opaque, slots, size, price, pao, sunProtection }
+  return { ...EMPTY_DRAFT, ...same }
+}
+
 /** What each field is called where two drafts are compared; a field without a name does not compile. */
 export const ITEM_FIELDS: Readonly<Record<keyof ItemDraft, string>> = {
-  maker: 'Maker',
+  maker: 'Brand',
   name: 'Name',
   shade: 'Shade',
-  categoryId: 'Category',
-  form: 'How it is packed',
+  categoryId: 'Type',
+  form: 'Packaging',
   colour: 'Swatch',
   finish: 'Finish',
-  opaque: 'Opaque',
+  opaque: 'Can’t see how much is left',
   slots: 'Slots',
   size: 'Size',
   price: 'Price',
   source: 'Where from',
-  acquired: 'Came on',
+  acquired: 'Bought',
   openedKind: 'Opened or not',
   opened: 'Opened',
-  pao: 'Months after opening',
+  pao: 'PAO, months',
   expiry: 'Printed expiry',
   sunProtection: 'Sunscreen',
   usesBefore: 'Uses before',
-  liking: 'Liking',
+  liking: 'Rating',
   notes: 'Notes',
   columns: 'Shades in a row',
   parts: 'Shades',
@@ -185,11 +193,11 @@ export const ITEM_FIELDS: Readonly<Record<keyof ItemDraft, string>> = {
   usedAs: 'Worn as',
   format: 'Format',
   undertone: 'Undertone',
-  depth: 'Depth',
+  depth: 'Lighter or darker than me',
   seasons: 'Seasons',
-  availability: 'To be had again',
+  availability: 'Still sold?',
   spf: 'SPF',
-  packageStates: 'The package',
+  packageStates: 'The packaging',
   brushes: 'Brushes',
   kit: 'Kit',
 }
@@ -236,8 +244,8 @@ export function fieldsOf(
   const paoMonths = read('pao', draft.pao, parsePao)
   const expiry = read('expiry', draft.expiry, (text) => parseExpiry(text, order))
   if (draft.name.trim() === '') errors.name = 'Give it a name; a word is enough.'
-  if (draft.categoryId === null) errors.categoryId = 'Choose a category.'
-  if (draft.form === null) errors.form = 'Choose how it is packed.'
+  if (draft.categoryId === null) errors.categoryId = 'Choose a type.'
+  if (draft.form === null) errors.form = 'Choose the packaging.'
   const usesBefore = draft.usesBefore.trim() === '' ? null : whole('usesBefore', 0, 100_000)
   const slots = whole('slots', 1, 12)
   const spf = draft.spf.trim() === '' ? null : whole('spf', 1, 150)
@@ -310,5 +318,5 @@ export function fieldsOf(
 export function levelProblem(text: string): string {
   const percent = Number(text)
   if (text.trim() === '' || (percent >= 0 && percent <= 100)) return ''
-  return `"${text}" is not a share in percent; give a number from 0 to 100.`
+  return `"${text}" isn’t a share in percent; give a number from 0 to 100.`
 }

@@ -32,29 +32,29 @@ export function factsOf(
             )
           : []),
         ...said('Cost', costWords(answer)),
-        ...said('Liking', item.liking === null ? null : (LIKING_WORDS[String(item.liking)] ?? null)),
+        ...said('Rating', item.liking === null ? null : (LIKING_WORDS[String(item.liking)] ?? null)),
       ],
     },
     {
       about: 'Dates',
       facts: [
-        ...said('Shelf life', `${goodTo(item, today)}. ${reasonWords(item.shelfLife)}`),
+        ...said('Use by', `${goodTo(item, today)}. ${reasonWords(item.shelfLife)}`),
         ...said('Opened', `${openedWords(item)}${saidBy(answer)}.`),
-        ...said('Came', item.acquired && `${rangeWords(item.acquired)}${item.source ? ` (${item.source})` : ''}.`),
+        ...said('Bought', item.acquired && `${rangeWords(item.acquired)}${item.source ? ` (${item.source})` : ''}.`),
         ...said('Printed expiry', item.expiry && dateWords(item.expiry)),
       ],
     },
     {
-      about: 'What it is and where it lies',
+      about: 'What it is and where it is',
       facts: [
         ...said('Size', contentWords(item.content, units)),
         ...said('Backups', item.backups > 0 ? `${item.backups}, unopened.` : null),
         ...said('Blended from', parentsWords(answer)),
         ...said('Taken out of', answer.origin?.mark ?? null),
         ...said('Shades', item.parts.map((part) => `${part.name} (${usesWords(part.uses)})`).join(', ')),
-        ...said('Of its kind', traitsWords(answer)),
+        ...said('Similar', traitsWords(answer)),
         ...said(
-          'Lies',
+          'Where it is',
           item.endedOn === null ? `${locationWords(item)}${item.brushes ? `, with ${item.brushes}` : ''}.` : null,
         ),
         ...said('Notes', item.notes),
@@ -73,10 +73,10 @@ function usesMade({ item, sinceReading, today }: ItemAnswer): string {
   const { usesBefore, wears, lastWorn } = item
   const made =
     usesBefore === null
-      ? `${wears} in the log; how many before it was never said`
+      ? `${wears} ticked; how many before that, you never said`
       : usesBefore > 0
-        ? `${usesBefore} before the log and ${wears} in it`
-        : `${wears} in the log`
+        ? `${usesBefore} before you began ticking and ${wears} since`
+        : `${wears} ticked`
   const looked = sinceReading === null ? '' : `; ${usesWords(sinceReading.uses)} since it was last looked at`
   return `${made}${looked}${lastWorn ? `; last worn ${fromNow(lastWorn, today)}` : ''}.`
 }

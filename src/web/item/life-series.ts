@@ -105,6 +105,44 @@ export function lifeSeries(answer: ItemAnswer, unit: MassUnit): ChartSeries[] {
   return series.filter((each) => each.points.length > 0)
 }
 
+/** A look by eye and a weighing near it that can't both be right. */
+export interface MarksApart {
+  readonly day: Day
+  /** Percent left by each. */
+  readonly eye: number
+  readonly scale: number
+  /** Which of them the estimate follows; null where it stands between them. */
+  readonly follows: 'eye' | 'scale' | null
+}
+
+/** A weighing this many days from a look is of the same state of an item. */
+const SAME_STATE_DAYS = 21
+/** So much farther apart than both could be off, in percent, two marks disagree. */
+const APART = 8
+
+/** The latest look that a weighing within three weeks of it denies. */
+export function marksApart({ forecast }: ItemAnswer, series: readonly ChartSeries[]): MarksApart | null {
+  const points = (labels: readonly string[]) =>
+    series.filter(({ label, axis }) => axis === 'share' && labels.includes(label)).flatMap((each) => each.points)
+  const weighed = points(['Weighed'])
+  for (const eye of points(['By eye', 'Doubtful']).toSorted((a, b) => (a.day < b.day ? 1 : -1))) {
+    const [scale] = weighed.toSorted(
+      (a, b) => Math.abs(daysBetween(a.day, eye.day)) - Math.abs(daysBetween(b.day, eye.day)),
+    )
+    if (scale === undefined || Math.abs(daysBetween(scale.day, eye.day)) > SAME_STATE_DAYS) continue
+    if (Math.abs(eye.value - scale.value) <= (eye.give ?? 0) + (scale.give ?? 0) + APART) continue
+    const estimate = forecast?.past.findLast(({ day }) => day <= eye.day)
+    const toward = estimate && (100 * estimate.middle - scale.value) / (eye.value - scale.value)
+    return {
+      day: eye.day,
+      eye: eye.value,
+      scale: scale.value,
+      follows: toward === undefined || (toward > 1 / 3 && toward < 2 / 3) ? null : toward <= 1 / 3 ? 'scale' : 'eye',
+    }
+  }
+  return null
+}
+
 /** What a full one holds and its packages weigh, where that is reckoned: then weighings stand on the scale of what is left. */
 function shareScale({ forecast }: ItemAnswer): { full: number; packages: { mean: number; sd: number }[] } | null {
   if (forecast === null || forecast.share.middle <= 0) return null
@@ -207,7 +245,7 @@ export function lifeSpan(answer: ItemAnswer): { from: Day; to: Day; marks: Chart
       ...(within ? [{ day: within.latest, words: 'opened', kind: 'begin' as const }] : []),
       { day: today, words: 'today', kind: 'today' as const },
       ...(shelfLife.actOn
-        ? [{ day: shelfLife.actOn, words: `good to ${dateWords(shelfLife.actOn)}`, kind: 'end' as const }]
+        ? [{ day: shelfLife.actOn, words: `good until ${dateWords(shelfLife.actOn)}`, kind: 'end' as const }]
         : []),
     ],
   }

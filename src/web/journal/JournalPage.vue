@@ -50,18 +50,14 @@ async function goBack(): Promise<void> {
 </script>
 
 <template>
-  <PlaceHead
-    title="Journal of changes"
-    question="What changed, and when? Nothing here is final: it can be taken back across restarts."
-    :acts="[{ words: 'Settings', to: '/settings' }]"
-  />
+  <PlaceHead question="What changed, and when? All of it can be undone." />
   <section v-for="[day, own] in days" :key="day" class="sheet day" :aria-label="day">
     <h2>{{ day }}</h2>
     <ol>
       <li v-for="change in own" :key="change.id" :class="{ undone: change.undone }">
         <span class="quiet figures time">{{ clock(change.madeAt) }}</span>
         <span class="words">{{ change.words }}</span>
-        <span v-if="change.undone" class="quiet">taken back</span>
+        <span v-if="change.undone" class="quiet">undone</span>
         <span v-else class="acts">
           <v-btn variant="text" :aria-label="`Back to before: ${change.words}`" @click="asking = change"
             >Back to before this</v-btn
@@ -69,16 +65,16 @@ async function goBack(): Promise<void> {
           <v-btn
             variant="text"
             color="primary"
-            :aria-label="`Take back: ${change.words}`"
+            :aria-label="`Undo: ${change.words}`"
             @click="changes.takeBack(change.id)"
-            >Take back</v-btn
+            >Undo</v-btn
           >
         </span>
       </li>
     </ol>
   </section>
   <EmptyPlace v-if="answer && list.length === 0" title="Nothing has changed yet" act="Go to the drawer" to="/">
-    Every act of yours will stand here, with the way back.
+    Everything you do is listed here, and can be undone.
   </EmptyPlace>
   <v-btn v-if="(answer?.next ?? null) !== null" variant="outlined" color="primary" @click="shown += PAGE"
     >Earlier ones</v-btn
@@ -86,16 +82,16 @@ async function goBack(): Promise<void> {
   <FormDialog
     v-if="asking"
     :title="`Back to before “${asking.words}”?`"
-    label="Back to a moment"
+    label="Go back to here"
     :draft="null"
-    act="Go back"
-    cancel="Leave it"
+    act="Restore"
+    cancel="Cancel"
     @close="asking = null"
     @store="goBack"
   >
     <p class="figures">
-      {{ goingBack === 1 ? 'That one change is' : `That and ${counted(goingBack - 1, 'later change')} are` }} taken back
-      as one. It can be taken back in its turn.
+      {{ goingBack === 1 ? 'That one change is' : `That and ${counted(goingBack - 1, 'later change')} are` }} undone
+      together. You can undo that, too.
     </p>
   </FormDialog>
 </template>
@@ -111,9 +107,7 @@ h2 {
 }
 
 ol {
-  list-style: none;
   margin: 4px 0 0;
-  padding: 0;
 }
 
 li {

@@ -24,7 +24,7 @@ async function store(): Promise<void> {
     :title="ask.question"
     label="What they said"
     :draft="draft"
-    act="Store the answer"
+    act="Save"
     :ready="typed.answer.trim() !== '' || typed.chosenItemId !== null"
     @close="emit('close')"
     @store="store"

@@ -40,7 +40,7 @@ async function store(): Promise<void> {
   <FormDialog
     title="Which next?"
     :draft="draft"
-    act="Lay the sheet out"
+    act="Save"
     :ready="count >= 2 && count <= MOST && typed.question.trim() !== ''"
     @close="emit('close')"
     @store="store"
@@ -51,7 +51,7 @@ async function store(): Promise<void> {
       multiple
       chips
       closable-chips
-      label="Two to six things"
+      label="Two to six items"
       :items="things"
       :error-messages="
         count > MOST ? [`${count} are too many: six are as many as a friend reads about.`] : on('itemIds')

@@ -2,6 +2,7 @@
 import { computed, ref, useTemplateRef } from 'vue'
 import type { AskView } from '#contract/look-back'
 import type { Day } from '#core/calendar/day'
+import { useCopying } from '#web/ui/use-copying'
 import { useChanges } from '#web/data/changes'
 import { dateWords } from '#web/data/locale'
 import { useUnits } from '#web/data/units'
@@ -25,21 +26,16 @@ const apart = computed(() =>
     units.value,
   ),
 )
-async function copy(): Promise<void> {
-  try {
-    await navigator.clipboard.writeText(askAsMarkdown(props.ask, props.today, props.currency, prices.value))
-    changes.say('Copied as Markdown.')
-  } catch {
-    changes.say('This browser does not let pages copy. Make a picture of it, or print it.')
-  }
-}
+const copying = useCopying()
+const copy = (): Promise<void> =>
+  copying(askAsMarkdown(props.ask, props.today, props.currency, prices.value), 'Copied as Markdown.')
 async function picture(): Promise<void> {
   if (paper.value === null) return
   try {
     saveAs(await pictureOf(paper.value, 'large'), props.ask.question, 'png')
     changes.say('The picture is in your downloads.')
   } catch {
-    changes.say('The browser made no picture of it. Print it, or copy it as words.')
+    changes.say('The browser couldn’t make a picture. Print it, or copy it as text.')
   }
 }
 const LETTERS = 'ABCDEF'
@@ -64,7 +60,7 @@ const LETTERS = 'ABCDEF'
             dots
             :acts="[
               { words: 'Change the question', act: () => emit('edit') },
-              { words: 'Drop the question', act: () => emit('drop') },
+              { words: 'Remove the question', act: () => emit('drop') },
             ]"
           />
         </div>
@@ -81,7 +77,7 @@ const LETTERS = 'ABCDEF'
             <RouterLink :to="`/items/${each.item.id}`">{{ shortName(each.item) }}</RouterLink>
           </h3>
           <p class="quiet">{{ [kindAndMaker(each.item), apart.get(each.item.id)].filter(Boolean).join(', ') }}</p>
-          <ul class="facts">
+          <ul class="bulleted facts">
             <li v-for="fact in evidenceOf(each, today, currency, prices)" :key="fact">{{ fact }}</li>
           </ul>
           <p v-if="ask.chosenItemId === each.item.id" class="mark">This one, they said.</p>
@@ -128,8 +124,6 @@ h2 {
   grid-template-columns: repeat(auto-fit, minmax(min(190px, 100%), 1fr));
   gap: 14px;
   margin: 10px 0 0;
-  padding: 0;
-  list-style: none;
 }
 
 .candidates > li {

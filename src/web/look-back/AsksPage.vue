@@ -8,7 +8,7 @@ import EmptyPlace from '#web/ui/EmptyPlace.vue'
 import AnswerDialog from './AnswerDialog.vue'
 import AskDialog from './AskDialog.vue'
 import AskSheet from './AskSheet.vue'
-import LookBackHead from './LookBackHead.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
 
 /** Which next? A few candidates with their evidence on a sheet for friends; what they say is typed in here. */
 const { answer } = useAsks()
@@ -21,14 +21,15 @@ function drop({ id }: AskView): void {
 </script>
 
 <template>
-  <LookBackHead
-    question="Which next? Let friends say."
+  <PlaceHead
+    title="Ask friends"
+    question="Which next?"
     :primary="{ words: 'Ask something', act: () => (asking = 'new') }"
   />
   <template v-if="answer">
     <EmptyPlace v-if="answer.asks.length === 0" title="Nothing asked yet" act="Ask something" @act="asking = 'new'">
-      Choose two to six things you cannot decide between. Seligo lays what it knows of each on one sheet to print or
-      send; what your friends say you type in here.
+      Choose two to six items you can’t decide between. Seligo puts what it knows of each on one page to print or send;
+      then you type in what your friends said.
     </EmptyPlace>
     <AskSheet
       v-for="ask in answer.asks"

@@ -47,9 +47,9 @@ function drop(id: string): void {
 
 <template>
   <FormDialog
-    :title="keeps ? 'Another span' : 'Beside which span?'"
+    :title="keeps ? 'Another period' : 'Compare with which period?'"
     :draft="draft"
-    act="Lay it out"
+    act="Show"
     :ready="chosen !== null && trouble === ''"
     @close="emit('close')"
     @store="store"
@@ -59,7 +59,7 @@ function drop(id: string): void {
     <v-text-field
       v-if="keeps"
       v-model="typed.name"
-      label="Keep it under a name (or leave this empty)"
+      label="Name, to find it again (optional)"
       placeholder="Since the move"
       :error-messages="on('name')"
     />
@@ -68,7 +68,7 @@ function drop(id: string): void {
       <ul>
         <li v-for="each in kept" :key="each.id">
           <span>{{ each.name }}</span>
-          <v-btn variant="text" :aria-label="`Drop ${each.name}`" @click="drop(each.id)">Drop</v-btn>
+          <v-btn variant="text" :aria-label="`Remove ${each.name}`" @click="drop(each.id)">Remove</v-btn>
         </li>
       </ul>
     </template>
@@ -78,12 +78,6 @@ function drop(id: string): void {
 <style scoped>
 h3 {
   font-size: 15px;
-}
-
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
 }
 
 li {

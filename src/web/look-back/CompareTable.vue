@@ -26,11 +26,11 @@ const money = (value: number): string => moneyWords(Math.round(value), props.one
 const measures = computed<Measure[]>(() => [
   { words: 'Wear days', of: (sheet) => sheet.days.wear, say: plain, adds: true },
   { words: 'Uses', of: (sheet) => sheet.totals.uses, say: plain, adds: true },
-  { words: 'Things worn', of: (sheet) => sheet.totals.things, say: plain, adds: false },
-  { words: 'Different faces', of: (sheet) => sheet.days.faces, say: plain, adds: false },
+  { words: 'Items worn', of: (sheet) => sheet.totals.things, say: plain, adds: false },
+  { words: 'Different looks', of: (sheet) => sheet.days.faces, say: plain, adds: false },
   { words: 'Finished', of: (sheet) => sheet.finishes.length, say: plain, adds: true },
   {
-    words: 'Found gone',
+    words: 'Used, by weight',
     of: (sheet) => sheet.totals.grams?.grams ?? null,
     say: (value) => massWords(value, 0.1, props.options.unit),
     adds: true,
@@ -43,11 +43,11 @@ const measures = computed<Measure[]>(() => [
     : []),
   { words: 'Came in', of: (sheet) => sheet.cameIn.length, say: plain, adds: true },
   { words: 'Let go', of: (sheet) => sheet.letGo.length, say: plain, adds: true },
-  { words: 'Spoiled', of: (sheet) => sheet.spoiled.length, say: plain, adds: true },
+  { words: 'Expired', of: (sheet) => sheet.spoiled.length, say: plain, adds: true },
   {
-    words: 'Evenness (Gini)',
-    of: (sheet) => sheet.evenness?.gini ?? null,
-    say: (value) => numberWords(value, 2),
+    words: 'Items that made half of the uses',
+    of: (sheet) => sheet.evenness?.fewest ?? null,
+    say: plain,
     adds: false,
   },
 ])
@@ -76,7 +76,7 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <section class="sheet compare" aria-label="Side by side">
+  <section class="sheet compare" aria-label="Compare">
     <table>
       <thead>
         <tr>

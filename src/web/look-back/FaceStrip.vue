@@ -25,9 +25,6 @@ const found = computed(() => props.itemIds.flatMap((id) => props.items.get(id) ?
   display: flex;
   flex-wrap: wrap;
   gap: 4px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 a {

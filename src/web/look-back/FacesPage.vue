@@ -6,7 +6,7 @@ import { useFaces } from '#web/data/reads'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
 import { longDay } from '#web/ui/words/when-words'
 import FaceStrip from './FaceStrip.vue'
-import LookBackHead from './LookBackHead.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
 import type { TogetherView } from '#contract/look-back'
 
 /** What was on a face, day by day; the looks she kept; what goes together and what never met. */
@@ -23,11 +23,10 @@ function togetherWords({ days: n, each: [a, b] }: TogetherView): string {
 </script>
 
 <template>
-  <LookBackHead question="What was on my face?" />
+  <PlaceHead question="What did I wear?" />
   <template v-if="answer">
-    <EmptyPlace v-if="answer.days.length === 0 && answer.saved.length === 0" title="No face yet" act="To today" to="/">
-      Tick what you wear: each day becomes a strip here, in the order of a face. Looks that you keep on Today stand
-      beside them.
+    <EmptyPlace v-if="answer.days.length === 0 && answer.saved.length === 0" title="No look yet" act="To today" to="/">
+      Tick what you wear, and each day’s look is here. Looks you save on Today are beside them.
     </EmptyPlace>
     <div v-else class="two">
       <section aria-label="Day by day" class="sheet">
@@ -36,7 +35,7 @@ function togetherWords({ days: n, each: [a, b] }: TogetherView): string {
         <article v-for="face in days" :key="face.day">
           <h3>
             <RouterLink :to="`/day/${face.day}`">{{ longDay(face.day) }}</RouterLink>
-            <small class="quiet">{{ counted(face.itemIds.length, 'thing') }}</small>
+            <small class="quiet">{{ counted(face.itemIds.length, 'item') }}</small>
           </h3>
           <FaceStrip :item-ids="face.itemIds" :items="items" />
         </article>
@@ -45,9 +44,9 @@ function togetherWords({ days: n, each: [a, b] }: TogetherView): string {
         >
       </section>
       <div>
-        <section aria-label="Looks you kept" class="sheet">
-          <h2>Looks you kept</h2>
-          <p v-if="answer.saved.length === 0" class="quiet">None yet: keep one on Today, beneath the day’s face.</p>
+        <section aria-label="Saved looks" class="sheet">
+          <h2>Saved looks</h2>
+          <p v-if="answer.saved.length === 0" class="quiet">None yet: save one on Today, under More.</p>
           <article v-for="face in answer.saved" :key="face.id">
             <h3>
               {{ face.name }}<small v-if="face.occasion" class="quiet">{{ face.occasion }}</small>

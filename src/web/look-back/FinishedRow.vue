@@ -33,8 +33,6 @@ defineProps<{ finishes: readonly FinishView[]; items: ReadonlyMap<string, Listed
   grid-template-columns: repeat(auto-fill, minmax(112px, 1fr));
   gap: 12px 8px;
   margin: 8px 0 0;
-  padding: 0;
-  list-style: none;
 }
 
 li {

@@ -8,7 +8,7 @@ import { numberWords } from '#web/data/locale'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
 import { factorWords, marksWords, missWords } from '#web/ui/words/look-back-words'
 import { spanWords } from '#web/ui/words/when-words'
-import LookBackHead from './LookBackHead.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
 import OutcomeList, { type Outcome } from './OutcomeList.vue'
 
 /** Her guesses and Seligo's against what came of them, and how long things last with her. */
@@ -74,7 +74,7 @@ const categories = computed(() => {
 </script>
 
 <template>
-  <LookBackHead question="Who guesses better, and what went wrong?" />
+  <PlaceHead question="Who guesses better, and what went wrong?" />
   <template v-if="answer">
     <EmptyPlace v-if="nothing" title="Nothing to look back on yet" act="To the projects" to="/projects">
       <template #drawing>
@@ -84,11 +84,11 @@ const categories = computed(() => {
           <circle cx="150" cy="30" r="9" class="line" />
         </svg>
       </template>
-      When something rolls into a project, say how long you think it lasts. Once things are finished, your guesses and
-      Seligo’s forecasts stand here against what came of them.
+      When an item rolls into a project, say how long you think it will last. Once it’s finished, your guess and
+      Seligo’s forecast are here beside what happened.
     </EmptyPlace>
     <template v-else>
-      <h2>Your guesses against reality</h2>
+      <h2>Your guesses and what happened</h2>
       <p class="sum">{{ factorWords(answer.guesses.all) }}</p>
       <OutcomeList
         v-if="guesses.length > 0"
@@ -96,7 +96,7 @@ const categories = computed(() => {
         legend="months; stroke: guess; disc: finished"
         :outcomes="guesses"
       />
-      <h2>Forecasts against reality</h2>
+      <h2>Forecasts and what happened</h2>
       <p class="sum">
         {{ marksWords(answer.forecasts.marks) }}
         <span class="quiet"
@@ -110,18 +110,18 @@ const categories = computed(() => {
         legend="months; bar: range; full disc: held"
         :outcomes="forecasts"
       />
-      <section v-if="misses.length > 0" aria-label="What it got wrong" class="sheet misses">
-        <h3>What it got wrong, and why</h3>
+      <section v-if="misses.length > 0" aria-label="Where it was wrong" class="sheet misses">
+        <h3>Where it was wrong, and why</h3>
         <p v-for="each in misses" :key="each.itemId">
           <RouterLink :to="`/items/${each.itemId}`">{{ each.mark }}</RouterLink>: {{ each.words }}.
         </p>
       </section>
-      <h2>By category</h2>
+      <h2>By type</h2>
       <div class="sheet wide">
         <table>
           <thead>
             <tr>
-              <th scope="col">Category</th>
+              <th scope="col">Type</th>
               <th scope="col">From opened to empty</th>
               <th scope="col">Uses in that time</th>
               <th scope="col">Your guesses</th>
@@ -131,7 +131,7 @@ const categories = computed(() => {
             <tr v-for="row in categories" :key="row.category">
               <th scope="row">{{ row.category }}</th>
               <td>
-                {{ row.lasted ? `${spanWords(row.lasted.days)}, by ${counted(row.lasted.finished, 'thing')}` : '' }}
+                {{ row.lasted ? `${spanWords(row.lasted.days)}, by ${counted(row.lasted.finished, 'item')}` : '' }}
               </td>
               <td>{{ row.lasted ? row.lasted.uses : '' }}</td>
               <td>

@@ -49,7 +49,7 @@ function ruleWords(rule: NextRule): { readonly rule: string; readonly because: s
   if (rule.code === 'at most')
     return {
       rule: rule.most === 0 ? `Buy nothing in ${year.value}.` : `Buy ${rule.most} at most in ${year.value}.`,
-      because: `${counted(rule.bought, 'thing')} ${plural(rule.bought, 'was')} bought, ${props.sheet.finishes.length} finished: half would do.`,
+      because: `${counted(rule.bought, 'item')} ${plural(rule.bought, 'was')} bought, ${props.sheet.finishes.length} finished: half would do.`,
     }
   const kind = plural(2, nameOf(rule.categoryId))
   if (rule.code === 'as many in as out')
@@ -103,12 +103,8 @@ function keep(shown: LessonShown): void {
           <p class="said">{{ ruleWords(rule).rule }}</p>
           <p class="quiet">{{ ruleWords(rule).because }}</p>
         </div>
-        <v-btn
-          variant="outlined"
-          color="primary"
-          :aria-label="`Take the rule: ${ruleWords(rule).rule}`"
-          @click="take(rule)"
-          >Take it</v-btn
+        <v-btn variant="outlined" color="primary" :aria-label="`Set: ${ruleWords(rule).rule}`" @click="take(rule)"
+          >Set</v-btn
         >
       </article>
     </div>
@@ -127,7 +123,7 @@ function keep(shown: LessonShown): void {
           >Keep it</v-btn
         >
       </article>
-      <p><RouterLink to="/decide/lessons">All lessons, kept and struck</RouterLink></p>
+      <p><RouterLink to="/look-back/lessons">All lessons</RouterLink></p>
     </div>
   </section>
 </template>

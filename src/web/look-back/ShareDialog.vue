@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { SpanSheet } from '#contract/look-back'
+import { useCopying } from '#web/ui/use-copying'
 import { useChanges } from '#web/data/changes'
 import FormDialog from '#web/ui/form/FormDialog.vue'
 import { sheetAsMarkdown, type SheetOptions } from './sheet-sections'
@@ -23,7 +24,6 @@ const changes = useChanges()
 const busy = ref('')
 const trouble = ref('')
 /** Shown where the browser does not let pages copy. */
-const text = ref('')
 
 async function make(what: string, act: (paper: HTMLElement) => Promise<void>): Promise<void> {
   if (props.paper === null || busy.value !== '') return
@@ -47,16 +47,9 @@ const page = (): Promise<void> =>
     saveAs(new Blob([await pageOf(paper, props.title)], { type: 'text/html' }), props.title, 'html')
     changes.say('The page is in your downloads.')
   })
-async function copy(): Promise<void> {
-  const words = sheetAsMarkdown(props.sheet, props.title, props.options)
-  try {
-    await navigator.clipboard.writeText(words)
-    changes.say('Copied as Markdown.')
-    text.value = ''
-  } catch {
-    text.value = words
-  }
-}
+const copying = useCopying()
+const copy = (): Promise<void> =>
+  copying(sheetAsMarkdown(props.sheet, props.title, props.options), 'Copied as Markdown.')
 function print(): void {
   emit('close')
   setTimeout(() => window.print(), 0)
@@ -73,9 +66,9 @@ function print(): void {
   >
     <div class="with">
       <v-checkbox v-model="prices" label="With prices" hide-details />
-      <v-checkbox v-model="photos" label="With pictures of things" hide-details :disabled="sheet.photos.length === 0" />
+      <v-checkbox v-model="photos" label="With pictures of items" hide-details :disabled="sheet.photos.length === 0" />
     </div>
-    <p class="quiet">What you leave out here is left out of the sheet, the print and everything made of it.</p>
+    <p class="quiet">What you leave out here is left out of the page, the print and the picture.</p>
     <div class="ways">
       <v-btn color="primary" :loading="busy === 'small'" @click="picture('small')">Picture for a message</v-btn>
       <v-btn variant="outlined" color="primary" :loading="busy === 'large'" @click="picture('large')"
@@ -86,7 +79,6 @@ function print(): void {
       <v-btn variant="outlined" color="primary" @click="print">Print</v-btn>
     </div>
     <p v-if="trouble" role="alert" class="attention">{{ trouble }}</p>
-    <label v-if="text">Select and copy<textarea readonly rows="10" :value="text" /></label>
   </FormDialog>
 </template>
 
@@ -106,19 +98,5 @@ function print(): void {
 p {
   margin: 0;
   font-size: 13.5px;
-}
-
-.attention {
-  color: var(--attention);
-}
-
-textarea {
-  width: 100%;
-  font: 13px/1.4 monospace;
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  padding: 8px;
-  background: var(--raised);
-  color: inherit;
 }
 </style>

@@ -44,14 +44,14 @@ const stock = computed(() => (kindId.value === null ? null : stockOf(props.sheet
       <v-select
         :model-value="kindId"
         class="no-share"
-        label="Which kind"
+        label="Which type"
         :items="kinds.map((each) => ({ title: each.category, value: each.categoryId }))"
         @update:model-value="chosen = $event"
       />
     </div>
     <SheetChart
       v-if="stage > 2 && forecasts.labels.length > 0"
-      title="Forecasts against what came"
+      title="Forecasts and what happened"
       unit="months from the forecast"
       lying
       :height="60 + forecasts.labels.length * 26"
@@ -59,7 +59,7 @@ const stock = computed(() => (kindId.value === null ? null : stockOf(props.sheet
     />
     <SheetChart
       v-if="stage > 2 && guesses.labels.length > 0"
-      title="Your guesses against what came"
+      title="Your guesses and what happened"
       unit="months from the guess"
       lying
       :height="60 + guesses.labels.length * 26"

@@ -33,7 +33,12 @@ const figures = computed(() => {
     { figure: String(totals.uses), words: totals.uses === 1 ? 'use' : 'uses' },
     { figure: String(done.length), words: 'finished' },
     ...(totals.grams
-      ? [{ figure: massWords(totals.grams.grams, totals.grams.giveOrTake, props.options.unit), words: 'found gone' }]
+      ? [
+          {
+            figure: massWords(totals.grams.grams, totals.grams.giveOrTake, props.options.unit),
+            words: 'used, by weight',
+          },
+        ]
       : []),
     ...(props.options.prices && totals.spent.of > 0
       ? [{ figure: moneyShort(totals.spent.minor, currency), words: 'used up, about' }]
@@ -104,8 +109,8 @@ const NO_CORRECTIONS = new Map<string, string>()
         <SectionBlock v-if="most" :section="most" drawn>
           <WornStrokes :lines="sheet.most" :items="items" />
         </SectionBlock>
-        <section v-if="sheet.face" class="face" aria-label="The face most often on">
-          <h3>The face most often on</h3>
+        <section v-if="sheet.face" class="face" aria-label="The look most often on">
+          <h3>The look most often on</h3>
           <p>On {{ sheet.face.days }} days, just so.</p>
           <FaceStrip :item-ids="sheet.face.itemIds" :items="items" />
         </section>
@@ -148,9 +153,6 @@ p {
   display: flex;
   flex-wrap: wrap;
   gap: 2px 24px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 .figures-row li {

@@ -38,8 +38,6 @@ ul {
   flex-wrap: wrap;
   gap: 12px 22px;
   margin: 8px 0 0;
-  padding: 0;
-  list-style: none;
 }
 
 li {

@@ -59,13 +59,13 @@ function open(each: (typeof named.value)[number]): void {
       <v-btn v-for="each in named" :key="each.id" variant="outlined" color="primary" @click="open(each)">{{
         each.name
       }}</v-btn>
-      <v-btn variant="outlined" color="primary" @click="choosing = 'span'">Another span</v-btn>
+      <v-btn variant="outlined" color="primary" @click="choosing = 'span'">Another period</v-btn>
     </template>
     <span class="gap" />
     <template v-if="!mobile">
       <v-btn v-for="each in beside" :key="each.words" variant="text" @click="each.act()">{{ each.words }}</v-btn>
     </template>
-    <v-btn v-if="mode === 'span'" variant="text" @click="choosing = 'other'">Beside another span</v-btn>
+    <v-btn v-if="mode === 'span'" variant="text" @click="choosing = 'other'">Compare with another period</v-btn>
     <ChooseSpanDialog
       v-if="choosing"
       :span="span"

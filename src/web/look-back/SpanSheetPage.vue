@@ -9,7 +9,7 @@ import { useUnits } from '#web/data/units'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
 import { unitOf } from '#web/ui/words/measure-words'
 import CompareTable from './CompareTable.vue'
-import LookBackHead from './LookBackHead.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
 import NextYear from './NextYear.vue'
 import ShareDialog from './ShareDialog.vue'
 import SheetPaper from './SheetPaper.vue'
@@ -39,15 +39,22 @@ const next = computed(() => {
   const first = addDays(to, 1)
   return first > kept.value.today ? null : { from: first, to: addDays(first, daysBetween(from, to)) }
 })
+/** Pages of Look back that have no tab. */
+const DOORS = [
+  { words: 'Any period', to: '/look-back/span' },
+  { words: 'Ask friends', to: '/look-back/asks' },
+  { words: 'Lessons', to: '/look-back/lessons' },
+]
 const { mobile } = useDisplay()
-const acts = computed(() =>
-  sheet.value && !nothing.value
+const acts = computed(() => [
+  ...(sheet.value && !nothing.value
     ? [
         { words: sheet.value.words ? 'Change how it felt' : 'Say how it felt', act: () => void (writing.value = true) },
         ...(mobile.value ? beside.value : []),
       ]
-    : [],
-)
+    : []),
+  ...DOORS,
+])
 const question = computed(() =>
   props.mode === 'month'
     ? 'How did the month go?'
@@ -58,7 +65,8 @@ const question = computed(() =>
 </script>
 
 <template>
-  <LookBackHead
+  <PlaceHead
+    :title="mode === 'span' ? 'Any period' : ''"
     :question="question"
     :primary="sheet && !nothing ? { words: 'Share or print', act: () => (sharing = true) } : null"
     :acts="acts"
@@ -78,8 +86,7 @@ const question = computed(() =>
   <p v-if="refused" class="trouble" role="alert">{{ refused }}</p>
   <template v-else-if="sheet">
     <EmptyPlace v-if="nothing" title="Nothing to look back on yet" act="To today" to="/">
-      Tick what you wear, and the month lays itself out here: what was reached for, what was finished, what it came to.
-      You add how it felt.
+      Tick what you wear, and the month is here: what you wore, what you finished, what it came to. You add how it felt.
     </EmptyPlace>
     <template v-else>
       <CompareTable v-if="otherSheet" :one="sheet" :other="otherSheet" :options="options" />

@@ -47,7 +47,7 @@ async function store(): Promise<void> {
   <FormDialog
     :title="`How it felt: ${spanTitle(sheet)}`"
     :draft="words"
-    act="Store"
+    act="Save"
     :width="640"
     @close="emit('close')"
     @store="store"
@@ -56,7 +56,7 @@ async function store(): Promise<void> {
     <v-textarea
       v-model="typed.lesson"
       rows="2"
-      label="A lesson to keep (or leave this empty)"
+      label="A lesson (optional)"
       hint="It comes up again when you choose, buy or set up a project."
       persistent-hint
       :error-messages="lesson.on('words')"

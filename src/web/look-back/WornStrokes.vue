@@ -33,9 +33,7 @@ const most = computed(() => Math.max(1, ...props.lines.map(({ uses }) => uses)))
 
 <style scoped>
 .worn {
-  list-style: none;
   margin: 4px 0 0;
-  padding: 0;
 }
 
 li {

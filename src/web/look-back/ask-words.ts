@@ -19,13 +19,13 @@ export function evidenceOf(candidate: Candidate, today: Day, currency: string, p
     lastGood === null
       ? ''
       : lastGood < today
-        ? `Past its last good day since ${dateWords(lastGood)}.`
+        ? `Expired since ${dateWords(lastGood)}.`
         : `Good until ${dateWords(lastGood)}, ${fromNow(lastGood, today)}.`,
     rivals === 0
-      ? 'The only one of its kind in use.'
-      : `${counted(rivals, 'other')} of its kind ${plural(rivals, 'is')} in use.`,
+      ? 'The only one of its type in use.'
+      : `${counted(rivals, 'other')} of its type ${plural(rivals, 'is')} in use.`,
     item.goal === null ? '' : `In a project: ${progressWords(item.goal)}.`,
-    item.liking === null ? '' : `Liked ${item.liking} of 5.`,
+    item.liking === null ? '' : `Rated ${item.liking} of 5.`,
     pair === null ? '' : `Works with ${pair}.`,
     prices && priceMinor !== null
       ? `Cost ${moneyWords(priceMinor, currency)}${usedMinor === null ? '' : `, about ${moneyWords(Math.round(priceMinor - usedMinor), currency)} of it unused`}.`

@@ -3,7 +3,7 @@ import type { SpanSheet, MoneyView } from '#contract/look-back'
 import { addDays } from '#core/calendar/day'
 import { counted, plural } from '#core/words/counted'
 import { capital } from '#core/words/capital'
-import { dateWords, moneyShort, moneyWords, numberWords } from '#web/data/locale'
+import { dateWords, moneyShort, moneyWords } from '#web/data/locale'
 import { ruleSentences, ruleTitle } from '#web/ui/words/buying-words'
 import { massWords, type MassUnit } from '#web/ui/words/measure-words'
 import { goalLine, goneWords, lookWords } from '#web/ui/words/sheet-words'
@@ -57,24 +57,24 @@ export function sectionsOf(sheet: SpanSheet, options: SheetOptions): SheetSectio
     section('sums', 'In all', sumSentences(sheet, options)),
     section('words', 'How it felt', sheet.words ? [sheet.words.words] : []),
     section('project', projectTitle(sheet), projectSentences(sheet), {
-      head: ['Thing', 'Before', 'After', 'Uses', 'Gone', 'Goal'],
+      head: ['Item', 'Before', 'After', 'Uses', 'Let go', 'Goal'],
       rows: sheet.lines.map((line) => [
         line.kind,
-        lookWords(line.before, options.unit, null) || 'not seen',
-        lookWords(line.after, options.unit, null) || 'not seen',
+        lookWords(line.before, options.unit, null) || 'not measured',
+        lookWords(line.after, options.unit, null) || 'not measured',
         String(line.uses),
         line.grams ? goneWords(line, options.unit, sheet) : '',
         goalLine(line),
       ]),
     }),
-    section('push', 'The push', sheet.pushes.map(pushWords)),
+    section('push', 'Next focus', sheet.pushes.map(pushWords)),
     section('finishes', 'Finished', finishSentences(sheet), {
-      head: cells('Thing', 'On', 'Uses', 'Took', 'Your guess', 'Forecast', options.prices && 'Price', 'Again?'),
+      head: cells('Item', 'On', 'Uses', 'Took', 'Your guess', 'Forecast', options.prices && 'Price', 'Again?'),
       rows: sheet.finishes.map((each) =>
         cells(
           each.mark,
           day(each.on),
-          each.usesKnown ? String(each.uses) : `${each.uses} in the log`,
+          each.usesKnown ? String(each.uses) : `${each.uses} ticked`,
           each.days === null ? 'not known' : spanWords(each.days),
           guessWords(each),
           forecastWords(each),
@@ -84,19 +84,19 @@ export function sectionsOf(sheet: SpanSheet, options: SheetOptions): SheetSectio
       ),
     }),
     section('most', 'Reached for', evennessSentences(sheet), {
-      head: ['Thing', 'Uses'],
+      head: ['Item', 'Uses'],
       rows: sheet.most.map(({ mark, uses }) => [mark, String(uses)]),
     }),
-    section('least', 'Left lying', leastSentences(sheet), {
-      head: ['Thing', 'Uses', 'Last worn'],
+    section('least', 'Not worn', leastSentences(sheet), {
+      head: ['Item', 'Uses', 'Last worn'],
       // Of one month a list of the unworn says little: most of a collection is.
       rows: (sheet.kind === 'month' ? [] : sheet.least).map(({ mark, uses, lastWorn }) => [
         mark,
         String(uses),
-        lastWorn === null ? 'never in the log' : dateWords(lastWorn),
+        lastWorn === null ? 'never ticked' : dateWords(lastWorn),
       ]),
     }),
-    section('times', 'For the first and the last time', [
+    section('times', 'First and last time', [
       listed(
         'First worn',
         sheet.firstTimes.map(({ mark, on }) => `${mark} (${day(on)})`),
@@ -114,14 +114,14 @@ export function sectionsOf(sheet: SpanSheet, options: SheetOptions): SheetSectio
           `${mark}, worn ${timesWords(wears)}: ${verdict}, ${day(on)}${reason === '' ? '' : ` (${reason})`}.`,
       ),
     ),
-    section('spoiled', 'Spoiled before it was used up', spoiledSentences(sheet, options, money), {
-      head: cells('Thing', 'On', 'How', 'Unused', options.prices && 'Lost'),
+    section('spoiled', 'Expired before it was finished', spoiledSentences(sheet, options, money), {
+      head: cells('Item', 'On', 'How', 'Unused', options.prices && 'Lost'),
       rows: sheet.spoiled.map((each) =>
         cells(each.mark, day(each.on), each.how, aboutPercent(each.unused), options.prices && money(each.minor)),
       ),
     }),
     section('let go', 'Let go', [], {
-      head: cells('Thing', 'On', 'Why', 'Where to', 'Uses', options.prices && 'Unused'),
+      head: cells('Item', 'On', 'Why', 'Where to', 'Uses', options.prices && 'Unused'),
       rows: sheet.letGo.map((each) =>
         cells(
           each.mark,
@@ -134,7 +134,7 @@ export function sectionsOf(sheet: SpanSheet, options: SheetOptions): SheetSectio
       ),
     }),
     section('came in', 'Came in', cameInSentences(sheet, priced, money), {
-      head: cells('Thing', 'When', 'How', options.prices && 'Price'),
+      head: cells('Item', 'When', 'How', options.prices && 'Price'),
       rows: sheet.cameIn.map((each) =>
         cells(
           each.mark,
@@ -144,7 +144,7 @@ export function sectionsOf(sheet: SpanSheet, options: SheetOptions): SheetSectio
         ),
       ),
     }),
-    section('kinds', 'Kind by kind', kindSentences(sheet), {
+    section('kinds', 'Type by type', kindSentences(sheet), {
       head: ['Kind', 'Then', 'In', 'Out', 'Net', 'Now', 'Finished', 'Uses', 'Target'],
       rows: sheet.kind === 'month' ? [] : sheet.kinds.map(kindRow),
     }),
@@ -168,17 +168,17 @@ export function sumSentences(sheet: SpanSheet, { prices, unit }: SheetOptions): 
   const more = [
     [days.noMakeup, 'without makeup'],
     [days.other, 'with other notes'],
-    [days.notRecorded, 'with nothing written down'],
-    [days.beforeLog, 'before your log began'],
+    [days.notRecorded, 'with nothing recorded'],
+    [days.beforeLog, 'before you began ticking'],
   ] as const
   const rest = more.map(([n, words]) => (n > 0 ? `, ${n} ${words}` : '')).join('')
   return [
     `Makeup on ${days.wear} of ${of}${rest}.`,
     totals.uses === 0
       ? 'Nothing was ticked.'
-      : `${counted(totals.uses, 'use')} of ${counted(totals.things, 'thing')}, in ${counted(days.faces, 'different face')}.`,
+      : `${counted(totals.uses, 'use')} of ${counted(totals.things, 'item')}, in ${counted(days.faces, 'different look')}.`,
     totals.grams
-      ? `${massWords(totals.grams.grams, totals.grams.giveOrTake, unit)} found gone by weighing, from ${counted(totals.grams.things, 'thing')}.`
+      ? `${massWords(totals.grams.grams, totals.grams.giveOrTake, unit)} used, by weighing ${counted(totals.grams.things, 'item')}.`
       : '',
     prices ? spentWords(sheet) : '',
   ].filter(Boolean)
@@ -188,7 +188,7 @@ export function sumSentences(sheet: SpanSheet, { prices, unit }: SheetOptions): 
 export function spentWords({ totals: { spent, perUse }, currency }: SpanSheet): string {
   if (spent.of === 0) return ''
   const each = perUse === null ? '' : `, about ${moneyWords(Math.round(perUse), currency)} a use`
-  return `About ${moneyShort(spent.minor, currency)} used up${each}: of ${counted(spent.of, 'thing')}, the price by the share of all likely uses${unknownWords(spent)}.`
+  return `About ${moneyShort(spent.minor, currency)} used up${each}: of ${counted(spent.of, 'item')}, the price by the share of all likely uses${unknownWords(spent)}.`
 }
 
 function unknownWords({ unknown }: MoneyView): string {
@@ -213,7 +213,7 @@ function projectSentences({ lines, stays, rolledIn, rolledOut, to }: SpanSheet):
       'Rolled in',
       rolledIn.map(({ mark, on }) => `${mark} (${day(on)})`),
     ),
-    stays > lines.length ? `${lines.length} of ${counted(stays, 'thing')} are laid out here.` : '',
+    stays > lines.length ? `${lines.length} of ${counted(stays, 'item')} are shown here.` : '',
   ]
 }
 
@@ -246,7 +246,7 @@ function finishSentences({ finishes }: SpanSheet): string[] {
   const kept = finishes.filter(({ forecast }) => forecast !== null)
   const held = kept.filter(({ forecast: f }) => f !== null && f.came >= f.low && f.came <= f.high).length
   return [
-    `${counted(finishes.length, 'thing')} finished.`,
+    `${counted(finishes.length, 'item')} finished.`,
     guessed.length === 1 ? `The guess ${short === 1 ? 'ran short' : 'did not run short'}.` : '',
     guessed.length > 1 ? `Of ${guessed.length} guesses, ${short === 0 ? 'none' : short} ran short.` : '',
     kept.length === 1 ? `The forecast ${held === 1 ? 'held' : 'did not hold'}.` : '',
@@ -269,19 +269,19 @@ function forecastWords({ forecast }: SpanSheet['finishes'][number]): string {
 /** How evenly the things in reach were worn, in a sentence; the number beside it, never alone. */
 export function evennessSentences({ evenness }: SpanSheet): string[] {
   if (!evenness) return []
-  const { gini, pielou, things, uses, fewest } = evenness
+  const { gini, things, uses, fewest } = evenness
   const word = gini < 0.25 ? 'evenly' : gini < 0.5 ? 'fairly evenly' : gini < 0.7 ? 'unevenly' : 'very unevenly'
   return [
-    `Half of ${counted(uses, 'use')} went to ${fewest} of ${counted(things, 'thing')} in reach: worn ${word} (Gini ${numberWords(gini, 2)}, 0 = all alike; Pielou ${numberWords(pielou, 2)}, 1 = all alike).`,
+    `Half of ${counted(uses, 'use')} went to ${fewest} of ${counted(things, 'item')} in the drawer: worn ${word}.`,
   ]
 }
 
 function leastSentences({ totals, neglected }: SpanSheet): string[] {
   return [
-    totals.here > 0 ? `${totals.unworn} of ${totals.here} that were here all along were not worn once.` : '',
+    totals.here > 0 ? `${totals.unworn} of ${totals.here} that were here all along weren’t worn once.` : '',
     ...(neglected.length > 0
       ? [
-          `In reach and never worn: ${neglected.map(({ mark, wearDays }) => `${mark} (${counted(wearDays, 'wear day')})`).join(', ')}.`,
+          `In the drawer and never worn: ${neglected.map(({ mark, wearDays }) => `${mark} (${counted(wearDays, 'wear day')})`).join(', ')}.`,
         ]
       : []),
   ]
@@ -301,7 +301,7 @@ function spoiledSentences(
   const lost = known.reduce((sum, each) => sum + each, 0)
   const rest = spoiled.length - known.length
   return [
-    `${counted(spoiled.length, 'thing')} passed ${plural(spoiled.length, 'its')} date or showed a sign before ${spoiled.length === 1 ? 'it was' : 'they were'} used up.`,
+    `${counted(spoiled.length, 'item')} passed ${plural(spoiled.length, 'its')} date or showed a sign before ${spoiled.length === 1 ? 'it was' : 'they were'} used up.`,
     prices && known.length > 0
       ? `What was unused of ${known.length === spoiled.length ? plural(known.length, 'it') : `${known.length} of them`} cost about ${money(lost)}${rest > 0 ? `; ${rest} without a price` : ''}.`
       : '',
@@ -320,7 +320,7 @@ function cameInSentences(
   return [
     cameIn.length === 0
       ? ''
-      : `${counted(cameIn.length, 'thing')} came, ${bought.items === 0 ? 'none of them bought' : `${bought.items} bought${priced(spent)}`}${bought.sourceUnknown > 0 ? `; of ${bought.sourceUnknown} nobody said how` : ''}.`,
+      : `${counted(cameIn.length, 'item')} came, ${bought.items === 0 ? 'none of them bought' : `${bought.items} bought${priced(spent)}`}${bought.sourceUnknown > 0 ? `; of ${bought.sourceUnknown} nobody said how` : ''}.`,
     // How a rule stands today is no part of a span that is over.
     ...rules.map((rule) =>
       running ? `${ruleTitle(rule, to)}: ${ruleSentences(rule, today).join(' ')}` : `${ruleTitle(rule, to)}.`,
@@ -335,7 +335,7 @@ function kindSentences({ kind, kinds, from }: SpanSheet): string[] {
   const [then, cameIn, out, now] = [sum((e) => e.then), sum((e) => e.cameIn), sum((e) => e.wentOut), sum((e) => e.now)]
   return [
     `${then} on ${dateWords(addDays(from, -1))}, ${cameIn} came, ${out} went, ${now} now: ${netWords(cameIn - out)}.`,
-    'Something that came nobody knows when counts as there from the start.',
+    'Items without a purchase date count as owned from the start.',
   ]
 }
 

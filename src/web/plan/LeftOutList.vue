@@ -47,7 +47,7 @@ const others = computed(() => {
   return [
     ...(others > 0 ? [`${others} that are worth less than these`] : []),
     ...(unopened > 0 ? [`${unopened} unopened`] : []),
-    ...(setAside > 0 ? [`${setAside} set aside`] : []),
+    ...(setAside > 0 ? [`${setAside} special`] : []),
     ...(tooTall > 0 ? [`${tooTall} too tall for the drawer`] : []),
   ].join(', ')
 })
@@ -73,22 +73,22 @@ const others = computed(() => {
           <p>
             <strong>{{ row.bold }}</strong> {{ row.sum }}
             {{ row.rescue }}
-            <span v-if="row.left.lies" class="quiet"> It lies in the drawer all the same, and gets on.</span>
+            <span v-if="row.left.lies" class="quiet"> It’s in the drawer all the same, and is getting used.</span>
           </p>
           <div class="ways">
             <button
               v-if="row.left.reason.code === 'crowded out'"
               type="button"
-              class="link"
-              :aria-label="`Take ${callIt(row.item)} in, whatever else`"
+              class="text-act strong"
+              :aria-label="`Always include ${callIt(row.item)}`"
               @click="emit('want', row.item.id)"
             >
-              Take it in
+              Always include
             </button>
             <button
               v-if="row.left.reason.code === 'she said no'"
               type="button"
-              class="link"
+              class="text-act strong"
               :aria-label="`Let the plan decide about ${callIt(row.item)} again`"
               @click="emit('ask', row.item.id)"
             >
@@ -98,13 +98,13 @@ const others = computed(() => {
         </div>
       </li>
     </ul>
-    <button v-if="rows.length > shown.length" type="button" class="link" @click="all = true">
+    <button v-if="rows.length > shown.length" type="button" class="text-act strong" @click="all = true">
       All {{ rows.length }} of them
     </button>
     <p v-if="past.length > 0" class="foot">
-      {{ counted(past.length, 'thing') }} {{ past.length === 1 ? 'is' : 'are' }} past
+      {{ counted(past.length, 'item') }} {{ past.length === 1 ? 'is' : 'are' }} past
       {{ past.length === 1 ? 'its' : 'their' }} date:
-      <RouterLink to="/decide">decide about {{ past.length === 1 ? 'it' : 'them' }}</RouterLink
+      <RouterLink to="/keep">decide about {{ past.length === 1 ? 'it' : 'them' }}</RouterLink
       >.
     </p>
     <p v-if="others" class="quiet foot">Not planned: {{ others }}.</p>
@@ -121,12 +121,6 @@ const others = computed(() => {
 
 h2 {
   font-size: 17px;
-}
-
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
 }
 
 li {
@@ -166,13 +160,6 @@ p {
 .ways {
   display: flex;
   gap: 14px;
-}
-
-.link {
-  min-height: 44px;
-  color: var(--primary);
-  font-weight: 600;
-  text-decoration: underline;
 }
 
 .foot {

@@ -8,9 +8,7 @@ import { useUnits } from '#web/data/units'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
-import PlaceWays from '#web/ui/PlaceWays.vue'
 import { kindAndMaker, shortName, twinWords } from '#web/ui/words/item-words'
-import { PROJECT_WAYS } from '#web/ui/words/project-words'
 import { monthWords, shortDay } from '#web/ui/words/when-words'
 import { weeksIn } from './plan-lanes'
 import { rateWords } from './plan-words'
@@ -62,16 +60,20 @@ function print(): void {
 
 <template>
   <PlaceHead
-    title="The month on a sheet"
-    question="What is within reach this month, and how often?"
-    :primary="zones.length > 0 ? { words: 'Print it', act: print } : null"
-    :acts="zones.length > 0 ? [{ words: 'Lay the drawer from it', to: '/drawer/laying' }] : []"
+    title="Month to print"
+    question="What is in the drawer this month, and how often?"
+    :primary="zones.length > 0 ? { words: 'Print', act: print } : null"
+    :acts="zones.length > 0 ? [{ words: 'Arrange the drawer from it', to: '/drawer/season' }] : []"
   />
-  <PlaceWays label="Rooms of Projects" :ways="PROJECT_WAYS" />
   <template v-if="answer && today">
-    <EmptyPlace v-if="month === null || zones.length === 0" title="No plan for this month" act="Lay a plan" to="/plan">
-      The sheet shows the month of the plan you adopted: what lies in each zone, how often to reach for it, what comes
-      in and what goes out.
+    <EmptyPlace
+      v-if="month === null || zones.length === 0"
+      title="No plan for this month"
+      act="Make a plan"
+      to="/projects/plan"
+    >
+      This shows the month of your current plan: what’s in each zone, how often to use it, what comes in and what
+      leaves.
     </EmptyPlace>
     <article v-else class="paper">
       <h2>{{ title }}</h2>
@@ -115,12 +117,6 @@ function print(): void {
 h3 {
   margin-top: 12px;
   font-size: 16px;
-}
-
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
 }
 
 li {

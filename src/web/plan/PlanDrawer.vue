@@ -88,7 +88,7 @@ function unfold(zoneId: string): void {
           <button
             v-if="zone.staying.length > 0 || unfolded.has(zone.zoneId)"
             type="button"
-            class="fold"
+            class="fold text-act strong"
             :aria-expanded="unfolded.has(zone.zoneId)"
             @click="unfold(zone.zoneId)"
           >
@@ -208,12 +208,8 @@ h3 {
 }
 
 .fold {
-  min-height: 44px;
   font-size: 12.5px;
-  font-weight: 600;
-  color: var(--primary);
   text-align: left;
-  text-decoration: underline;
 }
 
 .lanes {

@@ -51,10 +51,11 @@ const worth = computed(() => {
     Math.round(value) === 0 ? [] : [`${value > 0 ? '+' : '−'} ${Math.abs(Math.round(value))} ${name}`]
   return [
     String(WORTH.base),
-    ...said('for liking', parts.liking),
+    ...said('for how much you like it', parts.liking),
     ...said('for the money left in it', parts.money),
-    ...said('for its last good day', parts.expiry),
+    ...said('for its use-by date', parts.expiry),
     ...said('for its project', parts.project),
+    ...said('for being up next', parts.upNext),
   ].join(' ')
 })
 const needs = computed(() => {
@@ -66,7 +67,7 @@ const needs = computed(() => {
       ? `${usesWords(middle)} to its goal.`
       : `About ${usesWords(middle)} to its goal, likely ${low} to ${high}.`
   const { pace } = props.thing
-  return pace === null ? left : `${left} You're at ${numberWords(pace, 1)} a week.`
+  return pace === null ? left : `${left} You’re at ${numberWords(pace, 1)} a week.`
 })
 
 async function put(moves: readonly { month: string; lies: boolean | null }[]): Promise<void> {
@@ -101,7 +102,7 @@ async function store(): Promise<void> {
 </script>
 
 <template>
-  <FormDialog :title="fullName(item)" :draft="draft" act="Keep" :width="620" @close="emit('close')" @store="store">
+  <FormDialog :title="fullName(item)" :draft="draft" act="Save" :width="620" @close="emit('close')" @store="store">
     <template #head>
       <div class="head">
         <ItemGauge :item="item" size="middle" />
@@ -112,9 +113,7 @@ async function store(): Promise<void> {
           <template v-if="line"
             ><p v-for="words in lineWords(line, plan.made.span, today)" :key="words">{{ words }}</p></template
           >
-          <p v-else>
-            It does not lie in the drawer in this plan, which ends on {{ shortDay(endOf(plan.made.span), today) }}.
-          </p>
+          <p v-else>It isn’t in the drawer in this plan, which ends on {{ shortDay(endOf(plan.made.span), today) }}.</p>
         </div>
       </div>
     </template>
@@ -127,7 +126,7 @@ async function store(): Promise<void> {
           type="button"
           class="choice"
           :aria-pressed="lies[n]"
-          :aria-label="`${monthWords(month, today)}: ${lies[n] ? 'in the drawer' : 'not in the drawer'}${moves.has(month) ? ', by your word' : ''}`"
+          :aria-label="`${monthWords(month, today)}: ${lies[n] ? 'in the drawer' : 'not in the drawer'}${moves.has(month) ? ', your choice' : ''}`"
           @click="toggle(n)"
         >
           {{ monthNameWords(month) }}{{ moves.has(month) ? ' ·' : '' }}
@@ -149,9 +148,9 @@ async function store(): Promise<void> {
     </fieldset>
     <ChoiceRow
       v-model="typed.said"
-      label="You say"
+      label="Your choice"
       :options="['plan', 'in', 'no']"
-      :words="{ plan: 'as the plan sees fit', in: 'in, whatever else', no: 'not now' }"
+      :words="{ plan: 'let the plan decide', in: 'always include', no: 'not now' }"
     />
     <div class="two">
       <v-text-field
@@ -165,7 +164,7 @@ async function store(): Promise<void> {
       <v-text-field
         v-model="typed.weight"
         inputmode="numeric"
-        label="What it weighs, 1 to 100"
+        label="Priority, 1 to 100"
         :hint="`empty: ${sum}`"
         persistent-hint
         :error-messages="on('weight')"

@@ -52,22 +52,22 @@ function drop(id: string): void {
 
 <template>
   <FormDialog
-    title="How often each kind"
+    title="How often each type"
     :draft="draft"
-    :act="chosen ? 'Keep' : undefined"
+    :act="chosen ? 'Save' : undefined"
     cancel="Close"
     :width="620"
     @close="emit('close')"
     @store="store"
   >
     <p class="quiet">
-      Uses on a wear day, as learned from your year; a kind shares them among its things. Say otherwise where it will
-      be.
+      How often you use each type on a day with makeup, learned from your year and shared among the items of the type.
+      Change it where it will be different.
     </p>
     <template v-if="chosen">
       <h3>{{ chosen.name }}</h3>
-      <v-checkbox v-model="typed.rests" label="It rests for a while" />
-      <div v-if="typed.rests" class="two">
+      <v-checkbox v-model="typed.rests" label="A break for a while" />
+      <div v-if="typed.rests" class="side-by-side">
         <DayField v-model="typed.from" label="From" :error-messages="on('from')" />
         <DayField v-model="typed.to" label="To" :error-messages="on('to')" />
       </div>
@@ -89,7 +89,12 @@ function drop(id: string): void {
           >
           <small v-for="rest in kind.breaks" :key="rest.id" class="rest">
             rests {{ stretchWords({ earliest: rest.from as Day, latest: rest.to as Day }, today) }}
-            <button type="button" class="link" :aria-label="`End the rest of ${kind.name}`" @click="drop(rest.id)">
+            <button
+              type="button"
+              class="text-act strong"
+              :aria-label="`End the rest of ${kind.name}`"
+              @click="drop(rest.id)"
+            >
               End it
             </button>
           </small></span
@@ -101,12 +106,6 @@ function drop(id: string): void {
 </template>
 
 <style scoped>
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-
 li {
   display: flex;
   justify-content: space-between;
@@ -118,19 +117,6 @@ li {
 small {
   display: block;
   font-size: 13px;
-}
-
-.link {
-  min-height: 44px;
-  color: var(--primary);
-  text-decoration: underline;
-  font-weight: 600;
-}
-
-.two {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px;
 }
 
 p {

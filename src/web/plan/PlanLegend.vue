@@ -15,11 +15,11 @@ defineProps<{ marks: readonly PlanMark[]; today: Day }>()
     </div>
     <div>
       <dt><span class="hatch" /></dt>
-      <dd>done: the likely days</dd>
+      <dd>finished: the likely days</dd>
     </div>
     <div>
       <dt><span class="post" /></dt>
-      <dd>its last day that counts</dd>
+      <dd>use by, or the end of its project</dd>
     </div>
     <div>
       <dt><span class="hollow" /></dt>

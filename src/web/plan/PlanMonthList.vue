@@ -75,7 +75,7 @@ function lay(itemId: string, month: number): boolean {
             <strong>{{ shortName(row.item) }}</strong>
             <small class="quiet"
               >{{ [apart.get(row.item.id), row.item.category].filter(Boolean).join(' · ')
-              }}{{ row.comes ? ' · comes in' : '' }}{{ moved.has(row.item.id) ? ' · by your word' : '' }}</small
+              }}{{ row.comes ? ' · comes in' : '' }}{{ moved.has(row.item.id) ? ' · your choice' : '' }}</small
             >
             <small v-if="row.done">{{ row.done }}</small>
           </span>
@@ -87,7 +87,7 @@ function lay(itemId: string, month: number): boolean {
       </li>
     </ul>
     <p v-if="zone.leave.length > 0" class="leave">
-      {{ counted(zone.leave.length, 'thing') }} out: {{ zone.leave.map((item) => callIt(item)).join(', ') }}
+      {{ counted(zone.leave.length, 'item') }} out: {{ zone.leave.map((item) => callIt(item)).join(', ') }}
     </p>
   </section>
 </template>
@@ -109,12 +109,6 @@ header {
 
 h3 {
   font-size: 16px;
-}
-
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
 }
 
 .row {

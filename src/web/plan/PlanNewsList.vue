@@ -19,28 +19,29 @@ const sentences = computed(() => props.inForce.news.map((each) => newsWords(each
 const shown = computed(() => (all.value ? sentences.value : sentences.value.slice(0, FIRST)))
 const adopted = computed(() => {
   const { of, low, high } = props.inForce.done
-  return of === 0 ? '' : `Adopted with ${rangeOf(low, high)} of ${of} at the goal.`
+  return of === 0 ? '' : `When you chose it, ${rangeOf(low, high)} of ${of} would reach their goal.`
 })
 const state = computed(() => {
   const last = props.inForce.weeks.at(-1)?.to
-  if (last !== undefined && last < props.today) return 'Its months are over. Below is a fresh one, from today on.'
-  if (props.kept) return 'What is below is that plan, from today on: no other is worth much more.'
+  if (last !== undefined && last < props.today) return 'Its months are over. Below is a new one, from today.'
+  if (props.kept) return 'Below is that plan, from today on. No other is much better.'
   return props.inForce.askFresh
-    ? 'Below is a fresh one, from today on. It changes nothing until you adopt it.'
-    : 'Below is one that would be worth more, from today on.'
+    ? 'Below is a new one, from today. Nothing changes until you use it.'
+    : 'Below is a better one, from today on.'
 })
 </script>
 
 <template>
-  <section class="news" aria-label="The plan in force">
+  <section class="news" aria-label="Your current plan">
     <p>
-      <strong>{{ stopped(`In force since ${shortDay(inForce.adoptedOn, today)}`) }}</strong> {{ adopted }} {{ state }}
+      <strong>{{ stopped(`Current plan, since ${shortDay(inForce.adoptedOn, today)}`) }}</strong> {{ adopted }}
+      {{ state }}
     </p>
-    <ul v-if="sentences.length > 0">
+    <ul v-if="sentences.length > 0" class="bulleted">
       <li v-for="words in shown" :key="words">{{ words }}</li>
     </ul>
-    <button v-if="sentences.length > shown.length" type="button" class="link" @click="all = true">
-      {{ counted(sentences.length - shown.length, 'more thing') }}
+    <button v-if="sentences.length > shown.length" type="button" class="text-act strong" @click="all = true">
+      {{ counted(sentences.length - shown.length, 'more item') }}
     </button>
   </section>
 </template>
@@ -60,12 +61,5 @@ p {
 ul {
   margin: 4px 0 0;
   padding-left: 18px;
-}
-
-.link {
-  min-height: 44px;
-  color: var(--primary);
-  font-weight: 600;
-  text-decoration: underline;
 }
 </style>

@@ -10,9 +10,7 @@ import { useChanges } from '#web/data/changes'
 import { useUnits } from '#web/data/units'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
-import PlaceWays from '#web/ui/PlaceWays.vue'
 import { apartWords, twinWords } from '#web/ui/words/item-words'
-import { PROJECT_WAYS } from '#web/ui/words/project-words'
 import { monthWords } from '#web/ui/words/when-words'
 import { useAdopting } from './use-adopting'
 import LeftOutList from './LeftOutList.vue'
@@ -107,27 +105,26 @@ async function adoptIt(): Promise<void> {
 const isInForce = computed(() => plan.value?.kept === true && !answer.value?.inForce?.askFresh)
 const fresh = computed(() => (plan.value?.lines.length ?? 0) > 0 && nothing.value === null && !isInForce.value)
 /** The drawer is laid from the plan in force, also while a fresh one stands beside it. */
-const layIt = { words: 'Lay the drawer from it', act: () => void router.push('/drawer/laying') }
+const layIt = { words: 'Arrange the drawer from it', act: () => void router.push('/drawer/season') }
 </script>
 
 <template>
   <PlaceHead
-    title="The plan"
-    question="What goes into the drawer when, so that it adds up?"
+    question="What goes in the drawer when, so that it gets finished?"
     :primary="
       fresh
-        ? { words: answer?.inForce ? 'Adopt the fresh one' : 'Adopt it', act: () => void adoptIt(), busy: adopting }
+        ? { words: answer?.inForce ? 'Use this plan' : 'Use this plan', act: () => void adoptIt(), busy: adopting }
         : answer?.inForce
           ? layIt
           : null
     "
     :acts="[
       ...(fresh && answer?.inForce ? [layIt] : []),
-      { words: 'How it is laid', act: () => (dialog = 'setup') },
-      { words: 'How often each kind', act: () => (dialog = 'kinds') },
+      { words: 'Plan settings', act: () => (dialog = 'setup') },
+      { words: 'How often each type', act: () => (dialog = 'kinds') },
+      { words: 'Month to print', to: '/projects/plan/month' },
     ]"
   />
-  <PlaceWays label="Rooms of Projects" :ways="PROJECT_WAYS" />
   <template v-if="answer && plan && today">
     <EmptyPlace v-if="nothing === 'nothing'" title="Nothing to plan yet" act="Add something" to="/collection/add">
       <template #drawing>
@@ -135,8 +132,8 @@ const layIt = { words: 'Lay the drawer from it', act: () => void router.push('/d
           <path d="M20 24h160v66H20zM20 46h160M20 68h160M73 24v66M126 24v66" class="line" />
         </svg>
       </template>
-      The plan says what to have within reach each month, so that the most of it is used up in time. It needs things
-      that are open, and the days on which you wear makeup.
+      The plan says what to keep in the drawer each month, so that as much as possible is finished in time. It needs
+      open items, and the days you wear makeup.
     </EmptyPlace>
     <EmptyPlace
       v-else-if="nothing === 'no wear days'"
@@ -144,8 +141,8 @@ const layIt = { words: 'Lay the drawer from it', act: () => void router.push('/d
       act="Say which days"
       to="/settings"
     >
-      In the months ahead there is no day on which makeup is worn, so nothing can be used. Say in Settings which
-      weekdays are wear days, or look at the stretches away.
+      No days with makeup are planned in the months ahead, so nothing can be used. Choose your wear days in Settings, or
+      check your days away.
     </EmptyPlace>
     <template v-else>
       <PlanNewsList v-if="answer.inForce" :in-force="answer.inForce" :today="today" :kept="plan.kept" />
@@ -154,28 +151,29 @@ const layIt = { words: 'Lay the drawer from it', act: () => void router.push('/d
           <strong>{{ outcomeWords(plan.outcome, plan.made.span, today) }}</strong>
           {{ solving ? 'A first draft; a better one is being looked for.' : qualityWords(plan.parts, zoneName) }}
           <template v-if="trouble === 'no solver'"
-            >What looks for a better one could not be loaded here; the draft is a fair plan and can be
-            adopted.</template
+            >The search for a better plan couldn’t be loaded here. The draft is a fair plan, and you can use
+            it.</template
           >
-          <template v-if="trouble === 'broken'">Looking for a better one went wrong; the draft stays.</template>
+          <template v-if="trouble === 'broken'">The search for a better plan failed; the draft stays.</template>
         </p>
         <span v-if="solving" class="solving">
-          <v-progress-linear :model-value="100 * (progress ?? 0)" color="primary" aria-label="Laying the plan" />
-          <v-btn variant="text" @click="page.cancel">Stop there</v-btn>
+          <v-progress-linear :model-value="100 * (progress ?? 0)" color="primary" aria-label="Making the plan" />
+          <v-btn variant="text" @click="page.cancel">Stop</v-btn>
         </span>
         <v-btn
           v-else-if="trouble !== 'no solver' && plan.parts?.some((part) => !part.done)"
           variant="outlined"
           color="primary"
           @click="page.thinkLonger"
-          >Think longer, {{ LONGER }} s</v-btn
+          >Keep looking, {{ LONGER }} s</v-btn
         >
         <v-btn v-else-if="plan.parts === null" variant="outlined" color="primary" @click="page.again"
-          >Lay it again</v-btn
+          >Make it again</v-btn
         >
       </div>
       <p v-for="words in otherwise" :key="words.words" class="otherwise">
-        {{ words.words }} <button type="button" class="link" @click="page.change(words.back)">As it was</button>
+        {{ words.words }}
+        <button type="button" class="link text-act strong" @click="page.change(words.back)">As it was</button>
       </p>
       <div class="plan" :data-breaches="page.breaches.value">
         <template v-if="mobile">
@@ -243,13 +241,13 @@ const layIt = { words: 'Lay the drawer from it', act: () => void router.push('/d
         <button
           v-if="moved.size > 0"
           type="button"
-          class="link"
+          class="link text-act strong"
           @click="changes.run('POST', '/plan/moves/clear', { changeId: newId() })"
         >
-          Take all my moves back
+          Undo all my moves
         </button>
-        <button v-if="answer.inForce" type="button" class="link" @click="endPlan(answer.inForce.id)">
-          Drop the plan in force
+        <button v-if="answer.inForce" type="button" class="link text-act strong" @click="endPlan(answer.inForce.id)">
+          Remove the current plan
         </button>
       </p>
     </template>
@@ -329,10 +327,6 @@ const layIt = { words: 'Lay the drawer from it', act: () => void router.push('/d
 }
 
 .link {
-  min-height: 44px;
-  color: var(--primary);
-  font-weight: 600;
-  text-decoration: underline;
   margin-right: 14px;
 }
 </style>

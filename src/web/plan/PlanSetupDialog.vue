@@ -37,7 +37,7 @@ function set(): void {
 </script>
 
 <template>
-  <FormDialog title="How the plan is laid" :draft="draft" act="Lay it so" @close="emit('close')" @store="set">
+  <FormDialog title="Plan settings" :draft="draft" act="Save" @close="emit('close')" @store="set">
     <ChoiceRow
       v-model="typed.months"
       label="How far"
@@ -46,10 +46,10 @@ function set(): void {
     />
     <v-select v-model="typed.projectId" label="For" :items="choices" />
     <p v-if="told" class="quiet">
-      Its date, its most items, what may join and which kinds rest are kept. Its rules in words: {{ told }}
+      Its date, its most items, what may join and which types rest are kept. Its rules in words: {{ told }}
     </p>
-    <v-checkbox v-model="typed.focus" label="Focus: one of a kind at a time" />
-    <v-checkbox v-model="typed.careful" label="Careful: reckon with the uses that 9 of 10 would be done by" />
+    <v-checkbox v-model="typed.focus" label="Focus: one of a type at a time" />
+    <v-checkbox v-model="typed.careful" label="Cautious: plan for more uses, enough 9 times in 10" />
   </FormDialog>
 </template>
 

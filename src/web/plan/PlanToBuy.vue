@@ -25,7 +25,7 @@ const range = computed(() => {
 
 <template>
   <RouterLink
-    to="/buying"
+    to="/buying/wish-list"
     class="kept"
     :style="{ left: `${(100 * place.from) / months}%`, width: `${(100 * (months - place.from)) / months}%` }"
   >

@@ -30,10 +30,18 @@ const spread = computed(() =>
     <header>
       <h3>{{ title }}</h3>
       <template v-if="!now && outcome">
-        <button type="button" class="link" :aria-label="`Take this: ${title}`" @click="$emit('take')">Take this</button>
+        <button type="button" class="link text-act strong" :aria-label="`Use this: ${title}`" @click="$emit('take')">
+          Use this
+        </button>
       </template>
-      <button v-if="!now" type="button" class="link quiet" :aria-label="`Drop: ${title}`" @click="$emit('drop')">
-        Drop
+      <button
+        v-if="!now"
+        type="button"
+        class="link text-act strong quiet"
+        :aria-label="`Drop: ${title}`"
+        @click="$emit('drop')"
+      >
+        Remove
       </button>
     </header>
     <template v-if="outcome && spread">
@@ -50,7 +58,7 @@ const spread = computed(() =>
       </p>
       <p v-for="words in otherwise" :key="words">{{ words }}</p>
     </template>
-    <p v-else class="quiet">{{ waiting ? 'Being laid …' : 'It could not be laid.' }}</p>
+    <p v-else class="quiet">{{ waiting ? 'Being made …' : 'It couldn’t be made.' }}</p>
   </article>
 </template>
 
@@ -78,11 +86,7 @@ h3 {
 }
 
 .link {
-  min-height: 44px;
-  color: var(--primary);
-  font-weight: 600;
   font-size: 14px;
-  text-decoration: underline;
   white-space: nowrap;
 }
 

@@ -68,14 +68,14 @@ const asked = computed<WhatIf | null>(() => {
   <FormDialog
     title="What if"
     :draft="draft"
-    act="Lay it"
+    act="Show"
     :ready="asked !== null"
     @close="emit('close')"
     @store="asked && emit('ask', asked)"
   >
     <ChoiceRow
       v-model="typed.kind"
-      label="One thing otherwise"
+      label="What if"
       :options="KINDS"
       :words="{
         'wear days': 'more or fewer wear days',
@@ -108,6 +108,6 @@ const asked = computed<WhatIf | null>(() => {
       v-model="typed.day"
       :label="typed.kind === 'deadline' ? 'Until' : 'Nothing before'"
     />
-    <p class="quiet">It is laid beside the plan. Nothing changes until you take it and adopt it.</p>
+    <p class="quiet">It’s shown beside the plan. Nothing changes until you use it.</p>
   </FormDialog>
 </template>

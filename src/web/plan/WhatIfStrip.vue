@@ -79,7 +79,7 @@ function otherwise(other: ShownPlan | null | undefined): string[] {
   return [
     ...(lost.length > 0 ? [`${few(lost)} ${lost.length === 1 ? 'drops' : 'drop'} out.`] : []),
     ...(won.length > 0 ? [`${few(won)} ${won.length === 1 ? 'gets' : 'get'} there as well.`] : []),
-    ...(lost.length + won.length === 0 ? ['The same things get there.'] : []),
+    ...(lost.length + won.length === 0 ? ['The same items get there.'] : []),
   ]
 }
 </script>

@@ -25,7 +25,7 @@ export function otherwiseWords(
   if (setup.without.length > 0) {
     const names = setup.without.map((id) => {
       const item = itemOf(id)
-      return item ? shortName(item) : 'something that is gone'
+      return item ? shortName(item) : 'an item you no longer have'
     })
     found.push({ words: `Without ${listed(names)}.`, back: { without: [] } })
   }
@@ -41,7 +41,7 @@ export function otherwiseWords(
   }
   if (setup.deadline !== null)
     found.push({ words: `Projects until ${shortDay(setup.deadline, today)}.`, back: { deadline: null } })
-  if (setup.focus) found.push({ words: 'One of a kind at a time.', back: { focus: false } })
-  if (setup.careful) found.push({ words: 'Reckoned carefully.', back: { careful: false } })
+  if (setup.focus) found.push({ words: 'One of a type at a time.', back: { focus: false } })
+  if (setup.careful) found.push({ words: 'Cautious.', back: { careful: false } })
   return found
 }

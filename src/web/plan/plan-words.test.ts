@@ -37,11 +37,11 @@ const OUTCOME: PlanOutcome = {
 
 describe('how good it is, in words', () => {
   test.each([
-    [1, 'the best there is', 'No plan is better.'],
-    [1.001, 'the best there is', 'No plan is better.'],
+    [1, 'can’t be improved', 'No plan is better.'],
+    [1.001, 'can’t be improved', 'No plan is better.'],
     [1.0011, 'at most 1 % better', 'At most 1 % better is possible.'],
     [1.034, 'at most 4 % better', 'At most 4 % better is possible.'],
-    [Infinity, 'a draft', 'How good it is in Eyes is not known yet.'],
+    [Infinity, 'a draft', 'How good it is in Eyes isn’t known yet.'],
   ])('a bound of %d times what it is worth', (bound, own, all) => {
     expect(partWords(part('Eyes', 1, bound))).toBe(own)
     expect(qualityWords([part('Eyes', 1, bound)], (id) => id)).toBe(all)
@@ -75,24 +75,24 @@ const RESCUE = { uses: 7, by: '2026-12-22' as Day, perWeek: null }
 const IMPOSSIBLE = { code: 'impossible', need: 13, possible: 7, until: '2026-12-10' as Day, rescue: RESCUE } as const
 test.each([
   ['13 uses, but there are 7 wear days until 10 Dec.', { ...IMPOSSIBLE, held: 'days' }],
-  ['13 uses, but its kind comes to 7 until 10 Dec.', { ...IMPOSSIBLE, held: 'kind' }],
+  ['13 uses, but its type comes to 7 until 10 Dec.', { ...IMPOSSIBLE, held: 'kind' }],
   // What is good for longer than the plan has only its share to do by then.
   [
     '13 uses, to be on track for 9 Sept 2028, but there are 7 wear days until 31 Jan 2027.',
     { ...IMPOSSIBLE, held: 'days', until: '2028-09-09' as Day },
   ],
 ] as const)('%s', (words, reason) => {
-  expect(leftOutWords(reason, END, TODAY, undefined)).toEqual(['Cannot be done by its date:', words])
+  expect(leftOutWords(reason, END, TODAY, undefined)).toEqual(['Can’t be done by its date:', words])
   expect(rescueWords(reason, TODAY)).toBe('A goal of 7 uses, or until 22 Dec, would do.')
 })
 
 test('crowded out, with what a plan that has it would drop', () => {
   const words = (drops: readonly string[] | null | undefined) =>
     leftOutWords({ code: 'crowded out' }, END, TODAY, drops).join(' ')
-  expect(words(['Fig', 'Quay', 'Sloe'])).toBe('Crowded out: a plan with it would drop Fig, Quay and Sloe.')
+  expect(words(['Fig', 'Quay', 'Sloe'])).toBe('No room: a plan with it would drop Fig, Quay and Sloe.')
   expect(words([])).toMatch(/would drop nothing whole/)
-  expect(words(null)).toMatch(/no plan that keeps the rest/)
-  expect(words(undefined)).toBe('Crowded out by others that are worth more.')
+  expect(words(null)).toMatch(/only be done at the expense of others/)
+  expect(words(undefined)).toBe('No room: others of higher priority take its place.')
 })
 
 test('what became of the plan in force', () => {
@@ -102,5 +102,5 @@ test('what became of the plan in force', () => {
   )
   const behind = { code: 'behind', itemId: 'a', worn: 2, planned: 6 } as const
   expect(newsWords(behind, 'Fig', TODAY)).toBe('Fig was worn twice of 6 planned by now.')
-  expect(newsWords({ ...behind, worn: 0 }, 'Fig', TODAY)).toBe('Fig was not worn yet; 6 uses were planned by now.')
+  expect(newsWords({ ...behind, worn: 0 }, 'Fig', TODAY)).toBe('Fig wasn’t worn yet; 6 uses were planned by now.')
 })

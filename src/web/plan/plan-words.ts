@@ -19,7 +19,7 @@ export function rangeOf(low: number, high: number): string {
 /** "4 to 7 of 8 reach their goal by the end of May." */
 export function outcomeWords({ of, low, high }: PlanOutcome, span: PlanSpan, today: Day): string {
   const end = monthWords(span.months.at(-1) ?? '', today)
-  if (of === 0) return `Nothing can reach its goal by the end of ${end}; what lies in the drawer gets on with it.`
+  if (of === 0) return `Nothing can reach its goal by the end of ${end}; what’s in the drawer gets used all the same.`
   return `${rangeOf(low, high)} of ${of} ${plural(high, 'reaches')} ${plural(high, 'its')} goal by the end of ${end}.`
 }
 
@@ -35,7 +35,7 @@ export function qualityWords(parts: readonly PartQuality[] | null, zoneName: (id
     bound: parts.reduce((sum, { bound }) => sum + bound, 0),
   })
   const names = listed(where)
-  if (whole.code === 'draft') return `How good it is in ${names} is not known yet.`
+  if (whole.code === 'draft') return `How good it is in ${names} isn’t known yet.`
   const percent = whole.code === 'best' ? 1 : whole.percent
   return all.length === open.length
     ? `At most ${percent} % better is possible.`
@@ -46,7 +46,7 @@ export function qualityWords(parts: readonly PartQuality[] | null, zoneName: (id
 export function partWords(part: PartQuality | undefined): string {
   if (part === undefined) return ''
   const quality = qualityOf(part)
-  if (quality.code === 'best') return 'the best there is'
+  if (quality.code === 'best') return 'can’t be improved'
   return quality.code === 'within' ? `at most ${quality.percent} % better` : 'a draft'
 }
 
@@ -69,7 +69,7 @@ export function leftOutWords(
     case 'she said no':
       return ['You said not now.', '']
     case 'past its date':
-      return ['Past its date', stopped(`since ${shortDay(reason.day, today)}`)]
+      return ['Expired', stopped(`since ${shortDay(reason.day, today)}`)]
     case 'out of season':
       return [
         'Out of season:',
@@ -81,7 +81,7 @@ export function leftOutWords(
       return [
         'No slot:',
         reason.free === 0
-          ? 'what lies in its zone takes all of it.'
+          ? 'its zone is full.'
           : `it takes ${reason.slots}, and ${reason.free} ${plural(reason.free, 'is')} free.`,
       ]
     case 'impossible': {
@@ -89,18 +89,18 @@ export function leftOutWords(
       const until = shortDay(within ? (reason.until ?? end) : end, today)
       const there =
         reason.held === 'kind'
-          ? `its kind comes to ${reason.possible} until ${until}`
+          ? `its type comes to ${reason.possible} until ${until}`
           : `there are ${counted(reason.possible, 'wear day')} until ${until}`
       // What is good for longer than the plan needs only its share by then.
       const why = within || reason.until === null ? '' : `, to be on track for ${shortDay(reason.until, today)}`
-      return ['Cannot be done by its date:', stopped(`${usesWords(reason.need)}${why}, but ${there}`)]
+      return ['Can’t be done by its date:', stopped(`${usesWords(reason.need)}${why}, but ${there}`)]
     }
     case 'crowded out':
-      if (drops === undefined) return ['Crowded out', 'by others that are worth more.']
-      if (drops === null) return ['Crowded out:', 'no plan that keeps the rest of its zone gets it there.']
+      if (drops === undefined) return ['No room:', 'others of higher priority take its place.']
+      if (drops === null) return ['No room:', 'it could only be done at the expense of others in its zone.']
       return drops.length === 0
-        ? ['Crowded out', 'by shares of others; a plan with it would drop nothing whole.']
-        : ['Crowded out:', `a plan with it would drop ${listed(drops)}.`]
+        ? ['No room:', 'others get its uses; a plan with it would drop nothing whole.']
+        : ['No room:', `a plan with it would drop ${listed(drops)}.`]
   }
 }
 
@@ -129,12 +129,12 @@ export function newsWords(news: PlanNews, name: string, today: Day): string {
       return `${name} went on ${shortDay(news.on, today)}: its place is free.`
     case 'behind':
       return news.worn === 0
-        ? `${name} was not worn yet; ${news.planned} uses were planned by now.`
+        ? `${name} wasn’t worn yet; ${news.planned} uses were planned by now.`
         : `${name} was worn ${timesWords(news.worn)} of ${news.planned} planned by now.`
     case 'not in the drawer':
-      return `${name} should be in the drawer this month and is not.`
+      return `${name} should be in the drawer this month and isn’t.`
     case 'still in the drawer':
-      return `${name} still lies in the drawer; the plan has it out this month.`
+      return `${name} is still in the drawer; your plan has it out this month.`
   }
 }
 
@@ -152,7 +152,7 @@ export function lineWords(line: PlanLine, span: PlanSpan, today: Day): string[] 
   const reached =
     low === null
       ? stopped(
-          `It is not likely to be done by ${shortDay(line.until !== null && line.until < end ? line.until : end, today)}`,
+          `It isn’t likely to be done by ${shortDay(line.until !== null && line.until < end ? line.until : end, today)}`,
         )
       : high === null
         ? `If you keep to it, done from ${shortDay(low, today)}, or not within the plan.`
@@ -162,7 +162,7 @@ export function lineWords(line: PlanLine, span: PlanSpan, today: Day): string[] 
   return [
     capital(`${planned}${enough}.`),
     reached,
-    ...(line.until === null ? [] : [stopped(`Its last day that counts is ${shortDay(line.until, today)}`)]),
+    ...(line.until === null ? [] : [stopped(`It has to be done by ${shortDay(line.until, today)}`)]),
   ]
 }
 

@@ -29,11 +29,11 @@ defineProps<{ project: ProjectView }>()
             project: project.id,
           },
         }"
-        >Its sheet, from first day to finale</RouterLink
+        >Its sheet, from first day to wrap-up</RouterLink
       >
     </p>
     <p v-if="project.lessons" class="lessons">{{ project.lessons }}</p>
-    <ul>
+    <ul class="bulleted">
       <li v-for="stay in project.stays.filter((each) => !each.goal.beside)" :key="stay.stayId" class="figures">
         <RouterLink :to="`/items/${stay.item.id}`">{{ stay.goal.partName ?? shortName(stay.item) }}</RouterLink>,
         {{ stay.outReason }}, {{ usesWords(stay.goal.uses) }}

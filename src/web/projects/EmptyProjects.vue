@@ -17,8 +17,8 @@ defineEmits<{ start: [] }>()
         </g>
       </svg>
     </template>
-    A project is a chosen set of things to work on, with a goal for each, under your own rules: rolling, for a season,
-    for a year, a sweep through a category, or the shades of one palette. About ten items is the usual size; two or
-    three sure finishes keep it cheerful.
+    A project is a set of items you want to use up, each with a goal, by your own rules: rolling, for a season, for a
+    year, every item of a type, or the shades of a palette. About ten items is usual; two or three easy finishes keep it
+    cheerful.
   </EmptyPlace>
 </template>

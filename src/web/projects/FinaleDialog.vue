@@ -25,10 +25,10 @@ async function store(): Promise<void> {
 
 <template>
   <FormDialog
-    :title="`Finale of ${project.name}`"
+    :title="`Wrap-up of ${project.name}`"
     :draft="draft"
     act="Close the project"
-    cancel="Go on with it"
+    cancel="Continue"
     @close="emit('close')"
     @store="store"
   >
@@ -36,7 +36,7 @@ async function store(): Promise<void> {
       {{ reachedWords(project) }}.
       {{ unmet > 0 ? `${unmet} ${unmet === 1 ? 'leaves' : 'leave'} unfinished; what was counted is kept.` : '' }}
     </p>
-    <ul v-if="open.length > 0">
+    <ul v-if="open.length > 0" class="bulleted">
       <li v-for="stay in open" :key="stay.stayId" class="figures">
         <strong>{{ stay.goal.partName ?? shortName(stay.item) }}</strong>:
         {{ stay.goal.met ? 'reached' : progressWords(stay.goal) }}
@@ -44,7 +44,7 @@ async function store(): Promise<void> {
     </ul>
     <v-textarea
       v-model="typed.lessons"
-      label="What I learned, and what I would do differently"
+      label="What I learned, and what I’d do differently"
       :error-messages="on('lessons')"
     />
   </FormDialog>

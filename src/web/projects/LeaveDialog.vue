@@ -19,14 +19,14 @@ async function store(): Promise<void> {
 
 <template>
   <FormDialog
-    :title="`Leave ${shortName(stay.item)} unfinished`"
-    :label="`Leave ${callIt(stay.item)} unfinished`"
+    :title="`Drop ${shortName(stay.item)} from the project`"
+    :label="`Drop ${callIt(stay.item)} from the project`"
     :draft="draft"
-    act="Roll it out"
+    act="Roll out"
     @close="emit('close')"
     @store="store"
   >
-    <p class="quiet">It rolls out and keeps what was counted. That is information, not a failure.</p>
-    <v-text-field v-model="typed.words" label="Why? (may stay empty)" :error-messages="on('words')" />
+    <p class="quiet">It rolls out and keeps its count. That’s information, not failure.</p>
+    <v-text-field v-model="typed.words" label="Why? (optional)" :error-messages="on('words')" />
   </FormDialog>
 </template>

@@ -58,19 +58,19 @@ async function store(): Promise<void> {
       :category-ids="typed.shape === 'sweep' && typed.categoryId ? [typed.categoryId] : []"
     />
     <v-text-field v-model="typed.name" autofocus label="Name" :error-messages="on('name')" />
-    <div class="two">
+    <div class="two side-by-side">
       <DayField v-model="typed.startedOn" label="Started on" :max="today" :error-messages="on('startedOn')" />
-      <DayField v-model="typed.by" label="Until (may stay empty)" :error-messages="on('by')" />
+      <DayField v-model="typed.by" label="Until (optional)" :error-messages="on('by')" />
     </div>
     <template v-if="typed.shape === 'sweep'">
       <v-autocomplete
         v-model="typed.categoryId"
-        label="Category"
+        label="Type"
         auto-select-first
         :items="stock.categories.map((each) => ({ title: each.name, value: each.id }))"
         :error-messages="on('categoryId')"
       />
-      <div class="two">
+      <div class="two side-by-side">
         <v-text-field
           v-model="typed.usesEach"
           inputmode="numeric"
@@ -80,7 +80,7 @@ async function store(): Promise<void> {
         <v-text-field
           v-model="typed.atOnce"
           inputmode="numeric"
-          label="How many at a time (empty: side by side)"
+          label="How many at a time (empty: all)"
           :error-messages="on('atOnce')"
         />
       </div>
@@ -92,11 +92,11 @@ async function store(): Promise<void> {
       :items="palettes.map((item) => ({ title: callIt(item), value: item.id }))"
       :error-messages="on('paletteId')"
     />
-    <div v-else class="two">
+    <div v-else class="two side-by-side">
       <v-text-field
         v-model="typed.mostItems"
         inputmode="numeric"
-        label="At most (may stay empty)"
+        label="At most (optional)"
         :error-messages="on('mostItems')"
       />
       <v-text-field
@@ -114,11 +114,11 @@ async function store(): Promise<void> {
         :options="REPLACING"
         :words="REPLACING_WORDS"
       />
-      <div class="two">
+      <div class="two side-by-side">
         <v-text-field
           v-model="typed.breakDays"
           inputmode="numeric"
-          label="Days a category rests after one is reached"
+          label="Days a type rests after one reaches its goal"
           :error-messages="on('breakDays')"
         />
         <v-text-field
@@ -129,19 +129,13 @@ async function store(): Promise<void> {
         />
       </div>
       <v-select v-model="typed.theme" label="Only" clearable :items="THEMES" />
-      <v-checkbox v-model="typed.leavingAllowed" label="Things may leave unfinished" />
+      <v-checkbox v-model="typed.leavingAllowed" label="Items may leave unfinished" />
       <v-textarea v-model="typed.rules" label="Other rules, in my own sentences" :error-messages="on('rules')" />
     </template>
   </FormDialog>
 </template>
 
 <style scoped>
-.two {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px;
-}
-
 p {
   margin: -4px 0 2px;
 }

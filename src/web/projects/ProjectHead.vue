@@ -26,7 +26,7 @@ const even = computed(() =>
 
 <template>
   <header>
-    <h2>{{ project.name }}</h2>
+    <h2 :id="`project-${project.id}`" tabindex="-1">{{ project.name }}</h2>
     <p class="words figures">
       {{ reachedWords(project) }}, {{ project.onTheGo }} on the go{{
         project.left > 0 ? `, ${project.left} left unfinished` : ''
@@ -41,11 +41,11 @@ const even = computed(() =>
   </header>
   <p class="rules">
     <strong>{{ SHAPE_NAMES[project.shape] }}.</strong> {{ rules }} {{ even }}
-    <button type="button" class="link" @click="emit('edit')">Change the rules</button>
-    <button type="button" class="link" @click="emit('finale')">Finale</button>
+    <button type="button" class="link text-act strong" @click="emit('edit')">Edit project</button>
+    <button type="button" class="link text-act strong" @click="emit('finale')">Wrap up</button>
   </p>
   <p class="quiet reckon figures">
-    Reckoned with {{ perWeek }} {{ plural(perWeek, 'wear day') }} a week,
+    Estimated with {{ perWeek }} {{ plural(perWeek, 'wear day') }} a week,
     {{
       weekLearnedFrom > 0
         ? `as learned from your last ${counted(weekLearnedFrom, 'recorded week')}`
@@ -76,10 +76,6 @@ header {
 }
 
 .link {
-  color: var(--primary);
-  text-decoration: underline;
-  font-weight: 600;
-  min-height: 44px;
   min-width: 44px;
   margin-left: 8px;
 }

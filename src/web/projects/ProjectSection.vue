@@ -63,10 +63,15 @@ async function rollOut(stay: StayView, reason: 'met' | 'finished' | 'left unfini
     />
     <div v-for="stay in met" :key="stay.stayId" class="met">
       <StayRow :stay="stay" :today="today">
-        <v-btn color="primary" @click="rollOut(stay, stay.goal.kind === 'finish' ? 'finished' : 'met')">{{
-          project.replacing === 'none' ? 'Roll out' : 'Roll out, choose what comes in'
-        }}</v-btn>
-        <v-btn variant="text" @click="act = { kind: 'goal', stay }">Go on with a new goal</v-btn>
+        <v-btn
+          variant="outlined"
+          color="primary"
+          @click="rollOut(stay, stay.goal.kind === 'finish' ? 'finished' : 'met')"
+          >{{ project.replacing === 'none' ? 'Roll out' : 'Roll out, choose what comes in' }}</v-btn
+        >
+        <template #more>
+          <v-btn variant="text" @click="act = { kind: 'goal', stay }">Continue with a new goal</v-btn>
+        </template>
       </StayRow>
     </div>
     <StayRow v-for="stay in going" :key="stay.stayId" :stay="stay" :today="today">
@@ -77,40 +82,42 @@ async function rollOut(stay: StayView, reason: 'met' | 'finished' | 'left unfini
         @click="acts.begin('read', stay.item)"
         >{{ ACT_WORDS.read }}</v-btn
       >
-      <v-btn variant="text" :aria-label="`Change the goal of ${nameOf(stay)}`" @click="act = { kind: 'goal', stay }"
-        >Goal</v-btn
-      >
-      <v-btn
-        v-if="others.length > 0"
-        variant="text"
-        :aria-label="`Carry over ${nameOf(stay)}`"
-        @click="act = { kind: 'carry', stay }"
-        >Carry over</v-btn
-      >
-      <v-btn
-        v-if="project.leavingAllowed"
-        variant="text"
-        :aria-label="`Leave ${nameOf(stay)} unfinished`"
-        @click="act = { kind: 'leave', stay }"
-        >Leave</v-btn
-      >
-      <ItemActsMenu :item="stay.item" :without="['read', 'roll in']" />
+      <template #more>
+        <v-btn variant="text" :aria-label="`Change the goal of ${nameOf(stay)}`" @click="act = { kind: 'goal', stay }"
+          >Change the goal</v-btn
+        >
+        <v-btn
+          v-if="others.length > 0"
+          variant="text"
+          :aria-label="`Carry over ${nameOf(stay)}`"
+          @click="act = { kind: 'carry', stay }"
+          >Carry over</v-btn
+        >
+        <v-btn
+          v-if="project.leavingAllowed"
+          variant="text"
+          :aria-label="`Drop ${nameOf(stay)} from the project`"
+          @click="act = { kind: 'leave', stay }"
+          >Drop</v-btn
+        >
+        <ItemActsMenu :item="stay.item" :without="['read', 'roll in']" />
+      </template>
     </StayRow>
     <p v-if="going.length + met.length === 0" class="quiet">
-      Nothing is in it now. Choose a set at once, or roll things in one by one.
+      Nothing in it yet. Choose several at once, or roll items in one by one.
     </p>
     <p v-if="beside.length > 0" class="beside">
-      Goes along:
+      No goal:
       <span v-for="stay in beside" :key="stay.stayId" class="figures">
         <RouterLink :to="`/items/${stay.item.id}`">{{ shortName(stay.item) }}</RouterLink> ({{
           usesWords(stay.goal.uses)
         }})
-        <button type="button" class="stop" @click="rollOut(stay, 'left unfinished')">no longer</button>
+        <button type="button" class="stop text-act" @click="rollOut(stay, 'left unfinished')">no longer</button>
       </span>
     </p>
     <details v-if="out.length > 0" class="out">
       <summary>Rolled out ({{ out.length }})</summary>
-      <ul>
+      <ul class="bulleted">
         <li v-for="stay in out" :key="stay.stayId">
           <RouterLink :to="`/items/${stay.item.id}`">{{ nameOf(stay) }}</RouterLink>, {{ stay.outReason
           }}{{ stay.outWords ? ` (${stay.outWords})` : '' }} on
@@ -157,9 +164,6 @@ async function rollOut(stay: StayView, reason: 'met' | 'finished' | 'left unfini
 }
 
 .stop {
-  color: var(--primary);
-  text-decoration: underline;
-  min-height: 44px;
   padding: 0 6px;
 }
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { nextTick, ref } from 'vue'
+import { until } from '@vueuse/core'
 import type { ListedItem } from '#contract/item'
 import type { ProjectView } from '#contract/projects'
 import { newId } from '#web/data/client'
@@ -8,11 +9,10 @@ import { useProjects } from '#web/data/reads'
 import { useItemActs } from '#web/ui/acts/item-acts'
 import ItemPicker from '#web/ui/ItemPicker.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
-import PlaceWays from '#web/ui/PlaceWays.vue'
-import { planWords, PROJECT_WAYS } from '#web/ui/words/project-words'
+import { planWords } from '#web/ui/words/project-words'
 import ClosedProject from './ClosedProject.vue'
 import EmptyProjects from './EmptyProjects.vue'
-import LaterList from './LaterList.vue'
+import UpNextList from './UpNextList.vue'
 import ProjectDialog from './ProjectDialog.vue'
 import ProjectSection from './ProjectSection.vue'
 import ShortListDialog from './ShortListDialog.vue'
@@ -41,6 +41,18 @@ function choose(item: ListedItem): void {
   else if (into !== null) void acts.begin('roll in', item, { projectId: into.id })
 }
 
+/** A new project is opened where it is: seen, and with the focus, as soon as it has come. */
+async function stored(id: string): Promise<void> {
+  const isNew = editing.value === 'new'
+  editing.value = null
+  if (!isNew) return
+  await until(() => answer.value?.projects.some((project) => project.id === id) ?? false).toBe(true)
+  await nextTick()
+  const head = document.getElementById(`project-${id}`)
+  head?.scrollIntoView({ block: 'start' })
+  head?.focus({ preventScroll: true })
+}
+
 function search(): void {
   picking.value = room.value?.project ?? null
   room.value = null
@@ -49,16 +61,14 @@ function search(): void {
 
 <template>
   <PlaceHead
-    title="Projects"
-    question="What am I working on, and does it add up?"
+    question="What am I working on, and will it add up?"
     :primary="{ words: 'Start a project', act: () => (editing = 'new') }"
-    :acts="[{ words: 'Short list for later', act: () => (picking = 'short list') }]"
+    :acts="[{ words: 'Up next', act: () => (picking = 'short list') }]"
   />
-  <PlaceWays label="Rooms of Projects" :ways="PROJECT_WAYS" />
   <template v-if="answer">
     <p v-if="answer.plan?.askFresh" class="plan-news">
       {{ planWords(answer.plan.otherwise) }}
-      <RouterLink to="/plan">Look at the plan</RouterLink>
+      <RouterLink to="/projects/plan">See the plan</RouterLink>
     </p>
     <EmptyProjects v-if="answer.projects.length === 0" @start="editing = 'new'" />
     <ProjectSection
@@ -72,7 +82,7 @@ function search(): void {
       @edit="editing = project"
       @room="(replacing) => (room = { project, replacing })"
     />
-    <LaterList :items="answer.shortList" @add="picking = 'short list'" />
+    <UpNextList :items="answer.shortList" @add="picking = 'short list'" />
     <section v-if="answer.closed.length > 0" aria-label="Closed projects">
       <h2>Closed</h2>
       <ClosedProject v-for="project in answer.closed" :key="project.id" :project="project" />
@@ -82,7 +92,7 @@ function search(): void {
       :project="editing === 'new' ? null : editing"
       :today="answer.today"
       @close="editing = null"
-      @done="editing = null"
+      @done="stored"
     />
     <ShortListDialog
       v-if="room"
@@ -96,7 +106,7 @@ function search(): void {
     <ItemPicker
       v-if="picking"
       :model-value="true"
-      :title="picking === 'short list' ? 'Short list for later' : 'Roll in'"
+      :title="picking === 'short list' ? 'Up next' : 'Roll in'"
       action="Choose"
       :exclude="
         picking === 'short list'

@@ -84,7 +84,7 @@ async function store(): Promise<void> {
     </p>
     <ShadeChoice v-if="palette" v-model="typed.chosen" label="Shades" :parts="palette.parts" :taken="inside" />
     <template v-else>
-      <v-text-field v-if="project.categoryId === null" v-model="text" label="A few letters of maker, name or shade" />
+      <v-text-field v-if="project.categoryId === null" v-model="text" label="A few letters of brand, name or shade" />
       <v-virtual-scroll class="set" role="group" aria-label="Items" :items="candidates" :item-height="56" item-key="id">
         <template #default="{ item }">
           <button

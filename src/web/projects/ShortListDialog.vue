@@ -7,7 +7,7 @@ import FormDialog from '#web/ui/form/FormDialog.vue'
 import LessonsHere from '#web/ui/acts/LessonsHere.vue'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { callIt, kindAndMaker, shortName } from '#web/ui/words/item-words'
-import { rollInWords } from '#web/ui/words/roll-in-words'
+import { whyWords } from '#web/ui/words/why-words'
 
 /** What could roll in, each with its reason; or nothing, for a break. */
 const props = defineProps<{ project: ProjectView; replacing: ListedItem | null; today: Day }>()
@@ -32,8 +32,8 @@ const { answer: list } = useRead<ShortListAnswer>(
         <div class="drawn"><ItemGauge :item="row.item" size="middle" :rail="false" /></div>
         <span class="words">
           <strong>{{ shortName(row.item) }}</strong>
-          <span class="quiet">{{ kindAndMaker(row.item) }}{{ row.sameCategory ? ', like for like' : '' }}</span>
-          <span>{{ rollInWords(row.reason, row.item, today) }}</span>
+          <span class="quiet">{{ kindAndMaker(row.item) }}{{ row.sameCategory ? ', same type' : '' }}</span>
+          <span>{{ row.reasons.map((reason) => whyWords(reason, new Map(), today)).join(' ') }}</span>
         </span>
         <v-btn
           variant="outlined"
@@ -43,7 +43,7 @@ const { answer: list } = useRead<ShortListAnswer>(
           >Roll in</v-btn
         >
       </li>
-      <li v-if="list.items.length === 0" class="quiet">Nothing presses. Choose what you like.</li>
+      <li v-if="list.items.length === 0" class="quiet">Nothing is urgent. Choose what you like.</li>
     </ul>
     <LessonsHere :category-ids="(list?.items ?? []).map((row) => row.item.categoryId)" />
     <template #acts>
@@ -53,12 +53,6 @@ const { answer: list } = useRead<ShortListAnswer>(
 </template>
 
 <style scoped>
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-
 li {
   display: grid;
   grid-template-columns: 180px 1fr auto;

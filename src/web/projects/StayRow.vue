@@ -1,45 +1,71 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { mdiChevronDown } from '@mdi/js'
+import { computed, ref } from 'vue'
 import type { Day } from '#core/calendar/day'
 import type { StayView } from '#contract/projects'
+import GoalRail from '#web/ui/gauge/GoalRail.vue'
+import { railOf } from '#web/ui/gauge/gauge-model'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
-import { paceWords, shortVerdict } from '#web/ui/words/goal-words'
+import { goalLine, paceWords, shortVerdict } from '#web/ui/words/goal-words'
 import { verdictTone } from '#web/ui/words/verdict-words'
-import { kindAndMaker, shortName } from '#web/ui/words/item-words'
+import { callIt, kindAndMaker, shortName } from '#web/ui/words/item-words'
 import { goodTo } from '#web/ui/words/shelf-life-words'
 
-/** An item at work: its gauge with its rail, its pace in words. */
+/** An item at work in one line with its rail and one act; opened, the sums and what else can be done. */
 const props = defineProps<{ stay: StayView; today: Day }>()
+const RAIL_LENGTH = 150
+const opened = ref(false)
 /** Of a stay that is over, where it stood. */
 const verdict = computed(() => props.stay.outlook?.verdict ?? props.stay.goal.standing)
 const short = computed(() => shortVerdict(props.stay.goal, verdict.value))
+const rail = computed(() => railOf(props.stay.goal))
 </script>
 
 <template>
   <div class="row sheet">
-    <div class="drawn"><ItemGauge :item="{ ...stay.item, goal: stay.goal }" size="middle" /></div>
+    <div class="drawn"><ItemGauge :item="stay.item" size="small" /></div>
     <div class="words">
       <div class="head">
-        <RouterLink :to="`/items/${stay.item.id}`">{{ shortName(stay.item) }}</RouterLink>
+        <RouterLink :to="`/items/${stay.item.id}`">{{
+          [stay.goal.partName, shortName(stay.item)].filter(Boolean).join(', ')
+        }}</RouterLink>
         <span class="quiet">{{ kindAndMaker(stay.item) }}</span>
-        <span v-if="short" class="standing" :class="verdictTone(verdict)">{{ short }}</span>
       </div>
-      <p class="figures">{{ paceWords(stay.goal, stay.outlook, today) }}</p>
-      <p class="quiet">{{ stay.item.lifecycle === 'finished' ? 'finished' : goodTo(stay.item, today) }}</p>
+      <p class="figures">
+        {{ goalLine(stay.goal, stay.outlook) }}{{ short && ' · '
+        }}<strong v-if="short" :class="verdictTone(verdict)">{{ short }}</strong>
+      </p>
     </div>
-    <div class="acts"><slot /></div>
+    <GoalRail v-if="rail" class="rail" :rail="rail" :upright="false" :length="RAIL_LENGTH" size="middle" />
+    <div class="acts">
+      <slot />
+      <v-btn
+        variant="text"
+        size="44"
+        :icon="mdiChevronDown"
+        :class="{ turned: opened }"
+        :aria-label="`Details of ${callIt(stay.item)}`"
+        :aria-expanded="opened"
+        @click="opened = !opened"
+      />
+    </div>
+    <div v-if="opened" class="opened">
+      <p class="figures">{{ paceWords(stay.goal, stay.outlook, today) }}</p>
+      <p class="quiet">{{ stay.item.lifecycle === 'finished' ? 'Finished.' : `${goodTo(stay.item, today)}.` }}</p>
+      <div class="acts"><slot name="more" /></div>
+    </div>
   </div>
 </template>
 
 <style scoped>
 .row {
   display: grid;
-  grid-template-columns: 178px minmax(0, 1fr) auto;
-  gap: 18px;
+  grid-template-columns: 64px minmax(0, 1fr) auto auto;
+  gap: 4px 18px;
   align-items: center;
-  padding: 8px 14px;
-  margin-bottom: 7px;
-  min-height: 122px;
+  padding: 6px 8px 6px 14px;
+  margin-bottom: 6px;
+  min-height: 66px;
 }
 
 .drawn {
@@ -50,7 +76,7 @@ const short = computed(() => shortVerdict(props.stay.goal, verdict.value))
 .head {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 12px;
+  gap: 0 12px;
   align-items: baseline;
 }
 
@@ -60,44 +86,45 @@ const short = computed(() => shortVerdict(props.stay.goal, verdict.value))
 }
 
 p {
-  margin: 3px 0 0;
-  max-width: 74ch;
+  margin: 1px 0 0;
+  max-width: 75ch;
 }
 
-.standing {
-  font-weight: 650;
-}
-
-.standing.attention {
-  color: var(--attention);
-}
-
-.standing.alarm {
-  color: var(--alarm);
-}
-
-.standing.done {
+.done {
   color: var(--done);
 }
 
 .acts {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px;
+  gap: 2px 6px;
   justify-content: flex-end;
-  max-width: 372px;
+}
+
+.turned {
+  transform: rotate(180deg);
+}
+
+.opened {
+  grid-column: 2 / -1;
+  padding: 4px 0 6px;
+}
+
+.opened .acts {
+  justify-content: flex-start;
+  margin-left: -16px;
 }
 
 .phone .row {
-  grid-template-columns: minmax(0, 1fr);
-  gap: 8px;
+  grid-template-columns: 44px minmax(0, 1fr);
+  padding: 8px 6px 4px 10px;
 }
 
-.phone .drawn {
-  place-items: start;
+.phone .rail {
+  grid-column: 2;
 }
 
-.phone .acts {
-  justify-content: flex-start;
+.phone .row > .acts {
+  grid-column: 1 / -1;
 }
 </style>

@@ -43,21 +43,20 @@ async function take(): Promise<void> {
 </script>
 
 <template>
-  <section class="sheet part" aria-label="Archive">
+  <section class="sheet settings-part" aria-label="Archive">
     <h2>Everything in one file</h2>
     <p>
-      A zip with the database, all pictures, and the records as plain text that any program reads. To move to another
-      machine, or to put away.
+      A zip with the database, all pictures, and your records as plain text that any program can read. For moving to
+      another computer, or for keeping.
     </p>
-    <p v-if="!here" class="quiet">It is made and taken in on the machine where Seligo runs.</p>
+    <p v-if="!here" class="quiet">It’s made, and imported, on the computer where Seligo runs.</p>
     <template v-else>
       <div class="acts">
         <v-btn variant="outlined" color="primary" href="/api/archive" download>Make the archive</v-btn>
       </div>
-      <FileDrop label="Take in an archive" accept=".zip,application/zip" :disabled="sent !== null" @file="choose" />
+      <FileDrop label="Import an archive" accept=".zip,application/zip" :disabled="sent !== null" @file="choose" />
       <p v-if="chosen && sent === null">
-        It is read through whole before anything is touched. Then it takes the place of what is here, which becomes a
-        copy first.
+        It’s checked first. Then it replaces what’s here, which becomes a safety copy.
       </p>
       <div v-if="chosen && sent === null" class="acts">
         <v-btn color="primary" @click="take">Put {{ chosen.name }} in place of what is here</v-btn>
@@ -68,28 +67,18 @@ async function take(): Promise<void> {
           :indeterminate="sent >= 1"
           color="primary"
           height="8"
-          aria-label="Taking it in"
+          aria-label="Importing"
         />
-        <p>{{ sent < 1 ? `${Math.floor(sent * 100)} % is here` : 'Reading it through' }}</p>
+        <p>{{ sent < 1 ? `${Math.floor(sent * 100)} % is here` : 'Checking' }}</p>
       </div>
-      <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
+      <p v-if="wrong" class="alarm" role="alert">{{ wrong }}</p>
       <p v-if="done" role="status">{{ done }}</p>
     </template>
   </section>
 </template>
 
 <style scoped>
-.part {
-  padding: 16px 18px;
-  display: grid;
-  gap: 12px;
-}
-
 p {
   margin: 0;
-}
-
-.wrong {
-  color: var(--alarm);
 }
 </style>

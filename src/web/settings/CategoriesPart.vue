@@ -45,8 +45,8 @@ async function store(): Promise<void> {
 </script>
 
 <template>
-  <section class="sheet part" aria-label="Categories">
-    <h2>Categories</h2>
+  <section class="sheet settings-part" aria-label="Types">
+    <h2>Types</h2>
     <div class="choices">
       <button
         v-for="category in stock.categories"
@@ -61,8 +61,8 @@ async function store(): Promise<void> {
     </div>
     <FormDialog
       v-if="editing"
-      :title="editing === 'new' ? 'A category of your own' : `The category ${typed.name}`"
-      label="Category"
+      :title="editing === 'new' ? 'A type of your own' : `The type ${typed.name}`"
+      label="Type"
       :draft="draft"
       act="Save"
       @close="editing = null"
@@ -83,11 +83,3 @@ async function store(): Promise<void> {
     </FormDialog>
   </section>
 </template>
-
-<style scoped>
-.part {
-  padding: 16px 18px;
-  display: grid;
-  gap: 12px;
-}
-</style>

@@ -22,14 +22,14 @@ const when = instantFormat({ day: 'numeric', month: 'short', hour: '2-digit', mi
 <template>
   <section class="sheet list" aria-label="Latest changes">
     <h2>Latest changes</h2>
-    <RouterLink to="/journal">The whole journal, and back to a moment</RouterLink>
+    <RouterLink to="/settings/history">All of the history</RouterLink>
     <ol>
       <li v-for="change in list" :key="change.id" :class="{ undone: change.undone }">
         <span class="quiet figures">{{ when(change.madeAt) }}</span>
         <span>{{ change.words }}</span>
-        <span v-if="change.undone" class="quiet">taken back</span>
-        <v-btn v-else variant="text" :aria-label="`Take back: ${change.words}`" @click="changes.takeBack(change.id)"
-          >Take back</v-btn
+        <span v-if="change.undone" class="quiet">undone</span>
+        <v-btn v-else variant="text" :aria-label="`Undo: ${change.words}`" @click="changes.takeBack(change.id)"
+          >Undo</v-btn
         >
       </li>
       <li v-if="answer && list.length === 0" class="quiet">Nothing has changed yet.</li>
@@ -44,9 +44,7 @@ const when = instantFormat({ day: 'numeric', month: 'short', hour: '2-digit', mi
 }
 
 ol {
-  list-style: none;
   margin: 8px 0 0;
-  padding: 0;
 }
 
 li {

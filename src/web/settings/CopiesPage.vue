@@ -8,11 +8,9 @@ import { instantFormat } from '#web/data/locale'
 import { useCopies, useStaleness } from '#web/data/reads'
 import FormDialog from '#web/ui/form/FormDialog.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
-import PlaceWays from '#web/ui/PlaceWays.vue'
 import ArchivePart from './ArchivePart.vue'
 import CopyRow from './CopyRow.vue'
 import SecondFolderPart from './SecondFolderPart.vue'
-import { SETTINGS_WAYS } from './settings-ways'
 
 /** The copies of the collection: what each holds, what differs from now, and the way back to one. */
 const { answer, again } = useCopies()
@@ -63,8 +61,7 @@ async function check(copy: CopyView): Promise<void> {
 </script>
 
 <template>
-  <PlaceHead title="Settings" question="What is kept, and what can I go back to?" />
-  <PlaceWays label="Rooms of Settings" :ways="SETTINGS_WAYS" />
+  <PlaceHead question="What is kept safe, and what can I restore?" />
   <template v-if="answer">
     <div v-if="went?.aside" class="sheet part went" role="status">
       <p>
@@ -77,22 +74,22 @@ async function check(copy: CopyView): Promise<void> {
       <v-btn v-if="answer.here" color="primary" @click="going = before">Back to how it was before</v-btn>
     </div>
     <p v-if="answer.trouble" class="caution" role="alert">Today’s copy could not be made: {{ answer.trouble }}</p>
-    <section class="sheet part" aria-label="Copies">
-      <h2>Copies</h2>
+    <section class="sheet part" aria-label="Safety copies">
+      <h2>Safety copies</h2>
       <p class="quiet">
         A copy is made every day Seligo runs, and before every import, every update and every going back; each is read
         through before it counts. The newest {{ answer.kept.day }} days, {{ answer.kept.week }} weeks and
-        {{ answer.kept.month }} months stay, and {{ answer.kept['before-import'] }} of each other kind. Pictures are
+        {{ answer.kept.month }} months stay, and {{ answer.kept['before-import'] }} of each other type. Pictures are
         kept with them, once.
         <template v-if="answer.folder"
-          >They lie in <code>{{ answer.folder }}</code></template
+          >They are in <code>{{ answer.folder }}</code></template
         >
       </p>
       <p v-if="answer.copies.length === 0" class="quiet">
         None yet: the first is made a few seconds after Seligo starts.
       </p>
       <p v-else-if="sound < answer.copies.length" class="caution">
-        {{ counted(answer.copies.length - sound, 'copy') }} cannot be gone back to; the others are sound.
+        {{ counted(answer.copies.length - sound, 'copy') }} can’t be restored; the others are fine.
       </p>
       <ul v-if="answer.copies.length > 0" class="copies">
         <CopyRow
@@ -105,7 +102,7 @@ async function check(copy: CopyView): Promise<void> {
           @check="check(copy)"
         />
       </ul>
-      <p v-if="!answer.here" class="quiet">The way back to one is open on the machine where Seligo runs.</p>
+      <p v-if="!answer.here" class="quiet">Restoring is done on the computer where Seligo runs.</p>
     </section>
     <div class="columns">
       <SecondFolderPart v-if="answer.here" :also-to="answer.alsoTo" @stored="again" />
@@ -114,9 +111,9 @@ async function check(copy: CopyView): Promise<void> {
   </template>
   <FormDialog
     v-if="going"
-    :title="`Go back to ${when(going.madeAt)}?`"
+    :title="`Restore ${when(going.madeAt)}?`"
     :draft="null"
-    :act="busy ? 'Going back …' : 'Go back'"
+    :act="busy ? 'Going back …' : 'Restore'"
     :ready="!busy"
     @close="going = null"
     @store="goBack"
@@ -161,12 +158,6 @@ code {
   padding: 8px 12px;
   border-left: 4px solid var(--attention);
   background: var(--inset);
-}
-
-.copies {
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 .columns .part {

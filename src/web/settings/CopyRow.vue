@@ -45,7 +45,7 @@ async function look(): Promise<void> {
             {{ bytesWords(copy.bytes) }}, sound when read through on {{ minute(copy.checkedAt) }}
           </small>
         </template>
-        <span v-else class="wrong">Cannot be gone back to: {{ copy.wrong }}.</span>
+        <span v-else class="alarm">Can’t be restored: {{ copy.wrong }}.</span>
       </span>
       <span class="acts">
         <v-btn
@@ -53,18 +53,18 @@ async function look(): Promise<void> {
           variant="text"
           :loading="looking"
           :aria-expanded="inside !== null"
-          :aria-label="`${inside ? 'Close' : 'Look into'} the copy of ${when}, ${whyWords(copy)}`"
+          :aria-label="`${inside ? 'Close' : 'Preview'} the copy of ${when}, ${whyWords(copy)}`"
           @click="look"
-          >{{ inside ? 'Close' : 'Look into' }}</v-btn
+          >{{ inside ? 'Close' : 'Preview' }}</v-btn
         >
-        <v-btn v-else-if="here" variant="text" @click="emit('check')">Read through again</v-btn>
+        <v-btn v-else-if="here" variant="text" @click="emit('check')">Check again</v-btn>
         <v-btn
           v-if="here && copy.wrong === null"
           variant="outlined"
           color="primary"
-          :aria-label="`Go back to the copy of ${when}, ${whyWords(copy)}`"
+          :aria-label="`Restore the copy of ${when}, ${whyWords(copy)}`"
           @click="emit('goBack')"
-          >Go back</v-btn
+          >Restore</v-btn
         >
       </span>
     </div>
@@ -95,7 +95,7 @@ async function look(): Promise<void> {
         <p v-if="inside.lastChangeAt" class="quiet">
           Its last change, {{ minute(inside.lastChangeAt) }}: {{ inside.lastChange }}.
         </p>
-        <p class="quiet">Rows that are in both may still differ in what they say.</p>
+        <p class="quiet">Items that are in both may still differ.</p>
       </div>
     </div>
   </li>
@@ -124,10 +124,6 @@ li {
   display: flex;
   gap: 6px;
   justify-content: end;
-}
-
-.wrong {
-  color: var(--alarm);
 }
 
 .inside {

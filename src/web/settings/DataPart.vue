@@ -19,7 +19,7 @@ async function choose(file: File): Promise<void> {
   try {
     read.value = { name: file.name, collection: JSON.parse(await file.text()) }
   } catch {
-    wrong.value = `${file.name} is not JSON. Choose a file that Seligo exported. Nothing was changed.`
+    wrong.value = `${file.name} isn’t JSON. Choose a file that Seligo exported. Nothing was changed.`
   }
 }
 
@@ -36,7 +36,7 @@ async function take(replace: boolean): Promise<void> {
 </script>
 
 <template>
-  <section class="sheet part" aria-label="My data">
+  <section class="sheet settings-part" aria-label="My data">
     <h2>My data</h2>
     <p>
       Everything you have recorded as one JSON file with its ids and pictures (<a
@@ -49,8 +49,8 @@ async function take(replace: boolean): Promise<void> {
       <v-btn variant="outlined" color="primary" href="/api/export" download>Export everything</v-btn>
       <v-btn variant="outlined" color="primary" href="/api/export.csv" download>Export the items as CSV</v-btn>
     </div>
-    <FileDrop label="Take in an exported file" accept=".json,application/json" @file="choose" />
-    <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
+    <FileDrop label="Import an exported file" accept=".json,application/json" @file="choose" />
+    <p v-if="wrong" class="alarm" role="alert">{{ wrong }}</p>
     <div v-if="read" class="acts">
       <v-btn color="primary" :loading="draft.busy.value" @click="take(false)">Take in {{ read.name }}</v-btn>
       <v-btn
@@ -58,25 +58,19 @@ async function take(replace: boolean): Promise<void> {
         color="error"
         :loading="draft.busy.value"
         @click="take(true)"
-        >In place of what is here</v-btn
+        >Replace what’s here</v-btn
       >
     </div>
     <FormTrouble :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />
-    <p v-if="stored" role="status">{{ stored }} One “take back” brings the former collection again.</p>
+    <p v-if="stored" role="status">{{ stored }} One “undo” brings the former collection again.</p>
     <p class="quiet">
-      Copies of the whole database are made every day and before every import.
-      <RouterLink to="/settings/copies">Look into them, go back to one, or put everything into one archive.</RouterLink>
+      Safety copies are made every day and before every import.
+      <RouterLink to="/settings/safety-copies">Preview them, restore one, or put everything in one archive.</RouterLink>
     </p>
   </section>
 </template>
 
 <style scoped>
-.part {
-  padding: 16px 18px;
-  display: grid;
-  gap: 12px;
-}
-
 p {
   margin: 0;
 }
@@ -85,9 +79,5 @@ p {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-}
-
-.wrong {
-  color: var(--alarm);
 }
 </style>

@@ -9,9 +9,7 @@ import { useDevices } from '#web/data/reads'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
 import FormDialog from '#web/ui/form/FormDialog.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
-import PlaceWays from '#web/ui/PlaceWays.vue'
 import PairingCode from './PairingCode.vue'
-import { SETTINGS_WAYS } from './settings-ways'
 
 /** Who may come in beside this machine, and where: the door to the home network, codes, and the devices that were let in. */
 const { answer, again } = useDevices()
@@ -24,7 +22,7 @@ const seen = instantFormat({ day: 'numeric', month: 'short', hour: '2-digit', mi
 const since = instantFormat({ day: 'numeric', month: 'short', year: 'numeric' })
 const choices = computed(() => [NOBODY, ...(answer.value?.addresses ?? []).map(({ address }) => address)])
 const words = computed(() => ({
-  [NOBODY]: 'nobody but this machine',
+  [NOBODY]: 'off',
   ...Object.fromEntries(
     (answer.value?.addresses ?? []).map(({ address, card }) => [address, `at ${address} (${card})`]),
   ),
@@ -37,7 +35,7 @@ watch(devicesChanged, async () => {
   await again()
   if ((answer.value?.devices.length ?? 0) <= before || code.value === null) return
   code.value = null
-  changes.say(`${answer.value?.devices.at(-1)?.name ?? 'It'} is let in.`)
+  changes.say(`${answer.value?.devices.at(-1)?.name ?? 'It'} is connected.`)
 })
 
 /** Says on the page what stood against it; nothing here is a change of the collection. */
@@ -75,72 +73,70 @@ async function sendAway(): Promise<void> {
   sending.value = null
   if ((await sent(() => ask<DevicesAnswer>(`/devices/${id}/revoke`, {}))) === null) return
   await again()
-  changes.say(`${name} is let in no more.`)
+  changes.say(`${name} is no longer connected.`)
 }
 </script>
 
 <template>
   <PlaceHead
-    title="Settings"
-    question="Who may come in, and where?"
+    question="Which phones are connected?"
     :primary="answer?.here && answer.url && !code ? { words: 'Show a code', act: () => void show(), busy } : null"
   />
-  <PlaceWays label="Rooms of Settings" :ways="SETTINGS_WAYS" />
   <template v-if="answer">
     <p v-if="!answer.here" class="sheet part">
-      This device was let in. Others are let in, and sent away, on the machine where Seligo runs.
+      This phone is connected. Phones are connected and removed on the computer where Seligo runs.
     </p>
     <div class="columns">
-      <section v-if="answer.here" class="sheet part" aria-label="The door">
-        <h2>Let my phone in</h2>
+      <section v-if="answer.here" class="sheet part" aria-label="Phone access">
+        <h2>Connect my phone</h2>
         <p>
-          Seligo answers this machine alone. Opened, it can also be reached from phones in your home network, and of
-          those only the ones you let in with a code.
+          By itself Seligo can only be opened on this computer. With phone access on, phones in your home network can
+          open it too, but only those you connect with a code.
         </p>
         <ChoiceRow
           :model-value="picked"
-          label="It can be reached by"
+          label="Phone access"
           :options="choices"
           :words="words"
           @update:model-value="letIn"
         />
         <p v-if="answer.addresses.length === 0" class="quiet">
-          This machine is in no network now. Connect it, then load this page again.
+          This computer isn’t in a network now. Connect it, then reload this page.
         </p>
         <p v-if="answer.trouble" class="caution" role="alert">
-          {{ answer.trouble }} It is tried again every half minute.
+          {{ answer.trouble }} It’s tried again every half minute.
         </p>
         <template v-if="answer.url">
           <p>
-            Open until you choose “nobody”, also after a restart. A phone finds it at <strong>{{ answer.url }}</strong>
+            Open until you choose “off”, also after a restart. A phone finds it at <strong>{{ answer.url }}</strong>
           </p>
           <p v-if="!answer.secure" class="caution">
-            What travels by http can be read along by others in the same network. At home that is your household; leave
-            it shut in a café. With a certificate of your own it is https: the README says how.
+            Over http, others in the same network can read along. At home that’s your household; turn it off in a café.
+            With a certificate of your own it’s https: the README says how.
           </p>
         </template>
       </section>
       <PairingCode v-if="code" :key="code.code" :code="code" @again="show" @close="hide" />
-      <section class="sheet part" aria-label="Devices that were let in">
-        <h2>Let in</h2>
+      <section class="sheet part" aria-label="Connected phones">
+        <h2>Connected</h2>
         <p v-if="answer.devices.length === 0" class="quiet">
-          None yet. {{ answer.url ? 'Show a code, and type it on the phone.' : 'Open the door first.' }}
+          None yet. {{ answer.url ? 'Show a code, and type it on the phone.' : 'Turn phone access on first.' }}
         </p>
         <ul v-else class="devices">
           <li v-for="device in answer.devices" :key="device.id">
             <span class="who">
               <strong>{{ device.name }}{{ device.asks ? ', this one' : '' }}</strong>
               <small class="quiet">
-                let in on {{ since(device.pairedAt) }}, last seen {{ seen(device.lastSeenAt) }}
+                connected on {{ since(device.pairedAt) }}, last seen {{ seen(device.lastSeenAt) }}
               </small>
             </span>
             <v-btn
               v-if="answer.here"
               variant="outlined"
               color="error"
-              :aria-label="`Send ${device.name} away`"
+              :aria-label="`Remove ${device.name}`"
               @click="sending = device"
-              >Send away</v-btn
+              >Remove</v-btn
             >
           </li>
         </ul>
@@ -149,15 +145,15 @@ async function sendAway(): Promise<void> {
   </template>
   <FormDialog
     v-if="sending"
-    :title="`Send ${sending.name} away?`"
+    :title="`Remove ${sending.name}?`"
     :draft="null"
-    act="Send it away"
+    act="Remove"
     @close="sending = null"
     @store="sendAway"
   >
     <p>
-      Its open pages end at once, and it is asked for a new code before it sees anything again. Ticks that wait on it
-      stay there until it is let in.
+      Its open pages close at once, and it needs a new code to see anything again. Ticks waiting on it stay there until
+      it’s connected.
     </p>
   </FormDialog>
 </template>
@@ -189,12 +185,6 @@ p {
   padding: 8px 12px;
   border-left: 4px solid var(--attention);
   background: var(--inset);
-}
-
-.devices {
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 .devices li {

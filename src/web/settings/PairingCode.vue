@@ -16,7 +16,7 @@ const picture = computed(() => `data:image/svg+xml,${encodeURIComponent(props.co
 </script>
 
 <template>
-  <section class="sheet part" aria-label="A code for one device">
+  <section class="sheet settings-part" aria-label="A code for one phone">
     <h2>On the phone</h2>
     <template v-if="left > 0">
       <p>
@@ -26,7 +26,7 @@ const picture = computed(() => `data:image/svg+xml,${encodeURIComponent(props.co
         <img :src="picture" alt="The address with the code, for a camera" width="196" height="196" />
         <div>
           <p class="letters" :aria-label="code.code.split('').join(' ')">{{ letters }}</p>
-          <p class="quiet">Good for one device, five tries, and {{ counted(left, 'second') }} more.</p>
+          <p class="quiet">Good for one phone, five tries, and {{ counted(left, 'second') }} more.</p>
         </div>
       </div>
     </template>
@@ -39,12 +39,6 @@ const picture = computed(() => `data:image/svg+xml,${encodeURIComponent(props.co
 </template>
 
 <style scoped>
-.part {
-  padding: 16px 18px;
-  display: grid;
-  gap: 12px;
-}
-
 p {
   margin: 0;
 }

@@ -32,11 +32,11 @@ async function store(path: string | null): Promise<void> {
 </script>
 
 <template>
-  <form class="sheet part" aria-label="A second folder" @submit.prevent="store(folder)">
+  <form class="sheet settings-part" aria-label="A second folder" @submit.prevent="store(folder)">
     <h2>A second folder</h2>
     <p>
-      A disk can break with all its copies. Each day’s copy, with its pictures, can also go to a stick or to a folder
-      that is synced elsewhere.
+      A disk can break, and its copies with it. Each day’s copy can also go to a stick, or to a folder that is synced
+      elsewhere.
     </p>
     <v-text-field
       v-model="folder"
@@ -47,7 +47,7 @@ async function store(path: string | null): Promise<void> {
       spellcheck="false"
     />
     <p v-if="alsoTo?.trouble" class="caution" role="alert">
-      The last one did not arrive: {{ alsoTo.trouble }}. It is tried again with the next copy.
+      The last one did not arrive: {{ alsoTo.trouble }}. It’s tried again with the next copy.
     </p>
     <p v-else-if="alsoTo?.lastAt" role="status">
       The last one arrived on {{ minute(alsoTo.lastAt) }}, and is sound there.
@@ -55,18 +55,12 @@ async function store(path: string | null): Promise<void> {
     <p v-else-if="alsoTo" class="quiet">The next copy of the day goes there.</p>
     <div class="acts">
       <v-btn v-if="alsoTo" variant="text" :disabled="busy" @click="store(null)">No second folder</v-btn>
-      <v-btn type="submit" color="primary" :loading="busy" :disabled="folder.trim() === ''">Put copies there too</v-btn>
+      <v-btn type="submit" color="primary" :loading="busy" :disabled="folder.trim() === ''">Save</v-btn>
     </div>
   </form>
 </template>
 
 <style scoped>
-.part {
-  padding: 16px 18px;
-  display: grid;
-  gap: 12px;
-}
-
 p {
   margin: 0;
 }

@@ -12,13 +12,11 @@ import FormTrouble from '#web/ui/form/FormTrouble.vue'
 import StaleEdit from '#web/ui/form/StaleEdit.vue'
 import { useDraft } from '#web/ui/form/use-draft'
 import PlaceHead from '#web/ui/PlaceHead.vue'
-import PlaceWays from '#web/ui/PlaceWays.vue'
 import CalendarPart from './CalendarPart.vue'
 import CategoriesPart from './CategoriesPart.vue'
 import ChangeList from './ChangeList.vue'
 import DataPart from './DataPart.vue'
 import StretchesPart from './StretchesPart.vue'
-import { SETTINGS_WAYS } from './settings-ways'
 
 const device = useDevice()
 const { answer } = useSettings()
@@ -30,7 +28,7 @@ const FIELDS: Readonly<Record<keyof Settings, string>> = {
   units: 'Units',
   scaleStep: 'The scale shows steps of',
   scaleCapacity: 'The scale carries up to',
-  leaning: 'What counts most in a doubt',
+  leaning: 'What counts most when deciding',
   hemisphere: 'Seasons',
 }
 const draft = useDraft<Settings>(() => answer.value?.settings ?? DEFAULT_SETTINGS, {
@@ -66,10 +64,9 @@ function storeOver(): void {
 </script>
 
 <template>
-  <PlaceHead title="Settings" question="My rules, my units, my data." />
-  <PlaceWays label="Rooms of Settings" :ways="SETTINGS_WAYS" />
+  <PlaceHead question="My rules, my units, my data." />
   <div class="columns">
-    <form v-if="answer" class="sheet part" aria-label="Rules" @submit.prevent="store()">
+    <form v-if="answer" class="sheet settings-part" aria-label="Rules" @submit.prevent="store()">
       <h2>Rules</h2>
       <fieldset class="choice-row">
         <legend>Days on which I usually wear makeup</legend>
@@ -95,9 +92,9 @@ function storeOver(): void {
       />
       <ChoiceRow
         v-model="typed.leaning"
-        label="When something is in doubt"
+        label="When deciding"
         :options="LEANINGS"
-        :words="{ thrift: 'thrift: what would be lost comes first', joy: 'joy: what is not enjoyed comes first' }"
+        :words="{ thrift: 'thrift: what would be lost comes first', joy: 'joy: what isn’t enjoyed comes first' }"
       />
       <ChoiceRow
         v-model="typed.hemisphere"
@@ -115,8 +112,8 @@ function storeOver(): void {
         v-model="typed.scaleCapacity"
         :min="1"
         :max="HEAVIEST"
-        label="It carries up to, g (may stay empty)"
-        hint="A weight above it is asked about."
+        label="It carries up to, g (optional)"
+        hint="You’ll be asked about a heavier weight."
         persistent-hint
         clearable
         :error-messages="on('settings.scaleCapacity')"
@@ -145,17 +142,17 @@ function storeOver(): void {
       <FormTrouble :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />
       <div class="form-acts"><v-btn type="submit" color="primary" :loading="draft.busy.value">Save</v-btn></div>
     </form>
-    <section class="sheet part" aria-label="This device">
-      <h2>This device</h2>
+    <section class="sheet settings-part" aria-label="This screen">
+      <h2>This screen</h2>
       <ChoiceRow
         v-model="device.theme"
         label="Theme"
         :options="['system', 'day', 'night']"
-        :words="{ system: 'as the machine is set', day: 'day', night: 'night' }"
+        :words="{ system: 'match system', day: 'day', night: 'night' }"
       />
       <v-switch v-model="device.letterKeys" label="Single letters are shortcuts (? shows them)" />
-      <p class="quiet">Switched off, only Ctrl or Cmd with K is left: it finds an item.</p>
-      <p><RouterLink to="/drawer">Zones and slots are changed where the drawer is laid.</RouterLink></p>
+      <p class="quiet">When off, only Ctrl or Cmd with K is left, to find an item.</p>
+      <p><RouterLink to="/drawer">Zones and slots are changed in Arrange the drawer.</RouterLink></p>
     </section>
   </div>
   <div class="columns">
@@ -174,12 +171,6 @@ function storeOver(): void {
   gap: 14px;
   align-items: start;
   margin-bottom: 14px;
-}
-
-.part {
-  padding: 16px 18px;
-  display: grid;
-  gap: 12px;
 }
 
 p {

@@ -48,16 +48,16 @@ function drop(path: 'away' | 'low-seasons' | 'wear-less', id: string): void {
 </script>
 
 <template>
-  <section class="sheet part" aria-label="Days away and low seasons">
+  <section class="sheet settings-part" aria-label="Days away and low seasons">
     <h2>Days away and low seasons</h2>
-    <p class="quiet">When less is worn than the week says; goals and forecasts reckon with it.</p>
+    <p class="quiet">Times when you wear less makeup. Goals and forecasts count them in.</p>
     <ul v-if="answer">
       <li v-for="each in answer.away" :key="each.id">
         <span class="said"
           >{{ stretchWords(each) }} <span class="quiet">{{ each.words }}</span></span
         >
-        <v-btn variant="text" :aria-label="`Drop the days away ${stretchWords(each)}`" @click="drop('away', each.id)"
-          >Drop</v-btn
+        <v-btn variant="text" :aria-label="`Remove the days away ${stretchWords(each)}`" @click="drop('away', each.id)"
+          >Remove</v-btn
         >
       </li>
       <li v-for="each in answer.lowSeasons" :key="each.id" class="figures">
@@ -67,9 +67,9 @@ function drop(path: 'away' | 'low-seasons' | 'wear-less', id: string): void {
         >
         <v-btn
           variant="text"
-          :aria-label="`Drop the low season from ${yearlyWords(each.from)}`"
+          :aria-label="`Remove the low season from ${yearlyWords(each.from)}`"
           @click="drop('low-seasons', each.id)"
-          >Drop</v-btn
+          >Remove</v-btn
         >
       </li>
       <li v-for="each in answer.wearLess" :key="each.id" class="figures">
@@ -79,9 +79,9 @@ function drop(path: 'away' | 'low-seasons' | 'wear-less', id: string): void {
         >
         <v-btn
           variant="text"
-          :aria-label="`Drop wearing less from ${dateWords(each.from)}`"
+          :aria-label="`Remove wearing less from ${dateWords(each.from)}`"
           @click="drop('wear-less', each.id)"
-          >Drop</v-btn
+          >Remove</v-btn
         >
       </li>
     </ul>
@@ -101,11 +101,11 @@ function drop(path: 'away' | 'low-seasons' | 'wear-less', id: string): void {
     >
       <DayField v-model="gone.earliest" label="Away from" :error-messages="onAway('earliest')" />
       <DayField v-model="gone.latest" label="to" :error-messages="onAway('latest')" />
-      <v-text-field v-model="gone.words" label="Where (may stay empty)" :error-messages="onAway('words')" />
+      <v-text-field v-model="gone.words" label="Where (optional)" :error-messages="onAway('words')" />
     </FormDialog>
     <FormDialog
       v-if="open === 'low'"
-      title="A low season of every year"
+      title="A low season every year"
       :draft="low"
       act="Add"
       :ready="less.from !== '' && less.to !== ''"
@@ -116,7 +116,7 @@ function drop(path: 'away' | 'low-seasons' | 'wear-less', id: string): void {
       <DayField v-model="less.from" label="Low from" :error-messages="onLow('from')" />
       <DayField v-model="less.to" label="to" :error-messages="onLow('to')" />
       <v-number-input v-model="less.percent" :min="0" :max="100" label="% of usual" :error-messages="onLow('factor')" />
-      <v-text-field v-model="less.words" label="Why (may stay empty)" :error-messages="onLow('words')" />
+      <v-text-field v-model="less.words" label="Why (optional)" :error-messages="onLow('words')" />
     </FormDialog>
     <FormDialog
       v-if="open === 'less'"
@@ -127,7 +127,7 @@ function drop(path: 'away' | 'low-seasons' | 'wear-less', id: string): void {
       @close="open = null"
       @store="storeFewer"
     >
-      <p class="quiet">Without an end: forecasts and goals reckon with it until you drop it.</p>
+      <p class="quiet">It has no end: goals and forecasts count it in until you remove it.</p>
       <DayField v-model="from.from" label="Less from" :error-messages="onFewer('from')" />
       <v-number-input
         v-model="from.percent"
@@ -136,25 +136,13 @@ function drop(path: 'away' | 'low-seasons' | 'wear-less', id: string): void {
         label="% of usual"
         :error-messages="onFewer('factor')"
       />
-      <v-text-field v-model="from.words" label="Why (may stay empty)" :error-messages="onFewer('words')" />
+      <v-text-field v-model="from.words" label="Why (optional)" :error-messages="onFewer('words')" />
     </FormDialog>
   </section>
 </template>
 
 <style scoped>
-.part {
-  padding: 16px 18px;
-  display: grid;
-  gap: 12px;
-}
-
 p {
-  margin: 0;
-}
-
-ul {
-  list-style: none;
-  padding: 0;
   margin: 0;
 }
 

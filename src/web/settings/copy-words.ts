@@ -12,7 +12,7 @@ const WHY: Readonly<Record<CopyKind, string>> = {
   month: 'first of its month',
   'before-import': 'before an import',
   'before-migration': 'before an update of Seligo',
-  'before-going-back': 'before going back to a copy',
+  'before-going-back': 'before a restore',
 }
 
 export const WHAT: Readonly<Record<CopyDifference['what'], string>> = {

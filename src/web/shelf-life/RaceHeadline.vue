@@ -12,7 +12,7 @@ const money = (minor: number): string => moneyShort(minor, props.currency)
   <p class="headline" role="status">
     <template v-if="sum.running === 0">None of these has a use-by date we know.</template>
     <template v-else-if="!paceKnown"
-      >We don't know your pace yet. Until you've logged two weeks, these go by a usual one.</template
+      >We don’t know your pace yet. Until you’ve ticked for two weeks, these go by a usual one.</template
     >
     <template v-else-if="sum.losing === 0"
       >None of these {{ sum.running }} looks too late at your pace<template v-if="sum.held > 0"
@@ -21,7 +21,7 @@ const money = (minor: number): string => moneyShort(minor, props.currency)
       >.</template
     >
     <template v-else
-      ><strong>{{ sum.losing }} of {{ sum.running }}</strong> won't be finished in time at your pace<template
+      ><strong>{{ sum.losing }} of {{ sum.running }}</strong> won’t be finished in time at your pace<template
         v-if="sum.held > 0"
         >: about <strong>{{ money(sum.stake) }}</strong> of the {{ money(sum.held) }} left in
         {{ sum.losing === 1 ? 'it' : 'them' }} would expire</template

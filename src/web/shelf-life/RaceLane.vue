@@ -3,7 +3,6 @@ import { computed } from 'vue'
 import { addDays, type Day } from '#core/calendar/day'
 import { CURVE_DAYS } from '#core/forecast/curve-days'
 import { bodyOf } from '#web/ui/chart/finish-body'
-import { goneWords } from '#web/ui/words/forecast-words'
 import type { RaceAxis } from './race-axis'
 import type { RaceRow } from './race-rows'
 
@@ -12,8 +11,6 @@ const props = defineProps<{ row: RaceRow; axis: RaceAxis; width: number; today: 
 const HEIGHT = 30
 const MIDDLE = 15
 const REACH = 11
-/** Words under a lane stay inside it. */
-const WORDS_ROOM = 165
 const at = (day: Day): number => props.axis.place(day) * props.width
 const range = computed(() => props.row.item.shelfLife.lastGood)
 const post = computed(() => {
@@ -41,14 +38,6 @@ const outline = computed(() => {
   return `M${first.from.toFixed(1)} ${MIDDLE}L${edge(-1).join('L')}L${last.to.toFixed(1)} ${MIDDLE}L${edge(1).reverse().join('L')}Z`
 })
 const past = computed(() => props.row.standing === 'past')
-const words = computed(() => {
-  if (past.value) return ''
-  return goneWords(props.row.race.finish, props.today)
-})
-const wordsAt = computed(() => {
-  const from = parts.value[0]?.from ?? props.width
-  return `${Math.max(0, Math.min(from, props.width - WORDS_ROOM))}px`
-})
 const grid = computed(() =>
   props.axis.months.map((each) => `M${(each.at * props.width).toFixed(1)} 0V${HEIGHT}`).join(''),
 )
@@ -80,7 +69,6 @@ const grid = computed(() =>
       </template>
       <path :d="`M${axis.today * width} 0V${HEIGHT}`" class="today" />
     </svg>
-    <span class="when figures" :style="{ left: wordsAt }">{{ words }}</span>
   </div>
 </template>
 
@@ -88,7 +76,7 @@ const grid = computed(() =>
 .lane {
   position: relative;
   contain: strict;
-  height: 47px;
+  height: 33px;
   padding-top: 2px;
 }
 
@@ -140,14 +128,5 @@ svg {
 .post {
   stroke: var(--ink);
   stroke-width: 3;
-}
-
-.when {
-  position: absolute;
-  bottom: 0;
-  font-size: 12px;
-  line-height: 15px;
-  color: var(--quiet);
-  white-space: nowrap;
 }
 </style>

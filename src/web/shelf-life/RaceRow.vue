@@ -16,7 +16,7 @@ import { goodTo, goodToShort } from '#web/ui/words/shelf-life-words'
 import type { RaceAxis } from './race-axis'
 import RaceLane from './RaceLane.vue'
 import type { RaceRow } from './race-rows'
-import { actsOfRow, raceSentences } from './race-words'
+import { actsOfRow, raceSentences, useFirstWords } from './race-words'
 
 /** One thing in the race: what is at stake, its lane, how it stands; opened, why, and what can be done about it. */
 const props = defineProps<{
@@ -25,6 +25,7 @@ const props = defineProps<{
   laneWidth: number
   today: Day
   currency: string
+  paceKnown: boolean
   open: boolean
 }>()
 defineEmits<{ toggle: [] }>()
@@ -32,9 +33,8 @@ const acts = useItemActs()
 const { mobile } = useDisplay()
 const item = computed(() => props.row.item)
 const standingWords = computed(() => capital(VERDICT_WORDS[props.row.race.verdict]))
-const offered = computed(() => actsOfRow(props.row))
+const offered = computed(() => actsOfRow(props.row, props.today))
 const caution = computed(() => {
-  if (props.row.standing === 'past' && item.value.eye) return 'Worn at the eye: stop using it.'
   return item.value.shelfLife.sun?.lapsed === true ? 'No longer counts as sun protection.' : ''
 })
 const stake = computed(() => (props.row.race.stake === null ? '' : moneyShort(props.row.race.stake, props.currency)))
@@ -54,7 +54,9 @@ const stake = computed(() => (props.row.race.stake === null ? '' : moneyShort(pr
       </RouterLink>
       <div class="course">
         <RaceLane :row="row" :axis="axis" :width="laneWidth" :today="today" />
-        <strong v-if="caution" class="caution">{{ caution }}</strong>
+        <p class="reason">
+          <strong v-if="caution" class="attention">{{ caution }}</strong> {{ useFirstWords(row, today, paceKnown) }}
+        </p>
       </div>
       <button
         type="button"
@@ -161,15 +163,10 @@ small {
   min-width: 0;
 }
 
-.caution {
-  position: absolute;
-  left: 0;
-  bottom: 0;
-  font-size: 12px;
-  line-height: 15px;
-  color: var(--attention);
-  background: var(--raised);
-  padding-right: 8px;
+.reason {
+  margin: 0 0 4px;
+  font-size: 13px;
+  line-height: 1.25;
 }
 
 .standing {

@@ -7,7 +7,7 @@ const chosen = defineModel<RaceState>({ required: true })
 </script>
 
 <template>
-  <div class="choices" role="group" aria-label="Which things">
+  <div class="choices" role="group" aria-label="Which items">
     <button
       v-for="{ state, count } in states"
       :key="state"

@@ -10,6 +10,7 @@ import VerdictGlyph from '#web/ui/gauge/VerdictGlyph.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
 import { counted } from '#core/words/counted'
 import { raceAxis } from './race-axis'
+import { RACE_ORDERS } from './race-rows'
 import RaceHeadline from './RaceHeadline.vue'
 import RaceRow from './RaceRow.vue'
 import RaceStates from './RaceStates.vue'
@@ -19,26 +20,27 @@ import { useRaceRows } from './use-race-rows'
 const { answer } = useShelfLife()
 const stock = useStock()
 const { mobile } = useDisplay()
-const { wish, rows, shown, states, chips, zones, categories, kind, sum, everything } = useRaceRows(answer, stock)
+const { wish, order, unfolded, folded, rows, shown, states, chips, zones, categories, kind, sum, everything } =
+  useRaceRows(answer, stock)
 const open = ref<string | null>(null)
 const explained = ref(false)
 const axisCell = useTemplateRef<HTMLElement>('axisCell')
 const { width: laneWidth } = useElementSize(axisCell)
 const monthName = dayFormat({ month: 'short' })
 const axis = computed(() => (answer.value ? raceAxis(answer.value.today, monthName) : null))
+const foldedWords = computed(() => {
+  const eyes = folded.value.filter(({ item }) => item.eye).length
+  return eyes === 0 ? '.' : `, ${eyes} of them worn at the eye: stop using ${eyes === 1 ? 'that' : 'those'}.`
+})
 const unknown = computed(() => stock.items.filter((item) => item.opening.kind === 'unknown').length)
 </script>
 
 <template>
-  <PlaceHead
-    title="Shelf life"
-    question="What will spoil before I get to it?"
-    :acts="[{ words: 'Supply', to: '/supply' }]"
-  >
+  <PlaceHead question="What should I use first?">
     <RaceStates v-if="rows.length > 0 && !mobile" v-model="wish.state" :states="states" />
   </PlaceHead>
   <template v-if="answer && axis && stock.loaded">
-    <EmptyPlace v-if="rows.length === 0" title="Nothing to watch yet" act="Say what you own" to="/collection/lines">
+    <EmptyPlace v-if="rows.length === 0" title="Nothing to use first yet" act="Add what you own" to="/collection/lines">
       <template #drawing>
         <svg viewBox="0 0 240 60" width="240" height="60" aria-hidden="true">
           <path d="M4 50h232" class="line" />
@@ -46,14 +48,14 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
           <path d="M60 30C60 18 76 12 96 18L200 28V32L96 42C76 48 60 42 60 30ZM150 6V50" class="line" />
         </svg>
       </template>
-      Once the collection holds things with an opening or an expiry date, each runs here against its last good day.
+      Once you have items with an opening or expiry date, each is shown here against its use-by date.
     </EmptyPlace>
     <template v-else>
       <RaceStates v-if="mobile" v-model="wish.state" class="states" :states="states" />
       <div class="top">
         <RaceHeadline v-model:shown="explained" :sum="sum" :pace-known="answer.paceKnown" :currency="answer.currency" />
         <v-select v-model="wish.zoneId" class="by" label="Zone" :items="zones" />
-        <v-select v-model="kind" class="by" label="Category" :items="categories" />
+        <v-select v-model="kind" class="by" label="Type" :items="categories" />
       </div>
       <p v-if="explained" class="quiet explained">
         The price of each item, or where it has none the usual price of its type, times the share that is left now; and
@@ -65,7 +67,7 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
         }}{{ sum.unpriced > 0 ? `, but for ${counted(sum.unpriced, 'item')} without any price` : '' }}; what is expired
         or has no use-by date is left out.
       </p>
-      <div class="choices chips" role="group" aria-label="Only what">
+      <div class="choices chips" role="group" aria-label="Show only">
         <button
           v-for="chip in chips"
           :key="chip.standing"
@@ -84,9 +86,22 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
           <path d="M0 0V5" class="stroke" />
         </pattern>
       </svg>
-      <section class="race sheet" aria-label="The race">
+      <p class="key quiet">
+        <svg viewBox="0 0 14 20" width="14" height="20" aria-hidden="true"><path d="M7 0V20" class="post" /></svg>use by
+        <svg viewBox="0 0 44 20" width="44" height="20" aria-hidden="true">
+          <path d="M2 10L14 3 30 5 42 10 30 15 14 17Z" class="body made" />
+          <path d="M2 10L14 3 30 5 42 10 30 15 14 17Z" fill="url(#race-hatch)" class="edge" /></svg
+        >likely to be finished, in time
+        <svg viewBox="0 0 44 20" width="44" height="20" aria-hidden="true">
+          <path d="M2 10L14 3 30 5 42 10 30 15 14 17Z" class="body edge" /></svg
+        >too late
+        <svg viewBox="0 0 30 20" width="30" height="20" aria-hidden="true">
+          <path d="M0 10H24m-7 -6 7 6-7 6" class="edge" /></svg
+        >not within five years
+      </p>
+      <section class="race sheet" aria-label="Use first">
         <div class="heads quiet">
-          <span class="stakes">{{ mobile ? '' : 'would expire; most first' }}</span>
+          <span class="stakes">{{ mobile ? '' : 'would expire' }}</span>
           <div ref="axisCell" class="axis figures" aria-hidden="true">
             <span class="now" :style="{ left: `${axis.today * 100}%` }">today</span>
             <span v-for="each in axis.months" :key="each.at" class="month" :style="{ left: `${each.at * 100}%` }"
@@ -95,12 +110,27 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
             >
             <span class="month" :style="{ left: `${axis.later * 100}%` }">later</span>
           </div>
-          <span class="legend">post: last good day; body: when gone; hatched: in time</span>
+          <div class="choices order" role="group" aria-label="Order">
+            <button
+              v-for="each in RACE_ORDERS"
+              :key="each"
+              type="button"
+              class="choice"
+              :aria-pressed="order === each"
+              @click="order = each"
+            >
+              by {{ each }}
+            </button>
+          </div>
         </div>
-        <p v-if="shown.length === 0" class="none">
-          Nothing fits all of that. <v-btn variant="text" @click="everything">Show everything</v-btn>
+        <p v-if="folded.length > 0" class="folded">
+          <strong>{{ counted(folded.length, 'item') }} expired</strong>{{ foldedWords }}
+          <v-btn variant="text" @click="unfolded = true">Show them</v-btn>
         </p>
-        <v-virtual-scroll v-else class="rows" :items="shown" :item-height="mobile ? 152 : 51" item-key="item.id">
+        <p v-if="shown.length === 0 && folded.length === 0" class="none">
+          Nothing matches all of that. <v-btn variant="text" @click="everything">Show everything</v-btn>
+        </p>
+        <v-virtual-scroll v-else class="rows" :items="shown" :item-height="mobile ? 176 : 62" item-key="item.id">
           <template #default="{ item: row }">
             <RaceRow
               :key="row.item.id"
@@ -109,6 +139,7 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
               :lane-width="laneWidth"
               :today="answer.today"
               :currency="answer.currency"
+              :pace-known="answer.paceKnown"
               :open="open === row.item.id"
               @toggle="open = open === row.item.id ? null : row.item.id"
             />
@@ -117,10 +148,10 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
       </section>
       <div v-if="unknown > 0" class="sheet quiz">
         <p>
-          <strong>Not known:</strong> when {{ counted(unknown, 'thing') }} {{ unknown === 1 ? 'was' : 'were' }} opened.
+          <strong>Not known:</strong> when {{ counted(unknown, 'item') }} {{ unknown === 1 ? 'was' : 'were' }} opened.
           About is good enough.
         </p>
-        <v-btn color="primary" to="/collection/openings">Five-minute quiz</v-btn>
+        <v-btn color="primary" to="/collection/openings">Say when</v-btn>
       </div>
     </template>
   </template>
@@ -185,8 +216,57 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
   grid-column: span 3;
 }
 
-.legend {
+.order {
   grid-column: span 2;
+  justify-content: flex-end;
+}
+
+.order .choice {
+  min-height: 32px;
+  padding: 0 10px !important;
+  font-size: 13px;
+}
+
+.key {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  align-items: center;
+  margin: 0 0 6px;
+  font-size: 13px;
+}
+
+.key svg:not(:first-child) {
+  margin-left: 10px;
+}
+
+.post {
+  stroke: var(--ink);
+  stroke-width: 3;
+}
+
+.body {
+  fill: var(--raised);
+}
+
+.made {
+  fill: var(--line);
+  opacity: 0.55;
+}
+
+.edge {
+  stroke: var(--ink);
+  stroke-width: 1.4;
+}
+
+path.edge:not(.body, [fill]) {
+  fill: none;
+}
+
+.folded {
+  margin: 0;
+  padding: 6px 14px;
+  border-bottom: 1px solid var(--hair);
 }
 
 .axis {
@@ -276,12 +356,15 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
   font-size: 0;
 }
 
+.phone .order .choice {
+  min-height: 44px;
+}
+
 .phone .heads {
   padding: 3px 8px 2px;
   grid-template-columns: 1fr;
 }
 
-.phone .legend,
 .phone .stakes {
   display: none;
 }

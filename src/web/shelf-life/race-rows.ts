@@ -16,15 +16,18 @@ const IN_USE_DAYS = 28
 /** In the order of the chips: what calls for an act first. */
 export const STANDINGS: readonly RaceStanding[] = [...[...CHANCE_WORDS].reverse(), 'past', 'not known']
 export const STATES = {
+  'all open': (item: ListedItem) => item.lifecycle === 'open',
   'in use': (item: ListedItem, today: Day) =>
     item.lifecycle === 'open' &&
     (item.placement !== null ||
       item.goal !== null ||
       (item.lastWorn !== null && daysBetween(item.lastWorn, today) < IN_USE_DAYS)),
-  'all open': (item: ListedItem) => item.lifecycle === 'open',
   unopened: (item: ListedItem) => item.lifecycle === 'unopened',
 } as const
 export type RaceState = keyof typeof STATES
+
+export const RACE_ORDERS = ['use-by date', 'money'] as const
+export type RaceOrder = (typeof RACE_ORDERS)[number]
 
 export interface RaceWish {
   state: RaceState
@@ -48,13 +51,21 @@ function standingOf({ verdict }: Race): RaceStanding {
   return CHANCE_WORDS.find((word) => word === verdict) ?? 'not known'
 }
 
-/** Most at stake first; what is past comes after what still runs, the eyes before the rest; what is not known last. */
-export function byStake(a: RaceRow, b: RaceRow): number {
-  const group = (row: RaceRow): number => (row.standing === 'not known' ? 2 : row.standing === 'past' ? 1 : 0)
-  const [first, second] = [group(a), group(b)]
-  if (first !== second) return first - second
-  if (first === 1 && a.item.eye !== b.item.eye) return a.item.eye ? -1 : 1
-  return (b.race.stake ?? -1) - (a.race.stake ?? -1)
+/**
+ * The order of the list, with what is not known after what has a date and what has expired last, the eyes before the rest. By use-by
+ * date: those within 90 days on top, whatever they cost, since their date comes first. By money: what would expire most.
+ */
+export function byOrder(order: RaceOrder): (a: RaceRow, b: RaceRow) => number {
+  const group = (row: RaceRow): number => (row.standing === 'past' ? 2 : row.item.shelfLife.actOn === null ? 1 : 0)
+  const stake = (row: RaceRow): number => row.race.stake ?? -1
+  return (a, b) => {
+    const [first, second] = [group(a), group(b)]
+    if (first !== second) return first - second
+    if (first === 2 && a.item.eye !== b.item.eye) return a.item.eye ? -1 : 1
+    const [day, other] = [a.item.shelfLife.actOn ?? '', b.item.shelfLife.actOn ?? '']
+    if (order === 'use-by date' && first === 0 && day !== other) return day < other ? -1 : 1
+    return stake(b) - stake(a)
+  }
 }
 
 /** What fits all of the wish but for how it stands and what it is: what the chips count. */

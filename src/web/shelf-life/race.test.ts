@@ -3,8 +3,8 @@ import { addDays, addMonths, type Day } from '#core/calendar/day'
 import type { ListedItem, ShelfLifeAnswer } from '#contract/item'
 import { specimen } from '#web/specimen/specimen-data'
 import { raceAxis } from './race-axis'
-import { byStake, narrowed, picked, raceSum, rowsOf, type RaceWish } from './race-rows'
-import { actsOfRow, raceSentences } from './race-words'
+import { byOrder, narrowed, picked, raceSum, rowsOf, type RaceWish } from './race-rows'
+import { actsOfRow, raceSentences, useFirstWords } from './race-words'
 
 const TODAY = '2026-11-24' as Day
 const d = (text: string): Day => text as Day
@@ -70,17 +70,15 @@ describe('the rows of the race', () => {
     ],
     [eye, race('eye', { stake: 50, verdict: 'expired' })],
     [item('large'), race('large', { stake: 2000 })],
-    [item('sure'), race('sure', { chance: 0.9, verdict: 'in time', stake: 30 })],
+    [
+      item('sure', { shelfLife: { actOn: d('2027-02-01') } }),
+      race('sure', { chance: 0.9, verdict: 'in time', stake: 30 }),
+    ],
   )
-  test('come in the order of what is at stake; what is past after what still runs, eyes first; what is not known last', () => {
-    expect([...all].sort(byStake).map((row) => row.item.id)).toEqual([
-      'large',
-      'small',
-      'sure',
-      'eye',
-      'past',
-      'unknown',
-    ])
+  test('come by their use-by date, whatever they cost, or by money; what isn’t known after those, what has expired last, eyes first', () => {
+    const ids = (order: 'use-by date' | 'money') => [...all].sort(byOrder(order)).map((row) => row.item.id)
+    expect(ids('money')).toEqual(['large', 'small', 'sure', 'unknown', 'eye', 'past'])
+    expect(ids('use-by date')).toEqual(['sure', 'large', 'small', 'unknown', 'eye', 'past'])
     expect(all.find((row) => row.item.id === 'past')?.standing).toBe('past')
     expect(all.find((row) => row.item.id === 'unknown')?.standing).toBe('not known')
   })
@@ -108,6 +106,51 @@ describe('the rows of the race', () => {
     expect(picked(all, { ...WISH, only: 'eyes' }).map((row) => row.item.id)).toEqual(['eye'])
     expect(picked(all, { ...WISH, only: 'sunscreen' })).toEqual([])
   })
+})
+
+test.each<[string, Over, Partial<Race>, string]>([
+  // Ten weeks and 60 wears: six a week; a share of .7 to .5 is 17 of 60.
+  [
+    'not in time',
+    { shelfLife: { actOn: d('2027-02-02') } },
+    {},
+    'Expires 2 Feb 2027, three quarters full: 17 wears by then at your pace; wear it 6 times a week to finish it.',
+  ],
+  [
+    'more than anybody wears',
+    { shelfLife: { actOn: d('2026-12-05') } },
+    { leftThen: 0.68 },
+    'Expires 5 Dec, three quarters full: 2 wears by then at your pace. Use it up another way, or let it go.',
+  ],
+  [
+    'in time',
+    {},
+    { verdict: 'in time', share: 0.2 },
+    'Expires 10 Jun 2027, a quarter left: finished by then at your pace.',
+  ],
+  [
+    '50-50',
+    {},
+    { verdict: '50-50', share: 0.5 },
+    'Expires 10 Jun 2027, half full: wear it 3 times a week to finish it.',
+  ],
+  [
+    'no date',
+    { shelfLife: { state: 'unknown', lastGood: null, actOn: null } },
+    { verdict: 'not known', leftThen: null },
+    'We don’t know its use-by date: say when it was opened. Three quarters full.',
+  ],
+  [
+    'expired at the eye',
+    { eye: true, shelfLife: { state: 'past' } },
+    { verdict: 'expired' },
+    'Expired and worn at the eye: stop using it.',
+  ],
+])('one reason each, in words: %s', (_, over, of, words) => {
+  const [row] = rows([item('a', over), race('a', of)])
+  expect(row && useFirstWords(row, TODAY, true)).toBe(words)
+  // Before a pace is known, only what is certain.
+  if (row?.standing === 'not in time') expect(useFirstWords(row, TODAY, false)).toMatch(/^Expires [^:]*full\.$/)
 })
 
 describe('the axis', () => {
@@ -139,12 +182,12 @@ describe('the sentences of a row', () => {
     const words = only(item('i'), race('i', { leftThen: 0.49, stake: 980 }))
     expect(words).toContain('About 70 % left, 40 to 90 more uses')
     expect(words).toContain('between March 2027 and February 2028')
-    expect(words).toMatch(/Gone by .*2027: about 3 times in 10\./)
+    expect(words).toMatch(/Finished by .*2027: about 3 times in 10\./)
     expect(words).toMatch(/9\.80 would expire: its price, .*20\.00, times the 49 % expected to be left then\./)
   })
   test('say the usual price as such, and that there is none', () => {
     expect(only(item('i'), race('i', { price: { minor: 2000, usual: true } }))).toContain('the usual price of its type')
-    expect(only(item('i'), race('i', { price: null, stake: null }))).toContain("We don't know what it cost")
+    expect(only(item('i'), race('i', { price: null, stake: null }))).toContain('We don’t know what it cost')
   })
   test('say of what is past at the eye to stop, and no chance any more', () => {
     const words = only(item('i', { eye: true, shelfLife: { state: 'past' } }), race('i', { verdict: 'expired' }))
@@ -154,13 +197,14 @@ describe('the sentences of a row', () => {
 })
 
 describe('what is offered first', () => {
-  const first = (own: ListedItem, of: Race) => rows([own, of]).map((row) => actsOfRow(row).first?.words ?? null)[0]
+  const first = (own: ListedItem, of: Race) =>
+    rows([own, of]).map((row) => actsOfRow(row, TODAY).first?.words ?? null)[0]
   const drawer = { zoneId: 'z', since: TODAY, position: 0, beside: false }
   test('the drawer for what lies outside it, another use for what lies in it', () => {
     expect(first(item('i'), race('i'))).toBe('To the drawer')
     expect(first(item('i', { placement: drawer }), race('i'))).toBe('Use up as …')
   })
-  test('the opening where a closer one would tell more, or where it is not known', () => {
+  test('the opening where a closer one would tell more, or where it isn’t known', () => {
     const lastGood = { earliest: d('2027-01-01'), latest: d('2027-12-31') }
     expect(first(item('i', { shelfLife: { lastGood } }), race('i', { verdict: 'close' }))).toBe('Fix the opening')
     const unknown = item('i', { shelfLife: { state: 'unknown', lastGood: null, actOn: null } })

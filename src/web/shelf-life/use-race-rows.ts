@@ -3,7 +3,7 @@ import type { ShelfLifeAnswer } from '#contract/item'
 import type { useStock } from '#web/data/stock'
 import { VERDICT_WORDS } from '#web/ui/words/verdict-words'
 import {
-  byStake,
+  byOrder,
   narrowed,
   picked,
   raceSum,
@@ -11,12 +11,13 @@ import {
   STANDINGS,
   STATES,
   type RaceStanding,
+  type RaceOrder,
   type RaceState,
   type RaceWish,
 } from './race-rows'
 
 const WIDER = [
-  { title: 'every category', value: '' },
+  { title: 'every type', value: '' },
   { title: 'all at the eye', value: 'eyes' },
   { title: 'all sun protection', value: 'sunscreen' },
 ]
@@ -24,26 +25,39 @@ const NAMES = Object.keys(STATES) as RaceState[]
 
 /** The rows of the race as they are wished for, in the order of the visit, with what each choice would show. */
 export function useRaceRows(answer: Readonly<Ref<ShelfLifeAnswer | null>>, stock: ReturnType<typeof useStock>) {
-  const wish = ref<RaceWish>({ state: 'in use', standing: null, only: null, zoneId: null, categoryId: null })
+  const wish = ref<RaceWish>({ state: 'all open', standing: null, only: null, zoneId: null, categoryId: null })
+  const order = ref<RaceOrder>('use-by date')
+  /** Expired ones are one line until they are asked for. */
+  const unfolded = ref(false)
   /** The order of this visit: what is done here does not make the rows jump. */
-  const order = shallowRef<ReadonlyMap<string, number>>(new Map())
+  const places = shallowRef<ReadonlyMap<string, number>>(new Map())
   const rows = computed(() => (answer.value ? rowsOf(answer.value.races, stock.items) : []))
   watch(
-    rows,
-    () => {
+    [rows, order],
+    (_, before) => {
       const now = answer.value
-      if (order.value.size > 0 || now === null || rows.value.length === 0) return
-      order.value = new Map([...rows.value].sort(byStake).map(({ item }, n) => [item.id, n]))
+      const asked = before[1] !== undefined && before[1] !== order.value
+      if ((places.value.size > 0 && !asked) || now === null || rows.value.length === 0) return
+      places.value = new Map([...rows.value].sort(byOrder(order.value)).map(({ item }, n) => [item.id, n]))
+      if (asked) return
       const filled = NAMES.find((state) => narrowed(rows.value, { ...wish.value, state }, now.today).length > 0)
-      wish.value.state = filled ?? 'in use'
+      wish.value.state = filled ?? 'all open'
     },
     { immediate: true },
   )
   const inState = computed(() => (answer.value ? narrowed(rows.value, wish.value, answer.value.today) : []))
   const shown = computed(() => {
-    const placeOf = ({ item }: (typeof rows.value)[number]): number => order.value.get(item.id) ?? order.value.size
-    return picked(inState.value, wish.value).sort((a, b) => placeOf(a) - placeOf(b))
+    const placeOf = ({ item }: (typeof rows.value)[number]): number => places.value.get(item.id) ?? places.value.size
+    return picked(inState.value, wish.value)
+      .filter(({ standing }) => standing !== 'past' || folded.value.length === 0)
+      .sort((a, b) => placeOf(a) - placeOf(b))
   })
+  /** What has expired, while it is one line. */
+  const folded = computed(() =>
+    unfolded.value || wish.value.standing !== null
+      ? []
+      : picked(inState.value, wish.value).filter(({ standing }) => standing === 'past'),
+  )
   const states = computed(() => {
     const { value } = answer
     if (!value) return []
@@ -87,5 +101,5 @@ export function useRaceRows(answer: Readonly<Ref<ShelfLifeAnswer | null>>, stock
     wish.value = { state: wish.value.state, standing: null, only: null, zoneId: null, categoryId: null }
   }
 
-  return { wish, rows, shown, states, chips, zones, categories, kind, sum, everything }
+  return { wish, order, unfolded, folded, rows, shown, states, chips, zones, categories, kind, sum, everything }
 }

@@ -88,7 +88,7 @@ onMounted(() => {
 
 <template>
   <v-app :theme="theme">
-    <a class="skip visually-hidden" href="#place">Skip to the place</a>
+    <a class="skip visually-hidden" href="#place">Skip to the page</a>
     <StatusStrip class="status" />
     <div class="house">
       <ChestOfDrawers v-if="!mobile" class="chest" @jump="jumping = true" />

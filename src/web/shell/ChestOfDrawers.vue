@@ -1,47 +1,50 @@
 <script setup lang="ts">
+import { mdiCogOutline } from '@mdi/js'
+import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { useDevices, useFronts } from '#web/data/reads'
+import { placeOf, PLACES } from '#web/ui/places'
 import { useWhenIdle } from '#web/ui/when-idle'
-import { FRONTS } from './fronts'
 
 defineEmits<{ jump: [] }>()
 const { answer: fronts } = useFronts()
 const idle = useWhenIdle()
-const { answer: door } = useDevices(() => idle.value)
+const { answer: phones } = useDevices(() => idle.value)
 const route = useRoute()
-
-function isOpen(to: string): boolean {
-  if (to === '/')
-    return (
-      route.path === '/' ||
-      route.path.startsWith('/day') ||
-      route.path.startsWith('/drawer') ||
-      route.path === '/tally-sheet'
-    )
-  if (to === '/projects') return route.path.startsWith('/projects') || route.path.startsWith('/plan')
-  if (to === '/collection') return route.path.startsWith('/collection') || route.path.startsWith('/items')
-  return route.path.startsWith(to)
-}
+const open = computed(() => placeOf(route.meta['place']))
+const settings = PLACES.at(-1)
 </script>
 
 <template>
   <nav aria-label="Places">
     <div class="name">Seligo</div>
     <RouterLink
-      v-for="front in FRONTS"
-      :key="front.to"
-      :to="front.to"
+      v-for="place in PLACES.slice(0, -1)"
+      :key="place.to"
+      :to="place.to"
       class="front"
-      :class="{ open: isOpen(front.to) }"
-      :aria-current="isOpen(front.to) ? 'page' : undefined"
+      :class="{ open: open === place }"
+      :aria-current="open === place ? 'page' : undefined"
     >
-      <span class="title">{{ front.name }}</span>
-      <span class="figure figures">{{ fronts ? front.figure(fronts) : '' }}</span>
+      <span class="title">{{ place.name }}</span>
+      <span class="figure figures">{{ (fronts && place.figure(fronts)) || place.question }}</span>
       <span class="pull" aria-hidden="true"></span>
     </RouterLink>
+    <RouterLink
+      v-if="settings"
+      :to="settings.to"
+      class="front gear"
+      :class="{ open: open === settings }"
+      :aria-current="open === settings ? 'page' : undefined"
+    >
+      <svg viewBox="0 0 24 24" width="20" height="20" aria-hidden="true">
+        <path :d="mdiCogOutline" fill="currentColor" />
+      </svg>
+      <span class="title">{{ settings.name }}</span>
+    </RouterLink>
     <button type="button" class="jump" @click="$emit('jump')">Find an item <kbd>/</kbd></button>
-    <RouterLink v-if="door?.picked" to="/settings/devices" class="door">{{
-      door.url ? 'Open to phones' : 'Door to phones is stuck'
+    <RouterLink v-if="phones?.picked" to="/settings/phones" class="phones">{{
+      phones.url ? 'Open to phones' : 'Phone access isn’t working'
     }}</RouterLink>
   </nav>
 </template>
@@ -132,12 +135,18 @@ kbd {
   margin-left: 4px;
 }
 
-.door:not(.v-btn) {
+.phones:not(.v-btn) {
   display: flex;
   align-items: center;
   min-height: 32px;
   padding: 0 6px;
   font-size: 13px;
   color: var(--quiet);
+}
+
+.gear {
+  grid-template-columns: auto 1fr;
+  gap: 8px;
+  align-items: center;
 }
 </style>

@@ -9,7 +9,7 @@ import { useTicks } from '#web/data/ticks'
 import { lastFocus } from '#web/ui/form/last-focus'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { useFinding } from '#web/ui/use-finding'
-import { callIt, kindAndMaker, shortName, twinWords } from '#web/ui/words/item-words'
+import { callIt, kindAndMaker, matchesWords, shortName, twinWords } from '#web/ui/words/item-words'
 
 /** As many as can be told apart at a glance. */
 const SHOWN = 7
@@ -23,8 +23,16 @@ const text = ref<string | null>('')
 const at = ref(0)
 const field = ref<HTMLInputElement | null>(null)
 const { words, found: all, gone } = useFinding(text, () => stock.items)
+/** What is in the drawer and has the words is most often what is ticked: it comes first. */
+const isFirst = (item: ListedItem): boolean => item.placement !== null && matchesWords(item, words.value)
 const found = computed(() =>
-  words.value === '' ? [] : [...all.value, ...gone.value.map((each) => each.item)].slice(0, SHOWN),
+  words.value === ''
+    ? []
+    : [
+        ...all.value.filter(isFirst),
+        ...all.value.filter((item) => !isFirst(item)),
+        ...gone.value.map((each) => each.item),
+      ].slice(0, SHOWN),
 )
 const units = useUnits()
 const twins = computed(() => twinWords(found.value, units.value))
@@ -73,7 +81,7 @@ function go(item: ListedItem | undefined): void {
         ref="field"
         v-model="text"
         autocomplete="off"
-        placeholder="a few letters of maker, name, shade or notes"
+        placeholder="a few letters of brand, name, shade or notes"
         role="combobox"
         aria-haspopup="grid"
         aria-controls="jump-list"
@@ -106,7 +114,7 @@ function go(item: ListedItem | undefined): void {
               v-if="item.endedOn === null"
               type="button"
               tabindex="-1"
-              class="tick"
+              class="tick text-act"
               :aria-label="`Tick ${callIt(item)} as worn today`"
               @click="tick(item)"
             >
@@ -142,8 +150,6 @@ input {
 }
 
 ul {
-  list-style: none;
-  padding: 0;
   margin: 8px 0 0;
 }
 
@@ -181,8 +187,6 @@ li button.tick {
   width: auto;
   padding: 0 10px;
   min-height: 44px;
-  color: var(--primary);
-  text-decoration: underline;
 }
 
 .keys {

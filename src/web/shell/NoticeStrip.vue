@@ -47,7 +47,7 @@ function close(): void {
     </div>
     <template #actions>
       <v-btn v-if="trouble?.remedy" class="take-back" @click="trouble.remedy.act()">{{ trouble.remedy.words }}</v-btn>
-      <v-btn v-else-if="done && !trouble" class="take-back" @click="changes.takeBackLast()">Take back</v-btn>
+      <v-btn v-else-if="done && !trouble" class="take-back" @click="changes.takeBackLast()">Undo</v-btn>
       <v-btn variant="text" @click="close">Close</v-btn>
     </template>
   </v-snackbar>

@@ -1,29 +1,44 @@
 <script setup lang="ts">
-import { ref } from 'vue'
-import { FRONTS } from './fronts'
+import { computed, ref } from 'vue'
+import { useRoute } from 'vue-router'
+import { placeOf, PLACES } from '#web/ui/places'
 
 defineEmits<{ jump: [] }>()
 const more = ref(false)
-const inBar = ['/', '/collection', '/projects', '/check-in']
-const bar = FRONTS.filter((front) => inBar.includes(front.to))
-const rest = FRONTS.filter((front) => !inBar.includes(front.to))
+const route = useRoute()
+const open = computed(() => placeOf(route.meta['place']))
+const inBar = ['/', '/collection', '/projects', '/buying']
+const bar = PLACES.filter((place) => inBar.includes(place.to))
+const rest = PLACES.filter((place) => !inBar.includes(place.to))
 </script>
 
 <template>
   <nav aria-label="Places">
     <v-bottom-navigation class="bar" :height="56" grow :elevation="0">
-      <v-btn v-for="front in bar" :key="front.to" :to="front.to" :exact="front.to === '/'" class="front">{{
-        front.name
-      }}</v-btn>
-      <v-btn class="front" aria-haspopup="dialog" :aria-expanded="more" @click="more = true">More</v-btn>
+      <v-btn
+        v-for="place in bar"
+        :key="place.to"
+        :to="place.to"
+        class="front"
+        :class="{ open: open === place }"
+        :aria-current="open === place ? 'page' : undefined"
+        >{{ place.name }}</v-btn
+      >
+      <v-btn
+        class="front"
+        :class="{ open: rest.includes(open) }"
+        aria-haspopup="dialog"
+        :aria-expanded="more"
+        @click="more = true"
+        >More</v-btn
+      >
     </v-bottom-navigation>
     <v-bottom-sheet v-model="more" aria-label="More places">
       <div class="sheet rest">
-        <RouterLink to="/drawer" class="row" @click="more = false">Lay the drawer</RouterLink>
-        <RouterLink to="/buying/till" class="row" @click="more = false">Before buying</RouterLink>
-        <RouterLink v-for="front in rest" :key="front.to" :to="front.to" class="row" @click="more = false">{{
-          front.name
+        <RouterLink v-for="place in rest" :key="place.to" :to="place.to" class="row" @click="more = false">{{
+          place.name
         }}</RouterLink>
+        <RouterLink to="/drawer" class="row" @click="more = false">Arrange the drawer</RouterLink>
         <button type="button" class="row" @click="((more = false), $emit('jump'))">Find an item</button>
       </div>
     </v-bottom-sheet>
@@ -41,15 +56,16 @@ const rest = FRONTS.filter((front) => !inBar.includes(front.to))
 
 .bar .front {
   min-width: 0;
-  padding: 0 4px;
+  padding: 0 2px;
   border-radius: 0;
-  font: 600 13px var(--display);
+  font: 600 12.5px/1.15 var(--display);
+  white-space: normal;
   letter-spacing: 0;
   text-transform: none;
   color: var(--quiet);
 }
 
-.bar .front.v-btn--active {
+.bar .front.open {
   color: var(--primary);
   box-shadow: inset 0 3px 0 var(--primary);
 }

@@ -17,29 +17,29 @@ function reload(): void {
 <template>
   <div class="strips">
     <p v-if="pending.away" class="strip" role="status">
-      <strong>Seligo does not answer.</strong>
+      <strong>Seligo doesn’t answer.</strong>
       {{
         pending.acts.length === 0
           ? 'What is shown is as it was last known.'
-          : waitingWords(pending.acts.length).replace('Seligo does not answer. ', '')
+          : waitingWords(pending.acts.length).replace('Seligo doesn’t answer. ', '')
       }}
     </p>
     <p v-if="server.trouble === 'damaged'" class="strip alarm" role="alert">
-      <strong>The collection is damaged.</strong> Parts of its file cannot be read; nothing more should be stored in it.
-      <RouterLink to="/settings/copies">Go back to a sound copy</RouterLink>
+      <strong>The collection is damaged.</strong> Parts of its file can’t be read; nothing more should be saved in it.
+      <RouterLink to="/settings/safety-copies">Restore a sound safety copy</RouterLink>
     </p>
     <p v-else-if="server.trouble === 'read-only'" class="strip alarm" role="alert">
-      <strong>The collection can be looked at, and nothing can be stored.</strong> Its file or its disk cannot be
-      written: give it back its rights or its room, then start Seligo again.
+      <strong>The collection can be looked at, and nothing can be saved.</strong> Its file or its disk can’t be written:
+      give it back its rights or its room, then start Seligo again.
     </p>
     <p v-if="server.updated" class="strip" role="status">
-      <strong>Seligo was updated.</strong> This page is of before; what waits to be stored is kept.
-      <v-btn variant="outlined" size="small" @click="reload">Load the page again</v-btn>
+      <strong>Seligo was updated.</strong> This page is out of date; what waits to be saved is kept.
+      <v-btn variant="outlined" size="small" @click="reload">Reload the page</v-btn>
     </p>
     <p v-if="pending.elsewhere.length > 0" class="strip" role="status">
       {{ counted(pending.elsewhere.length, 'act') }} made in another collection at this address
       {{ pending.elsewhere.length === 1 ? 'waits' : 'wait' }} until that one is open again.
-      <v-btn variant="outlined" size="small" @click="pending.dropElsewhere()">Let go of them</v-btn>
+      <v-btn variant="outlined" size="small" @click="pending.dropElsewhere()">Discard</v-btn>
     </p>
   </div>
 </template>

@@ -20,7 +20,7 @@ function report(error: unknown): void {
   if (error instanceof DOMException && error.name === 'AbortError') return
   if (error instanceof OutOfReach || error instanceof Refused) return changes.show(error)
   if (error instanceof Error && isLostPart(error))
-    return changes.fault('A part of the page did not come. Is Seligo still running? Try again when it is.')
+    return changes.fault('A part of the page couldn’t be loaded. Is Seligo still running? Try again when it is.')
   console.error(error)
-  changes.fault('Something on this page does not work. What you have stored is safe; load the page again.')
+  changes.fault('Something on this page doesn’t work. What you have saved is safe; reload the page.')
 }

@@ -13,30 +13,26 @@ const emit = defineEmits<{ close: []; mend: [cells: LineCells] }>()
 const draft = useDraft(() => ({ ...props.cells }))
 const { typed } = draft
 const FIELDS = [
-  ['maker', 'Maker'],
+  ['maker', 'Brand'],
   ['shade', 'Shade or name'],
   ['size', 'Size'],
   ['opened', 'Opened'],
-  ['pao', 'Months after opening'],
+  ['pao', 'PAO, months'],
   ['expiry', 'Printed expiry'],
   ['price', 'Price'],
   ['uses', 'Uses so far'],
+  ['left', 'How much is left'],
+  ['quantity', 'How many'],
   ['notes', 'Notes'],
 ] as const
 </script>
 
 <template>
-  <FormDialog
-    title="How is it meant?"
-    :draft="draft"
-    act="That is it"
-    @close="emit('close')"
-    @store="emit('mend', typed)"
-  >
+  <FormDialog title="How is it meant?" :draft="draft" act="Save" @close="emit('close')" @store="emit('mend', typed)">
     <p class="quiet">“{{ line }}”</p>
     <v-autocomplete
       v-model="typed.category"
-      label="Kind"
+      label="Type"
       auto-select-first
       :items="categories.map((each) => each.name)"
     />

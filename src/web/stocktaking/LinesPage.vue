@@ -27,6 +27,8 @@ const rows = computed(() => {
   return lines.value.map((line, n) => {
     const row = settled.value ? preview?.rows[n] : undefined
     const problems = (preview?.groups ?? [])
+      // That is asked beside its name.
+      .filter(({ code }) => code !== 'no-category')
       .filter((group) => group.serious)
       .flatMap((group) => group.cells.filter((cell) => cell.row === row?.row).map((cell) => cell.message))
     return { line, row: row ?? null, problems }
@@ -59,9 +61,9 @@ async function store(): Promise<void> {
 <template>
   <PlaceHead
     title="Line by line"
-    question="What do I own? One thing a line, as you would scribble it; or paste a list you keep."
+    question="What do I own? One item a line, as you would scribble it; or paste a list you keep."
     :primary="{
-      words: `Store ${counted(toStore, 'item')}`,
+      words: `Save ${counted(toStore, 'item')}`,
       act: store,
       disabled: toStore === 0,
       busy: draft.busy.value,
@@ -78,21 +80,22 @@ async function store(): Promise<void> {
       <v-textarea
         v-model="typed.text"
         autofocus
-        label="Your things"
+        label="Your items"
         rows="10"
         spellcheck="false"
         :placeholder="'pellwick rust bloom blush 5g opened march 25 12M €18\nquillfern soot mascara unopened\n\nLIPSTICKS\nondrake brake light 3.5 g gift'"
         persistent-placeholder
       />
       <p class="quiet hint">
-        Maker, shade and kind are enough. Size, “opened spring 2024” or “unopened”, 12M, “exp 11/27”, a price, “gift”,
-        “backup x2” are understood too; a kind on a line of its own holds for the lines below it.
+        Brand, shade and type are enough. Size, “opened spring 2024” or “unopened”, 12M, “exp 11/27”, a price, “gift”,
+        “half left”, “hit pan”, “used 40 times”, “x2” are understood too; a type on a line of its own holds for the
+        lines below it.
       </p>
     </div>
     <section aria-label="As understood">
       <p class="figures summary" role="status">
         {{ counted(lines.length, 'line') }}{{ settled ? `, ${toStore} understood` : ''
-        }}{{ left > 0 ? `, ${left} without a kind` : '' }}
+        }}{{ left > 0 ? `, ${left} without a type` : '' }}
       </p>
       <ol>
         <UnderstoodLine
@@ -106,7 +109,7 @@ async function store(): Promise<void> {
           @mend="mending = { text: line.text, cells: line.cells }"
         />
       </ol>
-      <p v-if="lines.length === 0" class="quiet">Each thing stands here as it is understood, while you type.</p>
+      <p v-if="lines.length === 0" class="quiet">Each item stands here as it is understood, while you type.</p>
     </section>
   </div>
   <LineDialog
@@ -135,12 +138,6 @@ async function store(): Promise<void> {
 .summary {
   margin: 0 0 6px;
   font-weight: 600;
-}
-
-ol {
-  list-style: none;
-  margin: 0;
-  padding: 0;
 }
 
 .stored {

@@ -16,7 +16,7 @@ const ORDERS = {
   money: 'most money lost',
   years: 'longest supply',
   need: 'needed soonest',
-  face: 'order of a face',
+  face: 'makeup order',
 } as const
 type Order = keyof typeof ORDERS
 const order = ref<Order>('money')
@@ -41,16 +41,12 @@ const lost = computed(() => {
 </script>
 
 <template>
-  <PlaceHead
-    title="Supply"
-    question="Is it more than a face can use?"
-    :acts="[{ words: 'Shelf life', to: '/shelf-life' }]"
-  />
+  <PlaceHead question="Is it more than I can use?" />
   <template v-if="answer">
     <EmptyPlace
       v-if="categories.length === 0"
       title="Nothing in stock yet"
-      act="Say what you own"
+      act="Add what you own"
       to="/collection/lines"
     >
       <template #drawing>
@@ -61,7 +57,7 @@ const lost = computed(() => {
           <rect x="10" y="36" width="90" height="12" class="line" />
         </svg>
       </template>
-      Once the collection holds things and some are worn, how long each kind lasts stands here.
+      Once you’ve worn some of what you own, this shows how long each type will last you.
     </EmptyPlace>
     <template v-else>
       <div class="top">
@@ -71,7 +67,7 @@ const lost = computed(() => {
             about <strong>{{ moneyShort(lost.money, answer.currency) }}</strong> left in them.</template
           >
           <template v-else-if="answer.categories.every((each) => each.perYear === null)"
-            >How long your items last is told once a type has 12 wears over two weeks or more.</template
+            >We can say how long a type lasts once you’ve worn it 12 times over at least two weeks.</template
           >
           <template v-else>All {{ counted(lost.items, 'item') }} get their turn before they expire.</template>
         </p>
@@ -82,9 +78,9 @@ const lost = computed(() => {
           :items="Object.entries(ORDERS).map(([value, title]) => ({ value, title }))"
         />
       </div>
-      <section class="sheet supply" aria-label="Supply by category">
+      <section class="sheet supply" aria-label="How much I own, by type">
         <div class="heads quiet">
-          <span>category</span>
+          <span>type</span>
           <div ref="axis" class="axis figures" aria-hidden="true">
             <span v-for="n in YEARS + 1" :key="n" :style="{ left: `${(100 * (n - 1)) / (YEARS + 0.6)}%` }">{{
               n === 1 ? 'today' : n - 1

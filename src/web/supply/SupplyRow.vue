@@ -85,7 +85,7 @@ const shown = computed(() => (all.value ? props.view.expiring : props.view.expir
             view.perYear === null
               ? ''
               : view.expiring.length === 0
-                ? 'all get their turn'
+                ? 'all will be used in time'
                 : `${view.expiring.length} will expire first, ${moneyShort(view.expiringPrice, currency)}`
           }}</small></span
         >
@@ -244,8 +244,6 @@ small {
   grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
   gap: 0 18px;
   margin: 6px 0 0;
-  padding: 0;
-  list-style: none;
 }
 
 .expiring li {

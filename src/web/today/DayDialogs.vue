@@ -45,7 +45,7 @@ function pick(item: ListedItem): void {
 }
 
 function wear(saved: SavedFace): void {
-  ticks.putOn(day, saved.itemIds, `The face ${saved.name}`, { kind: 'face', id: saved.id })
+  ticks.putOn(day, saved.itemIds, `The look ${saved.name}`, { kind: 'face', id: saved.id })
   open.value = null
 }
 </script>
@@ -61,8 +61,8 @@ function wear(saved: SavedFace): void {
   <ItemPicker
     v-if="picking"
     v-model="picking"
-    :title="open === 'put-back' ? 'Held up, looked at and put back' : 'Worn from outside the drawer'"
-    :action="open === 'put-back' ? 'Put back' : 'Tick'"
+    :title="open === 'put-back' ? 'Considered, not used' : 'Worn from outside the drawer'"
+    :action="open === 'put-back' ? 'Not used' : 'Tick'"
     :exclude="[...worn.keys()]"
     @pick="pick"
   />

@@ -30,7 +30,7 @@ const isToday = computed(() => props.day === props.today)
         <div>
           <h1>{{ longDay(day) }}</h1>
           <p class="quiet">
-            {{ isToday ? 'What do I put on, and is it ticked off?' : `What was worn ${fromNow(day, today)}?` }}
+            {{ isToday ? 'What are you wearing today?' : `What was worn ${fromNow(day, today)}?` }}
           </p>
         </div>
         <v-btn variant="text" :icon="mdiCalendar" size="44" aria-label="Go to any day" @click="picking = true" />

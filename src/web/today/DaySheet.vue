@@ -40,7 +40,7 @@ function store(): void {
     @close="emit('close')"
     @store="store"
   >
-    <p class="quiet">All of it may stay open. What is told changes what is suggested.</p>
+    <p class="quiet">All optional. It changes what is suggested.</p>
     <div class="pairs">
       <ChoiceRow v-model="typed.skin" label="Skin" :options="SKINS" again />
       <ChoiceRow v-model="typed.clothes" label="Clothes" :options="TONES" again />

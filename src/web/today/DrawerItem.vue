@@ -18,6 +18,8 @@ const props = defineProps<{
   density: 'roomy' | 'close' | 'packed' | 'row'
   worn: boolean
   wornParts: readonly string[]
+  /** Its brand, type or product where another has its name. */
+  apart: string
   tabindex: number
 }>()
 const emit = defineEmits<{ tap: []; focus: [] }>()
@@ -58,7 +60,7 @@ const big = computed(() => props.density === 'roomy')
       class="tile"
       :class="[density, { worn }]"
       :aria-pressed="worn"
-      :aria-label="`${gaugeWords(item, worn, wornParts, verdict)}${waiting ? ', waits to be stored' : ''}`"
+      :aria-label="`${gaugeWords(item, worn, wornParts, verdict)}${waiting ? ', waits to be saved' : ''}`"
       :tabindex="tabindex"
       @click="emit('tap')"
       @focus="emit('focus')"
@@ -69,7 +71,8 @@ const big = computed(() => props.density === 'roomy')
       /></span>
       <span class="words">
         <span class="name">{{ shortName(item) }}</span>
-        <span v-if="density !== 'packed'" class="caption" :class="{ pressing }">{{ caption }}</span>
+        <span v-if="apart && caption" class="apart">{{ apart }}</span>
+        <span v-if="density !== 'packed'" class="caption" :class="{ pressing }">{{ caption || apart }}</span>
       </span>
       <WornTick v-if="worn || waiting" class="tick" :waiting="waiting" />
     </button>
@@ -126,6 +129,11 @@ const big = computed(() => props.density === 'roomy')
   top: -3px;
 }
 
+/* What lies has one baseline, with a rail beneath it or without. */
+.roomy .lying :deep(.gauge:not(.upright):not(:has(> .rail))) {
+  padding-bottom: 19px;
+}
+
 .words {
   display: grid;
   text-align: center;
@@ -146,6 +154,15 @@ const big = computed(() => props.density === 'roomy')
   line-height: 1.25;
   min-height: 15px;
   color: var(--quiet);
+  white-space: nowrap;
+}
+
+.apart {
+  font-size: 11.5px;
+  line-height: 1.2;
+  color: var(--quiet);
+  overflow: hidden;
+  text-overflow: ellipsis;
   white-space: nowrap;
 }
 

@@ -7,9 +7,9 @@ defineProps<{ collectionIsEmpty: boolean }>()
 
 <template>
   <EmptyPlace
-    :title="collectionIsEmpty ? 'Nothing is in the collection yet' : 'Nothing lies within reach yet'"
-    :act="collectionIsEmpty ? 'Type what you own, line by line' : 'See a drawer to begin with'"
-    :to="collectionIsEmpty ? '/collection/lines' : '/drawer/first'"
+    :title="collectionIsEmpty ? 'Nothing is in the collection yet' : 'Nothing is in the drawer yet'"
+    :act="collectionIsEmpty ? 'Type what you own, line by line' : 'See a starter drawer'"
+    :to="collectionIsEmpty ? '/collection/lines' : '/drawer/starter'"
   >
     <template #drawing>
       <svg viewBox="0 0 250 140" width="250" height="140" aria-hidden="true">
@@ -22,18 +22,18 @@ defineProps<{ collectionIsEmpty: boolean }>()
         <path d="M24 108h60M24 120h40M120 108h60M120 120h40" class="line" />
       </svg>
     </template>
-    This is where the drawer lies, seen from above: what you reach for, by zone, and one tap for each thing you put on.
+    This is your drawer, seen from above, zone by zone. Tap an item when you put it on.
     {{
       collectionIsEmpty
-        ? 'First it needs to know what you own: a line for each thing is enough.'
-        : 'Seligo can propose one from what you own; you strike and add.'
+        ? 'First it needs to know what you own: one line per item is enough.'
+        : 'Seligo can suggest one from what you own; you add and remove.'
     }}
     <template #acts>
       <v-btn v-if="collectionIsEmpty" variant="outlined" color="primary" to="/collection/import"
         >Import a sheet you keep</v-btn
       >
       <v-btn v-if="collectionIsEmpty" variant="outlined" color="primary" to="/collection/add">Add a first item</v-btn>
-      <v-btn v-else variant="outlined" color="primary" to="/drawer">Lay it by hand</v-btn>
+      <v-btn v-else variant="outlined" color="primary" to="/drawer">Arrange it by hand</v-btn>
     </template>
   </EmptyPlace>
 </template>

@@ -55,11 +55,13 @@ const more = computed<HeadAct[]>(() => [
       return { words, act: () => emit('same', face, words) }
     }),
   { words: 'Something else', act: () => emit('act', 'elsewhere') },
-  { words: 'Saved faces', act: () => emit('act', 'faces') },
+  { words: 'Saved looks', act: () => emit('act', 'faces') },
   ...(props.face.length > 0 ? [{ words: 'How it was worn', act: () => emit('act', 'details') }] : []),
-  { words: 'Held up, put back', act: () => emit('act', 'put-back') },
-  { words: 'Type in a sheet', to: '/tally-sheet' },
-  { words: 'Lay the drawer', to: '/drawer' },
+  { words: 'Considered, not used', act: () => emit('act', 'put-back') },
+  { words: 'Fill in from paper', to: '/paper' },
+  { words: 'Arrange the drawer', to: '/drawer' },
+  { words: 'Change season', to: '/drawer/season' },
+  { words: 'Shop my stash', to: '/stash' },
 ])
 const title = computed(() => {
   const when = props.day === props.today ? 'On today' : 'On that day'
@@ -75,7 +77,7 @@ function said(item: ListedItem): string {
 </script>
 
 <template>
-  <section class="line" aria-label="The day's face">
+  <section class="line" aria-label="The day’s look">
     <DayTrouble />
     <p class="words">
       <strong class="title figures">{{ title }}</strong>
@@ -85,18 +87,18 @@ function said(item: ListedItem): string {
         ><button
           v-if="item.placement === null"
           type="button"
-          class="back"
-          :aria-label="`Take back ${shortName(item)}, from outside the drawer`"
+          class="back text-act"
+          :aria-label="`Undo ${shortName(item)}, from outside the drawer`"
           @click="emit('tap', item)"
         >
-          take back</button
+          undo</button
         ><span v-if="index < face.length - 1" aria-hidden="true"> · </span>
       </span>
       <span v-if="pending.acts.length > 0 && !pending.away" class="quiet"> saving…</span>
     </p>
     <div class="acts">
       <v-btn v-if="changes.last" class="undo take-back" @click="changes.takeBackLast()"
-        >Take back: {{ changes.last.words }}</v-btn
+        >Undo: {{ changes.last.words }}</v-btn
       >
       <div class="places">
         <v-btn
@@ -160,9 +162,6 @@ function said(item: ListedItem): string {
 }
 
 .back {
-  color: var(--primary);
-  text-decoration: underline;
-  min-height: 44px;
   padding: 0 6px;
 }
 

@@ -10,7 +10,7 @@ import { useDevice } from '#web/data/device'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { shortName } from '#web/ui/words/item-words'
 import { locationWords } from '#web/ui/words/location-words'
-import { suggestionWords } from '#web/ui/words/suggestion-words'
+import { whyWords } from '#web/ui/words/why-words'
 
 /** The drawer's front lip: what to reach for, in the order of a face, a reason each; *not today* sends one away. */
 defineProps<{
@@ -35,16 +35,14 @@ const emit = defineEmits<{ tap: [item: ListedItem]; notToday: [item: ListedItem]
       @click="device.reachForFolded = !device.reachForFolded"
     >
       <h2>Reach for</h2>
-      <span class="quiet">{{
-        device.reachForFolded ? counted(suggestions.length, 'thing') : 'in the order of a face'
-      }}</span>
+      <span class="quiet">{{ device.reachForFolded ? counted(suggestions.length, 'item') : 'in makeup order' }}</span>
       <svg class="fold" viewBox="0 0 24 24" width="20" height="20" aria-hidden="true">
         <path :d="device.reachForFolded ? mdiChevronDown : mdiChevronUp" fill="currentColor" />
       </svg>
     </button>
     <div v-else class="label">
       <h2>Reach for</h2>
-      <span class="quiet">in the order of a face</span>
+      <span class="quiet">in makeup order</span>
     </div>
     <p v-if="sunscreen && !folded" class="sun">
       <strong>A sunscreen</strong>
@@ -61,7 +59,7 @@ const emit = defineEmits<{ tap: [item: ListedItem]; notToday: [item: ListedItem]
           <ItemGauge :item="items.get(suggestion.itemId)!" size="small" />
           <span class="words">
             <strong>{{ shortName(items.get(suggestion.itemId)!) }}</strong>
-            <span>{{ suggestionWords(suggestion, items, today) }}</span>
+            <span>{{ whyWords(suggestion.reason, items, today) }}</span>
           </span>
         </button>
         <button
@@ -77,7 +75,7 @@ const emit = defineEmits<{ tap: [item: ListedItem]; notToday: [item: ListedItem]
         </button>
       </template>
     </div>
-    <p v-if="suggestions.length === 0 && !sunscreen" class="none quiet">Nothing presses today. Take what you like.</p>
+    <p v-if="suggestions.length === 0 && !sunscreen" class="none quiet">Nothing is urgent today. Wear what you like.</p>
   </section>
 </template>
 

@@ -38,23 +38,23 @@ function drop(face: SavedFace): void {
 
 <template>
   <FormDialog
-    title="Saved faces"
+    title="Saved looks"
     :draft="draft"
-    :act="face.length > 0 ? 'Keep' : undefined"
+    :act="face.length > 0 ? 'Save' : undefined"
     :ready="typed.name.trim() !== ''"
     cancel="Close"
     @close="emit('close')"
     @store="keep"
   >
     <p v-if="faces.length === 0" class="quiet">
-      None kept yet. A face that you wear again and again is one tap from here.
+      None saved yet. Save a look you wear often, and it’s one tap from here.
     </p>
     <div v-for="each in faces" :key="each.id" class="face">
       <v-btn variant="outlined" color="primary" class="wear" @click="emit('wear', each)">{{ each.name }}</v-btn>
       <span class="quiet figures"
-        >{{ counted(each.itemIds.length, 'thing') }}{{ each.occasion ? `, ${each.occasion}` : '' }}</span
+        >{{ counted(each.itemIds.length, 'item') }}{{ each.occasion ? `, ${each.occasion}` : '' }}</span
       >
-      <v-btn variant="text" :aria-label="`Drop the face ${each.name}`" @click="drop(each)">Drop</v-btn>
+      <v-btn variant="text" :aria-label="`Remove the look ${each.name}`" @click="drop(each)">Remove</v-btn>
     </div>
     <v-text-field
       v-if="face.length > 0"

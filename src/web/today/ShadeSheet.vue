@@ -27,12 +27,12 @@ function done(isWorn: boolean): void {
     :title="shortName(item)"
     :label="`Shades of ${callIt(item)}`"
     :draft="draft"
-    :act="typed.chosen.length === 0 ? 'Worn, some shade' : `Worn: ${typed.chosen.length}`"
+    :act="typed.chosen.length === 0 ? 'Worn, shade not said' : `Worn: ${typed.chosen.length}`"
     :width="520"
     @close="emit('close')"
     @store="done(true)"
   >
-    <p class="quiet">Tap the shades you wore. None is fine too: “some shade”.</p>
+    <p class="quiet">Tap the shades you wore. If you don’t remember, that’s fine: “shade not said”.</p>
     <div class="large"><ItemGauge :item="item" size="large" :worn-parts="typed.chosen" :rail="false" /></div>
     <div class="shades" role="group" aria-label="Shades">
       <button

@@ -15,7 +15,7 @@ function say(said: 'no makeup' | 'not written down'): void {
 </script>
 
 <template>
-  <section class="inset silent" aria-label="Days without a word">
+  <section class="inset silent" aria-label="Missing days">
     <p>Nothing is written down {{ stretchWords(silence, today) }}: no makeup, or not written down?</p>
     <v-btn variant="outlined" color="primary" @click="say('no makeup')">No makeup</v-btn>
     <v-btn variant="outlined" color="primary" @click="say('not written down')">Not written down</v-btn>

@@ -9,6 +9,8 @@ const props = defineProps<{
   rows: readonly ListedItem[]
   days: readonly Day[]
   ticks: Readonly<Record<string, readonly Day[]>>
+  /** What was ticked before and is to be removed. */
+  unticked: Readonly<Record<string, readonly Day[]>>
   /** "item day" of what the log holds. */
   there: ReadonlySet<string>
 }>()
@@ -18,12 +20,16 @@ function isThere(itemId: string, day: Day): boolean {
   return props.there.has(`${itemId} ${day}`)
 }
 
+function isUnticked(itemId: string, day: Day): boolean {
+  return (props.unticked[itemId] ?? []).includes(day)
+}
+
 function isTicked(itemId: string, day: Day): boolean {
   return (props.ticks[itemId] ?? []).includes(day)
 }
 
 function sum(itemId: string): number {
-  return props.days.filter((day) => isThere(itemId, day) || isTicked(itemId, day)).length
+  return props.days.filter((day) => (isThere(itemId, day) && !isUnticked(itemId, day)) || isTicked(itemId, day)).length
 }
 
 /** The number of a day as far as it is typed: 1, then 12. */
@@ -60,9 +66,9 @@ function move(event: KeyboardEvent, row: number, column: number): void {
               :id="`square-${row}-${column}`"
               type="button"
               :tabindex="column === 0 ? 0 : -1"
-              :aria-pressed="isTicked(item.id, day)"
-              :aria-label="`${callIt(item)}, ${dateWords(day)}${isThere(item.id, day) ? ', in the log already' : ''}`"
-              @click="!isThere(item.id, day) && emit('toggle', item.id, day)"
+              :aria-pressed="isTicked(item.id, day) || (isThere(item.id, day) && !isUnticked(item.id, day))"
+              :aria-label="`${callIt(item)}, ${dateWords(day)}${isUnticked(item.id, day) ? ', to be removed' : isThere(item.id, day) ? ', ticked already' : ''}`"
+              @click="emit('toggle', item.id, day)"
               @keydown="move($event, row, column)"
             >
               <svg
@@ -72,6 +78,7 @@ function move(event: KeyboardEvent, row: number, column: number): void {
                 aria-hidden="true"
               >
                 <path d="M13 3 7 21" />
+                <path v-if="isUnticked(item.id, day)" d="M2 12H18" class="removed" />
               </svg>
             </button>
           </td>
@@ -79,7 +86,7 @@ function move(event: KeyboardEvent, row: number, column: number): void {
         </tr>
       </tbody>
     </table>
-    <p v-if="rows.length === 0" class="quiet empty">Add the rows of your sheet: one for each thing on it.</p>
+    <p v-if="rows.length === 0" class="quiet empty">Add a row for each item on your paper.</p>
   </div>
 </template>
 
@@ -162,5 +169,9 @@ path {
 
 .empty {
   padding: 10px;
+}
+
+.removed {
+  stroke: var(--alarm);
 }
 </style>

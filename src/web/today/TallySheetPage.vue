@@ -16,7 +16,7 @@ import TallyPaper from './TallyPaper.vue'
 
 /** A paper sheet of strokes typed in, month by month: a row for each thing, a square for each day. */
 const stock = useStock()
-const draft = useDraft(() => ({ ticks: {} as Record<string, Day[]> }))
+const draft = useDraft(() => ({ ticks: {} as Record<string, Day[]>, unticked: {} as Record<string, Day[]> }))
 const { typed } = draft
 const monthName = dayFormat({ month: 'long', year: 'numeric' })
 /** The first day of the month that lies open. */
@@ -42,7 +42,15 @@ const days = computed<Day[]>(() => {
 })
 const isLast = computed(() => stock.today === null || month.value === null || month.value >= firstOf(stock.today))
 /** Of every month that was typed in, not only of the one that lies open. */
-const count = computed(() => Object.values(typed.value.ticks).reduce((sum, each) => sum + each.length, 0))
+const sumOf = (days: Record<string, Day[]>): number => Object.values(days).reduce((sum, each) => sum + each.length, 0)
+const count = computed(() => sumOf(typed.value.ticks))
+const removing = computed(() => sumOf(typed.value.unticked))
+const toSave = computed(() =>
+  [
+    ...(count.value > 0 || removing.value === 0 ? [usesWords(count.value)] : []),
+    ...(removing.value > 0 ? [`${removing.value} removed`] : []),
+  ].join(', '),
+)
 /** What the log holds of this month already: on the sheet in another ink. */
 const log = useRead<{ worn: { itemId: string; day: Day }[] }>(
   () => ['worn-days', days.value[0] ?? '', days.value.at(-1) ?? ''],
@@ -62,21 +70,26 @@ function turn(by: number): void {
 }
 
 function toggle(itemId: string, day: Day): void {
-  const now = typed.value.ticks[itemId] ?? []
+  // What was ticked before is unticked by the same tap.
+  const which = there.value.has(`${itemId} ${day}`) ? 'unticked' : 'ticks'
+  const now = typed.value[which][itemId] ?? []
   const after = now.includes(day) ? now.filter((each) => each !== day) : [...now, day]
-  typed.value.ticks = { ...typed.value.ticks, [itemId]: after }
+  typed.value[which] = { ...typed.value[which], [itemId]: after }
 }
 
 async function store(): Promise<void> {
   const asked = count.value
-  const answer = await draft.store<{ added: number; change: ChangeNote }>('POST', '/tally-sheet', {
-    rows: Object.entries(typed.value.ticks)
-      .filter(([, own]) => own.length > 0)
-      .map(([itemId, own]) => ({ itemId, days: own })),
+  const { ticks, unticked } = typed.value
+  const answer = await draft.store<{ added: number; removed: number; change: ChangeNote }>('POST', '/tally-sheet', {
+    rows: [...new Set([...Object.keys(ticks), ...Object.keys(unticked)])].map((itemId) => ({
+      itemId,
+      days: ticks[itemId] ?? [],
+      unticked: unticked[itemId] ?? [],
+    })),
   })
   if (!answer) return
-  stored.value = `${usesWords(answer.added)} stored${answer.added < asked ? `, ${asked - answer.added} were there already` : ''}.`
-  draft.begin({ ticks: {} })
+  stored.value = `${usesWords(answer.added)} saved${answer.added < asked ? `, ${asked - answer.added} were there already` : ''}${answer.removed > 0 ? `, ${answer.removed} removed` : ''}.`
+  draft.begin({ ticks: {}, unticked: {} })
 }
 
 function add(item: ListedItem): void {
@@ -87,9 +100,9 @@ function add(item: ListedItem): void {
 
 <template>
   <PlaceHead
-    title="Type in a sheet"
-    question="What does my paper sheet say for a month? Tick the days; what is there already stays."
-    :primary="{ words: `Store ${usesWords(count)}`, act: store, disabled: count === 0, busy: draft.busy.value }"
+    title="Fill in from paper"
+    question="Which days did you tick on paper? Tap a tick that’s wrong to remove it."
+    :primary="{ words: `Save ${toSave}`, act: store, disabled: count + removing === 0, busy: draft.busy.value }"
     :acts="[{ words: 'Add a row', act: () => (picking = true) }]"
   />
   <div class="month">
@@ -103,11 +116,19 @@ function add(item: ListedItem): void {
       :disabled="isLast"
       @click="turn(1)"
     />
-    <span class="quiet">By keyboard: the number of a day, then the space bar; arrows walk.</span>
+    <span class="quiet">By keyboard: type the day, then the space bar; arrows move.</span>
   </div>
   <p v-if="stored" class="inset stored" role="status">{{ stored }}</p>
   <FormTrouble :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />
-  <TallyPaper v-if="opened" :rows="rows" :days="days" :ticks="typed.ticks" :there="there" @toggle="toggle" />
+  <TallyPaper
+    v-if="opened"
+    :rows="rows"
+    :days="days"
+    :ticks="typed.ticks"
+    :unticked="typed.unticked"
+    :there="there"
+    @toggle="toggle"
+  />
   <ItemPicker
     v-if="picking"
     v-model="picking"

@@ -17,6 +17,7 @@ import type { AboveTheDrawer } from './above-the-drawer'
 import FaceLine from './FaceLine.vue'
 import ReachForLip from './ReachForLip.vue'
 import { useShownDay } from './use-shown-day'
+import { apartWords } from '#web/ui/words/item-words'
 import ZoneCompartment from './ZoneCompartment.vue'
 
 const DayDialogs = latePart(() => import('./DayDialogs.vue'))
@@ -45,6 +46,10 @@ const trials = computed<DrawerZone>(() => {
   const itemIds = shown.value?.onTrial ?? []
   return { id: 'on trial', name: 'On trial', slots: itemIds.length, taken: itemIds.length, version: 1, itemIds }
 })
+/** Two of one name in the drawer are told apart on their tiles. */
+const apart = computed(() =>
+  apartWords([...items.value.values()].filter(({ placement, onTrial }) => placement !== null || onTrial)),
+)
 const shadesOf = ref<ListedItem | null>(null)
 /** What is open above the drawer. */
 const open = ref<AboveTheDrawer | null>(null)
@@ -108,9 +113,17 @@ useShortcut('day after', () => {
             :zone="zone"
             :items="items"
             :worn="worn"
+            :apart="apart"
             @tap="tap"
           />
-          <ZoneCompartment v-if="shown.onTrial.length > 0" :zone="trials" :items="items" :worn="worn" @tap="tap" />
+          <ZoneCompartment
+            v-if="shown.onTrial.length > 0"
+            :zone="trials"
+            :items="items"
+            :worn="worn"
+            :apart="apart"
+            @tap="tap"
+          />
         </div>
         <ReachForLip
           v-if="!mobile && shown.day === today"

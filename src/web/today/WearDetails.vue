@@ -101,7 +101,7 @@ function store(): void {
         :label="`Worn as (else ${item.wornAs})`"
         :items="stock.categories.map((each) => ({ title: each.name, value: each.id }))"
       />
-      <div class="two">
+      <div class="side-by-side">
         <v-number-input
           v-model="typed.amount"
           :min="0.1"
@@ -115,7 +115,7 @@ function store(): void {
       </div>
       <template v-if="others.length > 0">
         <p v-if="wear?.mix" class="quiet">Mixed {{ wear.mix.ratio }} already; choosing again replaces it.</p>
-        <div class="two">
+        <div class="side-by-side">
           <v-select
             v-model="typed.partner"
             label="Mixed with"
@@ -130,11 +130,3 @@ function store(): void {
     </template>
   </FormDialog>
 </template>
-
-<style scoped>
-.two {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px;
-}
-</style>

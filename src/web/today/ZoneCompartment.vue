@@ -11,6 +11,8 @@ const props = defineProps<{
   zone: DrawerZone
   items: ReadonlyMap<string, ListedItem>
   worn: ReadonlyMap<string, readonly string[]>
+  /** What tells items of one name apart, by id. */
+  apart: ReadonlyMap<string, string>
 }>()
 const emit = defineEmits<{ tap: [item: ListedItem] }>()
 /** Up to here the middle drawing with its name fits. */
@@ -62,6 +64,7 @@ function move(event: KeyboardEvent): void {
         :density="density"
         :worn="worn.has(item.id)"
         :worn-parts="worn.get(item.id) ?? []"
+        :apart="apart.get(item.id) ?? ''"
         :tabindex="index === Math.min(at, lying.length - 1) ? 0 : -1"
         @tap="emit('tap', item)"
         @focus="at = index"
@@ -70,7 +73,7 @@ function move(event: KeyboardEvent): void {
       <template v-if="density === 'roomy'">
         <span v-for="n in Math.min(Math.max(free, 0), 3)" :key="n" class="hollow" aria-hidden="true"></span>
       </template>
-      <p v-if="lying.length === 0 && density !== 'roomy'" class="bare quiet">Nothing lies here.</p>
+      <p v-if="lying.length === 0 && density !== 'roomy'" class="bare quiet">Nothing here.</p>
     </div>
   </section>
 </template>

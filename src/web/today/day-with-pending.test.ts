@@ -50,7 +50,7 @@ function act(path: string, body: object, more: Partial<PendingAct> = {}): Pendin
 const worn = (day: TodayAnswer): string[] => day.worn.map((each) => each.itemId).sort()
 
 describe('a day with acts on top', () => {
-  test('the last word on a thing is what is shown, and the server’s answer is left as it is', () => {
+  test('the last word on an item is what is shown, and the server’s answer is left as it is', () => {
     const acts = [
       act('/wear', { itemId: 'blush', worn: true, partIds: [] }),
       act('/wear', { itemId: 'gloss', worn: false, partIds: [] }),
@@ -59,14 +59,14 @@ describe('a day with acts on top', () => {
     expect(worn(DAY)).toEqual(['gloss'])
   })
 
-  test('only acts for that day count, and none that is being taken back', () => {
+  test('only acts for that day count, and none that is being undone', () => {
     const tick = act('/wear', { itemId: 'blush', worn: true, partIds: [] })
     const back = act('/changes/x/take-back', {}, { takesBack: tick.id })
     expect(worn(dayWithPending(DAY, [{ ...tick, day: WEDNESDAY }]))).toEqual(['gloss'])
     expect(worn(dayWithPending(DAY, [tick, back]))).toEqual(['gloss'])
   })
 
-  test('a face adds what is missing; a thing from outside the drawer comes along; makeup ends a day without', () => {
+  test('a look adds what is missing; an item from outside the drawer comes along; makeup ends a day without', () => {
     const elsewhere = { ...item('lash'), placement: null }
     const bare = { ...DAY, worn: [], noMakeup: true }
     const acts = [

@@ -43,8 +43,8 @@ function tap(aspect: Aspect, felt: Felt): void {
         {{ WORDS[each] }}
       </button>
     </div>
-    <button v-if="!closer" type="button" class="closer" @click="closer = true">
-      {{ besides || 'what of it?' }}
+    <button v-if="!closer" type="button" class="closer text-act" @click="closer = true">
+      {{ besides || 'what exactly?' }}
     </button>
   </div>
 </template>
@@ -95,9 +95,6 @@ function tap(aspect: Aspect, felt: Felt): void {
 }
 
 .closer {
-  min-height: 44px;
-  color: var(--primary);
-  text-decoration: underline;
   font-size: 13.5px;
 }
 </style>

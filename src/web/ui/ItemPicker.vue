@@ -36,7 +36,7 @@ function told(item: ListedItem): string {
 
 <template>
   <FormDialog v-if="open" :title="title" :draft="null" @close="open = false">
-    <v-text-field v-model="text" autofocus clearable label="A few letters of maker, name, shade or notes" />
+    <v-text-field v-model="text" autofocus clearable label="A few letters of brand, name, shade or notes" />
     <v-virtual-scroll
       class="list"
       role="list"

@@ -65,7 +65,7 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
   <div
     class="shelves"
     role="table"
-    aria-label="Before and after, thing by thing"
+    aria-label="Before and after, item by item"
     :style="{ '--columns': columns.length }"
   >
     <div class="shelf" role="row">
@@ -73,12 +73,12 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
       <span v-for="{ line, before } in columns" :key="line.itemId" role="cell" class="cell">
         <ItemGauge v-if="before" :item="before" size="middle" :rail="false" />
         <small v-else-if="line.cameIn">came in {{ short(line.cameIn) }}</small>
-        <small v-else>not seen</small>
+        <small v-else>not measured</small>
         <span class="visually-hidden">{{ lookWords(line.before, unit, sheet.from) }}</span>
       </span>
     </div>
     <div class="gone" role="row">
-      <span class="head" role="rowheader"><strong>gone</strong><small>weighed</small></span>
+      <span class="head" role="rowheader"><strong>used</strong><small>weighed</small></span>
       <span v-for="{ line, gone, bar } in columns" :key="line.itemId" role="cell" class="cell figures">
         <strong v-if="line.grams"
           >{{ massFigure(line.grams.grams, line.grams.giveOrTake, unit) }} <small>{{ unit }}</small></strong

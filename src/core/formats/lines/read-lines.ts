@@ -19,6 +19,8 @@ export const LINE_COLUMNS = [
   'expiry',
   'price',
   'uses',
+  'left',
+  'quantity',
   'notes',
 ] as const satisfies readonly (keyof LineCells)[]
 

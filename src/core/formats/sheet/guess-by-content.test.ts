@@ -22,14 +22,14 @@ test('one column of dates is the opening', () => {
   expect(guess(ROWS.map((row) => [row[1] ?? '', row[7] ?? '']))).toEqual(['name', 'opened'])
 })
 
-test('what a header said is not given away again', () => {
+test('what a header said isn’t given away again', () => {
   const said = ROWS.map((row) => [row[0] ?? '', row[1] ?? '', row[3] ?? ''])
   expect(guess(said, ['shade', null, null])).toEqual(['shade', 'name', 'size'])
   expect(guess(said, ['name', 'notes', 'size'])).toEqual(['name', 'notes', 'size'])
 })
 
 test('a few sizes among other words make no size column; a bare number is no price', () => {
-  const rows = ['3 g', 'a gift', 'from the fair', 'smells of roses', 'do not lend'].map((notes, n) => [
+  const rows = ['3 g', 'a gift', 'from the fair', 'smells of roses', 'don’t lend'].map((notes, n) => [
     `Thing ${n}`,
     notes,
     String(n * 7),

@@ -13,6 +13,7 @@ export const SHEET_FIELDS = [
   'expiry',
   'uses',
   'quantity',
+  'left',
   'status',
   'ended',
   'finish',
@@ -82,6 +83,10 @@ export const HEADER_WORDS: readonly (readonly [SheetField, string])[] = [
   [
     'status',
     'status|state|in use|finished|empty|used up|condition|zustand|leer|etat|statut|estado|stato|toestand|status quo|stan',
+  ],
+  [
+    'left',
+    'left|how much left|how much is left|amount left|content left|percent left|how full|fill level|rest|fullstand|reste',
   ],
   ['finish', 'finish|texture|textur|fini|acabado|finitura|afwerking'],
   ['swatch', 'swatch|hex|hex code|hex colour|hex color|farbcode|couleur hex'],

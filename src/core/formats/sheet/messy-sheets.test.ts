@@ -54,7 +54,7 @@ describe('where the table is', () => {
     expect(reading.problems).toEqual([])
   })
   test('a section that is no category is kept as what it says, for her to choose by', () => {
-    const reading = read('Maker | Name | Uses\nTHE HAT-BOX | |\nPellwick | Lantern | 3\nOndrake | Halo | 4')
+    const reading = read('Brand | Name | Uses\nTHE HAT-BOX | |\nPellwick | Lantern | 3\nOndrake | Halo | 4')
     expect(pick(reading, 'categoryText', 'categoryId')).toEqual([
       ['THE HAT-BOX', null],
       ['THE HAT-BOX', null],
@@ -244,7 +244,7 @@ describe('ticks', () => {
     expect(pick(reading, 'uses')).toEqual([[3], [1], [null]])
     expect(pick(read('Name | Uses\nEmber | |||| ||'.replace('|||| ||', '//// //')), 'uses')).toEqual([[6]])
   })
-  test('columns of days become days worn, and their sum in a uses column is not counted twice', () => {
+  test('columns of days become days worn, and their sum in a uses column isn’t counted twice', () => {
     const reading = read('Name | Uses | 3 Nov 2026 | 4 Nov 2026 | 5 Nov 2026\nEmber | 2 | x | | x\nHalo | 12 | | x |')
     expect(pick(reading, 'uses', 'wornOn')).toEqual([
       [0, ['2026-11-03', '2026-11-05']],

@@ -7,6 +7,7 @@ import { parsePrice } from '../../quantity/money.js'
 import { parseExpiry, parsePao } from '../../shelf-life/printed-expiry.js'
 import { backupsIn, quantityOf } from './backup-words.js'
 import { categoryInName, matchCategory } from './category-match.js'
+import { parseLeft } from './left-words.js'
 import { openingWord, saysNothing } from './cell-words.js'
 import type { SheetField } from './header-words-data.js'
 import type { LocatedRow } from './locate-table.js'
@@ -96,6 +97,10 @@ export function readRow(
         foreign = !outcome.ok && outcome.failure.code === 'price-foreign'
         return outcome
       })
+  const left = read('left', (text) => {
+    const found = parseLeft(text) ?? parseLeft(`${text} %`)
+    return found === null ? fail('left-unreadable', { value: text }) : ok(found)
+  })
   const quantity = read('quantity', (text) => {
     const count = quantityOf(text)
     return count === null ? fail('quantity-unreadable', { value: text }) : ok(count)
@@ -134,6 +139,8 @@ export function readRow(
             : 'unknown',
     ...life,
     uses,
+    left,
+    leftSaid: cell('left'),
     wornOn: worn,
     ended,
     backups: (quantity ?? 1) - 1 + (unopened ? 0 : backupsIn(`${notes}; ${cell('status')}`)),

@@ -5,6 +5,7 @@ import type { Finish, Format } from '../../item/traits.js'
 import type { NetContent } from '../../quantity/mass-volume.js'
 import type { Minor } from '../../quantity/money.js'
 import type { KnownCategory } from './category-match.js'
+import type { SaidLeft } from './left-words.js'
 import type { SheetField } from './header-words-data.js'
 import type { SheetStatus } from './status-words.js'
 
@@ -38,6 +39,9 @@ export interface SheetItem {
   readonly expiry: Day | null
   /** Uses before the log: the counts of the sheet without those that have a day of their own; null = not said. */
   readonly uses: number | null
+  /** How much is left, as it says. */
+  readonly left: SaidLeft | null
+  readonly leftSaid: string
   /** Days ticked in columns of days. */
   readonly wornOn: readonly Day[]
   /** Finished or gone: history, not stock. Null while it is there. */

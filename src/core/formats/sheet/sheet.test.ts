@@ -77,7 +77,7 @@ describe('rows', () => {
       [null, '2026-11-30'],
     ])
   })
-  test('a date ahead cannot be an opening', () => {
+  test('a date ahead can’t be an opening', () => {
     const { problems } = read([
       ['Name', 'Opened'],
       ['a', '2042-01-01'],
@@ -112,7 +112,7 @@ describe('rows', () => {
   })
 })
 
-test('a sheet without rows, or without a name or maker column, is refused', () => {
+test('a sheet without rows, or without a name or brand column, is refused', () => {
   expect(readSheet([{ name: '', records: [['Name']] }], OPTIONS)).toMatchObject({
     ok: false,
     failure: { code: 'no-rows' },

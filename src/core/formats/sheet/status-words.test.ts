@@ -35,7 +35,7 @@ describe('an ending makes it history, with its day where one is said', () => {
   })
 })
 
-describe('what is not over stays', () => {
+describe('what isn’t over stays', () => {
   test.each(['almost empty', 'not finished', 'to be sold', 'nearly done', 'fast leer', 'half empty', 'presque fini'])(
     '%s',
     (cell) => {

@@ -34,6 +34,8 @@ export interface PlanThing {
   readonly liking: number | null
   readonly moneyLeft: number | null
   readonly projectIds: readonly string[]
+  /** Its place among what is up next, from 1; null = not there. */
+  readonly upNext: number | null
   readonly said: PlanWord | null
   readonly weight: number | null
   /** Uses a week, as they are counted of late; null where they are too few to tell. */

@@ -29,6 +29,7 @@ const THING: PlanThing = {
   liking: null,
   moneyLeft: 1000,
   projectIds: [],
+  upNext: null,
   said: null,
   weight: null,
   pace: null,
@@ -78,7 +79,7 @@ describe('what is asked of the drawer', () => {
   test.each<[string, Partial<PlanThing>, number]>([
     ['all days', {}, 35],
     // 1 to 10 December are 7 of its days: Tuesday to Thursday, Monday to Thursday.
-    ['up to its last good day', { lastGood: d('2026-12-10') }, 7],
+    ['up to its use-by date', { lastGood: d('2026-12-10') }, 7],
     ['up to the date of its goal, where that comes first', { lastGood: d('2026-12-31'), by: d('2026-12-10') }, 7],
     ['from the day it comes back', { from: d('2027-01-25') }, 4],
     ['no oftener than she says', { mostAWeek: 1 }, 9],
@@ -89,7 +90,7 @@ describe('what is asked of the drawer', () => {
     expect(item && mostPossible(item)).toBe(days)
   })
 
-  test('a rest of its kind takes its days and its uses', () => {
+  test('a rest of its type takes its days and its uses', () => {
     const kinds = [
       { ...BASIS.kinds[0], breaks: [{ from: d('2026-12-07'), to: d('2026-12-13') }] },
     ] as PlanBasis['kinds']
@@ -117,7 +118,7 @@ describe('what is asked of the drawer', () => {
     expect(slots({ places: [{ zoneId: 'cheeks', slots: 0, staying: 0 }] })).toEqual([0, 0])
   })
 
-  test('a project brings its date, its most items, its rests and nothing from elsewhere; focus one of a kind', () => {
+  test('a project brings its date, its most items, its rests and nothing from elsewhere; focus one of a type', () => {
     const things = ['a', 'b', 'c'].map((itemId) => ({ ...THING, itemId }))
     const projects = [
       {
@@ -147,12 +148,13 @@ describe('what is asked of the drawer', () => {
     expect(worthOf(facts, TODAY)).toBe(38)
     expect(worthOf({ ...facts, liking: 5, inProject: true, lastGood: addDays(TODAY, 365) }, TODAY)).toBe(86)
     expect(worthOf({ ...facts, weight: 3 }, TODAY)).toBe(3)
+    expect([1, 2, 10].map((upNext) => worthOf({ ...facts, upNext }, TODAY))).toEqual([88, 84, 52])
     expect(of({ said: 'in' }).problem.items[0]?.value).toBe(500)
   })
 })
 
 describe('what comes of it', () => {
-  test('likely days follow the plan and go on as it went; what is not reached in time is left open', () => {
+  test('likely days follow the plan and go on as it went; what isn’t reached in time is left open', () => {
     const plan = of({ lastGood: d('2027-01-10') })
     const schedule = draftPlan(plan.problem)
     const [line] = linesOf(plan, USUAL_SETUP, schedule)
@@ -176,7 +178,7 @@ describe('what comes of it', () => {
     })
   })
 
-  test('what is past its day within the plan and not used up spoils, with what is left of it', () => {
+  test('what is past its day within the plan and not used up expires, with what is left of it', () => {
     const plan = of({ lastGood: d('2026-12-06') })
     const lines = linesOf(plan, USUAL_SETUP, draftPlan(plan.problem))
     // 3 of 13 uses until then.
@@ -189,7 +191,7 @@ describe('what comes of it', () => {
     })
   })
 
-  test('how many of independent things: closed cases', () => {
+  test('how many of independent items: closed cases', () => {
     expect(tenths([])).toEqual([0, 0])
     expect(tenths([1, 1, 0])).toEqual([2, 2])
     // Ten fair coins: P(<= 2) = 5.5 %, P(<= 3) = 17 %, P(<= 6) = 83 %, P(<= 7) = 94.5 %.
@@ -210,7 +212,7 @@ describe('left out, and why', () => {
     ['past its date', { lastGood: d('2026-11-30') }, {}, { code: 'past its date', day: '2026-11-30' }],
     ['its season', { seasons: ['summer'] }, {}, { code: 'out of season', back: '2027-06-01' }],
     [
-      'too few days, with a smaller goal, and no later date where it spoils',
+      'too few days, with a smaller goal, and no later date where it expires',
       { lastGood: d('2026-12-10') },
       {},
       { code: 'impossible', held: 'days', need: 13, possible: 7, rescue: { uses: 7, by: null, perWeek: null } },
@@ -228,7 +230,7 @@ describe('left out, and why', () => {
       { code: 'impossible', possible: 9, rescue: { uses: 9, perWeek: 2 } },
     ],
     [
-      'its kind is worn too seldom',
+      'its type is worn too seldom',
       { by: d('2027-01-31') },
       { kinds: [{ ...BASIS.kinds[0], perWearDay: 0.1 }] as PlanBasis['kinds'] },
       { code: 'impossible', held: 'kind', need: 13, possible: 3 },

@@ -103,7 +103,9 @@ async function store(): Promise<void> {
     @close="emit('close')"
     @store="store"
   >
-    <p class="caution">Nothing blended is for the eye unless all of it is. No water, no saliva: what is wet spoils.</p>
+    <p class="caution">
+      Nothing blended is for the eye unless all of it is. No water, no saliva: damp products go off.
+    </p>
     <ul class="parents">
       <li v-for="(parent, n) in typed.parents" :key="parent.itemId">
         <strong>{{ parent.name }}</strong>
@@ -118,7 +120,7 @@ async function store(): Promise<void> {
         <button
           v-if="n > 0"
           type="button"
-          class="without"
+          class="text-act"
           :aria-label="`Without ${parent.name}`"
           @click="typed.parents.splice(n, 1)"
         >
@@ -126,23 +128,23 @@ async function store(): Promise<void> {
         </button>
       </li>
     </ul>
-    <v-btn variant="outlined" color="primary" @click="picking = true">Add another thing</v-btn>
+    <v-btn variant="outlined" color="primary" @click="picking = true">Add another item</v-btn>
     <p v-if="wrongShares || on('parents').length > 0" class="alarm">{{ wrongShares || on('parents')[0] }}</p>
     <v-text-field v-model="typed.name" label="Name of the blend" :error-messages="on('fields.name')" />
     <ChoiceRow
       v-model="typed.form"
-      label="It lies in a"
+      label="It’s in a"
       :options="FORMS.filter((form) => ['pot', 'jar', 'pressed', 'loose', 'pump', 'tube', 'dropper'].includes(form))"
     />
     <v-select
       v-model="typed.containerId"
-      label="A kept container (may stay open)"
+      label="A kept container (optional)"
       :items="containers"
       :error-messages="on('containerId')"
     />
     <SwatchField v-model="typed.colour" label="Its colour" />
     <DayField v-model="typed.day" label="Blended on" :max="today" :error-messages="on('day')" />
-    <p class="quiet">It is good for as long as the first of them, and counts as no sun protection.</p>
+    <p class="quiet">It’s good for as long as the first of them, and counts as no sun protection.</p>
     <ItemPicker
       v-if="picking"
       :model-value="true"
@@ -157,12 +159,6 @@ async function store(): Promise<void> {
 </template>
 
 <style scoped>
-.parents {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-}
-
 .parents li {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 118px auto auto;
@@ -170,16 +166,6 @@ async function store(): Promise<void> {
   align-items: center;
   border-bottom: 1px solid var(--hair);
   padding: 6px 0;
-}
-
-.without {
-  color: var(--primary);
-  text-decoration: underline;
-  min-height: 44px;
-}
-
-.alarm {
-  color: var(--alarm);
 }
 
 .phone .parents li {

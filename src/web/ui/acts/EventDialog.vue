@@ -93,7 +93,7 @@ async function store(): Promise<void> {
     :title="`What happened to ${shortName(item)}?`"
     :label="`What happened to ${callIt(item)}`"
     :draft="draft"
-    act="Write it down"
+    act="Save"
     :ready="ready"
     @close="emit('close')"
     @store="store"
@@ -104,7 +104,7 @@ async function store(): Promise<void> {
     </p>
     <p v-if="typed.kind === 'cut open'" class="caution">Blades and cut tubes cut. Cut away from the hand.</p>
     <p v-if="typed.kind === 'depotted'" class="caution">
-      Heat for loosening a pan burns, and its fumes are not for breathing. Open a window.
+      Heat for loosening a pan burns, and its fumes aren’t for breathing. Open a window.
     </p>
     <v-select
       v-if="shades.length > 0 && typed.kind !== null"
@@ -141,14 +141,14 @@ async function store(): Promise<void> {
     <v-text-field
       v-if="typed.kind !== 'depotted'"
       v-model="typed.words"
-      label="A note (may stay empty)"
+      label="A note (optional)"
       :error-messages="on('words')"
     />
     <p v-if="typed.kind && typed.kind !== 'depotted' && startsSeries(typed.kind)" class="quiet">
-      Its weights begin anew from here; what is left in it carries on.
+      Its weighings start afresh here; what’s left carries on.
     </p>
     <p v-if="typed.kind === 'depotted'" class="quiet">
-      The shade becomes a thing of its own; its uses so far stay with the palette.
+      The shade becomes an item of its own; its uses so far stay with the palette.
     </p>
   </FormDialog>
 </template>

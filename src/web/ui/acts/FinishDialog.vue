@@ -77,7 +77,7 @@ async function store(): Promise<void> {
     :title="shade ? `${shade.name} of ${shortName(item)} is empty` : `${shortName(item)} is empty`"
     :label="`Finish ${callIt(item)}`"
     :draft="draft"
-    act="Record the empty"
+    act="Finished"
     :ready="shade !== null || (typed.wouldBuyAgain !== null && massError.length === 0)"
     @close="emit('close')"
     @store="store"
@@ -89,7 +89,7 @@ async function store(): Promise<void> {
       :items="[{ title: 'all of it', value: null }, ...shades.map((part) => ({ title: part.name, value: part.id }))]"
     />
     <p v-if="shade" class="quiet">
-      {{ usesWords(shade.uses) }} of {{ shade.name }} in the log. The others go on; with the last of them all of it is
+      {{ usesWords(shade.uses) }} of {{ shade.name }} ticked. The others carry on; with the last of them all of it is
       empty.
     </p>
     <p v-else class="quiet">{{ usesWords(item.uses) }} in all, {{ openedWords(item) }}. It keeps its history.</p>
@@ -99,17 +99,17 @@ async function store(): Promise<void> {
     <DayField v-model="typed.day" label="Finished on" :max="today" :error-messages="on('day')" />
     <template v-if="!shade">
       <ReviewFields v-model="typed" :on="on" />
-      <v-text-field v-model="typed.lesson" label="A lesson to keep? (may stay empty)" :error-messages="on('lesson')" />
+      <v-text-field v-model="typed.lesson" label="A lesson to keep? (optional)" :error-messages="on('lesson')" />
       <p v-if="known" class="quiet">
-        An empty one of its kind weighs {{ massWords(known.grams, known.resolution ?? 0.1, unit) }}; nothing more to
+        An empty one of its type weighs {{ massWords(known.grams, known.resolution ?? 0.1, unit) }}; nothing more to
         weigh.
       </p>
       <template v-else>
         <NumberField
           text
           v-model="typed.mass"
-          :label="`What the empty package weighs, ${unit} (may stay empty)`"
-          hint="Asked once: it tells what is left in the next one of its kind."
+          :label="`What the empty package weighs, ${unit} (optional)`"
+          hint="Asked once: it tells what is left in the next one of its type."
           persistent-hint
           :error-messages="[...massError, ...on('empty')]"
         />

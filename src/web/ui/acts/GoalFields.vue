@@ -45,7 +45,7 @@ watch(
 
 <template>
   <ChoiceRow v-model="goal.kind" label="Goal" :options="kinds" :words="WORDS" />
-  <div v-if="counted" class="pair">
+  <div v-if="counted" class="side-by-side">
     <NumberField text v-model="goal.target" :min="1" label="Uses wanted" :error-messages="on('goal.target')" />
     <NumberField
       text
@@ -79,11 +79,3 @@ watch(
   />
   <DayField v-if="goal.by === 'own'" v-model="goal.byDay" label="By" :min="today" :error-messages="on('goal.by')" />
 </template>
-
-<style scoped>
-.pair {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px;
-}
-</style>

@@ -27,9 +27,6 @@ const lessons = computed(() =>
 .lessons {
   display: grid;
   gap: 4px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
   font-size: 14px;
 }
 

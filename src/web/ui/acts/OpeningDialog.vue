@@ -43,7 +43,7 @@ function read(): void {
     :title="`When was ${shortName(item)} opened?`"
     :label="`When ${callIt(item)} was opened`"
     :draft="draft"
-    act="That is it"
+    act="Save"
     :ready="typed.words.trim() !== ''"
     @close="emit('close')"
     @store="read"

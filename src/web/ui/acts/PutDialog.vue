@@ -27,10 +27,10 @@ async function store(): Promise<void> {
 
 <template>
   <FormDialog
-    :title="`Where does ${shortName(item)} lie?`"
-    :label="`Where ${callIt(item)} lies`"
+    :title="`Where is ${shortName(item)}?`"
+    :label="`Where ${callIt(item)} is`"
     :draft="draft"
-    act="Put it there"
+    act="Move"
     @close="emit('close')"
     @store="store"
   >
@@ -49,8 +49,8 @@ async function store(): Promise<void> {
     />
     <DayField
       v-model="typed.until"
-      label="Until (may stay empty)"
-      hint="On that day it asks to come back."
+      label="Until (optional)"
+      hint="On that day it’s suggested again."
       :min="today"
       :error-messages="on('until')"
     />

@@ -77,7 +77,7 @@ async function store(): Promise<void> {
     :title="`How much is left of ${shortName(item)}?`"
     :label="`How much is left of ${callIt(item)}`"
     :draft="draft"
-    act="Record"
+    act="Save"
     :ready="read.ok"
     :width="640"
     @close="emit('close')"
@@ -99,8 +99,8 @@ async function store(): Promise<void> {
           :max="today"
           :error-messages="[...on('reading.day'), ...on('day')]"
         />
-        <v-checkbox v-model="typed.doubtful" label="I do not quite trust it: keep it, and count it nowhere" />
-        <v-text-field v-model="typed.note" label="A note (may stay empty)" :error-messages="on('reading.note')" />
+        <v-checkbox v-model="typed.doubtful" label="I don’t quite trust it: keep it, but don’t count it" />
+        <v-text-field v-model="typed.note" label="A note (optional)" :error-messages="on('reading.note')" />
       </div>
     </div>
   </FormDialog>
@@ -119,9 +119,5 @@ async function store(): Promise<void> {
   display: grid;
   gap: 10px;
   min-width: 0;
-}
-
-.alarm {
-  color: var(--alarm);
 }
 </style>

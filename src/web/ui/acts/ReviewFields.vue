@@ -22,7 +22,7 @@ const more = ref(
     v-model="typed.wouldBuyAgain"
     label="Would you buy it again?"
     :options="BUY_AGAIN"
-    :words="{ 'have a backup': 'already have a backup', discontinued: 'cannot: discontinued' }"
+    :words="{ 'have a backup': 'already have a backup', discontinued: 'can’t: discontinued' }"
   />
   <v-textarea
     v-model="typed.words"
@@ -32,7 +32,7 @@ const more = ref(
   />
   <ChoiceRow
     v-model="typed.packageGoes"
-    label="The package goes (may stay open)"
+    label="The package goes (optional)"
     :options="PACKAGE_GOES"
     :words="{ 'keep the container': 'washed and kept' }"
     again
@@ -41,12 +41,12 @@ const more = ref(
     >Say more: what ended it, what it did, what follows</v-btn
   >
   <template v-else>
-    <ChoiceRow v-model="typed.endedBy" label="What ended it (may stay open)" :options="ENDED_BY" again />
+    <ChoiceRow v-model="typed.endedBy" label="What ended it (optional)" :options="ENDED_BY" again />
     <NumberField
       text
       v-if="typed.endedBy !== null && typed.endedBy !== 'nothing comes out'"
       v-model="typed.remained"
-      label="How much remained in it, % (may stay empty)"
+      label="How much remained in it, % (optional)"
       :error-messages="on('remained')"
     />
     <v-text-field v-model="typed.did" label="What it did" :error-messages="on('did')" />

@@ -36,9 +36,7 @@ const project = computed(() => projects.value.find((each) => each.id === typed.v
 const guessHint = computed(() => {
   const factor = lookBack.answer.value?.guesses.all ?? null
   const months = Number(typed.value.months.replace(',', '.'))
-  return factor?.runsShort === true && months > 0
-    ? truerWords(factor, months)
-    : 'Kept, and held against what comes of it.'
+  return factor?.runsShort === true && months > 0 ? truerWords(factor, months) : 'Kept, to compare with what happens.'
 })
 const pan = computed(() => props.item.parts.length > 0 || eyeMeasureOf(props.item.form, props.item.opaque) === 'pan')
 
@@ -101,7 +99,7 @@ async function store(): Promise<void> {
     :title="`Roll in ${shortName(item)}`"
     :label="`Roll in ${callIt(item)}`"
     :draft="draft"
-    :act="answer && projects.length === 0 ? undefined : typed.beside ? 'Let it go along' : 'Roll in'"
+    :act="answer && projects.length === 0 ? undefined : typed.beside ? 'Add without a goal' : 'Roll in'"
     :ready="project !== null"
     @close="emit('close')"
     @store="store"
@@ -113,7 +111,7 @@ async function store(): Promise<void> {
       </div>
     </template>
     <p v-if="answer && projects.length === 0">
-      There is no project yet. <RouterLink to="/projects" @click="emit('close')">Start one</RouterLink>, then roll it
+      You have no project yet. <RouterLink to="/projects" @click="emit('close')">Start one</RouterLink>, then roll it
       in.
     </p>
     <template v-else>
@@ -129,7 +127,7 @@ async function store(): Promise<void> {
         label="Which shades? None chosen: the whole of it."
         :parts="item.parts"
       />
-      <v-checkbox v-model="typed.beside" label="It only goes along, without a goal (a mixing partner)" />
+      <v-checkbox v-model="typed.beside" label="No goal: it only goes along (a mixing partner)" />
       <GoalFields
         v-if="!typed.beside"
         v-model="typed.goal"
@@ -152,7 +150,7 @@ async function store(): Promise<void> {
         text
         v-if="typed.shades.length === 0"
         v-model="typed.months"
-        label="How long will it last, you think? (may stay empty)"
+        label="How long will it last, you think? (optional)"
         suffix="months"
         :hint="guessHint"
         persistent-hint

@@ -39,9 +39,9 @@ async function store(): Promise<void> {
 <template>
   <FormDialog
     :title="`What is ${shortName(item)} for?`"
-    :label="`Set ${callIt(item)} aside`"
+    :label="`Special: ${callIt(item)}`"
     :draft="draft"
-    act="Keep it so"
+    act="Save"
     :ready="typed.kind !== null"
     @close="emit('close')"
     @store="store"
@@ -52,24 +52,22 @@ async function store(): Promise<void> {
       :options="['use', 'special', 'keepsake']"
       :words="{ use: 'used like anything else', special: 'kept for occasions', keepsake: 'a keepsake, to look at' }"
     />
-    <p v-if="typed.kind === 'keepsake'" class="quiet">
-      It stays in the collection, and out of supply, targets, doubts and suggestions.
-    </p>
+    <p v-if="typed.kind === 'keepsake'" class="quiet">It stays in the collection, but out of sums and suggestions.</p>
     <p v-if="typed.kind === 'special'" class="quiet">
-      It stands with its price, its wears and its last good day, so that the occasion comes before the date.
+      It’s listed with its price, wears and use-by date, so that you wear it before it expires.
     </p>
     <p v-if="on('kind').length > 0" class="caution" role="alert">{{ on('kind')[0] }}</p>
     <DayField
       v-if="typed.kind === 'special'"
       v-model="typed.forDay"
-      label="For one day? (may stay empty)"
+      label="For one day? (optional)"
       :min="addDays(today, 0)"
       :error-messages="on('forDay')"
     />
     <v-text-field
       v-if="typed.kind !== 'use'"
       v-model="typed.words"
-      :label="typed.kind === 'special' ? 'For what? (may stay empty)' : 'Why is it kept? (may stay empty)'"
+      :label="typed.kind === 'special' ? 'For what? (optional)' : 'Why is it kept? (optional)'"
       :error-messages="on('words')"
     />
   </FormDialog>

@@ -4,6 +4,7 @@ import { refDebounced } from '@vueuse/core'
 import type { Day } from '#core/calendar/day'
 import { parseDay } from '#core/calendar/day'
 import type { SetUpAnswer } from '#contract/forecast'
+import type { Verdict } from '#core/forecast/verdict'
 import { isCounted } from '#core/goal/progress'
 import { useSetUp } from '#web/data/reads'
 import VerdictGlyph from '#web/ui/gauge/VerdictGlyph.vue'
@@ -20,6 +21,7 @@ const props = defineProps<{
   today: Day
 }>()
 const WAIT_MS = 250
+const WONT: ReadonlySet<Verdict> = new Set(['not in time', 'out of reach', 'missed', 'expired', 'gone off'])
 const by = computed<Day | null>(() => {
   const { goal, projectBy } = props
   if (goal.by === 'project') return projectBy
@@ -48,13 +50,13 @@ const asked = useSetUp(refDebounced(path, WAIT_MS))
 const answer = shallowRef<SetUpAnswer | null>(null)
 watch(asked.answer, (now) => (answer.value = now ?? answer.value), { immediate: true })
 const single = computed(() => (props.itemIds.length === 1 ? (answer.value?.outlooks[0] ?? null) : null))
-const unlikely = computed(() => (answer.value?.outlooks ?? []).filter((each) => each.verdict === 'not in time').length)
+const unlikely = computed(() => (answer.value?.outlooks ?? []).filter(({ verdict }) => WONT.has(verdict)).length)
 </script>
 
 <template>
   <div v-if="path !== null && answer" class="set-up" role="status" aria-label="Does it add up">
     <p v-for="kind in answer.kinds" :key="kind.category" class="figures" :class="{ over: !kind.fits }">
-      {{ addsUpWords(kind, answer.by ?? today, today) }}
+      {{ addsUpWords(kind, answer.by ?? today, today, unlikely > 0) }}
     </p>
     <p v-if="single" class="chance">
       <VerdictGlyph v-if="single.chance !== null" :verdict="single.verdict" />
@@ -63,8 +65,8 @@ const unlikely = computed(() => (answer.value?.outlooks ?? []).filter((each) => 
     <p v-else-if="answer.by !== null && answer.outlooks.length > 1">
       {{
         unlikely === 0
-          ? 'At your pace none of them is out of sight.'
-          : `At your pace ${unlikely} of ${answer.outlooks.length} won\'t be finished in time.`
+          ? 'At your pace, all of them can be done.'
+          : `At your pace ${unlikely} of ${answer.outlooks.length} won’t be finished in time.`
       }}
     </p>
   </div>

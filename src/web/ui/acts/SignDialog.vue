@@ -24,12 +24,12 @@ async function store(): Promise<void> {
     :title="`What did you notice on ${shortName(item)}?`"
     :label="`A sign on ${callIt(item)}`"
     :draft="draft"
-    act="Record the sign"
+    act="Save"
     @close="emit('close')"
     @store="store"
   >
-    <p class="quiet">A sign counts above any date.</p>
-    <p class="caution">What stings, itches or swells is stopped at once. At the eye: rinse, and see a professional.</p>
+    <p class="quiet">A sign counts more than any date.</p>
+    <p class="caution">Stop at once if it stings, itches or swells. At the eye: rinse, and see a professional.</p>
     <div class="choices">
       <button
         v-for="sign in SIGNS"

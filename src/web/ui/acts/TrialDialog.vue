@@ -36,7 +36,7 @@ async function store(): Promise<void> {
     @close="emit('close')"
     @store="store"
   >
-    <p class="quiet">Wear it properly, in a full face, a set number of times; then decide.</p>
+    <p class="quiet">Wear it in a full look, a few times; then decide.</p>
     <p v-if="over" class="caution">{{ over }}</p>
     <TrialFields v-model="typed" :today="today" :on="draft.on" />
   </FormDialog>

@@ -24,7 +24,7 @@ const typed = defineModel<TrialDraft>({ required: true })
   />
   <v-text-field
     v-model="typed.question"
-    label="What do you want to know? (may stay empty)"
+    label="What do you want to know? (optional)"
     :error-messages="on(`${within ?? ''}question`)"
   />
 </template>

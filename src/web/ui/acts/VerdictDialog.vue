@@ -113,7 +113,7 @@ async function store(): Promise<void> {
     :title="`Decide on ${shortName(item)}`"
     :label="`Decide on ${callIt(item)}`"
     :draft="draft"
-    act="Record the verdict"
+    act="Save"
     :ready="ready"
     @close="emit('close')"
     @store="store"
@@ -125,10 +125,10 @@ async function store(): Promise<void> {
       <v-text-field
         v-if="toSomebody"
         v-model="typed.toWhom"
-        label="To whom? (may stay empty)"
+        label="To whom? (optional)"
         :error-messages="on('toWhom')"
       />
-      <ChoiceRow v-model="typed.why" label="What is it, mostly? (may stay open)" :options="LET_GO_WHY" again />
+      <ChoiceRow v-model="typed.why" label="What is it, mostly? (optional)" :options="LET_GO_WHY" again />
     </template>
     <DayField
       v-if="typed.verdict === 'rest until a date'"
@@ -146,7 +146,7 @@ async function store(): Promise<void> {
     <template v-if="typed.verdict === 'keep and use'">
       <v-select
         v-model="typed.projectId"
-        label="Into which project? (may stay open)"
+        label="Into which project? (optional)"
         clearable
         :items="open.map((each) => ({ title: each.name, value: each.id }))"
         :error-messages="on('into.projectId')"
@@ -166,6 +166,6 @@ async function store(): Promise<void> {
       <TrialFields v-model="typed.again" :today="today" :on="on" within="again." />
     </template>
     <v-textarea v-model="typed.reason" label="Why? (one line is plenty)" rows="2" :error-messages="on('reason')" />
-    <v-text-field v-model="typed.lesson" label="A lesson to keep? (may stay empty)" :error-messages="on('lesson')" />
+    <v-text-field v-model="typed.lesson" label="A lesson to keep? (optional)" :error-messages="on('lesson')" />
   </FormDialog>
 </template>

@@ -57,7 +57,7 @@ test('the date is its own, its project’s, or none', () => {
   expect(goalBody(draftOf(goal({ by: null }), BY)).by).toEqual({ kind: 'none' })
 })
 
-test('a goal without a target of its own starts from the usual one when its kind is changed', () => {
+test('a goal without a target of its own starts from the usual one when its type is changed', () => {
   for (const kind of GOAL_KINDS) {
     const typed = Number(usualTarget(kind))
     expect(Number.isFinite(typed)).toBe(true)

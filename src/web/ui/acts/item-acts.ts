@@ -8,34 +8,39 @@ import { useChanges } from '#web/data/changes'
 import { useHerDay } from '#web/data/her-day'
 import { useTicks } from '#web/data/ticks'
 
-/** Everything that can be done to one thing, in the order in which a menu groups it. */
-export const ACT_GROUPS = {
-  log: ['wear', 'open', 'opening'],
-  measure: ['read', 'happened', 'blend', 'sign'],
-  move: ['lay', 'take out', 'put', 'set aside', 'roll in'],
-  decide: ['trial', 'decide'],
-  end: ['finish'],
-} as const
-export type ActGroup = keyof typeof ACT_GROUPS
-export type ItemAct = (typeof ACT_GROUPS)[ActGroup][number]
+/**
+ * What can be done with an item, the same eight everywhere and in this order. One that holds several asks which of them; where only one
+ * of them is possible, it is done at once.
+ */
+export const ITEM_ACTS = [
+  { words: 'Wear today', acts: ['wear'] },
+  { words: 'Measure', acts: ['read'] },
+  { words: 'Opened…', acts: ['open', 'opening'] },
+  { words: 'Move…', acts: ['lay', 'take out', 'put'] },
+  { words: 'Add to project', acts: ['roll in'] },
+  { words: 'Something happened…', acts: ['happened', 'blend', 'sign'] },
+  { words: 'Keep or let go…', acts: ['trial', 'set aside', 'decide'] },
+  { words: 'Finished', acts: ['finish'] },
+] as const
+export type ItemAct = (typeof ITEM_ACTS)[number]['acts'][number]
 
-/** What each act is called, wherever it is offered. */
+/** What each act is called by itself. */
 export const ACT_WORDS: Readonly<Record<ItemAct, string>> = {
-  wear: 'Worn today',
-  open: 'Open it today',
-  opening: 'When it was opened',
-  read: 'How much is left',
-  happened: 'Something happened to it',
-  blend: 'Blend it with others',
-  sign: 'A sign it is over',
-  lay: 'Lay into the drawer',
+  wear: 'Wear today',
+  read: 'Measure',
+  open: 'Opened today',
+  opening: 'Opened earlier…',
+  lay: 'Put in the drawer',
   'take out': 'Take out of the drawer',
-  put: 'Put it somewhere',
-  'set aside': 'Keepsake, or for occasions',
-  'roll in': 'Roll into a project',
-  trial: 'Put on trial',
-  decide: 'Decide',
-  finish: 'It is empty',
+  put: 'Store away or travel…',
+  'roll in': 'Add to project',
+  happened: 'Broke, decanted, repressed…',
+  blend: 'Blended with others…',
+  sign: 'It has gone off…',
+  trial: 'Put on trial…',
+  'set aside': 'Special or keepsake…',
+  decide: 'Give a verdict…',
+  finish: 'Finished',
 }
 
 /** Acts that ask something first. */
@@ -69,13 +74,25 @@ export interface OpenedAct {
 /** What can be done to it as it stands. */
 export function actsFor(item: ListedItem): ItemAct[] {
   if (item.endedOn !== null) return []
-  const all = Object.values(ACT_GROUPS).flat()
+  const all = ITEM_ACTS.flatMap(({ acts }): readonly ItemAct[] => acts)
   const never: ItemAct[] = [
     item.placement === null ? 'take out' : 'lay',
     ...(item.lifecycle === 'unopened' ? [] : (['open'] as const)),
     ...(item.onTrial ? (['trial'] as const) : []),
   ]
   return all.filter((act) => !never.includes(act))
+}
+
+/** The eight as they stand for an item, each with what of it is possible; an act with nothing possible is left out. */
+export function itemActs(
+  item: ListedItem,
+  without: readonly ItemAct[] = [],
+): { readonly words: string; readonly acts: readonly ItemAct[] }[] {
+  const possible = actsFor(item).filter((act) => !without.includes(act))
+  return ITEM_ACTS.map(({ words, acts }) => ({
+    words,
+    acts: acts.filter((act: ItemAct) => possible.includes(act)),
+  })).filter(({ acts }) => acts.length > 0)
 }
 
 /** The one place where an act on a thing begins, from whatever page; resolves when it is done, or with null when it is left. */

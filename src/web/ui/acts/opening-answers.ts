@@ -44,7 +44,7 @@ export function typedOpening(
   today: Day,
 ): { readonly range: DayRange; readonly wrong: '' } | { readonly range: null; readonly wrong: string } {
   const when = parseWhen(text, order, today)
-  if (!when.ok) return { range: null, wrong: 'That is no date that can be read. Try 2024, March 2024 or spring 2024.' }
+  if (!when.ok) return { range: null, wrong: 'We can’t read that date. Try 2024, March 2024 or spring 2024.' }
   if (when.value.earliest > today) return { range: null, wrong: 'That has not come yet.' }
   return { range: when.value, wrong: '' }
 }

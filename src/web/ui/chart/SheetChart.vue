@@ -15,7 +15,7 @@ import {
 } from 'chart.js'
 import { computed, ref } from 'vue'
 import { Chart as AnyChart } from 'vue-chartjs'
-import { useChanges } from '#web/data/changes'
+import { useCopying } from '#web/ui/use-copying'
 import { hatchOf } from './hatch'
 import type { SheetSeries } from './sheet-series'
 import { useInks } from './use-inks'
@@ -46,9 +46,9 @@ Chart.register(
   LinearScale,
   Tooltip,
 )
-const changes = useChanges()
 const inks = useInks()
 const copied = ref(false)
+const copying = useCopying()
 /** With more months than this, full signs would lie over each other. */
 const CROWDED = 36
 /** As many signs of a name as stand beside a bar in half the width of a chart. */
@@ -153,14 +153,8 @@ const rows = computed(() =>
 )
 async function copy(): Promise<void> {
   // Tabs part cells wherever a table is pasted.
-  const text = [head.value, ...rows.value].map((row) => row.join('\t')).join('\n')
-  try {
-    await navigator.clipboard.writeText(text)
-    copied.value = true
-    changes.say('Copied as a table.')
-  } catch {
-    changes.say('This browser does not let pages copy. Select the table and copy it.')
-  }
+  await copying([head.value, ...rows.value].map((row) => row.join('\t')).join('\n'), 'Copied as a table.')
+  copied.value = true
 }
 </script>
 
@@ -257,9 +251,6 @@ h4 {
   display: flex;
   flex-wrap: wrap;
   gap: 0 12px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
   font-size: 12.5px;
   color: var(--quiet);
 }

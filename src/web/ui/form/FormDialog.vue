@@ -73,7 +73,7 @@ onBeforeUnmount(() => {
         @overwrite="storeOver"
       />
       <p v-if="draft?.slow.value" class="slow" role="status">
-        Seligo does not answer yet; it is asked again. You need not wait: what you typed is kept.
+        Seligo doesn’t answer yet; it is asked again. You need not wait: what you typed is kept.
       </p>
       <FormTrouble v-if="draft" :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />
       <div class="acts">

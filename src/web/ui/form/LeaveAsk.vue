@@ -18,15 +18,15 @@ onBeforeUnmount(() => {
   <v-dialog
     :model-value="drafts.asking !== null"
     max-width="460"
-    aria-label="Leave what is typed?"
+    aria-label="Discard what you typed?"
     @update:model-value="drafts.asking?.(false)"
   >
     <div class="sheet dialog">
-      <h2>What you typed is not stored yet</h2>
-      <p>Go on with it, or leave without it.</p>
+      <h2>What you typed isn’t saved yet</h2>
+      <p>Continue, or discard it.</p>
       <div class="acts">
-        <v-btn variant="text" @click="drafts.asking?.(true)">Leave without it</v-btn>
-        <v-btn color="primary" autofocus @click="drafts.asking?.(false)">Go on with it</v-btn>
+        <v-btn variant="text" @click="drafts.asking?.(true)">Discard</v-btn>
+        <v-btn color="primary" autofocus @click="drafts.asking?.(false)">Continue</v-btn>
       </div>
     </div>
   </v-dialog>

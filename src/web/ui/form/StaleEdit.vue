@@ -17,10 +17,10 @@ const emit = defineEmits<{ overwrite: [] }>()
     <dl>
       <template v-for="row in differences" :key="row.name">
         <dt>{{ row.name }}</dt>
-        <dd>yours: “{{ row.mine || 'blank' }}”, stored now: “{{ row.theirs || 'blank' }}”</dd>
+        <dd>yours: “{{ row.mine || 'blank' }}”, saved now: “{{ row.theirs || 'blank' }}”</dd>
       </template>
     </dl>
-    <v-btn color="primary" @click="emit('overwrite')">Store mine over it</v-btn>
+    <v-btn color="primary" @click="emit('overwrite')">Save mine over it</v-btn>
   </section>
 </template>
 

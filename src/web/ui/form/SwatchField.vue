@@ -38,7 +38,7 @@ const picked = computed({
       <SwatchFromPhoto class="photo" label="From a picture" @colour="(colour) => (value = colour)" />
       <div class="choices">
         <v-btn v-if="guess && value === null" variant="outlined" color="primary" @click="value = guess"
-          >Take the guess</v-btn
+          >Use the guess</v-btn
         >
         <v-btn variant="text" @click="value = null">No swatch</v-btn>
       </div>

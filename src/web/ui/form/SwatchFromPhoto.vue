@@ -24,7 +24,7 @@ const STEP = 0.02
 const TROUBLES: Readonly<Record<string, string>> = {
   'on-highlight': 'That spot shines, so it shows the lamp more than the colour. Tap beside the highlight.',
   'neutral-unusable':
-    'That spot is too bright or too dark to tell the light by. Tap something grey or white that does not shine.',
+    'That spot is too bright or too dark to tell the light by. Tap something grey or white that doesn’t shine.',
   'too-few-pixels': 'Too near the edge. Tap further in.',
 }
 const again = useTemplateRef<{ $el: HTMLElement }>('again')

@@ -37,7 +37,7 @@ class FakeServer {
 
 const STALE = {
   title: 'Changed meanwhile.',
-  detail: 'Another window stored something else.',
+  detail: 'Another window saved something else.',
   code: 'stale',
   errors: [],
   current: { version: 7, name: 'Rust' },
@@ -69,7 +69,7 @@ function draftOf(name: string) {
   return { draft, store }
 }
 
-test('what is stored again after a lost answer is the same act, and is there once', async () => {
+test('what is saved again after a lost answer is the same act, and is there once', async () => {
   const { draft, store } = draftOf('Sloe')
   server.mode = 'lost answers'
   expect(await store()).toBeNull()
@@ -110,7 +110,7 @@ test('an edit that was settled goes on from the version that taking it back has 
   expect([...server.kept.values()].at(-1)).toEqual({ version: 4, name: 'Sloe Gin' })
 })
 
-test('what never arrived is not made by what is typed after it', async () => {
+test('what never arrived isn’t made by what is typed after it', async () => {
   const { draft, store } = draftOf('Sloe')
   server.mode = 'away'
   await store()
@@ -120,7 +120,7 @@ test('what never arrived is not made by what is typed after it', async () => {
   expect([...server.kept.values()].map((each) => (each as { name: string }).name)).toEqual(['Sloe Gin'])
 })
 
-test('two drafts stored one after the other are two acts, with ids of their own', async () => {
+test('two drafts saved one after the other are two acts, with ids of their own', async () => {
   const { draft, store } = draftOf('Sloe')
   await store()
   draft.begin({ name: 'Brake Light' })
@@ -151,7 +151,7 @@ test.each(['away', 'nonsense'] as const)('a server that is %s ends the saving an
   expect(`${draft.outOfReach.value}${draft.refused.value?.message ?? ''}`).toMatch(/\w+ \w+/)
 })
 
-test('what is typed holds the page; what is stored, or put back by hand, does not', async () => {
+test('what is typed holds the page; what is saved, or put back by hand, doesn’t', async () => {
   const { draft, store } = draftOf('Sloe')
   const drafts = useOpenDrafts()
   expect(drafts.anyTyped()).toBe(false)
@@ -164,7 +164,7 @@ test('what is typed holds the page; what is stored, or put back by hand, does no
   expect(drafts.anyTyped()).toBe(false)
 })
 
-test('what another window stored is shown beside what is typed, and can be stored over', async () => {
+test('what another window saved is shown beside what is typed, and can be saved over', async () => {
   const { draft } = draftOf('Sloe')
   draft.typed.value.name = 'Sloe Gin'
   const store = async () => {

@@ -8,7 +8,7 @@ import { useOpenDrafts } from './open-drafts'
 /** After this, in milliseconds, it is said what is happening. */
 const SLOW_MS = 10_000
 const STOPPED =
-  'You stopped waiting. It may be stored, or not; what you typed is kept here, and saving again settles it.'
+  'You stopped waiting. It may be saved, or not; what you typed is kept here, and saving again settles it.'
 
 interface Sent {
   readonly method: Method

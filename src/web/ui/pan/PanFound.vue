@@ -19,8 +19,7 @@ const give = computed(() => (props.result ? Math.round(bareGiveOrTake(props.resu
 const change = computed(() => {
   if (!props.result || !props.before) return ''
   const points = Math.round((props.result.bare - props.before.bare) * 100)
-  if (!isRealChange(props.before.bare, props.result.bare))
-    return 'Up to 2 points could be the photograph: no real change.'
+  if (!isRealChange(props.before.bare, props.result.bare)) return 'Up to 2 points could be the photo: no real change.'
   return points > 0
     ? `A real change: ${points} points more than ${props.before.words}.`
     : `${-points} points less than ${props.before.words}: the photograph, or a repress?`
@@ -30,7 +29,7 @@ const refusalWords = computed(() => {
   const found = measured.value
   if (!found?.refusal) return ''
   return found.refusal === 'in doubt'
-    ? `Too much in doubt: ${(found.doubt * 100).toFixed(1)} % of the pan could be either. Up to ${MOST_DOUBT * 100} % is trusted. The brush tells it by hand.`
+    ? `Too unclear: ${(found.doubt * 100).toFixed(1)} % of the pan could be either. Up to ${MOST_DOUBT * 100} % is trusted. The brush tells it by hand.`
     : 'Powder and metal look too much alike here. The brush tells them apart by hand.'
 })
 </script>
@@ -39,13 +38,13 @@ const refusalWords = computed(() => {
   <div class="found">
     <div v-if="progress !== null" class="busy" role="status">
       <v-progress-linear :model-value="progress * 100" color="primary" />
-      <p>Measuring. <button type="button" class="way" @click="cancel">Stop</button></p>
+      <p>Measuring. <button type="button" class="text-act" @click="cancel">Stop</button></p>
     </div>
     <template v-else-if="result">
       <p class="huge figures">{{ Math.round(result.bare * 100) }} <small>%</small></p>
       <p>
         <strong>of the pan is bare</strong><template v-if="give > 0">, give or take {{ give }}</template
-        ><template v-else>, on your word</template>.
+        ><template v-else>, as you said</template>.
       </p>
       <p v-if="change">{{ change }}</p>
       <p v-else-if="before">Before: {{ before.words }}.</p>
@@ -60,18 +59,18 @@ const refusalWords = computed(() => {
       }}
     </p>
     <p v-if="measured && measured.refusal === null && result?.how === 'photo'" class="quiet">
-      Clear enough: {{ (measured.doubt * 100).toFixed(1) }} % of the pan is in doubt. Above {{ MOST_DOUBT * 100 }} %
-      this refuses and hands you the brush.
+      Clear enough: {{ (measured.doubt * 100).toFixed(1) }} % of the pan is unclear. Above {{ MOST_DOUBT * 100 }} % this
+      refuses and hands you the brush.
     </p>
     <p v-if="refusalWords" class="doubt" role="alert">{{ refusalWords }}</p>
     <p v-if="trouble" class="alarm" role="alert">{{ trouble }}</p>
     <div class="always">
       <v-btn variant="outlined" color="primary" @click="brush">Brush by hand</v-btn>
-      <v-btn variant="outlined" color="primary" @click="noMetal">No bare metal yet</v-btn>
+      <v-btn variant="outlined" color="primary" @click="noMetal">No pan showing yet</v-btn>
       <v-btn variant="outlined" color="primary" @click="emit('another')">Another photo</v-btn>
       <form class="typed" @submit.prevent.stop="typeIt(typed)">
         <NumberField text v-model="typed" label="or type it, %" />
-        <v-btn type="submit" variant="outlined" color="primary">Take it</v-btn>
+        <v-btn type="submit" variant="outlined" color="primary">Set</v-btn>
       </form>
     </div>
   </div>
@@ -103,10 +102,6 @@ p {
   padding-left: 12px;
 }
 
-.alarm {
-  color: var(--alarm);
-}
-
 .always {
   display: grid;
   gap: 8px;
@@ -116,11 +111,5 @@ p {
   display: grid;
   grid-template-columns: 1fr auto;
   gap: 8px;
-}
-
-.way {
-  color: var(--primary);
-  text-decoration: underline;
-  min-height: 44px;
 }
 </style>

@@ -74,7 +74,7 @@ const { tap, stroke, undoBrush, measure } = reading
             v-if="(stage === 'powder' ? powder : metal).length > 0"
             variant="text"
             @click="stage === 'powder' ? (powder = powder.slice(0, -1)) : (metal = metal.slice(0, -1))"
-            >Take the last tap back</v-btn
+            >Undo the last tap</v-btn
           >
         </template>
         <template v-if="stage === 'brush'">
@@ -84,7 +84,7 @@ const { tap, stroke, undoBrush, measure } = reading
             :options="['metal', 'powder']"
             @update:model-value="(to) => (adding = to === 'metal')"
           />
-          <v-btn variant="text" :disabled="brushed.length < 2" @click="undoBrush">Take the last stroke back</v-btn>
+          <v-btn variant="text" :disabled="brushed.length < 2" @click="undoBrush">Undo the last stroke</v-btn>
         </template>
         <v-btn
           v-if="powder.length > 0 && metal.length > 0 && progress === null && stage !== 'brush'"

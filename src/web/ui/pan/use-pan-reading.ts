@@ -26,9 +26,9 @@ type Stage = 'rim' | 'powder' | 'metal' | 'brush'
 
 const TROUBLES = {
   'handles-crossed': 'The points on the rim cross. Set them one after the other, once around.',
-  'handles-on-a-line': 'The points on the rim lie on one line. Spread them around it.',
+  'handles-on-a-line': 'The points on the rim are on one line. Spread them around it.',
   'taps-missing': 'Tap powder once, and bare metal once.',
-  'tap-outside': 'A tap lies outside the rim. Take the taps back and tap within it.',
+  'tap-outside': 'A tap is outside the rim. Undo the taps and tap inside it.',
   unreadable: 'The photo could not be read here. Try another one.',
 } as const
 

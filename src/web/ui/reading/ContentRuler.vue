@@ -60,7 +60,7 @@ const blocks = computed<Block[]>(() => {
 const unsure = computed(() => Math.min(props.ruler.emptyGiveOrTake * perGram.value, now.value - zero.value))
 const label = computed(
   () =>
-    `${massWords(props.ruler.left, 0.1, props.unit)} left of ${massWords(props.ruler.full, 0.1, props.unit)}${props.ruler.lately > 0 ? `, ${massWords(props.ruler.lately, 0.1, props.unit)} gone since the last weighing` : ''}.`,
+    `${massWords(props.ruler.left, 0.1, props.unit)} left of ${massWords(props.ruler.full, 0.1, props.unit)}${props.ruler.lately > 0 ? `, ${massWords(props.ruler.lately, 0.1, props.unit)} used since the last weighing` : ''}.`,
 )
 const WIDE = 46
 </script>

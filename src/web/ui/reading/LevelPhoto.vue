@@ -47,7 +47,9 @@ onBeforeUnmount(() => (url.value = null))
 
 <template>
   <div class="level-photo">
-    <button type="button" class="way" :aria-expanded="open" @click="open = !open">Read it off a photo</button>
+    <button type="button" class="text-act strong" :aria-expanded="open" @click="open = !open">
+      Read it off a photo
+    </button>
     <template v-if="open">
       <FileDrop
         v-if="url === null"
@@ -60,7 +62,7 @@ onBeforeUnmount(() => (url.value = null))
         <PhotoPoints v-model="points" :src="url" :width="size.width" :height="size.height" :names="NAMES" joined />
         <p class="figures">
           <strong v-if="level !== null">{{ Math.round(level * 100) }} %</strong>
-          <template v-else>The points lie too close together.</template>
+          <template v-else>The points are too close together.</template>
           <span class="quiet">
             give or take {{ Math.round(LEVEL_GIVE_OR_TAKE * 100) }}; the same edge of the liquid for all three.</span
           >
@@ -70,7 +72,7 @@ onBeforeUnmount(() => (url.value = null))
           color="primary"
           :disabled="level === null"
           @click="level !== null && emit('read', Math.round(level * 100))"
-          >Take this level</v-btn
+          >Save</v-btn
         >
       </template>
       <p v-if="trouble" class="alarm">{{ trouble }}</p>
@@ -83,16 +85,5 @@ onBeforeUnmount(() => (url.value = null))
   display: grid;
   gap: 8px;
   justify-items: start;
-}
-
-.way {
-  color: var(--primary);
-  text-decoration: underline;
-  font-weight: 600;
-  min-height: 44px;
-}
-
-.alarm {
-  color: var(--alarm);
 }
 </style>

@@ -22,14 +22,14 @@ const label = computed(() =>
   <ChoiceRow
     v-if="draft.kind === 'stage'"
     :model-value="draft.stage"
-    label="What the pan shows"
+    label="How much pan is showing"
     :options="PAN_STAGES"
     @update:model-value="(stage) => set({ stage })"
   />
   <ChoiceRow
     v-else-if="draft.kind === 'word'"
     :model-value="draft.word"
-    label="How full, as you would say it"
+    label="How full, in your words"
     :options="LEVEL_WORDS"
     @update:model-value="(word) => set({ word })"
   />
@@ -45,7 +45,7 @@ const label = computed(() =>
       :step="1"
       @update:model-value="(percent: number) => set({ percent, percentHow: 'slider' })"
     />
-    <div v-if="draft.kind === 'length'" class="mm">
+    <div v-if="draft.kind === 'length'" class="side-by-side">
       <v-text-field
         :model-value="draft.mm"
         label="or now, mm"
@@ -68,11 +68,5 @@ const label = computed(() =>
 .level {
   font-weight: 600;
   margin: 0;
-}
-
-.mm {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px;
 }
 </style>

@@ -20,14 +20,14 @@ const lies = computed(() => state.value.load > 0)
   <section class="inset simulated" aria-label="Simulated scale">
     <p class="quiet">Simulated: nothing is weighed for real.</p>
     <div class="acts">
-      <button v-if="!lies" type="button" class="choice" @click="port.handle({ load })">Lay it on</button>
-      <button v-else type="button" class="choice" @click="port.handle({ load: 0 })">Lift it off</button>
+      <button v-if="!lies" type="button" class="choice" @click="port.handle({ load })">Put it on</button>
+      <button v-else type="button" class="choice" @click="port.handle({ load: 0 })">Take it off</button>
       <label
-        >as heavy as <NumberField v-model="load" :max="2000" aria-label="Weight laid on, g" density="compact" /> g
+        >as heavy as <NumberField v-model="load" :max="2000" aria-label="Weight on it, g" density="compact" /> g
       </label>
       <button type="button" class="choice" @click="port.handle({ load: port.capacity * 2 })">Too heavy</button>
       <button type="button" class="choice" @click="port.handle({ tare: state.tare === 0 ? load * 0.8 : 0 })">
-        {{ state.tare === 0 ? 'Tare it' : 'Take the tare off' }}
+        {{ state.tare === 0 ? 'Tare it' : 'Remove the tare' }}
       </button>
       <button type="button" class="choice" @click="port.handle({ asleep: true })">Let it sleep</button>
       <button type="button" class="choice" @click="port.handle({ unplugged: !state.unplugged })">

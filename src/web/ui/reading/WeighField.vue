@@ -123,7 +123,7 @@ watch(
       <span v-if="scale.trouble" class="alarm"> {{ scale.trouble }}</span>
     </p>
     <div class="ways">
-      <button v-if="fromScale" type="button" class="way" @click="typing = true">Type it instead</button>
+      <button v-if="fromScale" type="button" class="way text-act strong" @click="typing = true">Type it instead</button>
       <template v-else>
         <span class="steps" role="group" aria-label="Smallest step of the scale">
           <span class="quiet">reads to</span>
@@ -137,15 +137,17 @@ watch(
             {{ step }} g
           </button>
         </span>
-        <button v-if="scale.kind !== 'none'" type="button" class="way" @click="typing = false">From the scale</button>
+        <button v-if="scale.kind !== 'none'" type="button" class="way text-act strong" @click="typing = false">
+          From the scale
+        </button>
       </template>
       <template v-if="scale.kind === 'none'">
-        <button v-if="scale.hasSerial" type="button" class="way" @click="scale.connect('serial')">
+        <button v-if="scale.hasSerial" type="button" class="way text-act strong" @click="scale.connect('serial')">
           Connect a scale
         </button>
-        <button type="button" class="way" @click="scale.connect('simulated')">Simulated scale</button>
+        <button type="button" class="way text-act strong" @click="scale.connect('simulated')">Simulated scale</button>
       </template>
-      <button v-else type="button" class="way" @click="scale.disconnect()">
+      <button v-else type="button" class="way text-act strong" @click="scale.disconnect()">
         {{ scale.kind === 'simulated' ? 'Put it away' : 'Disconnect the scale' }}
       </button>
     </div>
@@ -221,10 +223,6 @@ input.huge:focus-visible {
   min-width: 0;
 }
 
-.alarm {
-  color: var(--alarm);
-}
-
 .ways {
   display: flex;
   flex-wrap: wrap;
@@ -233,10 +231,6 @@ input.huge:focus-visible {
 }
 
 .way {
-  min-height: 44px;
-  color: var(--primary);
-  text-decoration: underline;
-  font-weight: 600;
   font-size: 14px;
 }
 

@@ -40,7 +40,7 @@ describe('what is sent of a reading', () => {
   })
 })
 
-test('a thing is read by what its form shows; of what is opaque only its weight and a word', () => {
+test('an item is read by what its form shows; of what is opaque only its weight and a word', () => {
   expect(kindsOf(blush, null)).toEqual(['gross', 'stage', 'bare'])
   expect(kindsOf(specimen({ shade: 'Low Tide', form: 'tube', colour: null, opaque: true }), null)).toEqual([
     'gross',

@@ -20,7 +20,7 @@ export function ruleSentences(rule: RuleView, today: Day): string[] {
         ? state === 'over'
           ? 'Nothing was bought: it was kept.'
           : `Nothing bought so far; it ends ${fromNow(to, today)}.`
-        : `${counted(n, 'thing')} bought${most > 0 ? ` of ${most}` : ''}${
+        : `${counted(n, 'item')} bought${most > 0 ? ` of ${most}` : ''}${
             left < 0 ? `, ${-left} more than planned` : left > 0 && state === 'in force' ? `; ${left} left` : ''
           }.`
   const open = exceptions.filter((each) => each.left > 0).map((each) => each.category)
@@ -29,13 +29,11 @@ export function ruleSentences(rule: RuleView, today: Day): string[] {
     excepted > 0 ? `${counted(excepted, 'planned exception')} used.` : '',
     open.length > 0 && state !== 'over' ? `Still planned: ${open.join(', ')}.` : '',
     replacing > 0
-      ? `${counted(replacing, 'thing')} replaced something finished, and ${plural(replacing, 'is')} not counted.`
+      ? `${counted(replacing, 'item')} replaced something finished, and ${plural(replacing, 'is')} not counted.`
       : '',
-    unsure > 0
-      ? `${counted(unsure, 'thing')} may have been bought before it began or after it ended; not counted.`
-      : '',
+    unsure > 0 ? `${counted(unsure, 'item')} may have been bought before it began or after it ended; not counted.` : '',
     sourceUnknown > 0
-      ? `${counted(sourceUnknown, 'thing')} came meanwhile without a word on whether ${sourceUnknown === 1 ? 'it was' : 'they were'} bought; not counted.`
+      ? `${counted(sourceUnknown, 'item')} came meanwhile without a word on whether ${sourceUnknown === 1 ? 'it was' : 'they were'} bought; not counted.`
       : '',
   ].filter(Boolean)
 }

@@ -23,35 +23,35 @@ test.each<[DoubtView, string]>([
     { code: 'reaction', words: 'stings', day: d('2026-05-03') },
     'You noted “stings” on 3 May: that is the skin or the eye speaking.',
   ],
-  [{ code: 'past', lastGood: d('2026-11-14'), daysPast: 10 }, 'Its last good day was 14 Nov, 10 days ago.'],
-  [{ code: 'soon past', lastGood: TODAY, daysLeft: 0 }, 'Today is its last good day.'],
+  [{ code: 'past', lastGood: d('2026-11-14'), daysPast: 10 }, 'Its use-by date was 14 Nov, 10 days ago.'],
+  [{ code: 'soon past', lastGood: TODAY, daysLeft: 0 }, 'Today is its use-by date.'],
   [
     { code: 'not reached for', reached: 2, chances: 60, equalShare: 14.4 },
-    'Worn on 2 of the 60 wear days of the last year on which it lay within reach; an equal share among its like would have been 14.',
+    'Worn on 2 of the 60 wear days it was in the drawer in the last year; an equal share among its like would have been 14.',
   ],
   [
     { code: 'not reached for', reached: 0, chances: 12, equalShare: 0.4 },
-    'Worn on 0 of the 12 wear days of the last year on which it lay within reach.',
+    'Worn on 0 of the 12 wear days it was in the drawer in the last year.',
   ],
-  [{ code: 'unworn', days: 240, everWorn: false }, 'Never worn in the log, which knows it for 8 months.'],
+  [{ code: 'unworn', days: 240, everWorn: false }, 'Not worn once in 8 months of records.'],
   [{ code: 'unworn', days: 240, everWorn: true }, 'Not worn for 8 months.'],
   [
     { code: 'spoils first', lastGood: null, ofCategory: 9 },
     'At your pace it will expire before its turn comes: there are 9 in date of its type.',
   ],
-  [TWIN, 'By swatch hard to tell from Pellwick Fig, worn on 30 days in the last year against 2.'],
+  [TWIN, 'By swatch, hard to tell from Pellwick Fig, worn on 30 days in the last year against 2.'],
   [
     { ...TWIN, difference: 3, otherWorn: 1, worn: 1, otherLiked: true },
     'By swatch a near twin of Pellwick Fig, which you like better.',
   ],
   [
     { ...TWIN, otherLiked: true },
-    'By swatch hard to tell from Pellwick Fig, worn on 30 days in the last year against 2, and liked better.',
+    'By swatch, hard to tell from Pellwick Fig, worn on 30 days in the last year against 2, and liked better.',
   ],
   [{ code: 'only mixed', wears: 4, said: false }, 'Only ever worn mixed, all 4 times.'],
   [
     { code: 'out of season', seasons: ['autumn', 'winter'], days: null },
-    'It is for autumn and winter, and the log never saw it worn.',
+    'It’s for autumn and winter, and it was never worn.',
   ],
 ])('a doubt in words (%#)', (doubt, words) => expect(doubtWords(doubt, TODAY)).toBe(words))
 
@@ -85,15 +85,17 @@ test.each<[Partial<LessonShown>, string, string]>([
   expect(told.because).toContain(because)
 })
 
-test('why it is not passed on, by its kind', () => {
+test('why it isn’t passed on, by its type', () => {
   const used = {
     eye: false,
     lifecycle: 'open',
     shelfLife: { state: 'in date', lastGood: null, actOn: null, sun: null },
   } as const
-  expect(destinationCaution(used, ['bin', 'give'])).toBe('Donations are taken unopened only.')
+  expect(destinationCaution(used, ['bin', 'give', 'donate'])).toContain('only for someone who accepts that')
   expect(destinationCaution({ ...used, eye: true }, ['bin'])).toContain('at the eye')
-  expect(destinationCaution(used, ['bin'])).toContain('at the lips')
-  expect(destinationCaution({ ...used, shelfLife: { ...used.shelfLife, state: 'past' } }, ['bin'])).toContain('spoiled')
-  expect(destinationCaution(used, ['bin', 'give', 'donate'])).toBe('')
+  expect(destinationCaution(used, ['bin'])).toContain('on the lips')
+  expect(destinationCaution({ ...used, shelfLife: { ...used.shelfLife, state: 'past' } }, ['bin'])).toContain(
+    'gone off',
+  )
+  expect(destinationCaution({ ...used, lifecycle: 'unopened' }, ['bin', 'give', 'donate'])).toBe('')
 })

@@ -1,15 +1,16 @@
 import type { Destination } from '#core/decide/verdict'
 import type { ListedItem } from '#contract/item'
 
-/** Why a thing is not passed on, by its kind; nothing where it may be. Hygiene: common practice, no source. */
+/** What to mind before an item is passed on, or why it isn't; nothing of an unopened one. Hygiene: common practice, no source. */
 export function destinationCaution(
   item: Pick<ListedItem, 'eye' | 'lifecycle' | 'shelfLife'> & { readonly lip?: boolean },
   destinations: readonly Destination[],
 ): string {
-  if (destinations.includes('give')) return destinations.includes('donate') ? '' : 'Donations are taken unopened only.'
+  if (destinations.includes('give'))
+    return item.lifecycle === 'unopened'
+      ? ''
+      : 'It’s used: only for someone who accepts that. Clean it first, and say how long it has been open.'
   if (item.shelfLife.state === 'past' || item.shelfLife.state === 'sign seen')
-    return 'What is spoiled is not passed on to anybody.'
-  return item.eye
-    ? 'It was used at the eye: it is not passed on, whoever asks.'
-    : 'It was used at the lips: it is not passed on, whoever asks.'
+    return 'Items that have gone off aren’t passed on.'
+  return item.eye ? 'Used at the eye: it isn’t passed on to anyone.' : 'Used on the lips: it isn’t passed on to anyone.'
 }

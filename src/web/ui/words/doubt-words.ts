@@ -11,25 +11,25 @@ export function doubtWords(doubt: DoubtView, today: Day): string {
     case 'reaction':
       return `You noted “${doubt.words}” on ${shortDay(doubt.day, today)}: that is the skin or the eye speaking.`
     case 'sign':
-      return `A sign that it is over, noted on ${shortDay(doubt.day, today)}: “${doubt.words}”.`
+      return `It has gone off, you noted on ${shortDay(doubt.day, today)}: “${doubt.words}”.`
     case 'past at the eye':
-      return `It is worn at the eye, and its last good day was ${shortDay(doubt.lastGood, today)}, ${spanWords(doubt.daysPast)} ago.`
+      return `It’s worn at the eye, and its use-by date was ${shortDay(doubt.lastGood, today)}, ${spanWords(doubt.daysPast)} ago.`
     case 'past':
-      return `Its last good day was ${shortDay(doubt.lastGood, today)}, ${spanWords(doubt.daysPast)} ago.`
+      return `Its use-by date was ${shortDay(doubt.lastGood, today)}, ${spanWords(doubt.daysPast)} ago.`
     case 'soon past':
       return doubt.daysLeft === 0
-        ? `Today is its last good day.`
+        ? `Today is its use-by date.`
         : `Good until ${shortDay(doubt.lastGood, today)}, ${spanWords(doubt.daysLeft)} from now.`
     case 'not reached for':
-      return `Worn on ${doubt.reached} of the ${counted(doubt.chances, 'wear day')} of the last year on which it lay within reach${
+      return `Worn on ${doubt.reached} of the ${counted(doubt.chances, 'wear day')} it was in the drawer in the last year${
         doubt.equalShare >= 1 ? `; an equal share among its like would have been ${Math.round(doubt.equalShare)}` : ''
       }.`
     case 'unworn':
       return doubt.everWorn
         ? `Not worn for ${spanWords(doubt.days)}.`
-        : `Never worn in the log, which knows it for ${spanWords(doubt.days)}.`
+        : `Not worn once in ${spanWords(doubt.days)} of records.`
     case 'put back':
-      return `Held up and put back ${doubt.times} times since it was last worn.`
+      return `Considered and not used ${doubt.times} times since you last wore it.`
     case 'survived':
       return `Passed over in ${doubt.clearOuts} layings of the drawer without being worn since.`
     case 'spoils first':
@@ -37,7 +37,7 @@ export function doubtWords(doubt: DoubtView, today: Day): string {
         doubt.lastGood === null ? '' : `good until ${shortDay(doubt.lastGood, today)}, and `
       }there are ${doubt.ofCategory} in date of its type.`
     case 'twin':
-      return `${nearnessOf(doubt.difference) === 'hard to tell apart' ? 'By swatch hard to tell from' : 'By swatch a near twin of'} ${
+      return `${nearnessOf(doubt.difference) === 'hard to tell apart' ? 'By swatch, hard to tell from' : 'By swatch a near twin of'} ${
         doubt.other
       }, ${
         doubt.otherWorn > doubt.worn
@@ -45,14 +45,12 @@ export function doubtWords(doubt: DoubtView, today: Day): string {
           : 'which you like better'
       }.`
     case 'only mixed':
-      return doubt.said
-        ? 'By your own word it is good only when mixed.'
-        : `Only ever worn mixed, all ${doubt.wears} times.`
+      return doubt.said ? 'You said it’s good only when mixed.' : `Only ever worn mixed, all ${doubt.wears} times.`
     case 'package':
       return `Its package: ${doubt.states.join(', ')}.`
     case 'out of season':
-      return `It is for ${doubt.seasons.join(' and ')}, and ${
-        doubt.days === null ? 'the log never saw it worn' : `has not been worn for ${spanWords(doubt.days)}`
+      return `It’s for ${doubt.seasons.join(' and ')}, and ${
+        doubt.days === null ? 'it was never worn' : `has not been worn for ${spanWords(doubt.days)}`
       }.`
   }
 }
@@ -61,9 +59,9 @@ export function doubtWords(doubt: DoubtView, today: Day): string {
 export const OFFER_WORDS: Readonly<Record<DoubtOffer, string>> = {
   stop: 'Stop and let go',
   'use it first': 'Use it first',
-  'try it': 'Try it properly',
-  'use it up as something else': 'Use it up otherwise',
-  'let go': 'Let it go',
+  'try it': 'Put it on trial',
+  'use it up as something else': 'Use it up another way',
+  'let go': 'Remove',
 }
 
 /** What a leaning means. */

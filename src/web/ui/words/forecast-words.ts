@@ -1,4 +1,4 @@
-import { LONG_DAYS } from '#core/forecast/finish'
+import { LONG_DAYS } from '#core/calendar/lengths'
 import { daysBetween, fieldsOf, type Day } from '#core/calendar/day'
 import { capital } from '#core/words/capital'
 import { counted } from '#core/words/counted'
@@ -36,11 +36,11 @@ export function likeliest({ middle }: DaySpan, today: Day): string {
 
 /** "gone Apr 2027 to Jul 2028", as short as a row has room for. */
 export function goneWords({ low, high }: DaySpan, today: Day): string {
-  if (low === null) return 'not gone within five years'
+  if (low === null) return 'won’t be finished within five years'
   const short = dayFormat({ month: 'short', year: 'numeric' })
-  if (high === null) return `gone ${short(low)} or much later`
-  if (daysBetween(today, high) <= TELLS_DAYS) return `gone ${shortDay(low, today)} to ${shortDay(high, today)}`
-  return short(low) === short(high) ? `gone ${short(low)}` : `gone ${short(low)} to ${short(high)}`
+  if (high === null) return `finished ${short(low)} or much later`
+  if (daysBetween(today, high) <= TELLS_DAYS) return `finished ${shortDay(low, today)} to ${shortDay(high, today)}`
+  return short(low) === short(high) ? `finished ${short(low)}` : `finished ${short(low)} to ${short(high)}`
 }
 
 /** How much is left and what a use takes, with what it comes from. */
@@ -57,7 +57,7 @@ export function howFastWords(forecast: ForecastView): string {
   const { pace, role, roleSaid, days } = forecast
   const counting =
     pace === null
-      ? "We don't know your pace with it yet: that takes 14 days in the drawer or a project"
+      ? 'We don’t know your pace with it yet: that takes 14 days in the drawer or a project'
       : `${counted(pace.uses, 'use')} on ${counted(pace.days, 'day')} in the drawer or a project within the last 12 weeks: ${numberWords(pace.perWeek, 1)} a week`
   const [low, high] = [Math.round(days.low), Math.round(days.high)]
   const span =
@@ -66,7 +66,7 @@ export function howFastWords(forecast: ForecastView): string {
       : days.high >= LONG_DAYS
         ? `${spanRangeWords(low, low)} from here at the earliest`
         : `${spanRangeWords(low, high)} from here, 8 times in 10`
-  return `${counting}. It is estimated as ${ROLE_WORDS[role]}${roleSaid ? ', as you said' : ''}: ${span}, if you keep using it.`
+  return `${counting}. It’s estimated as ${ROLE_WORDS[role]}${roleSaid ? ', as you said' : ''}: ${span}, if you keep using it.`
 }
 
 export const ROLE_WORDS = {

@@ -2,7 +2,7 @@ import { dateWords } from '#web/data/locale'
 import { readingWords } from './measure-words'
 import type { GoalView, ListedItem, ListedReading } from '#contract/item'
 import { bareAtStage } from '#core/item/what-is-left'
-import { usesWords } from './item-words'
+import { callIt, usesWords } from './item-words'
 import type { Verdict } from '#core/forecast/verdict'
 import { shortVerdict } from './goal-words'
 import { counted } from '#core/words/counted'
@@ -14,7 +14,7 @@ export function gaugeWords(
   wornParts: readonly string[],
   verdict: Verdict | null = null,
 ): string {
-  const said = [`${item.shade || item.name} ${item.category}`, leftWords(item)]
+  const said = [callIt(item), leftWords(item)]
   if (item.goal) {
     said.push(
       item.goal.usesLeft === null || item.goal.target === null
@@ -32,7 +32,7 @@ export function gaugeWords(
 
 function goalAim(kind: GoalView['kind']): string {
   if (kind === 'finish') return 'to finish'
-  return kind === 'keep using' ? 'to keep using' : `to ${kind === 'level' ? 'reach a level' : kind}`
+  return kind === 'keep using' ? 'keep using it' : `to ${kind === 'level' ? 'reach a level' : kind}`
 }
 
 /** What is left, as read by eye; honest about nothing being recorded. */
@@ -52,7 +52,7 @@ export function leftWords(item: ListedItem): string {
     const then = stage === 'untouched' && day !== undefined && lastWorn !== null && lastWorn >= day
     return then ? `untouched on ${dateWords(day)}` : readingWords(reading)
   }
-  if (item.estimate === null) return 'level not recorded'
+  if (item.estimate === null) return 'no measurements yet'
   return `likely ${Math.round(item.estimate.low * 100)} to ${Math.round(item.estimate.high * 100)} % left, by its weight`
 }
 

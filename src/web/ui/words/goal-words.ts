@@ -4,7 +4,7 @@ import type { Verdict } from '#core/forecast/verdict'
 import type { OutlookView } from '#contract/forecast'
 import type { GoalView } from '#contract/item'
 import { betweenWords } from './forecast-words'
-import { verdictSentence, VERDICT_WORDS } from './verdict-words'
+import { ratesWords, verdictSentence, VERDICT_WORDS } from './verdict-words'
 import { shortDay } from './when-words'
 import { usesWords } from './item-words'
 import { plural } from '#core/words/counted'
@@ -25,7 +25,7 @@ function byPlan(goal: GoalView): boolean {
 
 /** What a share done is a share of. */
 const AIM: Partial<Record<GoalView['kind'], string>> = {
-  finish: 'of what was left is gone',
+  finish: 'of what was left is used',
   'hit pan': 'of the way to pan',
   'expand pan': 'of the way to the bare area aimed for',
   level: 'of the way to the level aimed for',
@@ -39,11 +39,23 @@ export function progressWords(goal: GoalView): string {
     if (goal.kind === 'keep using') return uses
     if (goal.done === 0) return `No difference to be seen yet; ${uses}`
     return goal.done === null
-      ? `${uses}; how much went is not read yet`
+      ? `${uses}; not measured yet`
       : `${Math.round(goal.done * 100)} % ${AIM[goal.kind] ?? 'of the way'}; ${uses}`
   }
   const base = `${goal.uses} of ${usesWords(goal.target ?? 0)}`
   return goal.headStart > 0 ? `${base}, ${goal.headStart} of them a head start` : base
+}
+
+/** A goal in one line, its verdict apart: "29 of 36 uses · needs 2 a week, you're at 1.7". */
+export function goalLine(goal: GoalView, outlook: OutlookView | null): string {
+  const done =
+    goal.usesLeft === null
+      ? goal.done === null || goal.kind === 'keep using'
+        ? progressWords(goal)
+        : `${Math.round(goal.done * 100)} % ${AIM[goal.kind] ?? 'of the way'}`
+      : `${goal.uses} of ${usesWords(goal.target ?? 0)}`
+  const open = !goal.met && outlook !== null && !['missed', 'expired', 'gone off', 'ended'].includes(outlook.verdict)
+  return open ? `${done} · ${ratesWords(outlook)}` : done
 }
 
 /**

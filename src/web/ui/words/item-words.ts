@@ -1,4 +1,5 @@
 import { callOf, shortNameOf, tellTwinsApart, type Nameable } from '#core/item/naming'
+import { groupBy } from '#core/lists/grouping'
 import { GRAMS_PER_OUNCE, MILLILITRES_PER_US_FLUID_OUNCE } from '#core/quantity/mass-volume'
 import type { UnitSystem } from '#core/settings'
 import type { ItemSummary, ListedItem } from '#contract/item'
@@ -30,13 +31,20 @@ export function twinWords(items: readonly ListedItem[], units: Units = 'metric')
   ])
 }
 
-/** The same where only short names stand: those of one short name by twin words, else by maker and kind. */
+/** The same where only short names stand: those of one short name by brand, type or product, whichever does, else by twin words. */
 export function apartWords(items: readonly ListedItem[], units: Units = 'metric'): Map<string, string> {
-  const found = twinWords(items, units)
-  const byName = new Map<string, ListedItem[]>()
-  for (const item of items) byName.set(shortName(item), [...(byName.get(shortName(item)) ?? []), item])
-  for (const own of byName.values())
-    if (own.length > 1) for (const item of own) if (!found.has(item.id)) found.set(item.id, item.maker || item.category)
+  const found = new Map<string, string>()
+  const twins = twinWords(items, units)
+  for (const own of groupBy(items, shortName).values()) {
+    if (own.length < 2) continue
+    const facts = [
+      (item: ListedItem) => item.maker,
+      (item: ListedItem) => item.category,
+      (item: ListedItem) => item.name,
+    ]
+    const fact = facts.find((tell) => new Set(own.map(tell)).size === own.length)
+    for (const item of own) found.set(item.id, (fact ? fact(item) : twins.get(item.id)) || item.maker || item.category)
+  }
   return found
 }
 
@@ -62,8 +70,8 @@ export function usesWords(count: number): string {
 /** All its uses as far as they are known: those before the log may be known to nobody. */
 export function allUses({ uses, usesBefore, opening }: Pick<ItemSummary, 'uses' | 'usesBefore' | 'opening'>): string {
   const unsaid = usesBefore === null && opening.kind !== 'unopened'
-  if (uses === 0) return unsaid ? 'not worn in the log' : 'never worn'
-  return `${usesWords(uses)} ${unsaid ? 'in the log' : 'in all'}`
+  if (uses === 0) return unsaid ? 'not worn yet' : 'never worn'
+  return `${usesWords(uses)} ${unsaid ? 'ticked' : 'in all'}`
 }
 
 export type Units = UnitSystem

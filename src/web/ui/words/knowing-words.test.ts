@@ -27,9 +27,9 @@ describe('ranges in words', () => {
     expect(betweenWords(of, TODAY)).toBe(words)
   })
   test('are short in a row', () => {
-    expect(goneWords(span('2027-04-04', '2027-07-30'), TODAY)).toBe('gone Apr 2027 to Jul 2027')
-    expect(goneWords(span('2027-04-04', null), TODAY)).toBe('gone Apr 2027 or much later')
-    expect(goneWords(span(null, null), TODAY)).toBe('not gone within five years')
+    expect(goneWords(span('2027-04-04', '2027-07-30'), TODAY)).toBe('finished Apr 2027 to Jul 2027')
+    expect(goneWords(span('2027-04-04', null), TODAY)).toBe('finished Apr 2027 or much later')
+    expect(goneWords(span(null, null), TODAY)).toBe('won’t be finished within five years')
   })
 })
 
@@ -48,11 +48,11 @@ const KIND: SetUpAnswer['kinds'][number] = {
 }
 describe('before she commits', () => {
   test('the sum is said with its inputs', () => {
-    expect(addsUpWords(KIND, d('2027-11-24'), TODAY)).toBe(
+    expect(addsUpWords(KIND, d('2027-11-24'), TODAY, false)).toBe(
       '2 lipsticks need about 118 uses by 24 Nov 2027; until then you likely wear something from Lips on 170 days. That adds up.',
     )
   })
-  test('and where it does not add up, what would', () => {
+  test('and where it doesn’t add up, what would', () => {
     const over = {
       ...KIND,
       items: 3,
@@ -61,11 +61,12 @@ describe('before she commits', () => {
       fits: false,
       enoughOn: d('2028-03-02'),
     }
-    expect(addsUpWords(over, d('2027-11-24'), TODAY)).toBe(
-      '4 lipsticks (1 already in) need about 240 uses by 24 Nov 2027, likely 210 to 290; until then you likely wear something from Lips on 170 days. That is more than there are: 2 of them, or 85 uses each, or the same until 2 Mar 2028 would do.',
+    expect(addsUpWords(KIND, d('2027-11-24'), TODAY, true)).not.toContain('That adds up')
+    expect(addsUpWords(over, d('2027-11-24'), TODAY, false)).toBe(
+      '4 lipsticks (1 already in) need about 240 uses by 24 Nov 2027, likely 210 to 290; until then you likely wear something from Lips on 170 days. That’s more than there are: 2 of them, or 85 uses each, or the same until 2 Mar 2028 would do.',
     )
-    expect(addsUpWords({ ...over, fewer: 0, counted: false, enoughOn: null }, d('2027-11-24'), TODAY)).toContain(
-      'That is more than there are.',
+    expect(addsUpWords({ ...over, fewer: 0, counted: false, enoughOn: null }, d('2027-11-24'), TODAY, false)).toContain(
+      'That’s more than there are.',
     )
   })
 })
@@ -84,7 +85,7 @@ describe('guesses and forecasts looked back on', () => {
     expect(factorWords(factor)).toBe(
       'Your products last about 2.5 times as long as you guess: an estimate from 11 finished and 4 still running (8 in 10: between 1.9 and 3.4); your average of these 11 alone is 3.3.',
     )
-    expect(factorWords({ ...factor, finished: 1, unfinished: 0, runsShort: false })).toMatch(/^It's too early to say/)
+    expect(factorWords({ ...factor, finished: 1, unfinished: 0, runsShort: false })).toMatch(/^It’s too early to say/)
     expect(factorWords({ ...factor, finished: 0, unfinished: 0, runsShort: false })).toMatch(/^No guesses yet/)
   })
   test('are held against what was meant, mark by mark', () => {
@@ -94,9 +95,9 @@ describe('guesses and forecasts looked back on', () => {
       { meant: 0.9, came: null, watched: 6, finished: 2 },
     ] as const
     expect(marksWords(marks)).toBe(
-      "Finished: 13 % by the early end of their range (10 % should be; 30 forecasts), 46 % by its middle (50 % should be; 22 forecasts). For the rest it's too early to say.",
+      'Finished: 13 % by the early end of their range (10 % should be; 30 forecasts), 46 % by its middle (50 % should be; 22 forecasts). For the rest it’s too early to say.',
     )
-    expect(marksWords(marks.map((each) => ({ ...each, came: null })))).toMatch(/^It's too early to say: 30 forecasts/)
+    expect(marksWords(marks.map((each) => ({ ...each, came: null })))).toMatch(/^It’s too early to say: 30 forecasts/)
     expect(marksWords([])).toMatch(/^No forecast/)
   })
 })
@@ -128,7 +129,7 @@ describe('supply in words', () => {
     expect(needWords(view)).toBe('Feb 2032')
     const told = supplySentences(view, 'EUR').join(' ')
     expect(told).toContain('24 items in date, with about 1,214 uses left in all. 2 more are expired')
-    expect(told).toContain("At your pace of 175 uses a year that's 7 years' worth, 4 years of it before it expires.")
+    expect(told).toContain("At your pace of 175 uses a year that’s 7 years' worth, 4 years of it before it expires.")
     expect(told).toContain('8 times in 10 between Apr 2030 and May 2036; nothing new until Apr 2030')
     expect(keepingWords(view, 3, 'EUR')).toMatch(/^3 years' worth; 1 of them will still expire first/)
   })

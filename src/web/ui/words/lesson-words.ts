@@ -22,7 +22,7 @@ export function lessonWords(shown: LessonShown): { readonly lesson: string; read
     case 'never finishes':
       return {
         lesson: `I never finish ${kind}; minis would do.`,
-        because: `${count} are here, and in all the log none was ever finished, while ${counted(others, 'other thing')} ${plural(others, 'was')}.`,
+        because: `${count} are here, and you never finished one since you began ticking, while ${counted(others, 'other item')} ${plural(others, 'was')}.`,
       }
     case 'guesses short':
       return {
@@ -30,7 +30,7 @@ export function lessonWords(shown: LessonShown): { readonly lesson: string; read
           about === ''
             ? `My guesses run short by about ${numberWords(mine, 1)}.`
             : `My guesses of ${kind} run short by about ${numberWords(mine, 1)}.`,
-        because: `${counted(count, 'guess')} of things that are finished came to ${numberWords(mine, 1)} times as long in the middle.`,
+        because: `${counted(count, 'guess')} of items that are finished came to ${numberWords(mine, 1)} times as long in the middle.`,
       }
     case 'source never worn':
       return {
@@ -44,7 +44,7 @@ export function lessonWords(shown: LessonShown): { readonly lesson: string; read
       }
     case 'maker never again':
       return {
-        lesson: `${about} does not work for me.`,
+        lesson: `${about} doesn’t work for me.`,
         because: `You would not buy ${mine} of ${count} again that you reviewed.`,
       }
     case 'let go unused':

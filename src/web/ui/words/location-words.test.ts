@@ -10,7 +10,7 @@ const PLACED = { zoneId: 'lips', since: UNTIL, position: 1, beside: false }
 test.each<[Partial<Where>, string]>([
   [{}, 'resting'],
   [{ restingUntil: UNTIL }, 'resting until 1 Mar 2027'],
-  [{ lifecycle: 'unopened' }, 'unopened, put by'],
+  [{ lifecycle: 'unopened' }, 'unopened, stored away'],
   [{ placement: PLACED }, 'in the drawer'],
   [{ placement: { ...PLACED, beside: true } }, 'beside the drawer'],
   [{ location: 'season box', restingUntil: UNTIL }, 'in the season box until 1 Mar 2027'],

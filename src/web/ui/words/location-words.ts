@@ -16,7 +16,7 @@ export function locationWords(item: Pick<ListedItem, 'placement' | 'location' | 
     case 'backups box':
       return 'in the backups box'
     default:
-      if (item.lifecycle === 'unopened') return 'unopened, put by'
+      if (item.lifecycle === 'unopened') return 'unopened, stored away'
       return item.restingUntil === null ? 'resting' : `resting until ${dateWords(item.restingUntil)}`
   }
 }

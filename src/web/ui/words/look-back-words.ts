@@ -11,7 +11,7 @@ export function factorWords({ factor, middle, low, high, finished, unfinished, r
   const alone = middle === null ? '' : `; your average of these ${finished} alone is ${numberWords(middle, 1)}`
   return runsShort
     ? `Your products last about ${numberWords(factor, 1)} times as long as you guess: ${from}${alone}.`
-    : `It's too early to say how your guesses run: about ${numberWords(factor, 1)} times as long, ${from}${alone}.`
+    : `It’s too early to say how your guesses run: about ${numberWords(factor, 1)} times as long, ${from}${alone}.`
 }
 
 /** A guess with what is known of her guesses. */
@@ -32,11 +32,11 @@ export function marksWords(marks: readonly MarkScore[]): string {
   const [first] = marks
   if (!first || first.watched === 0) return 'No forecast was kept yet of anything in use.'
   if (said.length === 0)
-    return `It's too early to say: ${counted(first.watched, 'forecast')} kept, and few of them old enough.`
+    return `It’s too early to say: ${counted(first.watched, 'forecast')} kept, and few of them old enough.`
   const parts = said.map(({ came, meant, watched }, n) => {
     const mark = ['the early end of their range', 'its middle', 'its late end'][n] ?? ''
     return `${Math.round((came ?? 0) * 100)} % by ${mark} (${Math.round(meant * 100)} % should be; ${counted(watched, 'forecast')})`
   })
-  const missing = said.length < marks.length ? " For the rest it's too early to say." : ''
+  const missing = said.length < marks.length ? ' For the rest it’s too early to say.' : ''
   return `Finished: ${parts.join(', ')}.${missing}`
 }

@@ -52,9 +52,9 @@ export function massTrouble(code: MassFailure): string {
     case 'mass-is-volume':
       return 'Fluid ounces and millilitres are volumes; a scale weighs. Write what it shows in grams or ounces.'
     case 'mass-not-positive':
-      return 'A weight is above 0; the package has to lie on the scale.'
+      return 'A weight is above 0; put the item on the scale.'
     case 'mass-absurd':
-      return 'That is over 5,000 g. Check the figure and its point.'
+      return 'That’s over 5,000 g. Check the figure and its point.'
   }
 }
 
@@ -62,7 +62,7 @@ export const KIND_WORDS: Readonly<Record<ReadingKind, string>> = {
   gross: 'Weigh it',
   level: 'Level',
   length: 'Length',
-  stage: 'What the pan shows',
+  stage: 'How much pan is showing',
   bare: 'Bare area',
   word: 'In a word',
 }
@@ -90,7 +90,7 @@ export function doubtWords(doubt: ReadingDoubt, unit: MassUnit): string {
     case 'above the capacity':
       return `Your scale carries up to ${mass}.`
     case 'lighter than an empty':
-      return `An empty one of its kind weighs ${mass}.`
+      return `An empty one of its type weighs ${mass}.`
     case 'heavier than before':
       return `${mass} heavier than the time before.`
     case 'level rose':
@@ -160,11 +160,11 @@ export const WORD_WORDS: Readonly<Record<LevelWord, string>> = {
   'nothing comes': 'nothing comes any more',
 }
 
-const STAGE_WORDS: Readonly<Record<string, string>> = {
+export const STAGE_WORDS: Readonly<Record<string, string>> = {
   untouched: 'untouched',
-  'dome gone': 'dome gone',
+  'dome gone': 'embossing gone',
   dip: 'dip',
-  'first pan': 'first pan',
-  'half bare': 'half bare',
-  'mostly bare': 'mostly bare',
+  'first pan': 'hit pan',
+  'half bare': 'half pan',
+  'mostly bare': 'big pan',
 }

@@ -4,17 +4,10 @@ import { shortDay } from './when-words'
 import type { Day } from '#core/calendar/day'
 import { counted, plural } from '#core/words/counted'
 
-/** The rooms of Projects. */
-export const PROJECT_WAYS = [
-  { to: '/projects', words: 'Projects' },
-  { to: '/plan', words: 'The plan' },
-  { to: '/plan/month', words: 'The month on a sheet' },
-] as const
-
 /** Of the plan in force, when it asks to be laid anew. */
 export function planWords(otherwise: number): string {
-  if (otherwise === 0) return 'The months of the plan in force are over.'
-  return `${counted(otherwise, 'thing')} went otherwise than the plan in force has it: a fresh one is laid when you look.`
+  if (otherwise === 0) return 'The months of your current plan are over.'
+  return `${counted(otherwise, 'item')} went differently from your plan: look for a new one.`
 }
 
 export const SHAPE_NAMES: Readonly<Record<ProjectShape, string>> = {
@@ -22,24 +15,24 @@ export const SHAPE_NAMES: Readonly<Record<ProjectShape, string>> = {
   season: 'A season',
   'year-long': 'A year',
   'until done': 'Until it is done',
-  sweep: 'Sweep a category',
+  sweep: 'Every item of a type',
   palette: 'One palette',
 }
 
 /** One line of why, for each school. */
 export const SHAPE_WHY: Readonly<Record<ProjectShape, string>> = {
-  rolling: 'What is done rolls out, something else rolls in: it never gets stale.',
-  season: 'A fixed set for about three months, with some of it enough: a few sure ones and some long hauls.',
-  'year-long': 'A set for the year: time enough for what takes long.',
+  rolling: 'What’s done rolls out, something new rolls in.',
+  season: 'A fixed set for about three months: a few easy finishes and some long hauls.',
+  'year-long': 'A set for the year: time for what takes long.',
   'until done': 'A fixed set, nothing replaced, until all of it is done; then stop.',
-  sweep: 'Every item of a category gets the same number of uses, so that the whole of it stays even.',
+  sweep: 'Every item of a type gets the same number of uses.',
   palette: 'Some shades of one palette, each with a goal of its own.',
 }
 
 export const REPLACING_WORDS: Readonly<Record<Replacing, string>> = {
   'as I feel': 'whenever I feel like it',
-  'like for like': 'one for one, of the same category',
-  'any category': 'one for one, of any category',
+  'like for like': 'one for one, of the same type',
+  'any category': 'one for one, of any type',
   none: 'nothing is replaced',
 }
 
@@ -48,7 +41,7 @@ export function ruleSentences(project: ProjectView): string[] {
   const said: string[] = []
   if (project.shape === 'sweep') {
     const each = `Every ${project.category ?? 'item'} gets ${counted(project.usesEach ?? 0, 'use')}`
-    said.push(project.atOnce === null ? `${each}, all side by side.` : `${each}, ${project.atOnce} at a time.`)
+    said.push(project.atOnce === null ? `${each}, all at once.` : `${each}, ${project.atOnce} at a time.`)
   } else if (project.mostItems !== null) said.push(`At most ${project.mostItems} at a time.`)
   if (project.atLeast !== null) said.push(`${project.atLeast} of them ${plural(project.atLeast, 'is')} enough.`)
   if (project.theme !== null) said.push(`Only ${project.theme}.`)
@@ -56,8 +49,8 @@ export function ruleSentences(project: ProjectView): string[] {
   else if (project.replacing !== 'as I feel')
     said.push(`What rolls out is replaced ${REPLACING_WORDS[project.replacing]}.`)
   if (project.breakDays !== null)
-    said.push(`A category rests ${counted(project.breakDays, 'day')} after one of it is reached.`)
-  if (!project.leavingAllowed) said.push('Nothing leaves unfinished.')
+    said.push(`A type rests ${counted(project.breakDays, 'day')} after one reaches its goal.`)
+  if (!project.leavingAllowed) said.push('Nothing is dropped unfinished.')
   return said
 }
 

@@ -65,7 +65,7 @@ test('goal and aim are told in their own unit', () => {
   expect(goalLine(line({ goal: null }))).toBe('no goal')
 })
 
-test('the sheet as Markdown has a row for each thing, and no sign of hers breaks it', () => {
+test('the sheet as Markdown has a row for each item, and no sign of hers breaks it', () => {
   const totals = { uses: 9, grams: 0.6, giveOrTake: 0.1, weighed: 1, looked: 1, asked: 2, wearDays: 8, finished: 0 }
   const sheet: ClosedSheet = {
     from: d('2026-10-26'),
@@ -84,7 +84,7 @@ test('the sheet as Markdown has a row for each thing, and no sign of hers breaks
   const cells = rows.filter((row) => row.startsWith('|')).map((row) => row.split('|').length)
   expect(new Set(cells).size).toBe(1)
   expect(rows.find((row) => row.includes('Wet Stone'))).toContain('| 44.6 g | 44.0 g | 0.6 g | 9 |')
-  expect(rows.join(' ')).toContain('Next push: Pellwick Wet Stone highlighter.')
+  expect(rows.join(' ')).toContain('Next focus: Pellwick Wet Stone highlighter.')
   expect(rows.join(' ')).toContain('9 uses on 8 wear days')
 })
 

@@ -86,12 +86,12 @@ export function sheetMarkdown(name: string, sheet: ClosedSheet, unit: MassUnit):
   return [
     `# ${name}`,
     '',
-    `${dateWords(sheet.from)} to ${dateWords(sheet.to)}: ${totals.looked} of ${counted(totals.asked, 'thing')} looked at, ${counted(totals.uses, 'use')} on ${counted(totals.wearDays, 'wear day')}, ${totals.weighed > 0 ? `${massWords(totals.grams, 0.1, unit)} used of ${totals.weighed} weighed twice, ` : ''}${totals.finished} finished.`,
+    `${dateWords(sheet.from)} to ${dateWords(sheet.to)}: ${totals.looked} of ${counted(totals.asked, 'item')} looked at, ${counted(totals.uses, 'use')} on ${counted(totals.wearDays, 'wear day')}, ${totals.weighed > 0 ? `${massWords(totals.grams, 0.1, unit)} used of ${totals.weighed} weighed twice, ` : ''}${totals.finished} finished.`,
     '',
-    `| | before | now | gone | uses | goal | next | |`,
+    `| | before | now | used | uses | goal | next | |`,
     `|---|---|---|---|---|---|---|---|`,
     ...rows.map((row) => `| ${row.join(' | ')} |`),
-    ...(push ? ['', `Next push: ${push.kind}.`] : []),
+    ...(push ? ['', `Next focus: ${push.kind}.`] : []),
     '',
   ].join('\n')
 }

@@ -59,13 +59,13 @@ export function supplySentences(view: SupplyView, currency: string): string[] {
   if (perYear === null || years === null)
     return [left, `No pace: ${noPaceWords(view)}. One is counted from ${LEAST_WEARS} wears on, over two weeks or more.`]
   if (items === 0) return [left, `You wear it ${numberWords(perYear, 0)} times a year.`]
-  const pace = `At your pace of ${numberWords(perYear, 0)} uses a year that's ${lastsWords(view)}.`
+  const pace = `At your pace of ${numberWords(perYear, 0)} uses a year that’s ${lastsWords(view)}.`
   const expires = `Used in the order of their use-by dates, ${expiringWords(view, currency)}.`
   const next =
     need === null || need.middle === null
       ? []
       : [
-          `You'll need a new one about ${monthAndYear(need.middle)}${need.low !== null && need.high !== null && need.low !== need.high ? `, 8 times in 10 between ${monthAndYear(need.low)} and ${monthAndYear(need.high)}` : ''}${need.low === null ? '' : `; nothing new until ${monthAndYear(need.low)}`}.`,
+          `You’ll need a new one about ${monthAndYear(need.middle)}${need.low !== null && need.high !== null && need.low !== need.high ? `, 8 times in 10 between ${monthAndYear(need.low)} and ${monthAndYear(need.high)}` : ''}${need.low === null ? '' : `; nothing new until ${monthAndYear(need.low)}`}.`,
         ]
   return [left, pace, expires, ...next]
 }

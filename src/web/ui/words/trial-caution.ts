@@ -12,7 +12,9 @@ export function trialCaution(items: readonly ListedItem[], today: Day): string {
     const name = items.length === 1 ? 'It' : callIt(item)
     return `${name} is ${stateWords(item)}${item.shelfLife.state === 'past' ? ` (${goodTo(item, today)})` : ''}`
   })
-  const eyes = over.some(({ eye }) => eye) ? ' At the eye what is over is not worn any more, on trial or not.' : ''
-  const others = over.some(({ eye }) => !eye) ? ' Look and smell first; stop at the first sign that it is over.' : ''
+  const eyes = over.some(({ eye }) => eye) ? ' Don’t wear expired items at the eye, on trial or not.' : ''
+  const others = over.some(({ eye }) => !eye)
+    ? ' Look and smell first; stop at the first sign that it has gone off.'
+    : ''
   return `${told.join('; ')}.${eyes}${others}`
 }

@@ -15,7 +15,7 @@ export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
   '50-50': '50-50',
   behind: 'behind',
   'not in time': 'not in time',
-  'out of reach': "can't be done by then",
+  'out of reach': 'can’t be done by then',
   missed: 'date missed',
   ended: 'finished before its goal',
   'no date': '',
@@ -33,24 +33,26 @@ export function verdictTone(verdict: Verdict | null): 'attention' | 'alarm' | 'd
 
 /** "you're at 1.7", with what it is counted from beside it where there is room. */
 export function paceShort(pace: PaceView | null): string {
-  return pace === null ? "your pace isn't known yet" : `you're at ${numberWords(pace.perWeek, 1)} a week`
+  return pace === null ? 'your pace isn’t known yet' : `you’re at ${numberWords(pace.perWeek, 1)} a week`
+}
+
+/** "needs 2 a week, you're at 1.7" */
+export function ratesWords({ needed, pace }: OutlookView): string {
+  if (needed === null) return paceShort(pace)
+  const needs = `needs ${numberWords(needed, 1)} a week`
+  return pace === null ? `${needs}, ${paceShort(pace)}` : `${needs}, you’re at ${numberWords(pace.perWeek, 1)}`
 }
 
 /** "50-50 by 27 December: needs 2 a week, you're at 1.7." */
 export function verdictSentence(goal: GoalView, outlook: OutlookView, today: Day): string {
-  const { verdict, needed, pace } = outlook
+  const { verdict } = outlook
   const by = goal.by === null ? '' : ` by ${shortDay(goal.by, today)}`
   const words = VERDICT_WORDS[verdict]
   if (verdict === 'missed') return `Its date, ${goal.by === null ? '' : shortDay(goal.by, today)}, has passed.`
-  if (verdict === 'out of reach') return `Can't be done${by}: ${moreByThen(goal, outlook)}.`
+  if (verdict === 'out of reach') return `Can’t be done${by}: ${moreByThen(goal, outlook)}.`
   const told = words === '' ? '' : `${words.charAt(0).toUpperCase()}${words.slice(1)}`
   if (verdict === 'expired' || verdict === 'gone off') return `${told}.`
-  const rates =
-    needed === null
-      ? paceShort(pace)
-      : pace === null
-        ? `needs ${numberWords(needed, 1)} a week, ${paceShort(pace)}`
-        : `needs ${numberWords(needed, 1)} a week, you're at ${numberWords(pace.perWeek, 1)}`
+  const rates = ratesWords(outlook)
   return told === '' ? `${rates.charAt(0).toUpperCase()}${rates.slice(1)}.` : `${told}${by}: ${rates}.`
 }
 

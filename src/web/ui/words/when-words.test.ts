@@ -43,7 +43,7 @@ describe('days in words', () => {
   ])('%i days are %s', (days, words) => {
     expect(spanWords(days)).toBe(words)
   })
-  test('a stretch is from one day to another, a day of every year has no year', () => {
+  test('a period is from one day to another, a day of every year has no year', () => {
     const stretch = { earliest: d('2026-10-26'), latest: d('2026-11-15') }
     expect(stretchWords(stretch, d('2026-11-24'))).toBe('from 26 Oct to 15 Nov')
     expect(stretchWords({ ...stretch, latest: stretch.earliest })).toBe('on 26 Oct 2026')

@@ -6,13 +6,12 @@ import { specimen } from '#web/specimen/specimen-data'
 import { gaugeWords, leftWords } from './gauge-words'
 import { massRangeWords, readingWords } from './measure-words'
 import { paceWords, progressWords, shortVerdict } from './goal-words'
-import { contentWords, fullName, matchesWords, shortName, usesWords } from './item-words'
-import { rollInWords } from './roll-in-words'
+import { apartWords, contentWords, fullName, matchesWords, shortName, usesWords } from './item-words'
+import { whyWords } from './why-words'
 import { goodTo, reasonWords, sunWords } from './shelf-life-words'
 import type { ProjectView } from '#contract/projects'
-import type { SuggestionView } from '#contract/today'
+import type { ReasonView } from '#contract/today'
 import { overloadWords, ruleSentences } from './project-words'
-import { suggestionWords } from './suggestion-words'
 
 const TODAY = '2026-11-24' as Day
 const d = (text: string): Day => text as Day
@@ -52,10 +51,10 @@ const OUTLOOK: OutlookView = {
 describe('a goal in words', () => {
   test('names the head start, what is left, the one verdict with what it stands on, then where it should be as a figure', () => {
     expect(paceWords(GOAL, OUTLOOK, TODAY)).toBe(
-      "12 of 20 uses, 3 of them a head start. 8 left. 50-50 by 20 Dec: needs 2.2 a week, you're at 1.9. 3 uses behind where it should be today; 16 wear days left.",
+      '12 of 20 uses, 3 of them a head start. 8 left. 50-50 by 20 Dec: needs 2.2 a week, you’re at 1.9. 3 uses behind where it should be today; 16 wear days left.',
     )
   })
-  test('says nothing of what is not known rather than inventing', () => {
+  test('says nothing of what isn’t known rather than inventing', () => {
     const bare = { ...GOAL, headStart: 0, by: null, standing: 'no date' as const, difference: null }
     expect(paceWords(bare, null, TODAY)).toBe('12 of 20 uses. 8 left.')
   })
@@ -68,10 +67,10 @@ describe('a goal in words', () => {
     }
     const out: OutlookView = { ...OUTLOOK, chance: null, verdict: 'out of reach' }
     expect(paceWords(far, out, TODAY)).toContain(
-      "Can't be done by 20 Dec: it asks for 8 more; at your pace 4, on every wear day 4. 4 wear days left.",
+      'Can’t be done by 20 Dec: it asks for 8 more; at your pace 4, on every wear day 4. 4 wear days left.',
     )
   })
-  test('a date that has passed is missed, with what would still work; the end of the thing ends its goal', () => {
+  test('a date that has passed is missed, with what would still work; the end of the item ends its goal', () => {
     const missed: GoalView = { ...GOAL, standing: 'missed', rescue: { smallerGoal: 12 } }
     expect(paceWords(missed, { ...OUTLOOK, verdict: 'missed' }, TODAY)).toContain('Its date, 20 Dec, has passed.')
     expect(shortVerdict(missed, 'missed')).toBe('date missed')
@@ -79,7 +78,7 @@ describe('a goal in words', () => {
       '12 of 20 uses, 3 of them a head start. Finished before its goal; what was reached stands.',
     )
   })
-  test('a goal by eye says from which reading it is reckoned where that came late', () => {
+  test('a goal by eye says from which reading it is estimated where that came late', () => {
     const late: GoalView = {
       ...GOAL,
       kind: 'finish',
@@ -100,10 +99,10 @@ describe('a goal in words', () => {
   })
   test('finishing reads what is gone, and admits when nothing is to be seen', () => {
     const finish: GoalView = { ...GOAL, kind: 'finish', target: null, usesLeft: null, done: 0.57 }
-    expect(progressWords(finish)).toBe('57 % of what was left is gone; 9 uses since it rolled in')
+    expect(progressWords(finish)).toBe('57 % of what was left is used; 9 uses since it rolled in')
     expect(progressWords({ ...finish, done: 0 })).toBe('No difference to be seen yet; 9 uses since it rolled in')
     expect(progressWords({ ...finish, done: null, wearsInStay: 0 })).toBe(
-      'not worn since it rolled in; how much went is not read yet',
+      'not worn since it rolled in; not measured yet',
     )
   })
   test.each<[GoalView['standing'], number | null, string]>([
@@ -131,25 +130,41 @@ describe('the gauge in words', () => {
       state: 'within 90 days',
     })
     expect(gaugeWords(item, true, [], 'behind')).toBe(
-      'Rust Bloom pressed, first pan, 7 of 20 uses, 3 behind, 1 backup, expires soon, worn',
+      'Pellwick Rust Bloom pressed, hit pan, 7 of 20 uses, 3 behind, 1 backup, expires soon, worn',
     )
+  })
+  test('two of one short name are told apart by brand, of one brand by type', () => {
+    const one = (id: string, maker: string, category: string) => ({
+      ...specimen({ shade: 'Tobacco', form: 'bullet', colour: null }),
+      id,
+      maker,
+      category,
+    })
+    const byBrand = apartWords([one('a', 'Ondrake', 'brow pencil'), one('b', 'Pellwick', 'brow pencil')])
+    expect([...byBrand]).toEqual([
+      ['a', 'Ondrake'],
+      ['b', 'Pellwick'],
+    ])
+    const byType = apartWords([one('a', 'Ondrake', 'brow pencil'), one('b', 'Ondrake', 'lipstick')])
+    expect(byType.get('b')).toBe('lipstick')
+    expect(apartWords([one('a', 'Ondrake', 'brow pencil')]).size).toBe(0)
   })
   test('is honest about nothing being recorded', () => {
     expect(gaugeWords(specimen({ shade: 'Quay', form: 'wand', colour: null }), false, [])).toBe(
-      'Quay wand, level not recorded',
+      'Pellwick Quay wand, no measurements yet',
     )
   })
-  test('what was worn since is not untouched any more', () => {
+  test('what was worn since isn’t untouched any more', () => {
     const item = specimen({
       shade: 'Quay',
       form: 'pressed',
       colour: null,
       reading: { kind: 'stage', stage: 'untouched' },
     })
-    expect(gaugeWords(item, false, [])).toBe('Quay pressed, untouched')
+    expect(gaugeWords(item, false, [])).toBe('Pellwick Quay pressed, untouched')
     const seen = { kind: 'stage' as const, value: null, stage: 'untouched' as const, word: null, day: d('2026-05-12') }
     expect(gaugeWords({ ...item, reading: seen, lastWorn: d('2026-06-01') }, false, [])).toBe(
-      'Quay pressed, untouched on 12 May 2026',
+      'Pellwick Quay pressed, untouched on 12 May 2026',
     )
   })
   test('two ends that read the same are no range', () => {
@@ -212,15 +227,15 @@ describe('shelf life in words', () => {
     actOn: d(earliest),
   })
   test('a span is told with both its ends', () => {
-    expect(goodTo(lived(life(range('2027-03-02', '2027-03-02'))), TODAY)).toBe('good to 2 Mar 2027')
-    expect(goodTo(lived(life(range('2027-03-02', '2027-06-02'))), TODAY)).toBe('ends between 2 Mar 2027 and 2 Jun 2027')
-    expect(goodTo(lived(life({ ...range('2026-09-01', '2026-09-01'), state: 'past' })), TODAY)).toBe(
-      'past since 1 Sept',
+    expect(goodTo(lived(life(range('2027-03-02', '2027-03-02'))), TODAY)).toBe('use by 2 Mar 2027')
+    expect(goodTo(lived(life(range('2027-03-02', '2027-06-02'))), TODAY)).toBe(
+      'use by some day between 2 Mar 2027 and 2 Jun 2027',
     )
-    expect(goodTo(lived(life({ state: 'unknown' })), TODAY)).toBe('not known')
+    expect(goodTo(lived(life({ ...range('2026-09-01', '2026-09-01'), state: 'past' })), TODAY)).toBe('expired 1 Sept')
+    expect(goodTo(lived(life({ state: 'unknown' })), TODAY)).toBe('use-by date not known')
   })
   test.each([
-    [{ code: 'sign', words: 'smell changed' }, 'You noticed: smell changed. A sign counts above any date.'],
+    [{ code: 'sign', words: 'smell changed' }, 'You noticed: smell changed. A sign counts more than any date.'],
     [
       { code: 'pao', period: { unit: 'months', count: 12 }, openedEarliest: '2026-01-05', openedLatest: '2026-01-05' },
       'Opened 5 Jan 2026; the label says 12 months after opening.',
@@ -232,7 +247,7 @@ describe('shelf life in words', () => {
         openedEarliest: '2026-01-01',
         openedLatest: '2026-01-31',
       },
-      'Opened Jan 2026; the label is not known, 4 months is usual for its kind.',
+      'Opened Jan 2026; the label isn’t known, 4 months is usual for its type.',
     ],
     [
       { code: 'unopened', months: 36, bought: '2026-01-05' },
@@ -240,11 +255,11 @@ describe('shelf life in words', () => {
     ],
     [
       { code: 'opening-unknown', notBefore: null, notAfter: null },
-      'When it was opened is not known, so its last good day is not either.',
+      'We don’t know when it was opened, so we don’t know its use-by date either.',
     ],
     [
       { code: 'opening-unknown', notBefore: null, notAfter: '2026-03-01' },
-      'Opened some time before 1 Mar 2026; that is not close enough to tell.',
+      'Opened some time before 1 Mar 2026; that isn’t close enough to tell.',
     ],
     [
       {
@@ -253,7 +268,7 @@ describe('shelf life in words', () => {
         openedEarliest: '2026-01-05',
         openedLatest: '2026-01-05',
       },
-      'Opened 5 Jan 2026; the label is not known, 7 days is usual for its kind.',
+      'Opened 5 Jan 2026; the label isn’t known, 7 days is usual for its type.',
     ],
   ])('%o', (reason, words) => {
     expect(reasonWords(lived(life({ reason })).shelfLife)).toBe(words)
@@ -297,25 +312,27 @@ const NO_RULES: ProjectView = {
   evenness: null,
 }
 
-test.each<[SuggestionView['reason'], string]>([
+test.each<[ReasonView, string]>([
   [{ code: 'behind', uses: 3, project: 'Autumn' }, '3 uses behind for Autumn.'],
-  [{ code: 'out-of-reach', usesLeft: 56, project: 'Autumn' }, '56 uses to go, out of reach for Autumn.'],
+  [{ code: 'out-of-reach', usesLeft: 56, project: 'Autumn' }, '56 uses to go: can’t be done by its date.'],
   [{ code: 'behind', uses: 0, project: 'Autumn' }, 'Behind for Autumn.'],
-  [{ code: 'spoils-soonest', day: d('2026-12-01'), daysLeft: 7 }, 'Spoils soon: good to 1 Dec.'],
-  [{ code: 'spoils-soonest', day: d('2027-03-29'), daysLeft: 125 }, 'Good only to 29 Mar 2027.'],
-  [{ code: 'nearly-done', usesLeft: 1, left: null }, 'Nearly done: 1 use to its goal.'],
-  [{ code: 'nearly-done', usesLeft: null, left: 0.15 }, 'Nearly done: about 15 % left.'],
+  [{ code: 'expires', day: d('2026-12-01'), daysLeft: 7 }, 'Expires soon: use by 1 Dec.'],
+  [{ code: 'expires', day: d('2027-03-29'), daysLeft: 125 }, 'Use by 29 Mar 2027.'],
+  [{ code: 'nearly-there', usesLeft: 1 }, 'Nearly there: 1 use to its goal.'],
+  [{ code: 'little-left', left: 0.15 }, 'Nearly finished: about 15 % left.'],
   [{ code: 'in-project', usesLeft: 12, project: 'Autumn' }, '12 uses to go for Autumn.'],
-  [{ code: 'unworn-longest', days: 30, everWorn: true }, 'Unworn for 4 weeks.'],
-  [{ code: 'unworn-longest', days: 30, everWorn: false }, 'In the drawer for 4 weeks, not worn yet.'],
+  [{ code: 'unworn', days: 30, everWorn: true, inDrawer: false }, 'Not worn for 4 weeks.'],
+  [{ code: 'unworn', days: 30, everWorn: false, inDrawer: true }, 'In the drawer for 4 weeks, not worn yet.'],
   [{ code: 'less-far-along', thanItemId: 'quay' }, 'Less far along than Quay.'],
   [{ code: 'like-your-clothes', tone: 'warm' }, 'Warm, like your clothes.'],
   [{ code: 'for-the-season', season: 'winter' }, 'A shade for winter.'],
   [{ code: 'for-the-occasion', occasion: 'gig' }, 'You often wear it for gig.'],
   [{ code: 'goes-with', withItemId: 'unknown' }, 'Goes with the other one.'],
-])('a suggestion has one short reason: %o', (reason, words) => {
+  [{ code: 'open-long', days: 800 }, 'Open for 2 years already.'],
+  [{ code: 'crowded', count: 9 }, 'One of 9 open ones of its type.'],
+])('a reason is one short sentence: %o', (reason, words) => {
   const quay = { ...specimen({ shade: 'Quay', form: 'wand', colour: null }), id: 'quay' }
-  expect(suggestionWords({ itemId: 'x', step: 'lips', reason }, new Map([['quay', quay]]), TODAY)).toBe(words)
+  expect(whyWords(reason, new Map([['quay', quay]]), TODAY)).toBe(words)
 })
 
 test.each<[Partial<ProjectView>, string[]]>([
@@ -326,29 +343,18 @@ test.each<[Partial<ProjectView>, string[]]>([
   ],
   [
     { breakDays: 7, leavingAllowed: false, theme: 'powders' },
-    ['Only powders.', 'A category rests 7 days after one of it is reached.', 'Nothing leaves unfinished.'],
+    ['Only powders.', 'A type rests 7 days after one reaches its goal.', 'Nothing is dropped unfinished.'],
   ],
-  [{ replacing: 'like for like' }, ['What rolls out is replaced one for one, of the same category.']],
+  [{ replacing: 'like for like' }, ['What rolls out is replaced one for one, of the same type.']],
 ])('the rules that are held to, in sentences: %o', (rules, sentences) => {
   expect(ruleSentences({ ...NO_RULES, ...rules })).toEqual(sentences)
 })
 
-test('what cannot be met together is told with its sum', () => {
+test('what can’t be met together is told with its sum', () => {
   const overload = { categoryId: 'l', category: 'lipstick', items: 2, needed: 120, wearDays: 61.4, by: d('2027-01-23') }
   expect(overloadWords(overload, TODAY)).toContain(
     '2 lipsticks need 120 uses by 23 Jan 2027 between them; 61 wear days are left',
   )
-})
-
-test('what could roll in has one short reason', () => {
-  const item = specimen({ shade: 'Quay', form: 'wand', colour: null })
-  expect(rollInWords({ code: 'spoils-soon', day: d('2026-12-01') }, item, TODAY)).toBe('Spoils soon: good to 1 Dec.')
-  expect(rollInWords({ code: 'nearly-done', left: 0.2 }, item, TODAY)).toBe('A quick win: about 20 % left.')
-  expect(rollInWords({ code: 'liked-but-neglected', days: 90 }, item, TODAY)).toBe(
-    'You like it, and it has lain for 3 months.',
-  )
-  expect(rollInWords({ code: 'open-long', days: 800 }, item, TODAY)).toBe('Open for 2 years already.')
-  expect(rollInWords({ code: 'crowded', count: 9 }, item, TODAY)).toBe('One of 9 open in wand.')
 })
 
 test('an item is called by its shade; its full name says the shade once', () => {

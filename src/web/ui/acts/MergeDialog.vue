@@ -10,7 +10,7 @@ import { callIt, usesWords } from '#web/ui/words/item-words'
 
 /** Several that are the same thing become one: which one stays, and, where they say different things, which word holds. */
 const props = defineProps<{ items: readonly ListedItem[] }>()
-const emit = defineEmits<{ close: []; done: [] }>()
+const emit = defineEmits<{ close: []; done: [keptId: string] }>()
 const draft = useDraft(() => ({ keepId: null as string | null, chosen: {} as Record<string, string> }))
 const { typed } = draft
 /** What was asked so far; of several that are merged each may ask something of its own. */
@@ -18,12 +18,14 @@ const questions = ref<MergeQuestion[]>([])
 const answered = computed(() => questions.value.every(({ field }) => typed.value.chosen[field] !== undefined))
 /** Columns whose name is not what she calls them. */
 const FIELD_WORDS: Readonly<Record<string, string>> = {
-  category_id: 'category',
+  category_id: 'type',
+  maker: 'brand',
+  liking: 'rating',
   used_as: 'worn as',
   content_amount: 'content',
   price_minor: 'price',
   price_said: 'price, as it was written',
-  pao_months: 'months after opening',
+  pao_months: 'PAO, months',
   opened_said: 'opened',
   spf: 'SPF',
 }
@@ -51,7 +53,7 @@ async function store(): Promise<void> {
   const { keepId, chosen } = typed.value
   const dropIds = props.items.map((item) => item.id).filter((id) => id !== keepId)
   if (keepId === null) return
-  if (await draft.store('POST', '/merge', { keepId, dropIds, chosen })) return emit('done')
+  if (await draft.store('POST', '/merge', { keepId, dropIds, chosen })) return emit('done', keepId)
   const problem = draft.refused.value?.problem
   if (problem?.code !== 'merge-asks') return
   const asked = problem.current as readonly MergeQuestion[]
@@ -63,15 +65,15 @@ async function store(): Promise<void> {
 <template>
   <FormDialog
     title="Which one stays?"
-    label="Make one of them"
+    label="Merge"
     :draft="draft"
-    :act="questions.length > 0 ? 'Make them one' : undefined"
+    :act="questions.length > 0 ? 'Merge' : undefined"
     :ready="answered"
     @close="emit('close')"
     @store="store"
   >
     <p class="quiet">
-      Its history takes in that of the others; uses on the same day count once. The others go. It can be taken back.
+      It takes over the history of the others; uses on the same day count once. The others are removed. You can undo it.
     </p>
     <v-btn
       v-for="item in items"

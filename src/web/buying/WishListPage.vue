@@ -7,20 +7,17 @@ import { useChanges } from '#web/data/changes'
 import { dateWords } from '#web/data/locale'
 import { useBuying } from '#web/data/reads'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
-import { shortDay } from '#web/ui/words/when-words'
 import BuyDialog from './BuyDialog.vue'
-import BuyingHead from './BuyingHead.vue'
-import { againWords, ruleSentences, ruleTitle } from '#web/ui/words/buying-words'
-import RuleDialog from './RuleDialog.vue'
+import PlaceHead from '#web/ui/PlaceHead.vue'
+import { againWords } from '#web/ui/words/buying-words'
 import WishDialog from './WishDialog.vue'
 import WishRow from './WishRow.vue'
 
-/** Wishes with their waiting, her limits with a plain count, and what is to be bought again. */
+/** Wishes with their waiting, and what is to be bought again. */
 const { answer } = useBuying()
 const changes = useChanges()
 const wishing = ref<WishView | 'new' | null>(null)
 const buying = ref<WishView | null>(null)
-const limiting = ref(false)
 
 function drop(path: string): void {
   void changes.run('POST', `${path}/drop`, { changeId: newId() })
@@ -28,12 +25,12 @@ function drop(path: string): void {
 </script>
 
 <template>
-  <BuyingHead :primary="{ words: 'Wish for something', act: () => (wishing = 'new') }" />
+  <PlaceHead :primary="{ words: 'Add a wish', act: () => (wishing = 'new') }" />
   <template v-if="answer">
     <EmptyPlace
-      v-if="answer.wishes.length + answer.rules.length + answer.replacements.length + answer.ended.length === 0"
-      title="No wishes yet"
-      act="Wish for something"
+      v-if="answer.wishes.length + answer.replacements.length + answer.ended.length === 0"
+      title="Nothing on your wish list"
+      act="Add a wish"
       @act="wishing = 'new'"
     >
       <template #drawing>
@@ -42,15 +39,14 @@ function drop(path: string): void {
           <path d="M76 66h48M76 78h30" class="line" />
         </svg>
       </template>
-      A wish written down can wait, and many wait themselves away. In a shop, “At the till” says what you own like it.
-      <template #acts><v-btn variant="outlined" color="primary" @click="limiting = true">Set a limit</v-btn></template>
+      Written down, a wish can wait, and many go away by themselves. In a shop, Check shows what you own like it.
     </EmptyPlace>
     <template v-else>
-      <section aria-label="Wishes">
+      <section aria-label="Wish list">
         <h2>
-          Wishes <span class="quiet figures">{{ answer.wishes.length }}</span>
+          Wish list <span class="quiet figures">{{ answer.wishes.length }}</span>
         </h2>
-        <p v-if="answer.wishes.length === 0" class="quiet">None open.</p>
+        <p v-if="answer.wishes.length === 0" class="quiet">Nothing on it.</p>
         <div v-else class="sheet">
           <WishRow
             v-for="wish in answer.wishes"
@@ -64,42 +60,9 @@ function drop(path: string): void {
           />
         </div>
       </section>
-      <section class="part" aria-label="Limits">
-        <header>
-          <h2>Limits of my own</h2>
-          <v-btn variant="outlined" color="primary" @click="limiting = true">Set a limit</v-btn>
-        </header>
-        <p v-if="answer.rules.length === 0" class="quiet">
-          None set. A no-buy or a low-buy for a while keeps count by itself.
-        </p>
-        <article
-          v-for="rule in answer.rules"
-          :key="rule.id"
-          class="sheet rule"
-          :class="{ over: rule.state !== 'in force' }"
-        >
-          <div>
-            <h3>{{ ruleTitle(rule, answer.today) }}</h3>
-            <p v-if="rule.words" class="quiet">“{{ rule.words }}”</p>
-            <ul class="figures">
-              <li v-for="sentence in ruleSentences(rule, answer.today)" :key="sentence">{{ sentence }}</li>
-            </ul>
-            <p v-for="each in rule.counted" :key="each.itemId" class="bought">
-              <span class="quiet figures">{{ shortDay(each.day, answer.today) }}</span>
-              <RouterLink :to="`/items/${each.itemId}`">{{ each.mark }}</RouterLink>
-            </p>
-          </div>
-          <v-btn
-            variant="text"
-            :aria-label="`Drop the limit: ${ruleTitle(rule, answer.today)}`"
-            @click="drop(`/buying-rules/${rule.id}`)"
-            >Drop</v-btn
-          >
-        </article>
-      </section>
       <section v-if="answer.replacements.length > 0" class="part" aria-label="To buy again">
         <h2>To buy again</h2>
-        <p class="quiet">What you would buy again and is finished, or the last of it in use and soon empty.</p>
+        <p class="quiet">What you’d buy again and have finished, or soon will.</p>
         <div class="sheet">
           <div v-for="each in answer.replacements" :key="each.itemId" class="again">
             <RouterLink :to="`/items/${each.itemId}`">{{ each.mark }}</RouterLink>
@@ -107,9 +70,9 @@ function drop(path: string): void {
           </div>
         </div>
       </section>
-      <section v-if="answer.ended.length > 0" class="part" aria-label="Ended wishes">
-        <h2>Wishes that ended</h2>
-        <ul class="ended">
+      <section v-if="answer.ended.length > 0" class="part" aria-label="Bought or dropped">
+        <h2>Bought or dropped</h2>
+        <ul class="bulleted ended">
           <li v-for="wish in answer.ended" :key="wish.id">
             {{ [wish.maker, wish.name, wish.shade].filter(Boolean).join(' ') }}:
             {{ wish.endedAs === 'bought' ? 'bought' : 'let go' }} on {{ wish.endedOn ? dateWords(wish.endedOn) : '' }},
@@ -127,7 +90,6 @@ function drop(path: string): void {
       @close="wishing = null"
     />
     <BuyDialog v-if="buying" :today="answer.today" :wish="buying" @close="buying = null" />
-    <RuleDialog v-if="limiting" :today="answer.today" @close="limiting = false" />
   </template>
 </template>
 
@@ -140,13 +102,6 @@ h2 .quiet {
   font: 400 13.5px var(--text);
 }
 
-header {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  justify-content: space-between;
-}
-
 p {
   margin: 2px 0 8px;
   font-size: 14px;
@@ -154,34 +109,6 @@ p {
 
 .sheet {
   margin-top: 8px;
-}
-
-.rule {
-  display: flex;
-  gap: 12px;
-  align-items: start;
-  justify-content: space-between;
-  padding: 10px 16px;
-}
-
-.rule.over {
-  opacity: 0.8;
-}
-
-.rule h3 {
-  font-size: 17px;
-}
-
-.rule ul {
-  margin: 4px 0;
-  padding-left: 16px;
-  font-size: 14px;
-}
-
-.bought {
-  display: flex;
-  gap: 10px;
-  margin: 0;
 }
 
 .again {
@@ -196,8 +123,7 @@ p {
   font-size: 14px;
 }
 
-.phone .again a,
-.phone .bought a {
+.phone .again a {
   display: inline-flex;
   align-items: center;
   min-height: 44px;
