@@ -159,7 +159,7 @@ const WORDS = {
   'item-has-history': ({ name, what }) =>
     conflict(
       `${name} can’t be deleted.`,
-      `Its history would go with it: ${what}. If it was added twice, merge it with the other; if it’s gone, say where it went.`,
+      `Its history would go with it: ${what}. If it was added twice, merge it with the other; if you no longer have it, say where it went.`,
     ),
   'merge-one-ended': ({ name }) =>
     conflict('They can’t be merged.', `${name} has ended and the other has not, or differently. Undo that first.`),
