@@ -5,8 +5,8 @@ test('how the day is changes what is suggested; not today sends one away', async
   await expect(lip.locator('.hint').first()).toBeVisible()
   const hints = await lip.locator('.hint strong').allTextContents()
   expect(hints.length).toBeGreaterThan(2)
-  await lip.getByRole('button', { name: `${hints[1]}: not today` }).click()
-  await expect(lip.getByRole('button', { name: `${hints[1]}: not today` })).toHaveCount(0)
+  await lip.getByRole('button', { name: new RegExp(`${hints[1]}.*: not today`) }).click()
+  await expect(lip.getByRole('button', { name: new RegExp(`${hints[1]}.*: not today`) })).toHaveCount(0)
 
   await page.locator('button.said').click()
   const sheet = page.getByRole('dialog', { name: 'How the day is' })

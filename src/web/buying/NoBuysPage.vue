@@ -41,7 +41,7 @@ function remove(id: string): void {
         <ul class="bulleted figures">
           <li v-for="sentence in ruleSentences(rule, answer.today)" :key="sentence">{{ sentence }}</li>
         </ul>
-        <p v-for="each in rule.counted" :key="each.itemId" class="bought">
+        <p v-for="each in rule.counted" :key="each.itemId" class="bought d-flex ga-2">
           <span class="quiet figures">{{ shortDay(each.day, answer.today) }}</span>
           <RouterLink :to="`/items/${each.itemId}`">{{ each.mark }}</RouterLink>
         </p>
@@ -76,12 +76,6 @@ function remove(id: string): void {
   margin: 4px 0;
   padding-left: 16px;
   font-size: 14px;
-}
-
-.bought {
-  display: flex;
-  gap: 10px;
-  margin: 0;
 }
 
 .phone .bought a {

@@ -36,8 +36,8 @@ const strict = computed(
 
 <template>
   <PlaceHead question="Do I need it?" />
-  <div class="till">
-    <form class="asked" @submit.prevent>
+  <div class="till d-grid align-start ga-4">
+    <form class="asked d-grid ga-2" @submit.prevent>
       <v-autocomplete
         v-model="kind"
         label="What type"
@@ -51,34 +51,34 @@ const strict = computed(
         :error-messages="paid.errors"
         hide-details="auto"
       />
-      <SwatchFromPhoto class="photo" folds label="Picture of the tester" @colour="(found) => (colour = found)" />
+      <SwatchFromPhoto class="photo across" folds label="Picture of the tester" @colour="(found) => (colour = found)" />
     </form>
     <p v-if="failed" class="caution">{{ failed.message }}</p>
-    <section v-if="answer" class="sheet told" aria-label="The answer" aria-live="polite">
+    <section v-if="answer" class="sheet told py-3 px-4" aria-label="The answer" aria-live="polite">
       <h2>{{ twinsHeadline(answer, colour !== null) }}</h2>
       <div v-if="answer.nearest.length > 0 && colour" class="nearest">
         <div
-          class="strip"
+          class="strip d-flex rounded-lg mt-2 mb-1 mx-0 pa-2"
           role="img"
           :aria-label="`The tester beside ${answer.nearest.map((each) => each.mark).join(', ')}`"
         >
-          <span class="one tester" :style="{ background: colour }"></span>
+          <span class="one tester flex-1-1-0" :style="{ background: colour }"></span>
           <span
             v-for="each in answer.nearest"
             :key="each.itemId"
-            class="one"
+            class="one flex-1-1-0"
             :style="{ background: each.colour }"
           ></span>
         </div>
-        <ul>
-          <li v-for="each in answer.nearest.slice(0, 2)" :key="each.itemId">
+        <ul class="my-2">
+          <li class="small tight" v-for="each in answer.nearest.slice(0, 2)" :key="each.itemId">
             <RouterLink :to="`/items/${each.itemId}`">{{ each.mark }}</RouterLink><span class="quiet"
               >, {{ nearestWords(each) }}</span
             >
           </li>
         </ul>
       </div>
-      <ul class="lines figures">
+      <ul class="lines figures d-grid prose my-2 ga-1">
         <li v-for="line in lines" :key="line">{{ line }}</li>
         <li>{{ costLine(answer) }}</li>
         <li
@@ -100,7 +100,7 @@ const strict = computed(
         >Add to wish list</v-btn
       >
     </section>
-    <p v-else-if="kind === null" class="quiet hint">
+    <p v-else-if="kind === null" class="quiet hint prose">
       Choose the type; a picture of the tester shows the near twins you own.
     </p>
   </div>
@@ -115,24 +115,11 @@ const strict = computed(
 
 <style scoped>
 .till {
-  display: grid;
   grid-template-columns: minmax(280px, 420px) minmax(0, 1fr);
-  gap: 16px;
-  align-items: start;
 }
 
 .asked {
-  display: grid;
   grid-template-columns: 1fr 130px;
-  gap: 10px;
-}
-
-.photo {
-  grid-column: 1 / -1;
-}
-
-.told {
-  padding: 12px 16px 14px;
 }
 
 h2 {
@@ -140,38 +127,12 @@ h2 {
 }
 
 .strip {
-  display: flex;
   height: 56px;
-  margin: 8px 0 4px;
-  padding: 6px;
   background: #8f9498;
-  border-radius: 8px;
-}
-
-.one {
-  flex: 1;
 }
 
 .one.tester {
   flex: 1.6;
-}
-
-.nearest ul,
-.lines {
-  margin: 6px 0;
-  padding: 0;
-}
-
-.nearest li {
-  font-size: 13.5px;
-  line-height: 1.3;
-}
-
-.lines {
-  display: grid;
-  gap: 5px;
-  margin-bottom: 12px;
-  max-width: 76ch;
 }
 
 .lines li {
@@ -189,10 +150,6 @@ h2 {
 
 .lines .lesson {
   border-color: var(--primary);
-}
-
-.hint {
-  max-width: 60ch;
 }
 
 .phone .till {

@@ -46,8 +46,8 @@ function drop(path: string): void {
         <h2>
           Wish list <span class="quiet figures">{{ answer.wishes.length }}</span>
         </h2>
-        <p v-if="answer.wishes.length === 0" class="quiet">Nothing on it.</p>
-        <div v-else class="sheet">
+        <p v-if="answer.wishes.length === 0" class="quiet small mt-1 mb-2">Nothing on it.</p>
+        <div v-else class="sheet mt-2">
           <WishRow
             v-for="wish in answer.wishes"
             :key="wish.id"
@@ -60,19 +60,23 @@ function drop(path: string): void {
           />
         </div>
       </section>
-      <section v-if="answer.replacements.length > 0" class="part" aria-label="To buy again">
+      <section v-if="answer.replacements.length > 0" class="part mt-6" aria-label="To buy again">
         <h2>To buy again</h2>
-        <p class="quiet">What you’d buy again and have finished, or soon will.</p>
-        <div class="sheet">
-          <div v-for="each in answer.replacements" :key="each.itemId" class="again">
+        <p class="quiet small mt-1 mb-2">What you’d buy again and have finished, or soon will.</p>
+        <div class="sheet mt-2">
+          <div
+            v-for="each in answer.replacements"
+            :key="each.itemId"
+            class="again d-flex flex-wrap justify-space-between align-center touch hair-below small py-1 px-3 gr-1 gc-3"
+          >
             <RouterLink :to="`/items/${each.itemId}`">{{ each.mark }}</RouterLink>
             <span>{{ againWords(each, answer.today) }}</span>
           </div>
         </div>
       </section>
-      <section v-if="answer.ended.length > 0" class="part" aria-label="Bought or dropped">
+      <section v-if="answer.ended.length > 0" class="part mt-6" aria-label="Bought or dropped">
         <h2>Bought or dropped</h2>
-        <ul class="bulleted ended">
+        <ul class="bulleted ended small ps-4">
           <li v-for="wish in answer.ended" :key="wish.id">
             {{ [wish.maker, wish.name, wish.shade].filter(Boolean).join(' ') }}:
             {{ wish.endedAs === 'bought' ? 'bought' : 'let go' }} on {{ wish.endedOn ? dateWords(wish.endedOn) : '' }},
@@ -94,33 +98,8 @@ function drop(path: string): void {
 </template>
 
 <style scoped>
-.part {
-  margin-top: 24px;
-}
-
 h2 .quiet {
   font: 400 13.5px var(--text);
-}
-
-p {
-  margin: 2px 0 8px;
-  font-size: 14px;
-}
-
-.sheet {
-  margin-top: 8px;
-}
-
-.again {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 14px;
-  justify-content: space-between;
-  align-items: center;
-  min-height: 44px;
-  padding: 4px 14px;
-  border-bottom: 1px solid var(--hair);
-  font-size: 14px;
 }
 
 .phone .again a {
@@ -131,10 +110,5 @@ p {
 
 .again:last-child {
   border-bottom: none;
-}
-
-.ended {
-  padding-left: 18px;
-  font-size: 14px;
 }
 </style>

@@ -36,10 +36,10 @@ const facts = computed(() =>
   <article class="wish" :aria-label="name">
     <span class="dab" :class="{ none: wish.colour === null }" :style="{ background: wish.colour ?? undefined }"></span>
     <div class="words">
-      <h3>{{ name }}</h3>
+      <h3 class="lead">{{ name }}</h3>
       <p class="quiet figures">{{ facts }}</p>
       <p v-if="wish.reason">“{{ wish.reason }}”</p>
-      <p class="wait">
+      <p class="font-weight-semibold">
         {{
           wish.daysToWait > 0
             ? `Waits ${counted(wish.daysToWait, 'day')} more, until ${wish.waitUntil ? shortDay(wish.waitUntil, today) : ''}.`
@@ -48,10 +48,10 @@ const facts = computed(() =>
               : 'No wait set.'
         }}
       </p>
-      <button type="button" class="check text-act" :aria-expanded="open" @click="open = !open">
+      <button type="button" class="check text-act small" :aria-expanded="open" @click="open = !open">
         {{ open ? 'Less' : 'Check' }}
       </button>
-      <ul v-if="open && answer" class="bulleted figures">
+      <ul v-if="open && answer" class="bulleted figures prose small my-1 ps-4">
         <li>{{ twinsHeadline(answer, wish.colour !== null) }}.</li>
         <li v-for="each in answer.nearest.slice(0, 2)" :key="each.itemId">
           Nearest: <RouterLink :to="`/items/${each.itemId}`">{{ each.mark }}</RouterLink>
@@ -62,7 +62,7 @@ const facts = computed(() =>
         <li v-for="lesson in answer.lessons" :key="lesson.id">You learned: {{ lesson.words }}</li>
       </ul>
     </div>
-    <div class="acts">
+    <div class="acts d-flex flex-wrap align-content-start ga-1">
       <v-btn variant="outlined" color="primary" :aria-label="`Let go of the wish for ${name}`" @click="$emit('drop')"
         >Remove</v-btn
       >
@@ -96,35 +96,9 @@ const facts = computed(() =>
   background: repeating-linear-gradient(45deg, var(--plate) 0 5px, var(--line) 5px 6px);
 }
 
-h3 {
-  font-size: 16px;
-}
-
 p {
   margin: 1px 0;
   font-size: 14px;
-}
-
-.wait {
-  font-weight: 600;
-}
-
-.check {
-  font-size: 14px;
-}
-
-ul {
-  margin: 2px 0 4px;
-  padding-left: 16px;
-  max-width: 76ch;
-  font-size: 14px;
-}
-
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px;
-  align-content: start;
 }
 
 .phone .wish {

@@ -165,7 +165,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         { words: 'To the update', to: `/projects/check-in/${id}/update` },
       ]"
     />
-    <div class="pass" :class="{ photo: current?.measure === 'photo' }">
+    <div class="pass d-grid align-start ga-3" :class="{ photo: current?.measure === 'photo' }">
       <CheckInSlip
         :answer="answer"
         :slip="slip"
@@ -176,14 +176,15 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         class="beside"
         @go="leaveFor"
       />
-      <section v-if="current && item" class="work" :aria-label="`Check in ${fullName(item)}`">
+      <section v-if="current && item" class="work d-grid min-w-0 ga-2" :aria-label="`Check in ${fullName(item)}`">
         <header class="thing">
           <div>
             <h2 ref="heading" tabindex="-1">{{ fullName(item) }}</h2>
             <p class="quiet">{{ placeIn(slip, item.id) }} of {{ slip.length }} · {{ capital(kindAndMaker(item)) }}</p>
           </div>
-          <div class="measures" role="group" aria-label="Measures">
+          <div class="measures d-flex ga-1" role="group" aria-label="Measures">
             <button
+              class="touch font-weight-semibold quiet px-2"
               v-for="each in siblings"
               :key="each.id"
               type="button"
@@ -229,7 +230,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           :results="results"
         />
         <p v-if="refused && current.measure !== 'weigh'" class="alarm" role="alert">{{ refused }}</p>
-        <div class="blocks">
+        <div class="blocks d-grid ga-2">
           <PackageBlock ref="packageBlock" :item="item" :line="line" :check-in-id="id" />
           <WordsBlock
             ref="wordsBlock"
@@ -239,11 +240,11 @@ useEventListener('keydown', (event: KeyboardEvent) => {
             :say="(said) => step.say(words, said)"
           />
         </div>
-        <footer class="bar">
+        <footer class="bar d-flex position-sticky flex-wrap align-center rounded-lg py-2 px-3 ga-2">
           <v-btn variant="outlined" color="primary" :disabled="!beforeOf(queue, current)" @click="back">Back</v-btn>
           <v-btn variant="text" :disabled="busy" @click="skip">Skip</v-btn>
           <v-btn
-            class="keep"
+            class="keep max-w-100 ms-auto"
             color="primary"
             :loading="busy"
             :disabled="!ready && current.state === 'asked'"
@@ -258,10 +259,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 
 <style scoped>
 .pass {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(290px, 350px);
-  gap: 14px;
-  align-items: start;
 }
 
 .pass.photo {
@@ -273,12 +271,6 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   position: sticky;
   top: 12px;
   max-height: calc(100vh - 110px);
-}
-
-.work {
-  display: grid;
-  gap: 8px;
-  min-width: 0;
 }
 
 .thing {
@@ -303,16 +295,7 @@ h2:focus-visible {
   font-size: 14px;
 }
 
-.measures {
-  display: flex;
-  gap: 4px;
-}
-
 .measures button {
-  min-height: 44px;
-  padding: 0 10px;
-  font-weight: 600;
-  color: var(--quiet);
   border-bottom: 3px solid transparent;
 }
 
@@ -322,34 +305,15 @@ h2:focus-visible {
 }
 
 .blocks {
-  display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(300px, 100%), 1fr));
-  gap: 10px;
 }
 
 .bar {
-  position: sticky;
   bottom: 0;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-  padding: 10px 12px;
   background: var(--raised);
   border: 1px solid var(--hair);
-  border-radius: 10px;
   box-shadow: 0 -4px 12px var(--shade);
   z-index: 2;
-}
-
-.keep {
-  margin-left: auto;
-  max-width: 100%;
-}
-
-.alarm {
-  color: var(--alarm);
-  margin: 0;
 }
 
 .phone .pass {

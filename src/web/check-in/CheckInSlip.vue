@@ -41,18 +41,24 @@ function spoken(line: (typeof lines.value)[number]): string {
 </script>
 
 <template>
-  <nav class="slip sheet" :class="{ strip, narrow: narrow && !strip }" aria-label="Items to look at">
-    <header v-if="!strip && !narrow">
-      <h2>{{ slip.length }} to look at</h2>
+  <nav
+    class="slip sheet d-flex flex-column min-w-0 overflow-hidden"
+    :class="{ strip, narrow: narrow && !strip }"
+    aria-label="Items to look at"
+  >
+    <header class="d-grid align-baseline hair-below fine text-right py-2 px-3" v-if="!strip && !narrow">
+      <h2 class="lead text-left">{{ slip.length }} to look at</h2>
       <span class="quiet">uses</span><span class="quiet">used</span>
     </header>
     <ol>
       <li
+        class="position-relative hair-below"
         v-for="line in lines"
         :key="line.itemId"
         :class="{ current: line.itemId === current, done: line.done, skipped: line.skipped }"
       >
         <button
+          class="d-grid w-100 align-center text-left py-1 ps-2 pe-3 gr-1 gc-2"
           type="button"
           :aria-label="spoken(line)"
           :aria-current="line.itemId === current ? 'step' : undefined"
@@ -60,71 +66,53 @@ function spoken(line: (typeof lines.value)[number]): string {
         >
           <ItemGauge :item="line.item" size="small" :rail="false" aria-hidden="true" />
           <template v-if="!strip && !narrow">
-            <span class="name">
+            <span class="name d-grid min-w-0">
               <strong>{{ shortName(line.item) }}</strong>
-              <small>{{ kindAndMaker(line.item) }}</small>
+              <small class="fine quiet">{{ kindAndMaker(line.item) }}</small>
             </span>
-            <small v-if="line.skipped" class="state">skipped</small>
-            <small v-else-if="!line.done && line.itemId !== current && grams(line) === ''" class="state">{{
+            <small v-if="line.skipped" class="state fine quiet">skipped</small>
+            <small v-else-if="!line.done && line.itemId !== current && grams(line) === ''" class="state fine quiet">{{
               line.toDo
             }}</small>
             <template v-else>
-              <span class="figure figures">{{ line.found?.uses ?? 0 }}</span>
-              <span class="figure figures">{{ grams(line) }}</span>
+              <span class="figure figures font-weight-semibold text-right">{{ line.found?.uses ?? 0 }}</span>
+              <span class="figure figures font-weight-semibold text-right">{{ grams(line) }}</span>
             </template>
           </template>
         </button>
       </li>
     </ol>
     <footer v-if="!strip && !narrow">
-      <p>
+      <p class="d-flex justify-space-between align-baseline small my-1 ga-2">
         <span>{{ done }} done{{ skipped > 0 ? `, ${skipped} skipped` : '' }}</span>
         <strong class="figures">{{ counted(answer.sheet.totals.uses, 'use') }}</strong>
       </p>
-      <p v-if="answer.sheet.totals.weighed > 0">
+      <p class="d-flex justify-space-between align-baseline small my-1 ga-2" v-if="answer.sheet.totals.weighed > 0">
         <span>used, of {{ answer.sheet.totals.weighed }} weighed</span>
         <strong class="figures sum">{{ massWords(answer.sheet.totals.grams, 0.1, unit) }}</strong>
       </p>
-      <p v-if="answer.sheet.previous && answer.sheet.previous.weighed > 0" class="quiet">
+      <p
+        v-if="answer.sheet.previous && answer.sheet.previous.weighed > 0"
+        class="quiet d-flex justify-space-between align-baseline small my-1 ga-2"
+      >
         <span>last time, in all</span>
         <span class="figures">{{ massWords(answer.sheet.previous.grams, 0.1, unit) }}</span>
       </p>
-      <p class="quiet">{{ left === 0 ? 'All done.' : `${left} to come.` }} All is kept as you go.</p>
+      <p class="quiet d-flex justify-space-between align-baseline small my-1 ga-2">
+        {{ left === 0 ? 'All done.' : `${left} to come.` }} All is kept as you go.
+      </p>
     </footer>
   </nav>
 </template>
 
 <style scoped>
-.slip {
-  display: flex;
-  flex-direction: column;
-  min-width: 0;
-  overflow: hidden;
-}
-
 header {
-  display: grid;
   grid-template-columns: 1fr 44px 64px;
-  align-items: baseline;
-  padding: 10px 14px 8px;
-  border-bottom: 1px solid var(--hair);
-  font-size: 12.5px;
-  text-align: right;
-}
-
-h2 {
-  font-size: 17px;
-  text-align: left;
 }
 
 ol {
   overflow-y: auto;
   flex: 1 1 auto;
-}
-
-li {
-  position: relative;
-  border-bottom: 1px solid var(--hair);
 }
 
 /* Punched: a bite out of the slip's edge. */
@@ -144,30 +132,14 @@ li.done::before {
 }
 
 li button {
-  width: 100%;
-  display: grid;
   grid-template-columns: 48px minmax(0, 1fr) auto auto;
-  gap: 2px 8px;
-  align-items: center;
   min-height: 50px;
-  padding: 3px 14px 3px 10px;
-  text-align: left;
-}
-
-.name {
-  display: grid;
-  min-width: 0;
 }
 
 .name > * {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
-}
-
-small {
-  font-size: 12.5px;
-  color: var(--quiet);
 }
 
 .state {
@@ -181,8 +153,6 @@ small {
 }
 
 .figure {
-  font-weight: 650;
-  text-align: right;
   min-width: 34px;
 }
 
@@ -207,15 +177,6 @@ li.current :deep(.gauge) {
 footer {
   border-top: 2px dashed var(--line);
   padding: 10px 14px 12px;
-}
-
-footer p {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-  gap: 10px;
-  margin: 2px 0;
-  font-size: 14px;
 }
 
 .sum {

@@ -34,11 +34,15 @@ const closed = computed(() => (answer.value?.checkIns ?? []).filter((each) => ea
       Seligo takes you through your project item by item: what it weighs, how full it is, how much pan is showing. It
       does the sums and makes the monthly update. A kitchen scale helps; your eye will do.
     </EmptyPlace>
-    <ul v-if="open.length > 0" class="plain">
-      <li v-for="each in open" :key="each.id" class="row sheet">
+    <ul v-if="open.length > 0" class="d-grid ga-2">
+      <li
+        v-for="each in open"
+        :key="each.id"
+        class="row sheet d-flex flex-wrap align-center justify-space-between py-3 px-4 gr-2 gc-4"
+      >
         <div>
           <h2>{{ each.name }}</h2>
-          <p class="quiet">
+          <p class="quiet mt-1">
             {{ each.done }} of {{ counted(each.items, 'item') }} looked at, begun {{ dateWords(each.startedOn) }}
           </p>
         </div>
@@ -46,12 +50,16 @@ const closed = computed(() => (answer.value?.checkIns ?? []).filter((each) => ea
       </li>
     </ul>
     <section v-if="closed.length > 0" aria-label="Monthly updates">
-      <h2 class="past">Monthly updates</h2>
-      <ul class="plain">
-        <li v-for="each in closed" :key="each.id" class="row sheet">
+      <h2 class="mt-5 mb-2">Monthly updates</h2>
+      <ul class="d-grid ga-2">
+        <li
+          v-for="each in closed"
+          :key="each.id"
+          class="row sheet d-flex flex-wrap align-center justify-space-between py-3 px-4 gr-2 gc-4"
+        >
           <div>
             <RouterLink :to="`/projects/check-in/${each.id}/update`">{{ each.name }}</RouterLink>
-            <p class="quiet figures">
+            <p class="quiet figures mt-1">
               {{ dateWords(each.closedOn ?? each.startedOn)
               }}<template v-if="each.totals">
                 · {{ each.totals.looked }} of {{ each.totals.asked }} looked at · {{ counted(each.totals.uses, 'use') }}
@@ -69,34 +77,12 @@ const closed = computed(() => (answer.value?.checkIns ?? []).filter((each) => ea
 </template>
 
 <style scoped>
-.plain {
-  display: grid;
-  gap: 8px;
-}
-
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  justify-content: space-between;
-  gap: 8px 16px;
-  padding: 12px 16px;
-}
-
 h2 {
   font-size: 18px;
-}
-
-.past {
-  margin: 22px 0 8px;
 }
 
 .row a:not(.v-btn) {
   font: 640 17px var(--display);
   color: var(--ink);
-}
-
-p {
-  margin: 3px 0 0;
 }
 </style>

@@ -38,9 +38,11 @@ function was(partId: string): string {
 </script>
 
 <template>
-  <section class="inset look">
-    <div class="gauge-plate"><ItemGauge :item="drawn" size="large" :rail="false" /></div>
-    <div class="fields">
+  <section class="inset look d-flex flex-wrap align-start py-3 px-4 ga-5">
+    <div class="gauge-plate d-grid rounded-lg align-center justify-items-center pa-4">
+      <ItemGauge :item="drawn" size="large" :rail="false" />
+    </div>
+    <div class="fields d-grid min-w-0 ga-3">
       <template v-if="item.parts.length > 0">
         <ChoiceRow
           v-for="part in shades"
@@ -67,29 +69,14 @@ function was(partId: string): string {
 </template>
 
 <style scoped>
-.look {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 20px;
-  padding: 14px 18px;
-  align-items: flex-start;
-}
-
 .gauge-plate {
   background: var(--plate);
-  border-radius: 12px;
-  padding: 18px;
-  display: grid;
-  place-items: center;
   min-width: 180px;
   min-height: 240px;
 }
 
 .fields {
   flex: 1 1 300px;
-  display: grid;
-  gap: 12px;
-  min-width: 0;
 }
 
 .phone .gauge-plate {

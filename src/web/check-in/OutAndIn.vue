@@ -50,17 +50,17 @@ function rollOut(each: (typeof out.value)[number]): void {
 
 <template>
   <section aria-label="Out and in">
-    <h3>Out and in</h3>
-    <p v-if="rolledOut.length > 0">Rolled out: {{ rolledOut.map(shortName).join(', ') }}.</p>
-    <p v-if="rolledIn.length > 0">Came in: {{ rolledIn.map(shortName).join(', ') }}.</p>
+    <h3 class="lead mb-2">Out and in</h3>
+    <p class="my-1" v-if="rolledOut.length > 0">Rolled out: {{ rolledOut.map(shortName).join(', ') }}.</p>
+    <p class="my-1" v-if="rolledIn.length > 0">Came in: {{ rolledIn.map(shortName).join(', ') }}.</p>
     <template v-if="!closed">
       <ul v-if="out.length > 0">
-        <li v-for="each in out" :key="each.item.id">
+        <li class="d-grid align-center hair-below small py-1 px-0 ga-2" v-for="each in out" :key="each.item.id">
           <ItemGauge :item="each.item" size="small" :rail="false" />
           <span
             ><strong>{{ shortName(each.item) }}</strong> could roll out: {{ each.why }}</span
           >
-          <span class="pair">
+          <span class="pair d-flex">
             <v-btn
               variant="outlined"
               color="primary"
@@ -78,16 +78,16 @@ function rollOut(each: (typeof out.value)[number]): void {
           </span>
         </li>
       </ul>
-      <p v-else class="quiet">Nothing has met its goal, and every goal can still be met.</p>
+      <p v-else class="quiet my-1">Nothing has met its goal, and every goal can still be met.</p>
       <h4 v-if="candidates.length > 0">Could come in{{ first ? ` for ${shortName(first.item)}` : '' }}</h4>
       <ul v-if="candidates.length > 0">
-        <li v-for="each in candidates" :key="each.item.id">
+        <li class="d-grid align-center hair-below small py-1 px-0 ga-2" v-for="each in candidates" :key="each.item.id">
           <ItemGauge :item="each.item" size="small" :rail="false" />
           <span
             ><strong>{{ callIt(each.item) }}</strong
             >: {{ each.reasons.map((reason) => whyWords(reason, new Map(), answer!.today)).join(' ') }}</span
           >
-          <span class="pair"
+          <span class="pair d-flex"
             ><v-btn
               variant="outlined"
               color="primary"
@@ -99,37 +99,18 @@ function rollOut(each: (typeof out.value)[number]): void {
         </li>
       </ul>
     </template>
-    <p v-else-if="rolledOut.length === 0 && rolledIn.length === 0" class="quiet">Nothing rolled out or in.</p>
+    <p v-else-if="rolledOut.length === 0 && rolledIn.length === 0" class="quiet my-1">Nothing rolled out or in.</p>
   </section>
 </template>
 
 <style scoped>
-h3 {
-  font-size: 16px;
-  margin-bottom: 6px;
-}
-
 h4 {
   margin: 12px 0 2px;
   font: 640 14px var(--display);
 }
 
-p {
-  margin: 3px 0;
-}
-
 li {
-  display: grid;
   grid-template-columns: 46px minmax(0, 1fr) auto;
-  gap: 8px;
-  align-items: center;
-  border-bottom: 1px solid var(--hair);
-  padding: 4px 0;
-  font-size: 14px;
-}
-
-.pair {
-  display: flex;
 }
 
 @media print {

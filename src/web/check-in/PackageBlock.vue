@@ -22,7 +22,7 @@ defineExpose({ ask: () => say(null) })
 </script>
 
 <template>
-  <section class="inset block" aria-label="The packaging">
+  <section class="inset py-2 px-3" aria-label="The packaging">
     <h3>
       The packaging{{ line?.before ? `, since ${dateWords(line.before.day)}` : '' }}
       <span v-if="happened.length > 0">{{ happened.join('; ') }}</span>
@@ -38,10 +38,6 @@ defineExpose({ ask: () => say(null) })
 </template>
 
 <style scoped>
-.block {
-  padding: 8px 14px 10px;
-}
-
 h3 {
   font-size: 15px;
   margin-bottom: 6px;

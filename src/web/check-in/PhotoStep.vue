@@ -80,7 +80,7 @@ function another(): void {
 </script>
 
 <template>
-  <section class="inset photo-step">
+  <section class="inset d-grid py-3 px-4 ga-3">
     <p class="quiet">{{ last }}</p>
     <ChoiceRow
       v-if="shades.length > 0"
@@ -113,7 +113,7 @@ function another(): void {
         :disabled="busy"
         @file="take"
       />
-      <p v-if="todays.length > 0" class="todays">
+      <p v-if="todays.length > 0" class="todays d-flex flex-wrap align-center ga-2">
         Taken today:
         <button
           v-for="each in todays"
@@ -122,7 +122,7 @@ function another(): void {
           :aria-label="`The photo of ${dateWords(each.day)}`"
           @click="photoId = each.id"
         >
-          <img :src="`/api/photos/${each.id}/small`" alt="" />
+          <img class="d-block rounded-lg" :src="`/api/photos/${each.id}/small`" alt="" />
         </button>
       </p>
       <ChoiceRow
@@ -132,7 +132,7 @@ function another(): void {
         :options="PAN_STAGES"
         again
       />
-      <div class="other">
+      <div class="other d-grid align-start ga-2">
         <v-btn variant="outlined" color="primary" :aria-pressed="result?.how === 'her word'" @click="noMetal"
           >No pan showing yet</v-btn
         >
@@ -147,33 +147,11 @@ function another(): void {
 </template>
 
 <style scoped>
-.photo-step {
-  padding: 14px 18px;
-  display: grid;
-  gap: 12px;
-}
-
-p {
-  margin: 0;
-}
-
-.todays {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-}
-
 .other {
-  display: grid;
   grid-template-columns: auto minmax(140px, 220px);
-  gap: 10px;
-  align-items: start;
 }
 
 .todays img {
   height: 72px;
-  border-radius: 6px;
-  display: block;
 }
 </style>

@@ -90,8 +90,8 @@ async function giveUp(): Promise<void> {
         ...(closed ? [{ words: 'All updates', to: '/projects/check-in' }] : [{ words: 'Discard', act: giveUp }]),
       ]"
     />
-    <section class="sheet paper" aria-label="Monthly update">
-      <header class="name">
+    <section class="sheet paper overflow-hidden" aria-label="Monthly update">
+      <header class="name d-flex flex-wrap align-baseline py-3 px-4 gr-1 gc-3">
         <h2>{{ answer.checkIn.name }}</h2>
         <p class="quiet">
           {{ dateWords(sheet.from) }} to {{ dateWords(sheet.to) }} · {{ sheet.totals.looked }} of
@@ -108,22 +108,22 @@ async function giveUp(): Promise<void> {
         :unit="unit"
         :corrected="corrected"
       />
-      <div class="columns">
+      <div class="columns d-grid hair-above">
         <section aria-label="In all">
-          <h3>This period</h3>
-          <div class="sums">
-            <p>
+          <h3 class="lead mb-2">This period</h3>
+          <div class="sums d-flex flex-wrap gr-1 gc-5">
+            <p class="d-grid small">
               <strong class="figures">{{ sheet.totals.uses }}</strong> {{ sheet.totals.uses === 1 ? 'use' : 'uses' }}
             </p>
-            <p v-if="sheet.totals.weighed > 0">
+            <p class="d-grid small" v-if="sheet.totals.weighed > 0">
               <strong class="figures">{{ massWords(sheet.totals.grams, 0.1, unit) }}</strong> of
               {{ sheet.totals.weighed }} weighed
             </p>
-            <p>
+            <p class="d-grid small">
               <strong class="figures">{{ sheet.totals.wearDays }}</strong> wear
               {{ sheet.totals.wearDays === 1 ? 'day' : 'days' }}
             </p>
-            <p>
+            <p class="d-grid small">
               <strong class="figures">{{ sheet.totals.finished }}</strong> finished
             </p>
           </div>
@@ -141,7 +141,11 @@ async function giveUp(): Promise<void> {
         <OutAndIn v-if="answer.checkIn.projectId" :answer="answer" :closed="closed" />
       </div>
     </section>
-    <footer v-if="!closed" class="bar" :class="{ mobile }">
+    <footer
+      v-if="!closed"
+      class="bar d-flex position-sticky justify-space-between rounded-lg mt-2 py-2 px-3 ga-2"
+      :class="{ mobile }"
+    >
       <v-btn variant="outlined" color="primary" :to="`/projects/check-in/${id}`">Back to the items</v-btn>
       <v-btn class="close" color="primary" :disabled="sheet.totals.looked === 0" @click="close"
         >Finish the check-in</v-btn
@@ -151,35 +155,12 @@ async function giveUp(): Promise<void> {
 </template>
 
 <style scoped>
-.paper {
-  overflow: hidden;
-}
-
-.name {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  gap: 2px 14px;
-  padding: 12px 16px;
-}
-
 h2 {
   font-size: 20px;
 }
 
-h3 {
-  font-size: 16px;
-  margin-bottom: 6px;
-}
-
-.name p {
-  margin: 0;
-}
-
 .columns {
-  display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(280px, 100%), 1fr));
-  border-top: 1px solid var(--hair);
 }
 
 .columns > :deep(section) {
@@ -192,18 +173,6 @@ h3 {
   border-right: 0;
 }
 
-.sums {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 22px;
-}
-
-.sums p {
-  display: grid;
-  margin: 0;
-  font-size: 13.5px;
-}
-
 .sums strong {
   font: 660 30px/1.1 var(--display);
 }
@@ -213,16 +182,9 @@ h3 {
 }
 
 .bar {
-  position: sticky;
   bottom: 0;
-  display: flex;
-  gap: 8px;
-  justify-content: space-between;
-  padding: 10px 12px;
-  margin-top: 10px;
   background: var(--raised);
   border: 1px solid var(--hair);
-  border-radius: 10px;
 }
 
 .bar.mobile {

@@ -27,23 +27,23 @@ async function choose(pushItemId: string | null): Promise<void> {
 
 <template>
   <section aria-label="Next focus">
-    <h3>Next focus</h3>
-    <div v-if="item && line" class="push">
+    <h3 class="lead mb-2">Next focus</h3>
+    <div v-if="item && line" class="push d-flex align-center ga-3">
       <ItemGauge :item="{ ...item, goal: line.goal }" size="middle" />
       <div>
-        <p>
+        <p class="my-1">
           <strong>{{ callIt(item) }}</strong><span v-if="answer.checkIn.pushItemId === null && !closed" class="quiet">
             suggested: nearest to its goal</span
           >
         </p>
-        <p v-if="line.goal">{{ paceWords(line.goal, null, answer.today) }}</p>
-        <p v-if="aimWords(line)">{{ aimWords(line) }}</p>
+        <p class="my-1" v-if="line.goal">{{ paceWords(line.goal, null, answer.today) }}</p>
+        <p class="my-1" v-if="aimWords(line)">{{ aimWords(line) }}</p>
       </div>
     </div>
-    <p v-else class="quiet">None chosen.</p>
+    <p v-else class="quiet my-1">None chosen.</p>
     <v-select
       v-if="!closed"
-      class="choose"
+      class="choose mt-2"
       :model-value="answer.checkIn.pushItemId"
       label="Focus on this"
       :items="choices"
@@ -54,27 +54,8 @@ async function choose(pushItemId: string | null): Promise<void> {
 </template>
 
 <style scoped>
-h3 {
-  font-size: 16px;
-  margin-bottom: 6px;
-}
-
-.push {
-  display: flex;
-  gap: 14px;
-  align-items: center;
-}
-
 .push > :first-child {
   flex: none;
-}
-
-p {
-  margin: 3px 0;
-}
-
-.choose {
-  margin-top: 10px;
 }
 
 @media print {

@@ -91,8 +91,12 @@ async function start(): Promise<void> {
       :error-messages="on('categoryId')"
     />
     <div v-if="typed.over === 'chosen'">
-      <ul v-if="typed.items.length > 0" class="chosen">
-        <li v-for="(item, n) in typed.items" :key="item.id">
+      <ul v-if="typed.items.length > 0" class="chosen mb-2">
+        <li
+          class="d-flex justify-space-between align-center touch hair-below"
+          v-for="(item, n) in typed.items"
+          :key="item.id"
+        >
           {{ item.name }}
           <button type="button" class="text-act" :aria-label="`Without ${item.name}`" @click="typed.items.splice(n, 1)">
             without it
@@ -120,17 +124,3 @@ async function start(): Promise<void> {
     />
   </FormDialog>
 </template>
-
-<style scoped>
-.chosen {
-  margin: 0 0 8px;
-}
-
-.chosen li {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  min-height: 44px;
-  border-bottom: 1px solid var(--hair);
-}
-</style>

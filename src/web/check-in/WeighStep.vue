@@ -123,25 +123,29 @@ function mend(): void {
 </script>
 
 <template>
-  <div class="step">
-    <section class="inset main">
-      <div class="gauge-plate"><ItemGauge :item="item" size="large" :rail="false" /></div>
+  <div class="d-grid align-content-start ga-2">
+    <section class="inset main d-grid align-center py-3 px-4 ga-4">
+      <div class="gauge-plate d-grid rounded-lg align-center justify-items-center overflow-hidden pa-3">
+        <ItemGauge :item="item" size="large" :rail="false" />
+      </div>
       <WeighField ref="weighField" v-model="draft" :error="error" autofocus @kept="$emit('kept')" />
       <div class="since">
-        <p v-if="before" class="figures">
+        <p v-if="before" class="figures my-1">
           <strong>{{ massWords(before.grams, before.resolution, unit) }}</strong> on {{ dateWords(before.day) }}
         </p>
-        <p v-else class="quiet">First weighing.</p>
-        <p v-if="gone" class="gone figures" aria-live="polite">
+        <p v-else class="quiet my-1">First weighing.</p>
+        <p v-if="gone" class="gone figures my-1" aria-live="polite">
           {{ massFigure(Math.abs(gone.grams), gone.giveOrTake, unit) }} <small>{{ unit }}</small>
         </p>
-        <p v-if="gone">{{ gone.grams < 0 ? 'more than then' : 'used since' }}, on {{ counted(uses, 'day') }}</p>
-        <p v-else>Used on {{ counted(uses, 'day') }} since the last look.</p>
+        <p class="my-1" v-if="gone">
+          {{ gone.grams < 0 ? 'more than then' : 'used since' }}, on {{ counted(uses, 'day') }}
+        </p>
+        <p class="my-1" v-else>Used on {{ counted(uses, 'day') }} since the last look.</p>
         <TallyStrokes :count="uses" />
       </div>
     </section>
     <SimulatedScale v-if="scale.simulated" :port="scale.simulated" :expected="expected" />
-    <section class="inset told">
+    <section class="inset told d-grid py-2 px-4 ga-1">
       <template v-if="ruler">
         <p v-if="content?.from.empty">
           <strong
@@ -167,7 +171,7 @@ function mend(): void {
         We don’t know yet what the packaging weighs. Each weighing shows what was used; an empty one like it shows what
         is left.
       </p>
-      <div v-if="doubts.length > 0" class="doubt" role="status">
+      <div v-if="doubts.length > 0" class="doubt d-grid justify-items-start ps-3 ga-2" role="status">
         <p v-for="doubt in doubts" :key="doubt.code">
           <strong>{{
             doubtWords(
@@ -207,7 +211,7 @@ function mend(): void {
           {{ counted(uses, 'use') }} usually take {{ span }}. A spill, a lighter hand, or another package?</template
         >
       </p>
-      <p v-if="content?.disagreement" class="doubt" role="status">
+      <p v-if="content?.disagreement" class="doubt d-grid justify-items-start ps-3 ga-2" role="status">
         <strong>Scale and label disagree:</strong> full less empty is
         {{ massWords(content.disagreement.byScale, 0.1, unit) }}, the label leaves
         {{ massWords(content.disagreement.byLabel, 0.1, unit) }} to reach. Was the empty one another package, or the
@@ -219,29 +223,14 @@ function mend(): void {
 </template>
 
 <style scoped>
-.step {
-  display: grid;
-  gap: 10px;
-  align-content: start;
-}
-
 .main {
-  display: grid;
   grid-template-columns: auto minmax(0, 1fr) minmax(150px, 190px);
-  gap: 18px;
-  padding: 12px 16px;
-  align-items: center;
 }
 
 .gauge-plate {
   background: var(--plate);
-  border-radius: 12px;
-  padding: 14px;
-  display: grid;
-  place-items: center;
   width: 130px;
   height: 142px;
-  overflow: hidden;
 }
 
 .gauge-plate :deep(.gauge) {
@@ -253,10 +242,6 @@ function mend(): void {
   padding-left: 18px;
 }
 
-.since p {
-  margin: 2px 0;
-}
-
 .gone {
   font: 660 34px/1.1 var(--display);
 }
@@ -265,27 +250,13 @@ function mend(): void {
   font-size: 0.55em;
 }
 
-.told {
-  padding: 10px 16px;
-  display: grid;
-  gap: 5px;
-}
-
 .told p {
   margin: 0;
   max-width: 80ch;
 }
 
-.small {
-  font-size: 13px;
-}
-
 .doubt {
   border-left: 5px solid var(--attention);
-  padding-left: 12px;
-  display: grid;
-  gap: 6px;
-  justify-items: start;
 }
 
 .phone .main {

@@ -35,7 +35,7 @@ defineExpose({ write, store, isTyped })
 </script>
 
 <template>
-  <section class="inset block" aria-label="A few words">
+  <section class="inset py-2 px-3" aria-label="A few words">
     <h3>
       A few words
       <span v-if="before" class="quiet">{{ dateWords(before.day) }}: “{{ before.words }}”</span>
@@ -55,7 +55,7 @@ defineExpose({ write, store, isTyped })
         {{ isOwn ? said : 'Write…' }}
       </button>
     </div>
-    <form v-if="writing" class="own" @submit.prevent="store">
+    <form v-if="writing" class="own d-grid align-start mt-2 ga-2" @submit.prevent="store">
       <v-text-field v-model="own" label="In your words" autofocus :maxlength="400" />
       <v-btn type="submit" variant="outlined" color="primary">Save</v-btn>
     </form>
@@ -63,10 +63,6 @@ defineExpose({ write, store, isTyped })
 </template>
 
 <style scoped>
-.block {
-  padding: 8px 14px 10px;
-}
-
 h3 {
   font-size: 15px;
   margin-bottom: 6px;
@@ -82,10 +78,6 @@ h3 span {
 }
 
 .own {
-  display: grid;
   grid-template-columns: 1fr auto;
-  gap: 8px;
-  margin-top: 8px;
-  align-items: start;
 }
 </style>

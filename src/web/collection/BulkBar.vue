@@ -71,7 +71,7 @@ function merged(): void {
 </script>
 
 <template>
-  <form class="sheet bar" @submit.prevent="set">
+  <form class="sheet bar d-flex flex-wrap align-center mb-2 py-2 px-3 gr-2 gc-3" @submit.prevent="set">
     <strong class="figures">{{ chosen.length }} chosen</strong>
     <v-btn variant="text" @click="emit('all')">All shown</v-btn>
     <template v-if="chosen.length > 0">
@@ -103,15 +103,6 @@ function merged(): void {
 </template>
 
 <style scoped>
-.bar {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 12px;
-  align-items: center;
-  padding: 8px 12px;
-  margin-bottom: 8px;
-}
-
 .field {
   max-width: 210px;
   min-width: 150px;

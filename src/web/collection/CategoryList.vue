@@ -14,24 +14,34 @@ const chosen = defineModel<string | null>({ required: true })
 </script>
 
 <template>
-  <nav class="categories" aria-label="Types">
-    <button type="button" class="category" :aria-pressed="chosen === null" @click="chosen = null">
+  <nav class="categories d-grid align-content-start" aria-label="Types">
+    <button
+      type="button"
+      class="category d-flex justify-space-between align-center text-left rounded-lg small py-1 px-2 ga-2"
+      :aria-pressed="chosen === null"
+      @click="chosen = null"
+    >
       <span>everything</span><span class="figures">{{ all }}</span>
     </button>
     <button
       v-for="row in counts"
       :key="row.id"
       type="button"
-      class="category"
+      class="category d-flex justify-space-between align-center text-left rounded-lg small py-1 px-2 ga-2"
       :aria-pressed="chosen === row.id"
       @click="chosen = row.id"
     >
       <span
         >{{ row.name
-        }}<small v-if="years.get(row.id)" class="quiet supply">{{ yearsWords(years.get(row.id) ?? 0) }}</small></span
+        }}<small v-if="years.get(row.id)" class="quiet d-block tight fine font-weight-regular pb-1">{{
+          yearsWords(years.get(row.id) ?? 0)
+        }}</small></span
       >
       <span class="figures"
-        >{{ row.count }}<span v-if="row.backups > 0" class="quiet">, {{ counted(row.backups, 'backup') }}</span></span
+        >{{ row.count
+        }}<span v-if="row.backups > 0" class="quiet fine font-weight-regular"
+          >, {{ counted(row.backups, 'backup') }}</span
+        ></span
       >
     </button>
   </nav>
@@ -39,29 +49,13 @@ const chosen = defineModel<string | null>({ required: true })
 
 <style scoped>
 .categories {
-  display: grid;
-  align-content: start;
   grid-auto-rows: max-content;
   max-height: calc(100vh - 84px);
   overflow: auto;
 }
 
 .category {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 8px;
   min-height: 36px;
-  padding: 2px 10px;
-  text-align: left;
-  border-radius: 7px;
-  font-size: 14px;
-}
-
-.supply {
-  display: block;
-  line-height: 1.1;
-  padding-bottom: 4px;
 }
 
 .category:hover {
@@ -72,11 +66,6 @@ const chosen = defineModel<string | null>({ required: true })
   background: var(--raised);
   box-shadow: inset 4px 0 0 var(--primary);
   font-weight: 600;
-}
-
-.category .quiet {
-  font-size: 12px;
-  font-weight: 400;
 }
 
 .phone .categories {

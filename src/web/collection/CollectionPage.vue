@@ -77,16 +77,16 @@ function clear(): void {
     :primary="{ words: 'Add an item', to: '/collection/add' }"
     :acts="acts"
   />
-  <p v-if="unknown + guessed > 0" class="quiet clear-up">
+  <p v-if="unknown + guessed > 0" class="quiet clear-up d-flex flex-wrap align-center small gr-0 gc-3">
     To clear up:
     <RouterLink v-if="unknown > 0" to="/collection/openings">When opened? ({{ unknown }})</RouterLink>
     <RouterLink v-if="guessed > 0" to="/collection/swatches">Swatches ({{ guessed }})</RouterLink>
   </p>
   <EmptyCollection v-if="stock.loaded && stock.items.length === 0 && words === ''" />
-  <div v-else class="layout">
+  <div v-else class="layout d-grid ga-4">
     <CategoryList v-model="wish.categoryId" :counts="counts" :all="stock.items.length" :years="years" />
     <section class="main" aria-label="Items">
-      <div class="tools">
+      <div class="d-flex flex-wrap align-center ga-2">
         <v-text-field v-model="words" class="search" label="Brand, name, shade or notes" clearable />
         <v-select
           v-model="wish.order"
@@ -107,7 +107,7 @@ function clear(): void {
           </button>
         </div>
       </div>
-      <div class="choices filters" role="group" aria-label="Show only">
+      <div class="choices filters mt-2" role="group" aria-label="Show only">
         <button
           v-for="filter in FILTERS"
           :key="filter.id"
@@ -119,7 +119,7 @@ function clear(): void {
           {{ filter.name }}
         </button>
       </div>
-      <p class="quiet figures summary" role="status">{{ summary }}</p>
+      <p class="quiet figures summary small my-2 mx-1" role="status">{{ summary }}</p>
       <BulkBar
         v-if="chosen !== null"
         :chosen="chosen"
@@ -140,12 +140,7 @@ function clear(): void {
 
 <style scoped>
 .clear-up {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 14px;
-  align-items: center;
   margin: -6px 0 6px;
-  font-size: 14px;
 }
 
 .phone .clear-up a {
@@ -155,16 +150,7 @@ function clear(): void {
 }
 
 .layout {
-  display: grid;
   grid-template-columns: 214px minmax(0, 1fr);
-  gap: 16px;
-}
-
-.tools {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
 }
 
 .search {
@@ -175,19 +161,10 @@ function clear(): void {
   flex: 1 1 180px;
 }
 
-.filters {
-  margin-top: 8px;
-}
-
 .choice.small {
   min-height: 36px;
   padding: 0 11px !important;
   font-size: 13px;
-}
-
-.summary {
-  margin: 8px 4px;
-  font-size: 13.5px;
 }
 
 .none {

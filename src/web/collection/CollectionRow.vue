@@ -28,36 +28,46 @@ function open(): void {
 
 <template>
   <tr class="row" :class="{ chosen }" @click="open">
-    <td class="drawn"><ItemGauge v-if="drawn" :item="item" size="small" /></td>
-    <td class="cell">
-      <RouterLink v-if="chosen === null" class="name" :to="`/items/${item.id}`" @click.stop
-        >{{ fullName(item) }}<span class="quiet">{{ under }}</span></RouterLink
+    <td class="drawn hair-below overflow-hidden py-0 px-2"><ItemGauge v-if="drawn" :item="item" size="small" /></td>
+    <td class="cell hair-below overflow-hidden py-0 px-2">
+      <RouterLink
+        v-if="chosen === null"
+        class="name ink font-weight-semibold text-decoration-none text-left max-w-100 w-100 touch py-1 px-0"
+        :to="`/items/${item.id}`"
+        @click.stop
+        >{{ fullName(item) }}<span class="quiet d-block fine font-weight-regular">{{ under }}</span></RouterLink
       >
-      <button v-else type="button" class="name" :aria-pressed="chosen" @click.stop="emit('choose')">
-        {{ fullName(item) }}<span class="quiet">{{ under }}</span>
+      <button
+        v-else
+        type="button"
+        class="name ink font-weight-semibold text-decoration-none text-left max-w-100 w-100 touch py-1"
+        :aria-pressed="chosen"
+        @click.stop="emit('choose')"
+      >
+        {{ fullName(item) }}<span class="quiet d-block fine font-weight-regular">{{ under }}</span>
       </button>
     </td>
-    <td v-if="wide" class="cell">
+    <td v-if="wide" class="cell hair-below overflow-hidden py-0 px-2">
       <span>{{ leftWords(item) }}</span>
-      <span class="quiet">{{ openedWords(item) }}</span>
+      <span class="quiet fine">{{ openedWords(item) }}</span>
     </td>
     <td
-      class="cell"
+      class="cell hair-below overflow-hidden py-0 px-2"
       :class="{
         alarm: item.shelfLife.state === 'past' || item.shelfLife.state === 'sign seen',
         soon: item.shelfLife.state === 'within 90 days',
       }"
     >
       <span>{{ goodTo(item, today) }}</span>
-      <span class="quiet">{{
+      <span class="quiet fine">{{
         item.goal
           ? [item.goal.projectName, shortVerdict(item.goal, verdictOf(item.goal))].filter(Boolean).join(': ')
           : ''
       }}</span>
     </td>
-    <td v-if="wide" class="cell figures">
+    <td v-if="wide" class="cell figures hair-below overflow-hidden py-0 px-2">
       <span>{{ usesWords(item.uses) }}</span>
-      <span class="quiet">{{
+      <span class="quiet fine">{{
         item.lastWorn ? `worn ${fromNow(item.lastWorn, today)}` : item.lifecycle === 'unopened' ? '' : 'not worn yet'
       }}</span>
     </td>
@@ -73,9 +83,6 @@ function open(): void {
 
 .row td {
   height: 58px;
-  padding: 0 10px;
-  border-bottom: 1px solid var(--hair);
-  overflow: hidden;
 }
 
 .row.chosen td {
@@ -96,26 +103,6 @@ function open(): void {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
-}
-
-.name {
-  color: var(--ink);
-  font-weight: 650;
-  text-decoration: none;
-  text-align: left;
-  max-width: 100%;
-  width: 100%;
-  min-height: 44px;
-  padding: 3px 0;
-}
-
-.name .quiet {
-  display: block;
-  font-weight: 400;
-}
-
-.quiet {
-  font-size: 12.5px;
 }
 
 .soon {

@@ -14,16 +14,16 @@ const trays = computed(() => {
 </script>
 
 <template>
-  <div class="wall">
+  <div class="d-grid ga-2">
     <section v-for="[category, within] in trays" :key="category" class="tray inset" :aria-label="category">
       <h2>
-        {{ category }} <span class="quiet figures">{{ within.length }}</span>
+        {{ category }} <span class="quiet figures d-block font-weight-regular">{{ within.length }}</span>
       </h2>
-      <div class="items">
+      <div class="items d-flex flex-wrap align-end pt-2 gr-2 gc-3">
         <RouterLink v-for="item in within" :key="item.id" class="item" :to="`/items/${item.id}`">
           <ItemGauge :item="item" size="middle" />
           <span
-            >{{ shortName(item) }}<span class="quiet">{{ item.maker }}</span></span
+            >{{ shortName(item) }}<span class="quiet d-block font-weight-regular">{{ item.maker }}</span></span
           >
         </RouterLink>
       </div>
@@ -32,11 +32,6 @@ const trays = computed(() => {
 </template>
 
 <style scoped>
-.wall {
-  display: grid;
-  gap: 10px;
-}
-
 .tray {
   padding: 8px 12px 10px;
   /* Trays far below are laid out when they come near. */
@@ -46,14 +41,6 @@ const trays = computed(() => {
 
 h2 {
   font-size: 14.5px;
-}
-
-.items {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: flex-end;
-  gap: 10px 14px;
-  padding-top: 6px;
 }
 
 .item {
@@ -68,11 +55,6 @@ h2 {
   text-align: center;
   color: var(--ink);
   text-decoration: none;
-}
-
-.quiet {
-  display: block;
-  font-weight: 400;
 }
 
 .item:hover {

@@ -21,14 +21,14 @@ function ending({ item, endedAs, verdict, review }: GoneItem): string {
 </script>
 
 <template>
-  <section class="gone" aria-label="Finished or let go">
-    <h2>Finished or let go</h2>
-    <ul>
-      <li v-for="each in gone" :key="each.item.id">
+  <section class="gone mt-3" aria-label="Finished or let go">
+    <h2 class="lead">Finished or let go</h2>
+    <ul class="mt-2">
+      <li class="d-flex align-center hair-below ga-3" v-for="each in gone" :key="each.item.id">
         <ItemGauge :item="each.item" size="small" :rail="false" />
         <span>
           <RouterLink :to="`/items/${each.item.id}`">{{ callIt(each.item) }}</RouterLink>
-          <span class="quiet">{{ ending(each) }}</span>
+          <span class="quiet d-block small">{{ ending(each) }}</span>
         </span>
       </li>
     </ul>
@@ -36,28 +36,7 @@ function ending({ item, endedAs, verdict, review }: GoneItem): string {
 </template>
 
 <style scoped>
-.gone {
-  margin-top: 14px;
-}
-
-h2 {
-  font-size: 16px;
-}
-
-ul {
-  margin: 6px 0 0;
-}
-
 li {
-  display: flex;
-  gap: 12px;
-  align-items: center;
   min-height: 52px;
-  border-bottom: 1px solid var(--hair);
-}
-
-.quiet {
-  display: block;
-  font-size: 13px;
 }
 </style>

@@ -64,12 +64,14 @@ function type(): void {
     :question="`${rest.length} to go. About is good enough; stop whenever you like.`"
     :primary="{ words: 'Done', to: '/collection' }"
   />
-  <section v-if="stock.today" class="sheet landmark" aria-label="Something you remember">
+  <section v-if="stock.today" class="sheet mb-3 py-3 px-4" aria-label="Something you remember">
     <LandmarkFields :today="stock.today" />
   </section>
-  <section v-if="item" class="sheet card" :aria-label="fullName(item)">
-    <div class="drawn"><ItemGauge :item="item" size="large" :rail="false" /></div>
-    <div class="ask">
+  <section v-if="item" class="sheet card d-grid pa-5 ga-5" :aria-label="fullName(item)">
+    <div class="drawn d-grid align-center justify-items-center rounded-lg">
+      <ItemGauge :item="item" size="large" :rail="false" />
+    </div>
+    <div class="ask d-grid align-content-center ga-3">
       <h2>{{ fullName(item) }}</h2>
       <p class="quiet figures">
         {{ [item.maker, item.category].filter(Boolean).join(', ') }}; {{ usesWords(item.uses)
@@ -90,7 +92,7 @@ function type(): void {
           Not opened yet
         </button>
       </div>
-      <form class="typed" @submit.prevent="type">
+      <form class="typed d-grid align-start ga-2" @submit.prevent="type">
         <v-text-field
           v-model="typed"
           label="Or as you remember it"
@@ -102,50 +104,22 @@ function type(): void {
       </form>
     </div>
   </section>
-  <p v-else-if="stock.loaded" class="inset done">That’s all. What you skipped stays unknown.</p>
+  <p v-else-if="stock.loaded" class="inset done pa-6">That’s all. What you skipped stays unknown.</p>
 </template>
 
 <style scoped>
-.landmark {
-  padding: 12px 16px;
-  margin-bottom: 12px;
-}
-
-p {
-  margin: 0;
-}
-
 .card {
-  display: grid;
   grid-template-columns: 240px 1fr;
-  gap: 20px;
-  padding: 20px;
 }
 
 .drawn {
-  display: grid;
-  place-items: center;
   background: var(--plate);
-  border-radius: 10px;
   min-height: 250px;
 }
 
-.ask {
-  display: grid;
-  gap: 14px;
-  align-content: center;
-}
-
 .typed {
-  display: grid;
   grid-template-columns: minmax(160px, 320px) auto auto;
-  gap: 10px;
-  align-items: start;
   justify-content: start;
-}
-
-.done {
-  padding: 24px;
 }
 
 .phone .card,

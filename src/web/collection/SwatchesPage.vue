@@ -62,14 +62,14 @@ async function confirm(): Promise<void> {
     ]"
   />
   <FormTrouble :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />
-  <ul v-if="shown.length > 0" class="tiles">
-    <li v-for="item in shown" :key="item.id" class="sheet">
-      <span class="plate"
+  <ul v-if="shown.length > 0" class="tiles d-grid ga-2">
+    <li v-for="item in shown" :key="item.id" class="sheet d-flex align-center pa-2 ga-3">
+      <span class="plate d-grid align-center justify-items-center rounded-lg"
         ><ItemGauge :item="{ ...item, colour: colourOf(item), guess: null }" size="middle" :rail="false"
       /></span>
-      <span class="words">
+      <span class="words flex-1-1-0 min-w-0">
         <strong>{{ shortName(item) }}</strong>
-        <span class="quiet">{{ kindAndMaker(item) }}</span>
+        <span class="quiet d-block small">{{ kindAndMaker(item) }}</span>
       </span>
       <SwatchField
         :model-value="colourOf(item)"
@@ -88,34 +88,12 @@ async function confirm(): Promise<void> {
 
 <style scoped>
 .tiles {
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
-  gap: 8px;
-}
-
-li {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  padding: 6px 10px 6px 6px;
 }
 
 .plate {
   width: 92px;
   height: 104px;
-  display: grid;
-  place-items: center;
   background: var(--plate);
-  border-radius: 8px;
-}
-
-.words {
-  flex: 1;
-  min-width: 0;
-}
-
-.quiet {
-  display: block;
-  font-size: 13px;
 }
 </style>

@@ -58,7 +58,7 @@ function told(item: ItemSummary, currency: string): string {
     </EmptyPlace>
     <section v-if="answer.special.length > 0" aria-label="For occasions">
       <h2>For occasions</h2>
-      <p class="quiet">The soonest to expire first: they cost the most and expire like the rest.</p>
+      <p class="quiet small mt-1 mb-2">The soonest to expire first: they cost the most and expire like the rest.</p>
       <div class="sheet">
         <ThingRow v-for="item in answer.special" :key="item.id" :item="item">
           <p class="figures">{{ told(item, answer.currency) }}</p>
@@ -67,7 +67,7 @@ function told(item: ItemSummary, currency: string): string {
             }}<template v-if="item.asideFor"
               >, {{ shortDay(item.asideFor, answer.today) }} ({{ fromNow(item.asideFor, answer.today) }})</template
             >
-            <strong>{{ tooLate(item) }}</strong>
+            <strong class="attention">{{ tooLate(item) }}</strong>
           </p>
           <template #acts>
             <v-btn
@@ -85,8 +85,8 @@ function told(item: ItemSummary, currency: string): string {
         </ThingRow>
       </div>
     </section>
-    <section v-if="answer.keepsakes.length > 0" class="keepsakes" aria-label="Keepsakes">
-      <h2>Keepsakes</h2>
+    <section v-if="answer.keepsakes.length > 0" class="mt-6" aria-label="Keepsakes">
+      <h2 class="mb-2">Keepsakes</h2>
       <div class="sheet">
         <ThingRow v-for="item in answer.keepsakes" :key="item.id" :item="item">
           <p v-if="item.asideWords">{{ item.asideWords }}</p>
@@ -108,22 +108,3 @@ function told(item: ItemSummary, currency: string): string {
     />
   </template>
 </template>
-
-<style scoped>
-section > p {
-  margin: 2px 0 8px;
-  font-size: 14px;
-}
-
-strong {
-  color: var(--attention);
-}
-
-.keepsakes {
-  margin-top: 24px;
-}
-
-.keepsakes h2 {
-  margin-bottom: 8px;
-}
-</style>

@@ -49,23 +49,27 @@ const mine = computed(() => props.keeping === props.thing.item.id)
 </script>
 
 <template>
-  <article class="sheet column" :class="{ mine }" :aria-label="callIt(thing.item)">
-    <div class="plate"><ItemGauge :item="thing.item" size="middle" :rail="false" /></div>
-    <h3>
+  <article class="sheet column d-flex flex-column pt-2 pb-3 px-3" :class="{ mine }" :aria-label="callIt(thing.item)">
+    <div class="plate d-grid align-center justify-items-center rounded-lg mb-2">
+      <ItemGauge :item="thing.item" size="middle" :rail="false" />
+    </div>
+    <h3 class="lead">
       <RouterLink :to="`/items/${thing.item.id}`">{{ shortName(thing.item) }}</RouterLink>
       <span class="quiet">{{ [kindAndMaker(thing.item), apart].filter(Boolean).join(', ') }}</span>
     </h3>
-    <p class="place">{{ thing.place === 1 ? 'First by your records' : `No. ${thing.place} of ${of} by evidence` }}</p>
-    <dl class="figures">
+    <p class="place font-weight-semibold small mt-1 mb-2">
+      {{ thing.place === 1 ? 'First by your records' : `No. ${thing.place} of ${of} by evidence` }}
+    </p>
+    <dl class="figures d-grid small gr-1 gc-2">
       <template v-for="[name, words] in facts" :key="name">
-        <dt>{{ name }}</dt>
+        <dt class="quiet">{{ name }}</dt>
         <dd>{{ words }}</dd>
       </template>
     </dl>
-    <ul v-if="thing.doubts.length > 0" class="bulleted">
+    <ul v-if="thing.doubts.length > 0" class="bulleted small mt-2 ps-4">
       <li v-for="doubt in thing.doubts" :key="doubt.code">{{ doubtWords(doubt, today) }}</li>
     </ul>
-    <div class="acts">
+    <div class="acts d-flex flex-wrap mt-auto pt-2 ga-1">
       <v-btn
         v-if="keeping === null || mine"
         variant="outlined"
@@ -89,28 +93,14 @@ const mine = computed(() => props.keeping === props.thing.item.id)
 </template>
 
 <style scoped>
-.column {
-  display: flex;
-  flex-direction: column;
-  padding: 10px 12px 12px;
-}
-
 .column.mine {
   border-color: var(--primary);
   box-shadow: inset 0 5px 0 var(--primary);
 }
 
 .plate {
-  display: grid;
-  place-items: center;
   min-height: 96px;
-  margin-bottom: 8px;
   background: var(--plate);
-  border-radius: 8px;
-}
-
-h3 {
-  font-size: 16px;
 }
 
 h3 a:not(.v-btn) {
@@ -122,43 +112,11 @@ h3 .quiet {
   font: 400 13px var(--text);
 }
 
-.place {
-  margin: 2px 0 6px;
-  font-weight: 600;
-  font-size: 13.5px;
-}
-
 dl {
-  display: grid;
   grid-template-columns: 82px minmax(0, 1fr);
-  gap: 2px 8px;
-  margin: 0;
-  font-size: 13.5px;
-}
-
-dt {
-  color: var(--quiet);
-}
-
-dd {
-  margin: 0;
-}
-
-ul {
-  margin: 8px 0 0;
-  padding-left: 16px;
-  font-size: 13px;
 }
 
 .phone dl {
   grid-template-columns: minmax(0, 1fr);
-}
-
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px;
-  margin-top: auto;
-  padding-top: 10px;
 }
 </style>

@@ -110,16 +110,16 @@ const nearness = computed(() =>
     Two to six that are alike: their swatches, how often you wore each, what each wear cost, when to use it by. Pick the
     one to keep first; then decide on the others.
   </EmptyPlace>
-  <section v-if="proposed.length > 0" class="twins" aria-label="Near twins">
+  <section v-if="proposed.length > 0" class="mt-5" aria-label="Near twins">
     <h2>Near twins</h2>
     <ul class="proposed">
-      <li v-for="each in proposed" :key="each.pair.join()">
-        <span class="dabs" aria-hidden="true">
+      <li class="d-grid align-center hair-below ga-3" v-for="each in proposed" :key="each.pair.join()">
+        <span class="dabs d-flex" aria-hidden="true">
           <span v-for="item in each.items" :key="item.id" :style="{ background: item.colour ?? undefined }"></span>
         </span>
         <span class="names">
           {{ each.items.map(callIt).join(' and ') }}
-          <small class="quiet">{{ nearnessOf(each.difference) }}</small>
+          <small class="quiet d-block">{{ nearnessOf(each.difference) }}</small>
         </span>
         <v-btn
           variant="outlined"
@@ -133,28 +133,28 @@ const nearness = computed(() =>
   </section>
   <p v-if="failed" class="caution">{{ failed.message }}</p>
   <template v-if="answer && ids.length >= 2">
-    <section v-if="swatched.length > 1" class="ground" aria-label="Swatches">
+    <section v-if="swatched.length > 1" class="ground d-flex rounded-lg pa-4 ga-0" aria-label="Swatches">
       <div
         v-for="{ item } in swatched"
         :key="item.id"
-        class="swatch"
+        class="swatch d-flex flex-1-1-0 align-end"
         :style="{ background: item.colour ?? undefined }"
         role="img"
         :aria-label="`${item.shade || item.name}: ${item.colour}`"
       >
-        <span>{{ item.shade || item.name }}</span>
+        <span class="ma-2 py-1 px-2">{{ item.shade || item.name }}</span>
       </div>
     </section>
-    <ul v-if="nearness.length > 0" class="near">
+    <ul v-if="nearness.length > 0" class="near d-flex flex-wrap mt-2 gr-1 gc-5">
       <li v-for="each in nearness" :key="each.key">
         {{ each.words }}<span v-if="each.aside" class="quiet">, {{ each.aside }}</span>
       </li>
     </ul>
-    <p class="quiet note">
+    <p class="quiet small prose mt-1 mb-3">
       A swatch on a screen isn’t exact: on skin, in daylight, two near twins can look different.
       <template v-if="!answer.sameUse"> They’re not all worn as the same, so their uses compare less well.</template>
     </p>
-    <div class="columns">
+    <div class="columns d-grid ga-2">
       <CompareColumn
         v-for="thing in things"
         :key="thing.item.id"
@@ -169,7 +169,7 @@ const nearness = computed(() =>
         @decide="acts.begin('decide', thing.item)"
       />
     </div>
-    <p v-if="keeping" class="told" role="status">
+    <p v-if="keeping" class="told font-weight-semibold" role="status">
       {{ things.find(({ item }) => item.id === keeping)?.item.shade || 'That one' }} stays first. Say of each of the
       others what becomes of it.
     </p>
@@ -187,17 +187,10 @@ const nearness = computed(() =>
 
 <style scoped>
 .ground {
-  display: flex;
   background: #8f9498;
-  border-radius: 10px;
-  padding: 18px;
-  gap: 0;
 }
 
 .swatch {
-  flex: 1;
-  display: flex;
-  align-items: end;
   min-height: 170px;
   print-color-adjust: exact;
 }
@@ -211,8 +204,6 @@ const nearness = computed(() =>
 }
 
 .swatch span {
-  margin: 8px;
-  padding: 2px 8px;
   background: #8f9498;
   border-radius: 5px;
   color: #111417;
@@ -220,27 +211,11 @@ const nearness = computed(() =>
 }
 
 .near {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 22px;
-  margin: 10px 0 0;
   font-size: 14.5px;
 }
 
-.note {
-  margin: 4px 0 12px;
-  font-size: 13px;
-  max-width: 90ch;
-}
-
 .columns {
-  display: grid;
   grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
-  gap: 10px;
-}
-
-.told {
-  font-weight: 600;
 }
 
 .phone .swatch {
@@ -251,34 +226,18 @@ const nearness = computed(() =>
   grid-template-columns: repeat(auto-fit, minmax(160px, 1fr));
 }
 
-.twins {
-  margin-top: 20px;
-}
-
 .proposed {
   margin: 6px 0 0;
   max-width: 860px;
 }
 
 .proposed li {
-  display: grid;
   grid-template-columns: auto minmax(0, 1fr) auto;
-  gap: 14px;
-  align-items: center;
   min-height: 58px;
-  border-bottom: 1px solid var(--hair);
-}
-
-.dabs {
-  display: flex;
 }
 
 .dabs span {
   width: 34px;
   height: 34px;
-}
-
-.names small {
-  display: block;
 }
 </style>

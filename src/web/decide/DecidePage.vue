@@ -41,7 +41,7 @@ function start(item: ListedItem): void {
     <EmptyDecide v-if="nothing" @start="picking = true" />
     <section v-if="due.length > 0" aria-label="Due">
       <h2>Time to decide</h2>
-      <div class="trials">
+      <div class="trials d-grid ga-3">
         <TrialCard
           v-for="trial in due"
           :key="trial.id"
@@ -82,8 +82,6 @@ function start(item: ListedItem): void {
 }
 
 .trials {
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(min(100%, 400px), 1fr));
-  gap: 12px;
 }
 </style>

@@ -39,15 +39,15 @@ function pick(id: string): void {
 </script>
 
 <template>
-  <section v-if="answer && rows.length > 0" class="part" aria-label="To decide">
-    <div class="top">
+  <section v-if="answer && rows.length > 0" class="part mt-5" aria-label="To decide">
+    <div class="d-flex flex-wrap justify-space-between align-end mb-2 gr-2 gc-6">
       <div>
         <h2>To decide</h2>
-        <p class="quiet">Facts, the strongest first. You decide.</p>
+        <p class="quiet small mt-1">Facts, the strongest first. You decide.</p>
       </div>
       <ChoiceRow v-model="leaning" label="Ordered by" :options="LEANINGS" :words="LEANING_WORDS" />
     </div>
-    <p v-if="rows.some(({ offer }) => offer === 'stop')" class="caution">
+    <p v-if="rows.some(({ offer }) => offer === 'stop')" class="small mb-2">
       Stop using what stings or swells, and anything expired at the eye. At the eye: rinse, and see a professional if it
       goes on.
     </p>
@@ -62,10 +62,15 @@ function pick(id: string): void {
         @pick="pick(row.item.id)"
       />
     </div>
-    <p v-if="answer.more > 0" class="quiet">
+    <p v-if="answer.more > 0" class="quiet small mt-1">
       {{ counted(answer.more, 'more item') }} with less to say. They come up as you decide on these.
     </p>
-    <div v-if="items.length > 0" class="bar" role="group" aria-label="Chosen">
+    <div
+      v-if="items.length > 0"
+      class="bar d-flex position-sticky flex-wrap align-center max-w-100 rounded-lg mt-3 mb-0 mx-0 py-2 px-3 ga-2"
+      role="group"
+      aria-label="Chosen"
+    >
       <strong class="figures">{{ items.length }} chosen</strong>
       <v-btn color="primary" @click="$emit('trial', items)">{{
         items.length === 1 ? 'Put it on trial' : 'On trial in one look'
@@ -83,47 +88,16 @@ function pick(id: string): void {
 </template>
 
 <style scoped>
-.part {
-  margin-top: 22px;
-}
-
-.top {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-  align-items: end;
-  gap: 8px 24px;
-  margin-bottom: 8px;
-}
-
-p {
-  margin: 2px 0 0;
-  font-size: 13.5px;
-}
-
-.caution {
-  margin: 0 0 10px;
-}
-
 .list + p {
   margin: 8px 0 0;
 }
 
 .bar {
-  position: sticky;
   bottom: 12px;
   z-index: 2;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
   width: max-content;
-  max-width: 100%;
-  margin: 12px 0 0;
-  padding: 8px 14px;
   background: var(--raised);
   border: 1px solid var(--line);
-  border-radius: 10px;
   box-shadow: 0 4px 18px var(--shade);
 }
 

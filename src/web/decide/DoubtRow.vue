@@ -40,10 +40,10 @@ function begin(): void {
         ><input type="checkbox" :checked="picked" :aria-label="`Choose ${callIt(row.item)}`" @change="$emit('pick')"
       /></label>
     </template>
-    <ul class="bulleted">
+    <ul class="bulleted prose mt-1 ps-4">
       <li v-for="sentence in shown" :key="sentence">{{ sentence }}</li>
     </ul>
-    <button v-if="sentences.length > shown.length" type="button" class="more text-act" @click="all = true">
+    <button v-if="sentences.length > shown.length" type="button" class="more text-act small" @click="all = true">
       and {{ sentences.length - shown.length }} more
     </button>
     <template #acts>
@@ -63,16 +63,6 @@ function begin(): void {
 <style scoped>
 .urgent {
   box-shadow: inset 5px 0 0 var(--alarm);
-}
-
-ul {
-  margin: 3px 0 0;
-  padding-left: 16px;
-  max-width: 76ch;
-}
-
-.more {
-  font-size: 13.5px;
 }
 
 .offer {

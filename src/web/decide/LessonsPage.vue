@@ -74,12 +74,16 @@ function strike(lesson: LessonView, struck: boolean): void {
   />
   <template v-if="answer">
     <section v-if="answer.offered.length > 0" aria-label="Offered">
-      <h2>Your numbers say</h2>
+      <h2 class="mb-2">Your numbers say</h2>
       <div class="sheet">
-        <article v-for="shown in offered" :key="`${shown.rule} ${shown.about}`" class="row">
+        <article
+          v-for="shown in offered"
+          :key="`${shown.rule} ${shown.about}`"
+          class="row d-flex flex-wrap align-center hair-below py-2 px-3 gr-1 gc-2"
+        >
           <div>
-            <p class="lesson">{{ lessonWords(shown).lesson }}</p>
-            <p class="quiet">{{ lessonWords(shown).because }}</p>
+            <p class="lesson small prose">{{ lessonWords(shown).lesson }}</p>
+            <p class="quiet small prose">{{ lessonWords(shown).because }}</p>
           </div>
           <v-btn
             variant="outlined"
@@ -97,34 +101,38 @@ function strike(lesson: LessonView, struck: boolean): void {
     <v-btn v-if="answer.offered.length > offered.length" variant="text" @click="allOffered = true"
       >{{ answer.offered.length - offered.length }} more</v-btn
     >
-    <section class="part" aria-label="Kept">
-      <h2>Kept</h2>
-      <p v-if="answer.kept.length === 0" class="quiet">
+    <section class="part mt-6" aria-label="Kept">
+      <h2 class="mb-2">Kept</h2>
+      <p v-if="answer.kept.length === 0" class="quiet small prose">
         None yet. Write down what you learn when you wrap up a project, decide, or finish an item; it comes up again
         when you choose and buy.
       </p>
       <div v-else class="sheet">
-        <article v-for="lesson in answer.kept" :key="lesson.id" class="row">
+        <article
+          v-for="lesson in answer.kept"
+          :key="lesson.id"
+          class="row d-flex flex-wrap align-center hair-below py-2 px-3 gr-1 gc-2"
+        >
           <div>
-            <p class="lesson">{{ lesson.words }}</p>
-            <p class="quiet">
+            <p class="lesson small prose">{{ lesson.words }}</p>
+            <p class="quiet small prose">
               {{ PROMPTS[lesson.promptedBy] }}{{ lesson.span ? `, at the sheet of ${spanTitle(lesson.span)}` : '' }},
               {{ dateWords(lesson.keptOn)
               }}<template v-if="lesson.item"
                 >, <RouterLink :to="`/items/${lesson.item.itemId}`">{{ lesson.item.mark }}</RouterLink></template
               >.
               <template v-if="lesson.shown">{{ lessonWords(lesson.shown).because }}</template>
-              <strong v-if="lesson.noLonger">Your numbers no longer show it.</strong>
+              <strong class="attention" v-if="lesson.noLonger">Your numbers no longer show it.</strong>
             </p>
           </div>
           <v-btn variant="text" :aria-label="`Remove: ${lesson.words}`" @click="strike(lesson, true)">Remove</v-btn>
         </article>
       </div>
     </section>
-    <section v-if="answer.struck.length > 0" class="part" aria-label="Removed">
-      <h2>Removed</h2>
-      <ul class="struck">
-        <li v-for="lesson in answer.struck" :key="lesson.id">
+    <section v-if="answer.struck.length > 0" class="part mt-6" aria-label="Removed">
+      <h2 class="mb-2">Removed</h2>
+      <ul class="d-grid ga-1">
+        <li class="d-flex align-center quiet ga-3" v-for="lesson in answer.struck" :key="lesson.id">
           <s>{{ lesson.words }}</s>
           <button
             type="button"
@@ -165,32 +173,9 @@ function strike(lesson: LessonView, struck: boolean): void {
 </template>
 
 <style scoped>
-.part {
-  margin-top: 24px;
-}
-
-h2 {
-  margin-bottom: 8px;
-}
-
-p {
-  margin: 0;
-  font-size: 13.5px;
-  max-width: 84ch;
-}
-
 .lesson {
   font-size: 15.5px;
   font-weight: 600;
-}
-
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 8px;
-  align-items: center;
-  padding: 9px 14px;
-  border-bottom: 1px solid var(--hair);
 }
 
 .row > div {
@@ -199,21 +184,5 @@ p {
 
 .row:last-child {
   border-bottom: none;
-}
-
-strong {
-  color: var(--attention);
-}
-
-.struck {
-  display: grid;
-  gap: 2px;
-}
-
-.struck li {
-  display: flex;
-  gap: 14px;
-  align-items: center;
-  color: var(--quiet);
 }
 </style>

@@ -60,12 +60,16 @@ function print(): void {
       <h2>
         To hand over <span class="quiet figures">{{ answer.waiting.length }}</span>
       </h2>
-      <div v-for="group in byPlace" :key="group.place" class="sheet group">
+      <div v-for="group in byPlace" :key="group.place" class="sheet mt-2 py-1 px-3">
         <h3>{{ group.place }}</h3>
-        <div v-for="row in group.rows" :key="row.verdictId" class="row">
+        <div
+          v-for="row in group.rows"
+          :key="row.verdictId"
+          class="row d-flex align-center justify-space-between hair-above py-2 px-0 ga-3"
+        >
           <div>
             <RouterLink :to="`/items/${row.item.id}`">{{ callIt(row.item) }}</RouterLink>
-            <p class="quiet figures">{{ goneWords(row, answer.currency) }}</p>
+            <p class="quiet figures small">{{ goneWords(row, answer.currency) }}</p>
           </div>
           <v-btn
             variant="outlined"
@@ -77,19 +81,19 @@ function print(): void {
         </div>
       </div>
     </section>
-    <section v-if="lost.items > 0" class="sums" aria-label="What went unused">
+    <section v-if="lost.items > 0" class="sums mt-6" aria-label="What went unused">
       <h2>What went unused</h2>
-      <p>
+      <p class="prose mt-1 mb-2">
         {{ counted(lost.items, 'item') }} let go, with about {{ moneyWords(lost.money, answer.currency) }} of what they
         cost still in them, by what was likely left.
       </p>
-      <table>
+      <table class="small">
         <thead>
           <tr>
-            <th scope="col">Mostly because of</th>
-            <th scope="col">Items</th>
-            <th scope="col">Money unused</th>
-            <th scope="col">Grams unused</th>
+            <th class="quiet small" scope="col">Mostly because of</th>
+            <th class="quiet small" scope="col">Items</th>
+            <th class="quiet small" scope="col">Money unused</th>
+            <th class="quiet small" scope="col">Grams unused</th>
           </tr>
         </thead>
         <tbody>
@@ -102,12 +106,12 @@ function print(): void {
         </tbody>
       </table>
     </section>
-    <section v-if="answer.gone.length > 0" class="gone" aria-label="Let go">
+    <section v-if="answer.gone.length > 0" class="gone mt-6" aria-label="Let go">
       <h2>
         Let go <span class="quiet figures">{{ answer.gone.length }}</span>
       </h2>
-      <ul>
-        <li v-for="row in gone" :key="row.verdictId">
+      <ul class="d-grid small ga-1">
+        <li class="d-grid align-center ga-3" v-for="row in gone" :key="row.verdictId">
           <span class="quiet figures">{{ dateWords(row.day) }}</span>
           <span>
             <RouterLink :to="`/items/${row.item.id}`">{{ callIt(row.item) }}</RouterLink>:
@@ -137,43 +141,9 @@ h2 .quiet {
   font: 400 13.5px var(--text);
 }
 
-.group {
-  margin-top: 8px;
-  padding: 4px 12px 4px;
-}
-
 h3 {
   padding: 6px 0 2px;
   font-size: 15px;
-}
-
-.row {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  justify-content: space-between;
-  padding: 6px 0;
-  border-top: 1px solid var(--hair);
-}
-
-.row p {
-  margin: 0;
-  font-size: 13.5px;
-}
-
-.sums,
-.gone {
-  margin-top: 24px;
-}
-
-.sums p {
-  margin: 2px 0 8px;
-  max-width: 80ch;
-}
-
-table {
-  border-collapse: collapse;
-  font-size: 14px;
 }
 
 th,
@@ -184,27 +154,12 @@ td {
   font-weight: 400;
 }
 
-thead th {
-  color: var(--quiet);
-  font-size: 13px;
-}
-
 td {
   text-align: right;
 }
 
-.gone ul {
-  display: grid;
-  gap: 4px;
-  padding: 0;
-  font-size: 14px;
-}
-
 .gone li {
-  display: grid;
   grid-template-columns: 110px minmax(0, 1fr) auto;
-  gap: 12px;
-  align-items: center;
 }
 
 .regret {

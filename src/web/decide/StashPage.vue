@@ -93,7 +93,7 @@ async function end(): Promise<void> {
   <template v-if="answer">
     <section v-if="now" aria-label="In the drawer now">
       <h2>In the drawer {{ stretchWords({ earliest: now.from, latest: now.to }, answer.today) }}</h2>
-      <p class="quiet">
+      <p class="quiet small mt-1 mb-2">
         {{
           now.daysLeft > 0
             ? `${counted(now.daysLeft, 'day')} to go. They’re beside the drawer.`
@@ -114,11 +114,13 @@ async function end(): Promise<void> {
         </ThingRow>
       </div>
       <FormTrouble :refused="ending.refused.value" :out-of-reach="ending.outOfReach.value" />
-      <v-btn class="go" color="primary" :loading="ending.busy.value" @click="end">Save</v-btn>
+      <v-btn class="mt-3" color="primary" :loading="ending.busy.value" @click="end">Save</v-btn>
     </section>
     <section v-else aria-label="Suggested">
       <h2>Three to six for a while</h2>
-      <p class="quiet">Items you like and haven’t worn for a while: in season, in date, one of a type.</p>
+      <p class="quiet small mt-1 mb-2">
+        Items you like and haven’t worn for a while: in season, in date, one of a type.
+      </p>
       <div v-if="listed.length > 0" class="sheet">
         <ThingRow v-for="row in listed" :key="row.item.id" :item="row.item" :apart="twins.get(row.item.id)">
           <template #before>
@@ -134,8 +136,10 @@ async function end(): Promise<void> {
           <p>{{ row.reasons.map((reason) => whyWords(reason, named, today!)).join(' ') || 'Your own choice.' }}</p>
         </ThingRow>
       </div>
-      <p v-else>Nothing you like has gone unworn for long. Choose some yourself, if you like.</p>
-      <div class="choices bottom">
+      <p class="small mt-1 mb-2" v-else>
+        Nothing you like has gone unworn for long. Choose some yourself, if you like.
+      </p>
+      <div class="choices align-end my-3 mx-0 ga-3">
         <ChoiceRow v-model="typed.span" label="In the drawer for" :options="['a week', 'a month']" />
         <v-btn variant="outlined" color="primary" :disabled="typed.chosen.length >= MOST_PICKED" @click="picking = true"
           >Add another</v-btn
@@ -148,7 +152,7 @@ async function end(): Promise<void> {
     </section>
     <section v-if="answer.before.length > 0" class="before" aria-label="Before">
       <h2>Rediscovered</h2>
-      <ul class="bulleted">
+      <ul class="bulleted small prose ps-4">
         <li v-for="pick in answer.before" :key="pick.id">
           <strong class="figures">{{ stretchWords({ earliest: pick.from, latest: pick.closedOn ?? pick.to }) }}</strong>
           {{ rediscoveredWords(pick) }}
@@ -167,28 +171,7 @@ async function end(): Promise<void> {
 </template>
 
 <style scoped>
-section > p {
-  margin: 2px 0 8px;
-  font-size: 14px;
-}
-
-.bottom {
-  align-items: end;
-  gap: 12px;
-  margin: 12px 0;
-}
-
-.go {
-  margin-top: 12px;
-}
-
 .before {
   margin-top: 28px;
-}
-
-.before ul {
-  padding-left: 18px;
-  font-size: 14px;
-  max-width: 90ch;
 }
 </style>

@@ -50,8 +50,8 @@ const rest = computed(() => props.target.keepFirst.slice(props.target.items))
 </script>
 
 <template>
-  <section class="sheet target" :aria-label="targetTitle(target)">
-    <header>
+  <section class="sheet target mb-3 py-3 px-4" :aria-label="targetTitle(target)">
+    <header class="d-flex flex-wrap align-center justify-space-between ga-2">
       <h2>{{ targetTitle(target) }}</h2>
       <span class="acts">
         <v-btn
@@ -66,9 +66,10 @@ const rest = computed(() => props.target.keepFirst.slice(props.target.items))
         >
       </span>
     </header>
-    <div class="two">
-      <div ref="box" class="chart">
+    <div class="two d-grid align-center gr-2 gc-5">
+      <div ref="box" class="chart min-w-0">
         <svg
+          class="d-block w-100"
           :viewBox="`0 0 ${width} ${HEIGHT}`"
           role="img"
           :aria-label="target.months.map((each) => `${shortDay(each.day, today)}: ${each.items}`).join(', ')"
@@ -86,7 +87,7 @@ const rest = computed(() => props.target.keepFirst.slice(props.target.items))
           </text>
         </svg>
       </div>
-      <ul class="bulleted figures">
+      <ul class="bulleted figures small prose ps-4">
         <li v-for="sentence in targetSentences(target, today)" :key="sentence">{{ sentence }}</li>
       </ul>
     </div>
@@ -94,26 +95,34 @@ const rest = computed(() => props.target.keepFirst.slice(props.target.items))
       open ? 'Less' : `Which to keep first, by your records`
     }}</v-btn>
     <template v-if="open">
-      <p class="quiet">
+      <p class="quiet small my-1">
         How often you wore it in the last year counts most, then your rating and its use-by date, then having no near
         twin.
       </p>
-      <ol class="keep">
+      <ol class="keep mt-2">
         <template v-for="(each, n) in [...kept, ...rest]" :key="each.item.id">
-          <li v-if="n === kept.length && rest.length > 0" class="cut" aria-hidden="true">beyond the target</li>
-          <li>
-            <span class="no figures">{{ n + 1 }}</span>
-            <span class="plate"><ItemGauge :item="each.item" size="small" :rail="false" /></span>
+          <li
+            v-if="n === kept.length && rest.length > 0"
+            class="cut d-grid align-center hair-above py-1 px-0 ga-2"
+            aria-hidden="true"
+          >
+            beyond the target
+          </li>
+          <li class="d-grid align-center hair-above py-1 px-0 ga-2">
+            <span class="figures text-right quiet">{{ n + 1 }}</span>
+            <span class="plate d-grid align-center justify-items-center touch rounded-lg"
+              ><ItemGauge :item="each.item" size="small" :rail="false"
+            /></span>
             <span class="words">
               <RouterLink :to="`/items/${each.item.id}`">{{ shortName(each.item) }}</RouterLink>
-              <span class="quiet">{{
+              <span class="quiet small ms-2">{{
                 [kindAndMaker(each.item), twins.get(each.item.id)].filter(Boolean).join(', ')
               }}</span>
-              <span class="why">{{ keepWords(each) }}</span>
+              <span class="why d-block small">{{ keepWords(each) }}</span>
               <span
                 v-for="doubt in each.doubts.filter(({ code }) => !OF_ALL.includes(code)).slice(0, MOST_DOUBTS)"
                 :key="doubt.code"
-                class="why"
+                class="why d-block small"
                 >{{ doubtWords(doubt, today) }}</span
               >
             </span>
@@ -132,33 +141,8 @@ const rest = computed(() => props.target.keepFirst.slice(props.target.items))
 </template>
 
 <style scoped>
-.target {
-  margin-bottom: 14px;
-  padding: 12px 16px;
-}
-
-header {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-  justify-content: space-between;
-}
-
 .two {
-  display: grid;
   grid-template-columns: minmax(280px, 560px) minmax(0, 1fr);
-  gap: 10px 22px;
-  align-items: center;
-}
-
-.chart {
-  min-width: 0;
-}
-
-.chart svg {
-  display: block;
-  width: 100%;
 }
 
 .chart text {
@@ -196,30 +180,9 @@ header {
   stroke: var(--ink);
 }
 
-ul {
-  margin: 0;
-  padding-left: 16px;
-  font-size: 14px;
-  max-width: 76ch;
-}
-
-p {
-  margin: 4px 0;
-  font-size: 13.5px;
-}
-
-.keep {
-  margin: 6px 0 0;
-}
-
 .keep li {
-  display: grid;
   grid-template-columns: 26px 56px minmax(0, 1fr) auto;
-  gap: 10px;
-  align-items: center;
   min-height: 52px;
-  padding: 4px 0;
-  border-top: 1px solid var(--hair);
 }
 
 .keep li.cut {
@@ -229,32 +192,13 @@ p {
   font: 600 13px var(--display);
 }
 
-.no {
-  text-align: right;
-  color: var(--quiet);
-}
-
 .plate {
-  display: grid;
-  place-items: center;
-  min-height: 44px;
   background: var(--plate);
-  border-radius: 6px;
 }
 
 .words a:not(.v-btn) {
   color: var(--ink);
   font-weight: 650;
-}
-
-.words .quiet {
-  margin-left: 8px;
-  font-size: 13px;
-}
-
-.why {
-  display: block;
-  font-size: 13.5px;
 }
 
 .phone .two {

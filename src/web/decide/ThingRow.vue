@@ -12,28 +12,29 @@ defineProps<{
 </script>
 
 <template>
-  <article class="row" :class="{ picked: $slots['before'] }" :aria-label="callIt(item)">
+  <article
+    class="row d-grid align-start hair-below py-2 px-3 gr-2 gc-3"
+    :class="{ picked: $slots['before'] }"
+    :aria-label="callIt(item)"
+  >
     <slot name="before" />
-    <span class="plate"><ItemGauge :item="item" size="small" :rail="false" /></span>
-    <div class="words">
-      <h3>
+    <span class="plate d-grid align-center justify-items-center rounded-lg"
+      ><ItemGauge :item="item" size="small" :rail="false"
+    /></span>
+    <div class="words small">
+      <h3 class="lead">
         <RouterLink :to="`/items/${item.id}`">{{ shortName(item) }}</RouterLink>
         <span class="quiet">{{ [kindAndMaker(item), apart].filter(Boolean).join(', ') }}</span>
       </h3>
       <slot />
     </div>
-    <div v-if="$slots['acts']" class="acts"><slot name="acts" /></div>
+    <div v-if="$slots['acts']" class="acts d-flex flex-wrap align-center justify-end ga-1"><slot name="acts" /></div>
   </article>
 </template>
 
 <style scoped>
 .row {
-  display: grid;
   grid-template-columns: 56px minmax(0, 1fr) auto;
-  gap: 6px 12px;
-  align-items: start;
-  padding: 10px 12px;
-  border-bottom: 1px solid var(--hair);
 }
 
 .row.picked {
@@ -60,15 +61,8 @@ defineProps<{
 }
 
 .plate {
-  display: grid;
-  place-items: center;
   min-height: 56px;
   background: var(--plate);
-  border-radius: 8px;
-}
-
-h3 {
-  font-size: 16px;
 }
 
 h3 a:not(.v-btn) {
@@ -80,20 +74,8 @@ h3 .quiet {
   font: 400 13px var(--text);
 }
 
-.words {
-  font-size: 14px;
-}
-
 .words :deep(p) {
   margin: 2px 0;
-}
-
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px;
-  align-items: center;
-  justify-content: flex-end;
 }
 
 .phone .row {

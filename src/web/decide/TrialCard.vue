@@ -28,20 +28,22 @@ function feel(day: Day, aspect: Aspect, felt: Felt | null): void {
 </script>
 
 <template>
-  <article class="sheet card" :class="{ due: trial.decisionDue }">
-    <div class="plate"><ItemGauge :item="trial.item" size="middle" :rail="false" /></div>
+  <article class="sheet card d-grid pa-3 ga-3" :class="{ due: trial.decisionDue }">
+    <div class="plate d-grid rounded-lg align-center justify-items-center align-self-start">
+      <ItemGauge :item="trial.item" size="middle" :rail="false" />
+    </div>
     <div class="words">
-      <h3>
+      <h3 class="lead">
         <RouterLink :to="`/items/${trial.item.id}`">{{ shortName(trial.item) }}</RouterLink>
         <span class="quiet">{{ kindAndMaker(trial.item) }}</span>
       </h3>
       <p v-if="trial.otherwise" class="quiet">Once more, with another {{ trial.otherwise }}.</p>
-      <p v-if="trial.question" class="question">“{{ trial.question }}”</p>
-      <p class="standing figures">{{ standingWords(trial, today) }}</p>
-      <ul class="bulleted figures">
+      <p v-if="trial.question" class="font-italic">“{{ trial.question }}”</p>
+      <p class="standing figures font-weight-semibold">{{ standingWords(trial, today) }}</p>
+      <ul class="bulleted figures small mt-1 mb-2 ps-4">
         <li v-for="sentence in trialSentences(trial, today)" :key="sentence">{{ sentence }}</li>
       </ul>
-      <div v-if="trial.photos.length > 0" class="photos">
+      <div v-if="trial.photos.length > 0" class="photos d-flex mt-1 mb-2 mx-0 ga-2">
         <img
           v-for="photo in trial.photos"
           :key="photo.id"
@@ -50,8 +52,8 @@ function feel(day: Day, aspect: Aspect, felt: Felt | null): void {
           loading="lazy"
         />
       </div>
-      <ol v-if="trial.days.length > 0" class="days">
-        <li v-for="wear in days" :key="wear.day">
+      <ol v-if="trial.days.length > 0" class="days mb-2">
+        <li class="hair-above py-2 px-0" v-for="wear in days" :key="wear.day">
           <p>
             <strong>{{ shortDay(wear.day, today) }}</strong><span v-if="wear.words"> “{{ wear.words }}”</span>
           </p>
@@ -67,7 +69,12 @@ function feel(day: Day, aspect: Aspect, felt: Felt | null): void {
           />
         </li>
       </ol>
-      <button v-if="trial.days.length > days.length" type="button" class="more text-act" @click="all = true">
+      <button
+        v-if="trial.days.length > days.length"
+        type="button"
+        class="more text-act d-block text-left small"
+        @click="all = true"
+      >
         {{ counted(trial.days.length - days.length, 'earlier wear') }}, each with what was worn under and over it
       </button>
       <p v-if="trial.before.length > 0" class="quiet before">
@@ -90,10 +97,7 @@ function feel(day: Day, aspect: Aspect, felt: Felt | null): void {
 
 <style scoped>
 .card {
-  display: grid;
   grid-template-columns: 100px minmax(0, 1fr);
-  gap: 14px;
-  padding: 12px;
 }
 
 .card.due {
@@ -103,15 +107,7 @@ function feel(day: Day, aspect: Aspect, felt: Felt | null): void {
 
 .plate {
   background: var(--plate);
-  border-radius: 8px;
-  display: grid;
-  place-items: center;
   min-height: 126px;
-  align-self: start;
-}
-
-h3 {
-  font-size: 17px;
 }
 
 h3 a:not(.v-btn) {
@@ -127,26 +123,6 @@ p {
   margin: 3px 0;
 }
 
-.question {
-  font-style: italic;
-}
-
-.standing {
-  font-weight: 600;
-}
-
-ul {
-  margin: 4px 0 8px;
-  padding-left: 16px;
-  font-size: 13.5px;
-}
-
-.photos {
-  display: flex;
-  gap: 6px;
-  margin: 4px 0 8px;
-}
-
 .photos img {
   width: 72px;
   height: 72px;
@@ -154,23 +130,8 @@ ul {
   border-radius: 6px;
 }
 
-.days {
-  margin: 0 0 8px;
-}
-
-.days li {
-  padding: 6px 0;
-  border-top: 1px solid var(--hair);
-}
-
 .days p {
   margin: 0;
-  font-size: 13.5px;
-}
-
-.more {
-  display: block;
-  text-align: left;
   font-size: 13.5px;
 }
 

@@ -35,7 +35,7 @@ async function store(): Promise<void> {
     @close="emit('close')"
     @store="store"
   >
-    <ul v-if="items.length > 1" class="bulleted names">
+    <ul v-if="items.length > 1" class="bulleted names ps-4">
       <li v-for="item in items" :key="item.id">{{ callIt(item) }}</li>
     </ul>
     <p class="quiet">Seligo remembers what you wore under and over each of them.</p>
@@ -43,10 +43,3 @@ async function store(): Promise<void> {
     <TrialFields v-model="draft.typed.value" :today="today" :on="draft.on" />
   </FormDialog>
 </template>
-
-<style scoped>
-.names {
-  margin: 0;
-  padding-left: 18px;
-}
-</style>

@@ -44,7 +44,7 @@ function start(item: ListedItem): void {
       <p v-if="look.several" class="quiet">
         {{ counted(look.trials.length, 'item') }} in one look, each with its own verdict
       </p>
-      <div class="trials">
+      <div class="trials d-grid ga-3">
         <TrialCard
           v-for="trial in look.trials"
           :key="trial.id"
@@ -82,8 +82,6 @@ function start(item: ListedItem): void {
 }
 
 .trials {
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(min(100%, 400px), 1fr));
-  gap: 12px;
 }
 </style>

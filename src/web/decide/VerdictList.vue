@@ -12,12 +12,12 @@ const shown = (): readonly VerdictView[] => (all.value ? props.verdicts : props.
 </script>
 
 <template>
-  <section v-if="verdicts.length > 0" class="part" aria-label="Decided">
+  <section v-if="verdicts.length > 0" class="part mt-6 pb-5" aria-label="Decided">
     <h2>
       Decided <span class="quiet figures">{{ inAll }}</span>
     </h2>
-    <ul class="decided">
-      <li v-for="row in shown()" :key="row.id">
+    <ul class="decided d-grid ga-2">
+      <li class="d-grid ga-3" v-for="row in shown()" :key="row.id">
         <span class="quiet figures">{{ dateWords(row.day) }}</span>
         <span>
           <RouterLink :to="`/items/${row.item.id}`">{{ callIt(row.item) }}</RouterLink>:
@@ -34,24 +34,12 @@ const shown = (): readonly VerdictView[] => (all.value ? props.verdicts : props.
 </template>
 
 <style scoped>
-.part {
-  margin-top: 24px;
-  padding-bottom: 20px;
-}
-
 h2 .quiet {
   font: 400 13.5px var(--text);
 }
 
-.decided {
-  display: grid;
-  gap: 6px;
-}
-
 .decided li {
-  display: grid;
   grid-template-columns: 110px minmax(0, 1fr);
-  gap: 12px;
 }
 
 .phone .decided li {

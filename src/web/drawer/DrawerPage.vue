@@ -48,7 +48,7 @@ async function reorder(zone: DrawerZone, itemIds: string[]): Promise<void> {
       { words: 'Suggest what comes in', to: '/drawer/starter' },
     ]"
   />
-  <div v-if="answer" class="zones">
+  <div v-if="answer" class="zones d-grid align-start ga-3">
     <LaidZone
       v-for="zone in answer.zones"
       :key="zone.id"
@@ -75,9 +75,6 @@ async function reorder(zone: DrawerZone, itemIds: string[]): Promise<void> {
 
 <style scoped>
 .zones {
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(min(340px, 100%), 1fr));
-  gap: 12px;
-  align-items: start;
 }
 </style>

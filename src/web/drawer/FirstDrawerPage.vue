@@ -99,29 +99,31 @@ async function store(): Promise<void> {
   >
     Everything that’s in date and in season is in the drawer already, or the slots are full.
   </EmptyPlace>
-  <div v-else-if="answer" class="zones">
-    <section v-for="{ zone, rows, taken } in zones" :key="zone.id" class="inset zone" :aria-label="zone.name">
-      <header>
-        <h2>{{ zone.name }}</h2>
-        <span class="quiet figures">{{ taken }} of {{ zone.slots }} slots</span>
+  <div v-else-if="answer" class="zones d-grid align-start ga-3">
+    <section v-for="{ zone, rows, taken } in zones" :key="zone.id" class="inset zone py-2 px-3" :aria-label="zone.name">
+      <header class="d-flex justify-space-between align-baseline">
+        <h2 class="lead">{{ zone.name }}</h2>
+        <span class="quiet figures d-block fine">{{ taken }} of {{ zone.slots }} slots</span>
       </header>
       <button
         v-for="item in rows"
         :key="item.id"
         type="button"
-        class="row"
+        class="row d-flex align-center w-100 rounded-lg text-left mt-1 py-1 px-2 ga-2"
         :class="{ struck: !isChosen(item.id) }"
         :aria-pressed="isChosen(item.id)"
         :aria-label="callIt(item)"
         @click="toggle(item.id, zone.id)"
       >
         <ItemGauge :item="item" size="small" :rail="false" />
-        <span class="words">
+        <span class="words flex-1-1-0 min-w-0">
           <strong>{{ shortName(item) }}</strong>
-          <span class="quiet">{{ [kindAndMaker(item), goodTo(item, answer.today)].filter(Boolean).join(', ') }}</span>
+          <span class="quiet d-block fine">{{
+            [kindAndMaker(item), goodTo(item, answer.today)].filter(Boolean).join(', ')
+          }}</span>
           <span v-if="reasons.get(item.id)">{{ reasons.get(item.id) }}</span>
         </span>
-        <span class="mark" aria-hidden="true">{{ isChosen(item.id) ? '✓' : '' }}</span>
+        <span class="mark font-weight-bold text-primary" aria-hidden="true">{{ isChosen(item.id) ? '✓' : '' }}</span>
       </button>
       <v-btn variant="text" :aria-label="`Add something to ${zone.name}`" @click="into = zone.id">Add something</v-btn>
     </section>
@@ -140,38 +142,13 @@ async function store(): Promise<void> {
 
 <style scoped>
 .zones {
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
-  gap: 12px;
-  align-items: start;
-}
-
-.zone {
-  padding: 10px 12px;
-}
-
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-}
-
-h2 {
-  font-size: 16px;
 }
 
 .row {
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  width: 100%;
   min-height: 52px;
-  margin-top: 4px;
-  padding: 2px 8px;
-  border-radius: 8px;
   border: 1px solid var(--hair);
   background: var(--raised);
-  text-align: left;
 }
 
 .row.struck {
@@ -183,23 +160,11 @@ h2 {
   color: var(--quiet);
 }
 
-.words {
-  flex: 1;
-  min-width: 0;
-}
-
-.quiet {
-  display: block;
-  font-size: 12.5px;
-}
-
 header .quiet {
   display: inline;
 }
 
 .mark {
   width: 22px;
-  font-weight: 700;
-  color: var(--primary);
 }
 </style>

@@ -46,8 +46,8 @@ function start(): void {
 
 <template>
   <section class="inset zone" :aria-label="zone.name">
-    <header>
-      <h2>{{ zone.name }}</h2>
+    <header class="d-flex flex-wrap align-baseline ga-2">
+      <h2 class="flex-1-1 lead">{{ zone.name }}</h2>
       <span class="quiet figures">{{ zone.taken }} of {{ zone.slots }} slots</span>
       <v-btn variant="text" :aria-label="`Change ${zone.name}`" @click="start">Change</v-btn>
     </header>
@@ -63,15 +63,15 @@ function start(): void {
       <v-number-input v-model="typed.slots" :min="0" :max="200" label="Slots" :error-messages="on('slots')" />
     </FormDialog>
     <ul>
-      <li v-for="(item, index) in lying" :key="item.id">
+      <li class="d-grid align-center py-1 px-0 gr-0 gc-1" v-for="(item, index) in lying" :key="item.id">
         <ItemGauge :item="item" size="small" />
-        <span class="name">
+        <span class="name d-grid flex-1-1-0 small min-w-0 ps-2">
           <RouterLink :to="`/items/${item.id}`">{{ shortName(item) }}</RouterLink>
           <span class="quiet"
             >{{ kindAndMaker(item) }}{{ item.slots > 1 ? `, ${counted(item.slots, 'slot')}` : '' }}</span
           >
         </span>
-        <span class="acts">
+        <span class="acts d-flex flex-wrap align-center ga-1">
           <v-btn
             variant="text"
             :icon="mdiArrowUp"
@@ -106,7 +106,7 @@ function start(): void {
           <ItemActsMenu :item="item" :without="['take out']" />
         </span>
       </li>
-      <li v-if="lying.length === 0" class="quiet">Nothing here yet.</li>
+      <li v-if="lying.length === 0" class="quiet d-grid align-center py-1 px-0 gr-0 gc-1">Nothing here yet.</li>
     </ul>
     <v-btn variant="outlined" color="primary" block :aria-label="`Put something in ${zone.name}`" @click="emit('add')"
       >Put something in</v-btn
@@ -121,33 +121,9 @@ function start(): void {
   gap: 8px;
 }
 
-header {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  gap: 10px;
-}
-
-header h2 {
-  flex: 1 1 auto;
-  font-size: 17px;
-}
-
 /* What it is above, what can be done below: beside each other there is room for neither. */
 li {
-  display: grid;
   grid-template-columns: 48px minmax(0, 1fr);
-  align-items: center;
-  gap: 0 4px;
-  padding: 4px 0;
-}
-
-.name {
-  flex: 1;
-  display: grid;
-  font-size: 13px;
-  padding-left: 8px;
-  min-width: 0;
 }
 
 .name a {
@@ -158,10 +134,6 @@ li {
 
 .acts {
   grid-column: 2;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px;
-  align-items: center;
   margin-left: -4px;
 }
 </style>

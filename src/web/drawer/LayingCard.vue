@@ -55,9 +55,11 @@ function choose(choice: LayingChoice): void {
 </script>
 
 <template>
-  <section class="sheet one" :aria-label="shortName(candidate.item)">
-    <div class="drawn"><ItemGauge :item="candidate.item" size="large" /></div>
-    <div class="ask">
+  <section class="sheet one d-grid mt-2 mb-3 mx-0 pa-4 ga-5" :aria-label="shortName(candidate.item)">
+    <div class="drawn d-grid align-center justify-items-center rounded-lg">
+      <ItemGauge :item="candidate.item" size="large" />
+    </div>
+    <div class="ask d-grid align-content-center ga-2">
       <h2>{{ shortName(candidate.item) }}</h2>
       <p class="quiet">{{ kindAndMaker(candidate.item) }}</p>
       <p class="figures">{{ said }}</p>
@@ -97,29 +99,12 @@ function choose(choice: LayingChoice): void {
 
 <style scoped>
 .one {
-  display: grid;
   grid-template-columns: 250px 1fr;
-  gap: 22px;
-  padding: 16px;
-  margin: 8px 0 12px;
 }
 
 .drawn {
-  display: grid;
-  place-items: center;
   min-height: 250px;
   background: var(--plate);
-  border-radius: 10px;
-}
-
-.ask {
-  display: grid;
-  gap: 8px;
-  align-content: center;
-}
-
-p {
-  margin: 0;
 }
 
 .phone .one {

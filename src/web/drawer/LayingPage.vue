@@ -90,7 +90,7 @@ async function close(): Promise<void> {
     :acts="[{ words: 'Zones and slots', to: '/drawer' }]"
   />
   <template v-if="answer">
-    <section v-if="done" class="inset part" role="status">
+    <section v-if="done" class="inset part d-grid justify-items-start mb-3 pa-4 ga-3" role="status">
       <p>The drawer is arranged.</p>
       <p v-if="done.noRoom.length > 0">
         No slot was left for {{ done.noRoom.join(', ') }}: give the zone more slots, or take something out.
@@ -102,7 +102,7 @@ async function close(): Promise<void> {
       {{ counted(rivalry.items, rivalry.category) }} share {{ answer.perWeek.toFixed(1) }} wear days a week: about
       {{ rivalry.usesEach.toFixed(1) }} uses each a month. Fewer in the drawer move faster.
     </p>
-    <section v-if="answer.laying === null" class="inset part">
+    <section v-if="answer.laying === null" class="inset part d-grid justify-items-start mb-3 pa-4 ga-3">
       <ChoiceRow v-model="season" label="For which season?" :options="SEASONS" />
       <p v-if="answer.comeBack.length > 0">
         Asks to come back: {{ answer.comeBack.map((item) => callIt(item)).join(', ') }}.
@@ -116,19 +116,19 @@ async function close(): Promise<void> {
         {{ candidates.length - left.length }} of {{ candidates.length }} chosen. Stop whenever you like; nothing moves
         before the end.
       </p>
-      <p v-if="byPlan.length > 0" class="as-planned">
+      <p v-if="byPlan.length > 0" class="d-flex flex-wrap align-center gr-2 gc-3">
         <v-btn variant="outlined" color="primary" @click="chooseAsPlanned"
           >Choose for {{ byPlan.length }} as the plan has it</v-btn
         >
         <span class="quiet">What isn’t in the plan is left to you; every choice can be changed until you save.</span>
       </p>
       <LayingCard v-if="current" :key="current.item.id" :candidate="current" :today="answer.today" @choose="choose" />
-      <div class="queue" role="group" aria-label="Only what’s left to choose">
+      <div class="queue d-grid ga-1" role="group" aria-label="Only what’s left to choose">
         <button
           v-for="each in candidates"
           :key="each.item.id"
           type="button"
-          class="candidate"
+          class="candidate d-flex align-center rounded-lg text-left small py-1 px-2 ga-2"
           :class="{ current: each.item.id === current?.item.id }"
           :aria-label="`${callIt(each.item)}: ${each.choice === null ? each.why : CHOICE_WORDS[each.choice]}`"
           @click="at = each.item.id"
@@ -136,13 +136,13 @@ async function close(): Promise<void> {
           <ItemGauge :item="each.item" size="small" :rail="false" />
           <span
             ><strong>{{ shortName(each.item) }}</strong
-            ><span class="quiet">{{
+            ><span class="quiet d-block fine">{{
               each.choice === null ? (each.spoiled ? 'over' : each.why) : CHOICE_WORDS[each.choice].toLowerCase()
             }}</span></span
           >
         </button>
       </div>
-      <div class="form-acts">
+      <div class="mt-3 mb-5 mx-0">
         <v-btn color="primary" @click="close">{{
           left.length === 0 ? 'Save' : `Save; leave ${left.length} as they are`
         }}</v-btn>
@@ -154,21 +154,6 @@ async function close(): Promise<void> {
 </template>
 
 <style scoped>
-.as-planned {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 14px;
-  align-items: center;
-}
-
-.part {
-  padding: 18px;
-  display: grid;
-  gap: 12px;
-  justify-items: start;
-  margin-bottom: 12px;
-}
-
 p {
   margin: 0 0 4px;
 }
@@ -180,33 +165,15 @@ p {
 }
 
 .queue {
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
-  gap: 5px;
 }
 
 .candidate {
-  display: flex;
-  gap: 9px;
-  align-items: center;
   min-height: 50px;
-  padding: 2px 8px;
   border: 1px solid var(--hair);
-  border-radius: 8px;
-  text-align: left;
-  font-size: 13px;
-}
-
-.candidate .quiet {
-  display: block;
-  font-size: 12px;
 }
 
 .candidate.current {
   border: 2px solid var(--primary);
-}
-
-.form-acts {
-  margin: 14px 0 20px;
 }
 </style>

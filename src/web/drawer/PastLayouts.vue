@@ -18,8 +18,8 @@ const named = (ids: readonly string[]): string => ids.map((id) => names.value.ge
 </script>
 
 <template>
-  <section v-if="props.days.length > 0" class="past" aria-label="Past layouts">
-    <h2>Past layouts</h2>
+  <section v-if="props.days.length > 0" class="mt-3 mb-5 mx-0" aria-label="Past layouts">
+    <h2 class="lead mb-2">Past layouts</h2>
     <div class="choices">
       <button
         v-for="each in props.days"
@@ -33,31 +33,10 @@ const named = (ids: readonly string[]): string => ids.map((id) => names.value.ge
       </button>
     </div>
     <dl v-if="layout && layout.day === day">
-      <dt>In it then and not now ({{ layout.went.length }})</dt>
-      <dd>{{ named(layout.went) }}</dd>
-      <dt>Came in since ({{ layout.came.length }})</dt>
-      <dd>{{ named(layout.came) }}</dd>
+      <dt class="font-weight-semibold mt-2">In it then and not now ({{ layout.went.length }})</dt>
+      <dd class="prose mt-1">{{ named(layout.went) }}</dd>
+      <dt class="font-weight-semibold mt-2">Came in since ({{ layout.came.length }})</dt>
+      <dd class="prose mt-1">{{ named(layout.came) }}</dd>
     </dl>
   </section>
 </template>
-
-<style scoped>
-.past {
-  margin: 14px 0 20px;
-}
-
-h2 {
-  font-size: 17px;
-  margin-bottom: 6px;
-}
-
-dt {
-  font-weight: 600;
-  margin-top: 10px;
-}
-
-dd {
-  margin: 2px 0 0;
-  max-width: 90ch;
-}
-</style>

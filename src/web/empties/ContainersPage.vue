@@ -86,25 +86,25 @@ function letGo(container: ContainerView): void {
       Finish an item with “washed and kept”, and its compact, bottle or jar is here. Weigh it once, and you’ll always
       know what’s in it.
     </EmptyPlace>
-    <ul v-else class="shelf">
-      <li v-for="each in here" :key="each.id" class="inset">
+    <ul v-else class="shelf d-grid ga-3">
+      <li v-for="each in here" :key="each.id" class="inset d-grid align-start pt-3 pb-2 px-4 gr-2 gc-3">
         <ContainerDrawing :form="each.form" :full="each.holds !== null" />
         <div class="words">
-          <h2>{{ each.words }}</h2>
-          <p class="quiet">{{ each.form }}, kept on {{ dateWords(each.keptOn) }}</p>
-          <p class="figures">
+          <h2 class="lead">{{ each.words }}</h2>
+          <p class="quiet mt-1">{{ each.form }}, kept on {{ dateWords(each.keptOn) }}</p>
+          <p class="figures mt-1">
             {{
               each.grams === null
                 ? 'never weighed empty'
                 : `${massWords(each.grams, each.resolution ?? 0.1, unit)} empty`
             }}
           </p>
-          <p v-if="each.holds">
+          <p class="mt-1" v-if="each.holds">
             holds <RouterLink :to="`/items/${each.holds.itemId}`">{{ each.holds.mark }}</RouterLink>
           </p>
-          <p v-else class="quiet">free</p>
+          <p v-else class="quiet mt-1">free</p>
         </div>
-        <div class="acts">
+        <div class="acts d-flex across justify-end">
           <v-btn variant="text" :aria-label="`Change ${each.words}`" @click="open(each)">Change</v-btn>
           <v-btn v-if="!each.holds" variant="text" :aria-label="`Let ${each.words} go`" @click="letGo(each)"
             >Remove</v-btn
@@ -112,7 +112,7 @@ function letGo(container: ContainerView): void {
         </div>
       </li>
     </ul>
-    <p v-if="gone.length > 0" class="quiet">No longer kept: {{ gone.map((each) => each.words).join(', ') }}.</p>
+    <p v-if="gone.length > 0" class="quiet mt-1">No longer kept: {{ gone.map((each) => each.words).join(', ') }}.</p>
   </template>
   <FormDialog
     v-if="editing"
@@ -136,30 +136,10 @@ function letGo(container: ContainerView): void {
 
 <style scoped>
 .shelf {
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(min(330px, 100%), 1fr));
-  gap: 12px;
 }
 
 .shelf li {
-  display: grid;
   grid-template-columns: 76px minmax(0, 1fr);
-  gap: 6px 14px;
-  padding: 14px 16px 6px;
-  align-items: start;
-}
-
-h2 {
-  font-size: 16px;
-}
-
-p {
-  margin: 2px 0 0;
-}
-
-.acts {
-  grid-column: 1 / -1;
-  display: flex;
-  justify-content: flex-end;
 }
 </style>

@@ -78,7 +78,7 @@ function kindsOf(empties: readonly EmptyView[]): string {
       When you finish an item, tap “Finished” on its page. Its wears, its months and your few words stay here, so that
       you needn’t buy it again to remember.
     </EmptyPlace>
-    <div v-if="answer.empties.length > 1" class="filters">
+    <div v-if="answer.empties.length > 1" class="filters d-grid mb-3 ga-2">
       <v-autocomplete
         v-model="kind"
         clearable
@@ -96,7 +96,7 @@ function kindsOf(empties: readonly EmptyView[]): string {
       <v-select v-model="year" clearable label="Year" hide-details :items="choices((empty) => empty.day.slice(0, 4))" />
     </div>
     <p v-if="answer.empties.length > 0 && shown.length === 0" class="quiet">No empty matches all of that.</p>
-    <section v-for="group in years" :key="group.year" class="year" :aria-label="group.year">
+    <section v-for="group in years" :key="group.year" class="year mb-6" :aria-label="group.year">
       <h2>
         {{ group.year }} <span class="quiet figures">{{ group.empties.length }} finished: {{ group.kinds }}</span>
       </h2>
@@ -114,10 +114,7 @@ function kindsOf(empties: readonly EmptyView[]): string {
 
 <style scoped>
 .filters {
-  display: grid;
   grid-template-columns: repeat(3, minmax(0, 220px));
-  gap: 10px;
-  margin-bottom: 14px;
 }
 
 .phone .filters {
@@ -128,10 +125,6 @@ function kindsOf(empties: readonly EmptyView[]): string {
   .filters {
     display: none;
   }
-}
-
-.year {
-  margin-bottom: 24px;
 }
 
 h2 .quiet {

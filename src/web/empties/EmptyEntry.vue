@@ -23,7 +23,7 @@ const against = computed(() => againstWords(props.empty, props.currency))
 </script>
 
 <template>
-  <article class="sheet entry">
+  <article class="sheet entry d-grid align-start mt-2 py-2 px-3 ga-3">
     <img
       v-if="empty.photo"
       :src="`/api/photos/${empty.photo.id}`"
@@ -36,17 +36,17 @@ const against = computed(() => againstWords(props.empty, props.currency))
         <RouterLink :to="`/items/${empty.item.id}`">{{ fullName(empty.item) }}</RouterLink>
         <span class="quiet">{{ kindAndMaker(empty.item) }}</span>
       </h3>
-      <p class="quiet figures">{{ facts }}</p>
-      <p v-if="against" class="quiet figures">{{ against }}</p>
-      <p v-if="ended">{{ ended }}</p>
-      <p v-if="empty.words" class="words">{{ empty.words }}</p>
-      <dl v-if="told.length > 0">
+      <p class="quiet figures small mt-1">{{ facts }}</p>
+      <p v-if="against" class="quiet figures small mt-1">{{ against }}</p>
+      <p class="small mt-1" v-if="ended">{{ ended }}</p>
+      <p v-if="empty.words" class="words small mt-1">{{ empty.words }}</p>
+      <dl class="d-grid small mt-1" v-if="told.length > 0">
         <template v-for="[name, words] in told" :key="name">
-          <dt>{{ name }}</dt>
+          <dt class="quiet">{{ name }}</dt>
           <dd>{{ words }}</dd>
         </template>
       </dl>
-      <p v-if="empty.replacement || empty.replacedBy">
+      <p class="small mt-1" v-if="empty.replacement || empty.replacedBy">
         Replaced by
         <RouterLink v-if="empty.replacement" :to="`/items/${empty.replacement.itemId}`">{{
           empty.replacement.mark
@@ -71,12 +71,7 @@ const against = computed(() => againstWords(props.empty, props.currency))
 
 <style scoped>
 .entry {
-  display: grid;
   grid-template-columns: 60px minmax(0, 1fr) auto;
-  gap: 14px;
-  align-items: start;
-  padding: 9px 14px;
-  margin-top: 6px;
   break-inside: avoid;
 }
 
@@ -100,30 +95,14 @@ h3 .quiet {
   font: 400 13px var(--text);
 }
 
-p {
-  margin: 2px 0 0;
-  font-size: 13.5px;
-}
-
 .words {
   max-width: 80ch;
   font-size: 14.5px;
 }
 
 dl {
-  display: grid;
   grid-template-columns: max-content minmax(0, 1fr);
   gap: 1px 10px;
-  margin: 4px 0 0;
-  font-size: 13.5px;
-}
-
-dt {
-  color: var(--quiet);
-}
-
-dd {
-  margin: 0;
 }
 
 .again {

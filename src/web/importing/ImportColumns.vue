@@ -25,9 +25,9 @@ const fieldItems = [
 </script>
 
 <template>
-  <section class="sheet part" aria-label="Columns">
+  <section class="sheet part mb-3 pa-4" aria-label="Columns">
     <h2>{{ counted(preview.rows.length, 'row') }}, {{ counted(preview.headers.length, 'column') }}</h2>
-    <div v-if="preview.tabs.length > 1" class="choices tabs" role="group" aria-label="Tabs to read">
+    <div v-if="preview.tabs.length > 1" class="choices tabs my-2 mx-0" role="group" aria-label="Tabs to read">
       <button
         v-for="tab in preview.tabs"
         :key="tab.name"
@@ -42,7 +42,7 @@ const fieldItems = [
     <p class="quiet">
       Prices in {{ preview.currency }}, dates {{ preview.dateOrder === 'month-first' ? 'month first' : 'day first' }}.
     </p>
-    <div class="columns">
+    <div class="columns d-grid ga-2">
       <v-select
         v-for="(header, at) in preview.headers"
         :key="at"
@@ -57,18 +57,7 @@ const fieldItems = [
 </template>
 
 <style scoped>
-.part {
-  padding: 16px 18px;
-  margin-bottom: 12px;
-}
-
-.tabs {
-  margin: 8px 0;
-}
-
 .columns {
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(160px, 1fr));
-  gap: 10px;
 }
 </style>

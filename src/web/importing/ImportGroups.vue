@@ -42,9 +42,10 @@ function readAgain(): void {
 </script>
 
 <template>
-  <section class="sheet part" aria-label="Before you save">
+  <section class="sheet part mb-3 py-3 px-4" aria-label="Before you save">
     <h2>{{ groups.some((group) => group.serious) ? 'What is wrong' : 'Nothing is wrong' }}</h2>
     <details
+      class="mt-2 py-1 ps-3 pe-0"
       v-for="group in groups"
       :key="group.code"
       :class="{ serious: group.serious }"
@@ -54,11 +55,11 @@ function readAgain(): void {
         <strong>{{ group.words }}</strong> <span class="figures">({{ group.cells.length }})</span>
         <span class="quiet">{{ group.what }}</span>
       </summary>
-      <ul class="bulleted">
+      <ul class="bulleted mt-1 mb-2 ps-4">
         <li v-for="cell in group.cells" :key="`${cell.row}-${cell.column}`">
           <button
             type="button"
-            class="cell"
+            class="cell text-left text-decoration-underline"
             :aria-expanded="cell.at === null ? undefined : isOpen(cell)"
             @click="toggle(cell)"
           >
@@ -93,15 +94,8 @@ function readAgain(): void {
 </template>
 
 <style scoped>
-.part {
-  padding: 14px 18px;
-  margin-bottom: 12px;
-}
-
 details {
   border-left: 5px solid var(--hair);
-  padding: 3px 0 3px 12px;
-  margin-top: 7px;
 }
 
 details.serious {
@@ -118,8 +112,6 @@ summary {
 }
 
 ul {
-  margin: 4px 0 8px;
-  padding-left: 18px;
   columns: 2 320px;
 }
 
@@ -129,8 +121,6 @@ li {
 
 .cell {
   min-height: 32px;
-  text-align: left;
-  text-decoration: underline;
   text-decoration-color: var(--line);
   text-underline-offset: 3px;
 }

@@ -37,10 +37,10 @@ const categoryItems = computed(() => props.categories.map((each) => ({ title: ea
 </script>
 
 <template>
-  <section class="sheet part" aria-label="Types">
+  <section class="sheet part mb-3 py-3 px-4" aria-label="Types">
     <h2>What the types are taken for</h2>
     <div v-for="kind in kinds" :key="kind.key" class="kind" :class="{ open: kind.categoryId === null }">
-      <span class="words"
+      <span class="words text-truncate"
         ><strong class="figures">{{ kind.rows.length }}</strong>
         <span class="quiet">{{ [...kind.words].slice(0, 4).join(', ') }}</span></span
       >
@@ -64,11 +64,6 @@ const categoryItems = computed(() => props.categories.map((each) => ({ title: ea
 </template>
 
 <style scoped>
-.part {
-  padding: 14px 18px;
-  margin-bottom: 12px;
-}
-
 .kind {
   display: grid;
   grid-template-columns: minmax(0, 1.4fr) minmax(0, 1fr) minmax(0, 0.8fr);
@@ -80,11 +75,5 @@ const categoryItems = computed(() => props.categories.map((each) => ({ title: ea
 .kind.open {
   box-shadow: inset 5px 0 0 var(--attention);
   padding-left: 12px;
-}
-
-.words {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 </style>

@@ -123,14 +123,14 @@ async function base64Of(file: Blob, name: string): Promise<string> {
     question="What does my sheet say, and what is wrong in it? Nothing is saved before you say so."
     :acts="[{ words: 'Type lines instead', to: '/collection/lines' }]"
   />
-  <section class="sheet choose">
+  <section class="sheet mb-3 pa-4">
     <FileDrop
       label="Drop a sheet here, or choose one: CSV, TSV or a workbook (.xlsx)"
       accept=".csv,.tsv,.txt,.xlsx,text/csv"
       @file="choose"
     />
     <details class="paste">
-      <summary>Or paste cells copied from a spreadsheet</summary>
+      <summary class="d-flex touch align-center">Or paste cells copied from a spreadsheet</summary>
       <v-textarea v-model="typed.pasted" label="Cells" rows="4" spellcheck="false" />
       <v-btn variant="outlined" color="primary" :disabled="typed.pasted.trim() === ''" @click="takePasted"
         >Read what is pasted</v-btn
@@ -142,7 +142,7 @@ async function base64Of(file: Blob, name: string): Promise<string> {
     </p>
     <FormTrouble :refused="refused ?? draft.refused.value" :out-of-reach="outOfReach || draft.outOfReach.value" />
   </section>
-  <p v-if="stored" class="inset stored" role="status">
+  <p v-if="stored" class="inset stored pa-4" role="status">
     {{ counted(stored.stored, 'item') }} {{ plural(stored.stored, 'is') }} saved{{
       stored.backups > 0 ? ` and ${counted(stored.backups, 'backup')}` : ''
     }}{{ stored.leftOut > 0 ? `, ${counted(stored.leftOut, 'row')} left out` : '' }}. One “undo” takes them all out
@@ -167,7 +167,7 @@ async function base64Of(file: Blob, name: string): Promise<string> {
       @set="setRows"
       @skip="setSkipped"
     />
-    <div class="store">
+    <div class="store d-flex position-sticky align-center justify-end rounded-lg py-2 px-3 ga-2">
       <span class="figures"
         >{{ counted(preview.willStore, 'item') }} will be saved{{
           preview.willStoreBackups > 0 ? `, ${counted(preview.willStoreBackups, 'backup')} beside them` : ''
@@ -182,33 +182,14 @@ async function base64Of(file: Blob, name: string): Promise<string> {
 </template>
 
 <style scoped>
-.choose {
-  padding: 16px 18px;
-  margin-bottom: 12px;
-}
-
 .paste summary {
-  min-height: 44px;
-  display: flex;
-  align-items: center;
   cursor: pointer;
 }
 
-.stored {
-  padding: 18px;
-}
-
 .store {
-  position: sticky;
   bottom: 0;
-  display: flex;
-  align-items: center;
-  justify-content: flex-end;
-  gap: 10px;
-  padding: 10px 14px;
   background: var(--raised);
   border: 1px solid var(--line);
-  border-radius: 10px;
   z-index: 4;
 }
 

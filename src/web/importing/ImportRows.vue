@@ -54,9 +54,9 @@ function lifeWords(row: PreviewRow): string {
 </script>
 
 <template>
-  <section class="sheet part" aria-label="Rows">
-    <div class="head">
-      <h2>As it will be saved</h2>
+  <section class="sheet part mb-3 py-3 px-4" aria-label="Rows">
+    <div class="head d-flex flex-wrap align-center ga-2">
+      <h2 class="flex-1-1-0">As it will be saved</h2>
       <template v-if="chosen.length > 0">
         <span class="figures">{{ chosen.length }} chosen</span>
         <v-autocomplete
@@ -81,7 +81,7 @@ function lifeWords(row: PreviewRow): string {
     <v-virtual-scroll ref="list" class="list" :items="rows as PreviewRow[]" :item-height="52" item-key="row">
       <template #default="{ item: row }">
         <div class="row" :class="{ out: row.skipped || row.categoryId === null, looked: row.row === lookedAt }">
-          <label class="check"
+          <label class="check d-grid align-center justify-items-center"
             ><input
               type="checkbox"
               :checked="chosen.includes(row.row)"
@@ -89,28 +89,29 @@ function lifeWords(row: PreviewRow): string {
               @change="toggle(row.row)"
           /></label>
           <span class="number quiet figures">{{ row.line }}</span>
-          <span class="cell"
+          <span class="cell d-grid min-w-0 tight"
             ><strong>{{ row.name }}</strong
-            ><span class="quiet">{{ [row.maker, row.shade].filter(Boolean).join(', ') }}</span></span
+            ><span class="quiet fine">{{ [row.maker, row.shade].filter(Boolean).join(', ') }}</span></span
           >
-          <span class="cell"
-            >{{ row.categoryId ? names.get(row.categoryId) : 'no type' }}<span class="quiet">{{ row.form }}</span></span
+          <span class="cell d-grid min-w-0 tight"
+            >{{ row.categoryId ? names.get(row.categoryId) : 'no type'
+            }}<span class="quiet fine">{{ row.form }}</span></span
           >
-          <span class="cell"
+          <span class="cell d-grid min-w-0 tight"
             >{{ contentWords(row.content, units)
-            }}<span class="quiet">{{
+            }}<span class="quiet fine">{{
               row.priceMinor !== null ? moneyWords(row.priceMinor, currency) : row.gift ? 'gift' : (row.priceSaid ?? '')
             }}</span></span
           >
-          <span class="cell"
-            >{{ openedWords(row) }}<span class="quiet">{{ lifeWords(row) }}</span></span
+          <span class="cell d-grid min-w-0 tight"
+            >{{ openedWords(row) }}<span class="quiet fine">{{ lifeWords(row) }}</span></span
           >
-          <span class="cell figures"
+          <span class="cell figures d-grid min-w-0 tight"
             >{{ row.uses === null ? '' : usesWords(row.uses) }}
-            <span v-if="row.backups > 0" class="quiet">{{ counted(row.backups, 'backup') }}</span><button
+            <span v-if="row.backups > 0" class="quiet fine">{{ counted(row.backups, 'backup') }}</span><button
               v-if="row.skipped"
               type="button"
-              class="in"
+              class="text-primary text-decoration-underline"
               @click="emit('skip', [row.row], false)"
             >
               take in
@@ -123,21 +124,8 @@ function lifeWords(row: PreviewRow): string {
 </template>
 
 <style scoped>
-.part {
-  padding: 14px 18px;
-  margin-bottom: 12px;
-}
-
 .head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 10px;
   min-height: 46px;
-}
-
-.head h2 {
-  flex: 1;
 }
 
 .set {
@@ -167,8 +155,6 @@ function lifeWords(row: PreviewRow): string {
 }
 
 .check {
-  display: grid;
-  place-items: center;
   height: 44px;
 }
 
@@ -178,25 +164,10 @@ function lifeWords(row: PreviewRow): string {
   accent-color: var(--primary);
 }
 
-.cell {
-  display: grid;
-  min-width: 0;
-  line-height: 1.3;
-}
-
 .cell > * {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
-}
-
-.cell .quiet {
-  font-size: 12.5px;
-}
-
-.in {
-  color: var(--primary);
-  text-decoration: underline;
 }
 
 .phone .row {

@@ -95,16 +95,23 @@ watch([share, way, matched], draw)
 </script>
 
 <template>
-  <div class="before-after">
-    <div class="pick">
+  <div class="before-after d-grid my-2 mx-0 ga-2">
+    <div class="pick d-grid ga-2">
       <v-select v-model="first" label="Before" :items="choices" />
       <v-select v-model="second" label="After" :items="choices" />
     </div>
-    <canvas ref="canvas" :width="SIDE" :height="SIDE" role="img" aria-label="One picture over the other" />
-    <p v-if="progress !== null" class="quiet" role="status">Straightening.</p>
-    <p v-if="trouble" class="alarm">{{ trouble }}</p>
+    <canvas
+      class="w-100 rounded-lg"
+      ref="canvas"
+      :width="SIDE"
+      :height="SIDE"
+      role="img"
+      aria-label="One picture over the other"
+    />
+    <p v-if="progress !== null" class="quiet small" role="status">Straightening.</p>
+    <p v-if="trouble" class="alarm small">{{ trouble }}</p>
     <v-slider v-model="share" aria-label="From before to after, %" :min="0" :max="100" :step="1" />
-    <div class="row">
+    <div class="row d-flex flex-wrap ga-2">
       <button
         v-for="each in ['wipe', 'fade'] as const"
         :key="each"
@@ -121,39 +128,21 @@ watch([share, way, matched], draw)
         match the colour
       </button>
     </div>
-    <p class="quiet">For looking only: measuring always uses the original colours.</p>
+    <p class="quiet small">For looking only: measuring always uses the original colours.</p>
   </div>
 </template>
 
 <style scoped>
 .before-after {
-  display: grid;
-  gap: 8px;
-  margin: 10px 0;
   max-width: 460px;
 }
 
 .pick {
-  display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 8px;
 }
 
 canvas {
-  width: 100%;
   height: auto;
-  border-radius: 8px;
   background: var(--plate);
-}
-
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-}
-
-p {
-  margin: 0;
-  font-size: 13px;
 }
 </style>

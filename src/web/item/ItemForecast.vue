@@ -49,28 +49,29 @@ async function measure(): Promise<void> {
 </script>
 
 <template>
-  <div class="forecast" role="group" aria-label="Is it finished in time">
+  <div class="forecast d-grid align-content-start ga-2" role="group" aria-label="Is it finished in time">
     <p class="head">
       <template v-if="forecast.finish.low === null"
-        >{{ ifUsed }} it <strong>won’t be finished within five years</strong>.</template
+        >{{ ifUsed }} it <strong class="font-weight-bold">won’t be finished within five years</strong>.</template
       >
       <template v-else
-        >{{ ifUsed }} you’ll finish it <strong>{{ betweenWords(forecast.finish, answer.today) }}</strong><template
+        >{{ ifUsed }} you’ll finish it
+        <strong class="font-weight-bold">{{ betweenWords(forecast.finish, answer.today) }}</strong><template
           v-if="likely"
-          >, most likely <strong>{{ likely }}</strong></template
+          >, most likely <strong class="font-weight-bold">{{ likely }}</strong></template
         >.</template
       >
     </p>
-    <p class="row">
+    <p class="row d-grid align-start ga-3">
       <VerdictGlyph :verdict="forecast.verdict" />
       <span
         ><strong :class="item.shelfLife.state.replaceAll(' ', '-')">{{ race.words }}.</strong> {{ race.more }}
         <span class="quiet">{{ reasonWords(item.shelfLife) }}</span></span
       >
     </p>
-    <p v-if="item.eye && over" class="caution">Expired and worn at the eye: stop using it.</p>
-    <p v-if="sunWords(item.shelfLife.sun)" class="caution">{{ sunWords(item.shelfLife.sun) }}</p>
-    <p v-if="goal" class="row">
+    <p v-if="item.eye && over">Expired and worn at the eye: stop using it.</p>
+    <p v-if="sunWords(item.shelfLife.sun)">{{ sunWords(item.shelfLife.sun) }}</p>
+    <p v-if="goal" class="row d-grid align-start ga-3">
       <VerdictGlyph :verdict="goalVerdict ?? 'not known'" />
       <span>
         <template v-if="goalWords"
@@ -92,35 +93,16 @@ async function measure(): Promise<void> {
 </template>
 
 <style scoped>
-.forecast {
-  display: grid;
-  gap: 10px;
-  align-content: start;
-}
-
 .head {
   font: 500 clamp(19px, 1.9vw, 25px) / 1.25 var(--display);
-  margin: 0;
-}
-
-.head strong {
-  font-weight: 700;
 }
 
 .row {
-  display: grid;
   grid-template-columns: 42px minmax(0, 1fr);
-  gap: 12px;
-  align-items: start;
-  margin: 0;
 }
 
 .row svg {
   margin-top: 2px;
-}
-
-.caution {
-  margin: 0;
 }
 
 .ask {

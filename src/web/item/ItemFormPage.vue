@@ -150,7 +150,7 @@ function overwrite(): void {
     :question="added || 'A name and a type are enough; the rest can come later.'"
     :acts="id === null ? [{ words: 'Many at once, by lines', to: '/collection/lines' }] : []"
   />
-  <form ref="form" class="sheet form" @submit.prevent="store(false)">
+  <form ref="form" class="sheet form d-grid pa-4 ga-3" @submit.prevent="store(false)">
     <!-- A default button that is disabled: Enter in a field doesn’t save what has shades, which are typed one after the other. -->
     <button v-if="hasShades" type="submit" disabled hidden></button>
     <ItemFirstFields
@@ -199,9 +199,6 @@ function overwrite(): void {
 
 <style scoped>
 .form {
-  padding: 18px;
-  display: grid;
-  gap: 14px;
   max-width: 1000px;
 }
 

@@ -54,9 +54,9 @@ const reason = computed(() => {
 </script>
 
 <template>
-  <div class="plate">
+  <div class="plate d-flex rounded-lg flex-wrap align-center py-4 px-5 gr-2 gc-6">
     <ItemGauge :item="item" size="large" />
-    <div class="left">
+    <div class="left d-grid min-w-0 ga-1">
       <template v-if="ruler && forecast && full !== null">
         <p class="about">
           about <strong class="figures">{{ massFigure(forecast.grams.middle, step, unit) }} {{ unit }}</strong> of
@@ -105,26 +105,13 @@ const reason = computed(() => {
 
 <style scoped>
 .plate {
-  padding: 18px 22px;
   background: var(--plate);
   color: #22262b;
-  border-radius: 12px;
   box-shadow: inset 0 2px 6px var(--shade);
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 10px 26px;
 }
 
 .left {
   flex: 1 1 200px;
-  display: grid;
-  gap: 5px;
-  min-width: 0;
-}
-
-p {
-  margin: 0;
 }
 
 .about strong {

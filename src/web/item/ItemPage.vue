@@ -95,12 +95,12 @@ const headed = (words: string, count: number): string => (count > 0 ? `${words} 
       @pick="(other) => (merging = other)"
     />
     <MergeDialog v-else-if="merging !== null" :items="[item, merging]" @close="merging = null" @done="merged" />
-    <p v-if="backups > 0" class="inset offer">
+    <p v-if="backups > 0" class="inset py-3 px-4">
       You have an unopened backup.
       <RouterLink :to="{ path: '/collection', query: { words: fullName(item) } }">Find it in the collection</RouterLink>
       and open it when you’re ready.
     </p>
-    <div class="layout">
+    <div class="layout d-grid align-stretch gr-3 gc-6">
       <ItemLeft :answer="answer" class="what-is-left" />
       <ItemForecast v-if="answer.forecast" :answer="answer" :forecast="answer.forecast" />
       <p v-else class="quiet">
@@ -133,10 +133,10 @@ const headed = (words: string, count: number): string => (count > 0 ? `${words} 
       </v-expansion-panel>
       <v-expansion-panel v-for="group in facts" :key="group.about" :value="group.about" :title="group.about">
         <template #text>
-          <dl>
+          <dl class="d-grid ga-2">
             <div v-for="fact in group.facts" :key="fact.term">
               <dt>{{ fact.term }}</dt>
-              <dd class="figures">{{ fact.words }}</dd>
+              <dd class="figures prose">{{ fact.words }}</dd>
             </div>
           </dl>
         </template>
@@ -147,11 +147,8 @@ const headed = (words: string, count: number): string => (count > 0 ? `${words} 
 
 <style scoped>
 .layout {
-  display: grid;
   grid-template-columns: minmax(300px, 0.8fr) minmax(0, 1.2fr);
   grid-template-rows: 1fr auto;
-  gap: 14px 24px;
-  align-items: stretch;
 }
 
 .what-is-left {
@@ -176,25 +173,13 @@ const headed = (words: string, count: number): string => (count > 0 ? `${words} 
   font: 620 15px var(--display);
 }
 
-dl {
-  margin: 0;
-  display: grid;
-  gap: 10px;
-}
-
 dt {
   font: 620 13px var(--display);
   color: var(--quiet);
 }
 
 dd {
-  margin: 0;
-  max-width: 75ch;
   white-space: pre-line;
-}
-
-.offer {
-  padding: 12px 16px;
 }
 
 /* On a phone the answer and what can be done come before the drawing. */

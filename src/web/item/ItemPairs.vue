@@ -75,8 +75,8 @@ function drop(pair: PairView): void {
 
 <template>
   <section aria-label="Pairs">
-    <ul>
-      <li v-for="pair in pairs" :key="pair.id">
+    <ul class="my-2">
+      <li class="d-flex touch align-center ga-2" v-for="pair in pairs" :key="pair.id">
         <strong>{{ pair.verdict === 'works' ? 'with' : 'not with' }}</strong>
         <RouterLink :to="`/items/${pair.otherItemId}`">{{ pair.other }}</RouterLink>
         <span class="quiet">{{ [ratioWords(pair), pair.words].filter(Boolean).join(', ') }}</span>
@@ -100,7 +100,7 @@ function drop(pair: PairView): void {
           remove
         </button>
       </li>
-      <li v-if="pairs.length === 0" class="quiet">
+      <li v-if="pairs.length === 0" class="quiet d-flex touch align-center ga-2">
         Nothing recorded yet. Items that peel or pill together are never suggested together.
       </li>
     </ul>
@@ -127,7 +127,7 @@ function drop(pair: PairView): void {
         :options="['works', 'fights']"
         :words="{ works: 'go well', fights: 'fight: peel, pill, patch' }"
       />
-      <div v-if="typed.verdict === 'works'" class="ratio">
+      <div v-if="typed.verdict === 'works'" class="ratio d-grid ga-2">
         <NumberField text v-model="typed.mine" label="Of this" :error-messages="on('itemAmount')" />
         <NumberField text v-model="typed.theirs" label="Of the other" :error-messages="on('otherAmount')" />
         <v-select v-model="typed.unit" label="In" :items="['pumps', 'drops']" />
@@ -146,17 +146,6 @@ function drop(pair: PairView): void {
 </template>
 
 <style scoped>
-ul {
-  margin: 6px 0 10px;
-}
-
-li {
-  min-height: 44px;
-  display: flex;
-  gap: 8px;
-  align-items: center;
-}
-
 .aim {
   width: 26px;
   height: 26px;
@@ -165,8 +154,6 @@ li {
 }
 
 .ratio {
-  display: grid;
   grid-template-columns: repeat(3, 1fr);
-  gap: 8px;
 }
 </style>

@@ -31,8 +31,8 @@ function drop(photo: PhotoView): void {
 
 <template>
   <section aria-label="Pictures">
-    <div class="strip">
-      <figure v-for="photo in photos" :key="photo.id">
+    <div class="d-flex overflow-x-auto py-2 px-0 ga-2">
+      <figure class="flex-0-0" v-for="photo in photos" :key="photo.id">
         <a :href="`/api/photos/${photo.id}`" target="_blank" rel="noopener">
           <img
             :src="`/api/photos/${photo.id}/small`"
@@ -40,7 +40,7 @@ function drop(photo: PhotoView): void {
             loading="lazy"
           />
         </a>
-        <figcaption class="figures">
+        <figcaption class="figures d-flex fine align-center ga-2">
           {{ dateWords(photo.day) }}
           <button
             v-if="isPan"
@@ -87,30 +87,11 @@ function drop(photo: PhotoView): void {
 </template>
 
 <style scoped>
-.strip {
-  display: flex;
-  gap: 10px;
-  overflow-x: auto;
-  padding: 6px 0;
-}
-
-figure {
-  margin: 0;
-  flex: none;
-}
-
 img {
   height: 132px;
   width: auto;
   border-radius: 4px;
   background: var(--plate);
   display: block;
-}
-
-figcaption {
-  font-size: 12.5px;
-  display: flex;
-  gap: 8px;
-  align-items: center;
 }
 </style>

@@ -46,8 +46,8 @@ const WEIGHT_WORDS = { full: 'full', 'as finished': 'empty, as finished', cleane
   <section aria-label="Readings">
     <p v-if="latest.length === 0" class="quiet">No measurements yet.</p>
     <ul v-else>
-      <li v-for="reading in shown" :key="reading.id">
-        <span class="figures day">{{ dateWords(reading.day) }}</span>
+      <li class="d-grid align-center hair-below gr-0 gc-3" v-for="reading in shown" :key="reading.id">
+        <span class="figures day small quiet">{{ dateWords(reading.day) }}</span>
         <span class="words">
           <strong class="figures">{{ shade(reading.partId) }}{{ anyReadingWords(reading, unit) }}</strong>
           <small v-if="reading.mm"> {{ reading.mm }} of {{ reading.ofMm }} mm</small>
@@ -66,8 +66,10 @@ const WEIGHT_WORDS = { full: 'full', 'as finished': 'empty, as finished', cleane
             >Remove</v-btn
           >
         </span>
-        <div v-if="reading.doubts.length > 0" class="doubt">
-          <p v-for="doubt in reading.doubts" :key="doubt.code">{{ doubtWords(doubt, unit) }}</p>
+        <div v-if="reading.doubts.length > 0" class="doubt mb-2 pt-1 pb-2 ps-3 pe-0">
+          <p class="font-weight-semibold mb-1" v-for="doubt in reading.doubts" :key="doubt.code">
+            {{ doubtWords(doubt, unit) }}
+          </p>
           <ChoiceRow
             :model-value="reading.cause"
             label="What is the likely cause?"
@@ -84,8 +86,12 @@ const WEIGHT_WORDS = { full: 'full', 'as finished': 'empty, as finished', cleane
     <template v-if="answer.packageEvents.length > 0">
       <h3>What happened to the package</h3>
       <ul>
-        <li v-for="event in [...answer.packageEvents].reverse()" :key="event.id">
-          <span class="figures day">{{ dateWords(event.day) }}</span>
+        <li
+          class="d-grid align-center hair-below gr-0 gc-3"
+          v-for="event in [...answer.packageEvents].reverse()"
+          :key="event.id"
+        >
+          <span class="figures day small quiet">{{ dateWords(event.day) }}</span>
           <span class="words">
             <strong>{{ shade(event.partId) }}{{ EVENT_WORDS[event.kind] }}</strong>
             <small v-if="event.into"> into {{ event.into }}</small>
@@ -108,8 +114,8 @@ const WEIGHT_WORDS = { full: 'full', 'as finished': 'empty, as finished', cleane
     <h3>What packages of its type weigh</h3>
     <template v-if="answer.packageWeights.length > 0">
       <ul>
-        <li v-for="each in answer.packageWeights" :key="each.id">
-          <span class="figures day">{{ dateWords(each.day) }}</span>
+        <li class="d-grid align-center hair-below gr-0 gc-3" v-for="each in answer.packageWeights" :key="each.id">
+          <span class="figures day small quiet">{{ dateWords(each.day) }}</span>
           <span class="words"
             ><strong class="figures">{{ massWords(each.grams, each.resolution ?? 0.1, unit) }}</strong>
             <small> {{ WEIGHT_WORDS[each.state] }}{{ each.itemId === answer.item.id ? ', this one' : '' }}</small></span
@@ -149,11 +155,7 @@ ul {
 }
 
 li {
-  display: grid;
   grid-template-columns: 110px minmax(0, 1fr) auto;
-  gap: 0 12px;
-  align-items: center;
-  border-bottom: 1px solid var(--hair);
   min-height: 46px;
 }
 
@@ -162,21 +164,9 @@ small {
   font-size: 13px;
 }
 
-.day {
-  font-size: 14px;
-  color: var(--quiet);
-}
-
 .doubt {
   grid-column: 2 / -1;
   border-left: 5px solid var(--attention);
-  padding: 2px 0 8px 12px;
-  margin-bottom: 6px;
-}
-
-.doubt p {
-  margin: 0 0 4px;
-  font-weight: 600;
 }
 
 .phone li {

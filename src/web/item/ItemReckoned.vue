@@ -43,7 +43,7 @@ const dropGuess = (id: string): void => void changes.run('POST', `/guesses/${id}
 </script>
 
 <template>
-  <section class="reckoned" aria-label="How is this worked out?">
+  <section class="reckoned d-grid small mt-2" aria-label="How is this worked out?">
     <p><strong>How much.</strong> {{ howMuchWords(forecast, unit) }}</p>
     <p><strong>How fast.</strong> {{ howFastWords(forecast) }}</p>
     <p v-if="guess">
@@ -51,11 +51,11 @@ const dropGuess = (id: string): void => void changes.run('POST', `/guesses/${id}
       {{ counted(guess.months, 'month') }}. This says {{ betweenWords(forecast.finish, answer.today) }}.
       <v-btn variant="text" size="small" min-height="44" @click="dropGuess(guess.id)">Remove the guess</v-btn>
     </p>
-    <div class="more">
+    <div class="more across">
       <v-btn variant="text" class="ml-n4" :aria-expanded="open" @click="open = !open">{{
         open ? 'Show less' : 'How you use it, and earlier forecasts'
       }}</v-btn>
-      <div v-if="open" class="inside">
+      <div v-if="open" class="inside d-grid prose ga-2">
         <ChoiceRow
           :model-value="role"
           label="How you use it"
@@ -68,7 +68,7 @@ const dropGuess = (id: string): void => void changes.run('POST', `/guesses/${id}
           @update:model-value="setRole"
         />
         <p v-if="habit">{{ habit }}</p>
-        <ul v-if="forecast.before.length > 0" class="bulleted figures">
+        <ul v-if="forecast.before.length > 0" class="bulleted figures ps-4">
           <li v-for="each in forecast.before.slice(-6).reverse()" :key="each.madeOn + each.why">
             {{ dateWords(each.madeOn) }} ({{ each.why }}) said between {{ dateWords(each.low) }} and
             {{ dateWords(each.high) }}, most likely {{ dateWords(each.middle) }}.
@@ -82,29 +82,7 @@ const dropGuess = (id: string): void => void changes.run('POST', `/guesses/${id}
 
 <style scoped>
 .reckoned {
-  display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(300px, 100%), 1fr));
   gap: 6px 28px;
-  font-size: 14px;
-  margin-top: 6px;
-}
-
-p {
-  margin: 0;
-}
-
-.more {
-  grid-column: 1 / -1;
-}
-
-.inside {
-  display: grid;
-  gap: 8px;
-  max-width: 80ch;
-}
-
-ul {
-  margin: 0;
-  padding-left: 18px;
 }
 </style>

@@ -35,14 +35,19 @@ function saidOf({ reading, finishedOn, depottedOn }: ItemAnswer['item']['parts']
 </script>
 
 <template>
-  <section v-if="rows.length > 0" aria-label="Shades">
-    <ul>
-      <li v-for="{ part, gone, said, left } in rows" :key="part.id" :class="{ gone }">
+  <section class="mt-4" v-if="rows.length > 0" aria-label="Shades">
+    <ul class="d-grid my-1">
+      <li
+        class="d-grid align-center hair-below gr-0 gc-2"
+        v-for="{ part, gone, said, left } in rows"
+        :key="part.id"
+        :class="{ gone }"
+      >
         <span class="dab" :style="{ background: part.colour ?? part.guess ?? 'var(--plate)' }"></span>
         <span class="words">
           <strong>{{ part.name }}</strong> <span class="figures">{{ usesWords(part.uses) }}</span>
-          <small>{{ said }}</small>
-          <small v-if="left" class="figures">{{ left }}</small>
+          <small class="d-block quiet small">{{ said }}</small>
+          <small v-if="left" class="figures d-block quiet small">{{ left }}</small>
         </span>
         <span v-if="!gone && answer.item.endedOn === null" class="acts">
           <v-btn
@@ -67,24 +72,14 @@ function saidOf({ reading, finishedOn, depottedOn }: ItemAnswer['item']['parts']
 </template>
 
 <style scoped>
-section {
-  margin-top: 18px;
-}
-
 ul {
-  margin: 4px 0;
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(min(430px, 100%), 1fr));
   gap: 0 28px;
 }
 
 li {
-  display: grid;
   grid-template-columns: 28px minmax(0, 1fr) auto;
-  gap: 0 10px;
-  align-items: center;
   min-height: 52px;
-  border-bottom: 1px solid var(--hair);
 }
 
 .dab {
@@ -92,12 +87,6 @@ li {
   height: 24px;
   border-radius: 6px;
   border: 1px solid rgb(0 0 0 / 0.35);
-}
-
-small {
-  display: block;
-  color: var(--quiet);
-  font-size: 13px;
 }
 
 .gone {

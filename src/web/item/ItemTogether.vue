@@ -27,8 +27,12 @@ function keep(pair: TogetherAnswer['learned'][number]): void {
 
 <template>
   <template v-if="answer">
-    <ul v-if="answer.learned.length > 0" class="learned" aria-label="How its days went">
-      <li v-for="pair in answer.learned" :key="pair.otherId">
+    <ul v-if="answer.learned.length > 0" class="learned d-grid my-2 ga-2" aria-label="How its days went">
+      <li
+        class="d-flex flex-wrap align-center justify-space-between ga-2"
+        v-for="pair in answer.learned"
+        :key="pair.otherId"
+      >
         <span>
           {{ pair.verdict === 'works' ? `${pair.felt.good} good days` : `${pair.felt.bad} bad days` }} with
           <RouterLink :to="`/items/${pair.otherId}`">{{ pair.other }}</RouterLink>, of
@@ -43,7 +47,7 @@ function keep(pair: TogetherAnswer['learned'][number]): void {
         >
       </li>
     </ul>
-    <p v-if="answer.most.length > 0" class="quiet">
+    <p v-if="answer.most.length > 0" class="quiet small my-2">
       Worn most with
       <template v-for="(each, n) in answer.most.slice(0, 3)" :key="each.otherId"
         >{{ n > 0 ? ', ' : '' }}<RouterLink :to="`/items/${each.otherId}`">{{ each.other }}</RouterLink> ({{
@@ -53,24 +57,3 @@ function keep(pair: TogetherAnswer['learned'][number]): void {
     </p>
   </template>
 </template>
-
-<style scoped>
-.learned {
-  display: grid;
-  gap: 6px;
-  margin: 8px 0;
-}
-
-.learned li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-  justify-content: space-between;
-}
-
-p {
-  margin: 8px 0;
-  font-size: 13.5px;
-}
-</style>

@@ -48,8 +48,8 @@ const label = computed(
 </script>
 
 <template>
-  <section class="life" aria-label="Life line">
-    <h2>Life line</h2>
+  <section class="mt-5" aria-label="Life line">
+    <h2 class="lead mb-2">Life line</h2>
     <TimeChart
       :label="label"
       :from="span.from"
@@ -63,8 +63,8 @@ const label = computed(
       :grams="weighed > 0 && answer.forecast === null"
       :height="mobile ? 220 : 250"
     />
-    <p v-if="apart" class="apart">{{ apart }}</p>
-    <ul class="key quiet" aria-label="Key">
+    <p v-if="apart" class="my-1">{{ apart }}</p>
+    <ul class="key quiet d-flex flex-wrap fine mt-1 mb-2 gr-1 gc-4" aria-label="Key">
       <li v-for="each in key" :key="each.label">
         <svg viewBox="0 0 16 16" width="14" height="14" aria-hidden="true">
           <path :d="MARKS[each.shape]" :class="{ hollow: each.hollow, teal: each.ink === 'primary' }" />
@@ -82,20 +82,20 @@ const label = computed(
       asTable ? 'Hide the table' : 'As a table'
     }}</v-btn>
     <div :class="{ 'visually-hidden': !asTable }">
-      <table>
+      <table class="small">
         <caption class="visually-hidden">
           The same as a table, the latest first
         </caption>
         <thead>
           <tr>
-            <th scope="col">Day</th>
-            <th scope="col">What</th>
+            <th class="hair-below py-1 ps-0 pe-4" scope="col">Day</th>
+            <th class="hair-below py-1 ps-0 pe-4" scope="col">What</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="(row, n) in rows" :key="n">
-            <td class="figures">{{ dateWords(row.day) }}</td>
-            <td>{{ row.words }}</td>
+            <td class="figures text-left hair-below py-1 ps-0 pe-4">{{ dateWords(row.day) }}</td>
+            <td class="text-left hair-below py-1 ps-0 pe-4">{{ row.words }}</td>
           </tr>
         </tbody>
       </table>
@@ -104,23 +104,6 @@ const label = computed(
 </template>
 
 <style scoped>
-.life {
-  margin-top: 22px;
-}
-
-h2 {
-  font-size: 16px;
-  margin-bottom: 6px;
-}
-
-.key {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 16px;
-  margin: 4px 0 10px;
-  font-size: 12.5px;
-}
-
 .key svg {
   vertical-align: -2px;
   fill: currentColor;
@@ -139,21 +122,5 @@ h2 {
 
 .key .teal:not(.hollow) {
   fill: var(--primary);
-}
-
-.apart {
-  margin: 4px 0;
-}
-
-table {
-  border-collapse: collapse;
-  font-size: 13.5px;
-}
-
-td,
-th {
-  text-align: left;
-  padding: 4px 16px 4px 0;
-  border-bottom: 1px solid var(--hair);
 }
 </style>

@@ -86,14 +86,14 @@ async function store(): Promise<void> {
       <SwatchField v-model="typed.target" label="Towards this colour" />
       <template v-if="other && other.colour">
         <div
-          class="strip"
+          class="strip d-flex rounded-lg pa-3"
           role="img"
           :aria-label="`${shortName(item)}, the mix, ${shortName(other)}${typed.target ? ', the colour aimed at' : ''}`"
         >
-          <span :style="{ background: item.colour }"></span>
-          <span class="mix" :style="{ background: comesOut ?? undefined }"></span>
-          <span :style="{ background: other.colour }"></span>
-          <span v-if="typed.target" class="aim" :style="{ background: typed.target }"></span>
+          <span class="flex-1-1-0" :style="{ background: item.colour }"></span>
+          <span class="mix flex-1-1-0" :style="{ background: comesOut ?? undefined }"></span>
+          <span class="flex-1-1-0" :style="{ background: other.colour }"></span>
+          <span v-if="typed.target" class="flex-1-1-0 ms-3" :style="{ background: typed.target }"></span>
         </div>
         <p v-if="start" class="quiet">
           Begin with {{ start.parts[0] }} to {{ start.parts[1] }}: by its swatches
@@ -131,22 +131,11 @@ async function store(): Promise<void> {
 
 <style scoped>
 .strip {
-  display: flex;
   height: 84px;
-  padding: 12px;
   background: #8f9498;
-  border-radius: 8px;
-}
-
-.strip span {
-  flex: 1;
 }
 
 .strip .mix {
   flex: 1.6;
-}
-
-.strip .aim {
-  margin-left: 14px;
 }
 </style>

@@ -68,13 +68,13 @@ function place(index: number, key: 'row' | 'col' | 'rowSpan' | 'colSpan', value:
 </script>
 
 <template>
-  <fieldset ref="set">
-    <legend>{{ PART_NAME[structure] }}s, as they are placed</legend>
-    <div v-if="parts.length > 0" class="top">
+  <fieldset class="d-grid rounded-lg justify-items-start pt-2 pb-3 px-3 ga-2" ref="set">
+    <legend class="font-weight-semibold small py-0 px-2">{{ PART_NAME[structure] }}s, as they are placed</legend>
+    <div v-if="parts.length > 0" class="d-flex align-center ga-2">
       <v-text-field v-model="columns" class="columns" inputmode="numeric" label="In a row" />
       <v-btn variant="text" @click="layOut">Arrange in rows</v-btn>
     </div>
-    <div v-for="(part, n) in parts" :key="part.id" class="shade">
+    <div v-for="(part, n) in parts" :key="part.id" class="shade d-grid w-100 align-center ga-2">
       <SwatchField v-model="part.colour" :label="`Colour of ${part.name}`" small />
       <v-text-field
         v-model="part.name"
@@ -89,7 +89,7 @@ function place(index: number, key: 'row' | 'col' | 'rowSpan' | 'colSpan', value:
         >Where</v-btn
       >
       <v-btn variant="text" :icon="mdiClose" size="44" :aria-label="`Remove ${part.name}`" @click="remove(part.id)" />
-      <div v-if="each === part.id" class="where">
+      <div v-if="each === part.id" class="where d-grid across ga-2">
         <v-text-field
           v-for="[key, label] in [
             ['row', 'Row'],
@@ -122,23 +122,6 @@ function place(index: number, key: 'row' | 'col' | 'rowSpan' | 'colSpan', value:
 <style scoped>
 fieldset {
   border: 1px solid var(--hair);
-  border-radius: 8px;
-  padding: 10px 14px 14px;
-  display: grid;
-  gap: 8px;
-  justify-items: start;
-}
-
-legend {
-  font-weight: 600;
-  font-size: 13.5px;
-  padding: 0 6px;
-}
-
-.top {
-  display: flex;
-  gap: 10px;
-  align-items: center;
 }
 
 .columns {
@@ -146,18 +129,11 @@ legend {
 }
 
 .shade {
-  width: 100%;
-  display: grid;
   grid-template-columns: 48px minmax(120px, 1fr) minmax(110px, 170px) auto auto;
-  gap: 8px;
-  align-items: center;
 }
 
 .where {
-  grid-column: 1 / -1;
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(110px, 1fr));
-  gap: 8px;
   padding: 4px 0 10px 56px;
 }
 

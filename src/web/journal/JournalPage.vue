@@ -51,10 +51,15 @@ async function goBack(): Promise<void> {
 
 <template>
   <PlaceHead question="What changed, and when? All of it can be undone." />
-  <section v-for="[day, own] in days" :key="day" class="sheet day" :aria-label="day">
-    <h2>{{ day }}</h2>
-    <ol>
-      <li v-for="change in own" :key="change.id" :class="{ undone: change.undone }">
+  <section v-for="[day, own] in days" :key="day" class="sheet day mb-2 py-3 px-4" :aria-label="day">
+    <h2 class="lead">{{ day }}</h2>
+    <ol class="mt-1">
+      <li
+        class="d-grid align-center hair-above ga-3"
+        v-for="change in own"
+        :key="change.id"
+        :class="{ undone: change.undone }"
+      >
         <span class="quiet figures time">{{ clock(change.madeAt) }}</span>
         <span class="words">{{ change.words }}</span>
         <span v-if="change.undone" class="quiet">undone</span>
@@ -97,26 +102,9 @@ async function goBack(): Promise<void> {
 </template>
 
 <style scoped>
-.day {
-  padding: 12px 18px;
-  margin-bottom: 10px;
-}
-
-h2 {
-  font-size: 16px;
-}
-
-ol {
-  margin: 4px 0 0;
-}
-
 li {
-  display: grid;
   grid-template-columns: 56px 1fr auto;
-  gap: 12px;
-  align-items: center;
   min-height: 46px;
-  border-top: 1px solid var(--hair);
 }
 
 li:first-child {

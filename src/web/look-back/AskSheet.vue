@@ -42,14 +42,14 @@ const LETTERS = 'ABCDEF'
 </script>
 
 <template>
-  <div ref="paper" class="outer">
+  <div ref="paper" class="mb-3">
     <article class="sheet ask" :aria-label="ask.question">
-      <header>
+      <header class="d-flex flex-wrap align-center justify-space-between gr-2 gc-4">
         <div>
           <h2>{{ ask.question }}</h2>
-          <p class="quiet">Asked {{ dateWords(ask.askedOn) }}</p>
+          <p class="quiet small my-1">Asked {{ dateWords(ask.askedOn) }}</p>
         </div>
-        <div class="acts no-share">
+        <div class="acts no-share d-flex flex-wrap align-center ga-2">
           <v-checkbox v-model="prices" label="With prices" hide-details density="compact" />
           <v-btn variant="outlined" color="primary" @click="picture">Picture</v-btn>
           <v-btn variant="outlined" color="primary" @click="copy">Copy as Markdown</v-btn>
@@ -65,65 +65,47 @@ const LETTERS = 'ABCDEF'
           />
         </div>
       </header>
-      <ul class="candidates" :style="{ '--of': ask.candidates.length }">
+      <ul class="candidates d-grid mt-2 ga-3" :style="{ '--of': ask.candidates.length }">
         <li
           v-for="(each, n) in ask.candidates"
           :key="each.item.id"
           :class="{ chosen: ask.chosenItemId === each.item.id }"
         >
-          <div class="gauge-place"><ItemGauge :item="each.item" size="large" :rail="false" /></div>
-          <h3>
-            <span class="letter">{{ LETTERS[n] }}</span>
+          <div class="gauge-place d-grid align-center justify-items-center rounded-lg py-2 px-0">
+            <ItemGauge :item="each.item" size="large" :rail="false" />
+          </div>
+          <h3 class="d-flex align-center lead mt-2 ga-2">
+            <span class="letter align-center justify-items-center rounded-lg">{{ LETTERS[n] }}</span>
             <RouterLink :to="`/items/${each.item.id}`">{{ shortName(each.item) }}</RouterLink>
           </h3>
-          <p class="quiet">{{ [kindAndMaker(each.item), apart.get(each.item.id)].filter(Boolean).join(', ') }}</p>
-          <ul class="bulleted facts">
+          <p class="quiet small my-1">
+            {{ [kindAndMaker(each.item), apart.get(each.item.id)].filter(Boolean).join(', ') }}
+          </p>
+          <ul class="bulleted facts small mt-2 ps-4">
             <li v-for="fact in evidenceOf(each, today, currency, prices)" :key="fact">{{ fact }}</li>
           </ul>
-          <p v-if="ask.chosenItemId === each.item.id" class="mark">This one, they said.</p>
+          <p v-if="ask.chosenItemId === each.item.id" class="mark small my-1">This one, they said.</p>
         </li>
       </ul>
-      <footer v-if="ask.answeredOn">
-        <p v-if="ask.answer">“{{ ask.answer }}”</p>
-        <p class="quiet">Typed in {{ dateWords(ask.answeredOn) }}</p>
+      <footer class="mt-2 ps-3" v-if="ask.answeredOn">
+        <p class="small my-1" v-if="ask.answer">“{{ ask.answer }}”</p>
+        <p class="quiet small my-1">Typed in {{ dateWords(ask.answeredOn) }}</p>
       </footer>
     </article>
   </div>
 </template>
 
 <style scoped>
-.outer {
-  margin-bottom: 14px;
-}
-
 .ask {
   padding: 12px 18px 14px;
-}
-
-header {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 18px;
-  align-items: center;
-  justify-content: space-between;
 }
 
 h2 {
   font-size: 20px;
 }
 
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-}
-
 .candidates {
-  display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(190px, 100%), 1fr));
-  gap: 14px;
-  margin: 10px 0 0;
 }
 
 .candidates > li {
@@ -138,25 +120,13 @@ h2 {
 }
 
 .gauge-place {
-  display: grid;
-  place-items: center;
   min-height: 178px;
-  padding: 10px 0;
   background: var(--inset);
-  border-radius: 8px;
 }
 
 .gauge-place :deep(.gauge),
 .gauge-place :deep(.gauge .body) {
   max-width: 100%;
-}
-
-h3 {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  font-size: 16px;
-  margin-top: 6px;
 }
 
 h3 a {
@@ -169,18 +139,13 @@ h3 a {
 
 .letter {
   display: inline-grid;
-  place-items: center;
   width: 26px;
   height: 26px;
   border: 1.5px solid var(--ink);
-  border-radius: 6px;
   font: 680 14px var(--display);
 }
 
 .facts {
-  margin: 6px 0 0;
-  padding-left: 16px;
-  font-size: 13.5px;
   line-height: 1.4;
 }
 
@@ -189,14 +154,7 @@ h3 a {
   font-weight: 650;
 }
 
-p {
-  margin: 2px 0;
-  font-size: 13.5px;
-}
-
 footer {
-  margin-top: 10px;
-  padding-left: 14px;
   border-left: 3px solid var(--primary);
 }
 

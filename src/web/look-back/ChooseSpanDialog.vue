@@ -66,7 +66,7 @@ function drop(id: string): void {
     <template v-if="keeps && kept.length > 0">
       <h3>Kept</h3>
       <ul>
-        <li v-for="each in kept" :key="each.id">
+        <li class="d-flex justify-space-between align-center" v-for="each in kept" :key="each.id">
           <span>{{ each.name }}</span>
           <v-btn variant="text" :aria-label="`Remove ${each.name}`" @click="drop(each.id)">Remove</v-btn>
         </li>
@@ -78,11 +78,5 @@ function drop(id: string): void {
 <style scoped>
 h3 {
   font-size: 15px;
-}
-
-li {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
 }
 </style>

@@ -76,8 +76,8 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <section class="sheet compare" aria-label="Compare">
-    <table>
+  <section class="sheet overflow-x-auto mb-3 pt-1 pb-2 px-4" aria-label="Compare">
+    <table class="small figures">
       <thead>
         <tr>
           <th scope="col"><span class="visually-hidden">What</span></th>
@@ -88,7 +88,7 @@ const rows = computed(() =>
       </thead>
       <tbody>
         <tr v-for="row in rows" :key="row.words">
-          <th scope="row">{{ row.words }}</th>
+          <th class="font-weight-semibold" scope="row">{{ row.words }}</th>
           <td>{{ row.one }}</td>
           <td>{{ row.other }}</td>
           <td>{{ row.by }}</td>
@@ -99,18 +99,6 @@ const rows = computed(() =>
 </template>
 
 <style scoped>
-.compare {
-  overflow-x: auto;
-  margin-bottom: 12px;
-  padding: 4px 16px 8px;
-}
-
-table {
-  border-collapse: collapse;
-  font-size: 14px;
-  font-variant-numeric: tabular-nums;
-}
-
 th,
 td {
   padding: 5px 24px 5px 0;
@@ -125,9 +113,5 @@ tr:last-child > * {
 thead th {
   font: 620 13px var(--display);
   color: var(--quiet);
-}
-
-tbody th {
-  font-weight: 600;
 }
 </style>

@@ -2,31 +2,32 @@
 import { computed } from 'vue'
 import type { ListedItem } from '#contract/item'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
-import { shortName } from '#web/ui/words/item-words'
+import { apartWords, callIt, shortName } from '#web/ui/words/item-words'
 
 /** One face as a strip of gauges, in the order in which it was put on. */
 const props = defineProps<{ itemIds: readonly string[]; items: ReadonlyMap<string, ListedItem> }>()
 const found = computed(() => props.itemIds.flatMap((id) => props.items.get(id) ?? []))
+/** What tells two of one name apart. */
+const apart = computed(() => apartWords(found.value))
 </script>
 
 <template>
-  <ol class="strip">
+  <ol class="d-flex flex-wrap ga-1">
     <li v-for="item in found" :key="item.id">
-      <RouterLink :to="`/items/${item.id}`" :title="shortName(item)">
-        <span class="place"><ItemGauge :item="item" size="small" :rail="false" /></span>
-        <small>{{ shortName(item) }}</small>
+      <RouterLink :to="`/items/${item.id}`" :title="callIt(item)">
+        <span class="place d-grid align-center justify-items-center"
+          ><ItemGauge :item="item" size="small" :rail="false"
+        /></span>
+        <small class="fine tight text-center text-truncate">{{ shortName(item) }}</small>
+        <small v-if="apart.has(item.id)" class="quiet fine tight text-center text-truncate">{{
+          apart.get(item.id)
+        }}</small>
       </RouterLink>
     </li>
   </ol>
 </template>
 
 <style scoped>
-.strip {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px;
-}
-
 a {
   display: grid;
   justify-items: center;
@@ -43,18 +44,10 @@ a:hover {
 }
 
 .place {
-  display: grid;
-  place-items: center;
   min-height: 40px;
 }
 
 small {
-  font-size: 12px;
-  line-height: 1.15;
-  text-align: center;
   max-width: 76px;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 </style>

@@ -28,12 +28,12 @@ function togetherWords({ days: n, each: [a, b] }: TogetherView): string {
     <EmptyPlace v-if="answer.days.length === 0 && answer.saved.length === 0" title="No look yet" act="To today" to="/">
       Tick what you wear, and each day’s look is here. Looks you save on Today are beside them.
     </EmptyPlace>
-    <div v-else class="two">
-      <section aria-label="Day by day" class="sheet">
+    <div v-else class="two d-grid align-start ga-3">
+      <section aria-label="Day by day" class="sheet pt-2 pb-3 px-4">
         <h2>Day by day</h2>
         <p v-if="days.length === 0" class="quiet">No makeup was ticked in the last three months.</p>
-        <article v-for="face in days" :key="face.day">
-          <h3>
+        <article class="hair-below pt-1 pb-2 px-0" v-for="face in days" :key="face.day">
+          <h3 class="d-flex align-center ga-2">
             <RouterLink :to="`/day/${face.day}`">{{ longDay(face.day) }}</RouterLink>
             <small class="quiet">{{ counted(face.itemIds.length, 'item') }}</small>
           </h3>
@@ -43,12 +43,12 @@ function togetherWords({ days: n, each: [a, b] }: TogetherView): string {
           >All {{ answer.days.length }} of three months</v-btn
         >
       </section>
-      <div>
-        <section aria-label="Saved looks" class="sheet">
+      <div class="d-grid ga-3">
+        <section aria-label="Saved looks" class="sheet pt-2 pb-3 px-4">
           <h2>Saved looks</h2>
           <p v-if="answer.saved.length === 0" class="quiet">None yet: save one on Today, under More.</p>
-          <article v-for="face in answer.saved" :key="face.id">
-            <h3>
+          <article class="hair-below pt-1 pb-2 px-0" v-for="face in answer.saved" :key="face.id">
+            <h3 class="d-flex align-center ga-2">
               {{ face.name }}<small v-if="face.occasion" class="quiet">{{ face.occasion }}</small>
             </h3>
             <p class="quiet figures">
@@ -61,18 +61,26 @@ function togetherWords({ days: n, each: [a, b] }: TogetherView): string {
             <FaceStrip :item-ids="face.itemIds" :items="items" />
           </article>
         </section>
-        <section v-if="answer.often.length > 0" aria-label="Most often together" class="sheet">
+        <section v-if="answer.often.length > 0" aria-label="Most often together" class="sheet pt-2 pb-3 px-4">
           <h2>Most often together</h2>
-          <article v-for="pair in answer.often" :key="pair.one.itemId + pair.other.itemId">
+          <article
+            class="hair-below pt-1 pb-2 px-0"
+            v-for="pair in answer.often"
+            :key="pair.one.itemId + pair.other.itemId"
+          >
             <p>
               <strong>{{ pair.one.mark }}</strong> and <strong>{{ pair.other.mark }}</strong>
             </p>
             <p class="quiet figures">{{ togetherWords(pair) }}</p>
           </article>
         </section>
-        <section v-if="answer.never.length > 0" aria-label="Never together" class="sheet">
+        <section v-if="answer.never.length > 0" aria-label="Never together" class="sheet pt-2 pb-3 px-4">
           <h2>Never together</h2>
-          <article v-for="pair in answer.never" :key="pair.one.itemId + pair.other.itemId">
+          <article
+            class="hair-below pt-1 pb-2 px-0"
+            v-for="pair in answer.never"
+            :key="pair.one.itemId + pair.other.itemId"
+          >
             <p>
               <strong>{{ pair.one.mark }}</strong> and <strong>{{ pair.other.mark }}</strong>
             </p>
@@ -86,19 +94,7 @@ function togetherWords({ days: n, each: [a, b] }: TogetherView): string {
 
 <style scoped>
 .two {
-  display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(420px, 100%), 1fr));
-  gap: 12px;
-  align-items: start;
-}
-
-.two > div {
-  display: grid;
-  gap: 12px;
-}
-
-.sheet {
-  padding: 10px 16px 12px;
 }
 
 h2 {
@@ -106,9 +102,6 @@ h2 {
 }
 
 h3 {
-  display: flex;
-  gap: 10px;
-  align-items: center;
   font-size: 14.5px;
 }
 
@@ -117,11 +110,6 @@ h3 a {
   align-items: center;
   min-height: 44px;
   color: var(--ink);
-}
-
-article {
-  padding: 4px 0 8px;
-  border-bottom: 1px solid var(--hair);
 }
 
 article:last-of-type {

@@ -12,15 +12,15 @@ defineProps<{ finishes: readonly FinishView[]; items: ReadonlyMap<string, Listed
 </script>
 
 <template>
-  <ul class="finished">
-    <li v-for="each in finishes" :key="each.itemId">
+  <ul class="finished d-grid mt-2 gr-3 gc-2">
+    <li class="d-grid justify-items-center text-center min-w-0" v-for="each in finishes" :key="each.itemId">
       <ItemGauge v-if="items.get(each.itemId)" :item="items.get(each.itemId)!" size="middle" :rail="false" />
       <RouterLink :to="`/items/${each.itemId}`">{{
         items.get(each.itemId) ? shortName(items.get(each.itemId)!) : each.mark
       }}</RouterLink>
-      <small v-if="items.get(each.itemId)" class="quiet">{{ kindAndMaker(items.get(each.itemId)!) }}</small>
-      <small class="figures">{{ shortDay(each.on, until) }}</small>
-      <small class="figures"
+      <small v-if="items.get(each.itemId)" class="quiet fine tight">{{ kindAndMaker(items.get(each.itemId)!) }}</small>
+      <small class="figures fine tight">{{ shortDay(each.on, until) }}</small>
+      <small class="figures fine tight"
         >{{ counted(each.uses, 'use') }}{{ each.days === null ? '' : `, ${spanWords(each.days)}` }}</small
       >
     </li>
@@ -29,19 +29,12 @@ defineProps<{ finishes: readonly FinishView[]; items: ReadonlyMap<string, Listed
 
 <style scoped>
 .finished {
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(112px, 1fr));
-  gap: 12px 8px;
-  margin: 8px 0 0;
 }
 
 li {
-  display: grid;
-  justify-items: center;
   align-content: end;
   gap: 1px;
-  text-align: center;
-  min-width: 0;
   break-inside: avoid;
 }
 
@@ -63,10 +56,5 @@ a {
   display: flex;
   align-items: center;
   min-height: 44px;
-}
-
-small {
-  font-size: 12px;
-  line-height: 1.25;
 }
 </style>

@@ -89,7 +89,7 @@ const categories = computed(() => {
     </EmptyPlace>
     <template v-else>
       <h2>Your guesses and what happened</h2>
-      <p class="sum">{{ factorWords(answer.guesses.all) }}</p>
+      <p class="sum prose mb-2">{{ factorWords(answer.guesses.all) }}</p>
       <OutcomeList
         v-if="guesses.length > 0"
         label="Your guesses"
@@ -97,7 +97,7 @@ const categories = computed(() => {
         :outcomes="guesses"
       />
       <h2>Forecasts and what happened</h2>
-      <p class="sum">
+      <p class="sum prose mb-2">
         {{ marksWords(answer.forecasts.marks) }}
         <span class="quiet"
           >One forecast an item, the first kept while it was in the drawer or a project; what is still open counts as
@@ -110,15 +110,15 @@ const categories = computed(() => {
         legend="months; bar: range; full disc: held"
         :outcomes="forecasts"
       />
-      <section v-if="misses.length > 0" aria-label="Where it was wrong" class="sheet misses">
+      <section v-if="misses.length > 0" aria-label="Where it was wrong" class="sheet misses mt-2 py-2 px-3">
         <h3>Where it was wrong, and why</h3>
-        <p v-for="each in misses" :key="each.itemId">
+        <p class="small my-1" v-for="each in misses" :key="each.itemId">
           <RouterLink :to="`/items/${each.itemId}`">{{ each.mark }}</RouterLink>: {{ each.words }}.
         </p>
       </section>
       <h2>By type</h2>
-      <div class="sheet wide">
-        <table>
+      <div class="sheet overflow-x-auto">
+        <table class="w-100 small figures">
           <thead>
             <tr>
               <th scope="col">Type</th>
@@ -145,7 +145,7 @@ const categories = computed(() => {
           </tbody>
         </table>
       </div>
-      <p class="quiet small">
+      <p class="quiet small my-2 mx-1">
         Your average, of items whose opening and end are known to the day. How a type’s guesses run is estimated with
         all your guesses until it has enough of its own.
       </p>
@@ -163,39 +163,8 @@ h2:first-of-type {
   margin-top: 0;
 }
 
-.sum {
-  margin: 0 0 8px;
-  max-width: 90ch;
-}
-
-.misses {
-  margin-top: 10px;
-  padding: 10px 14px;
-}
-
 .misses h3 {
   font-size: 15.5px;
-}
-
-.misses p {
-  margin: 2px 0;
-  font-size: 14px;
-}
-
-.small {
-  font-size: 13px;
-  margin: 6px 2px;
-}
-
-.wide {
-  overflow-x: auto;
-}
-
-table {
-  width: 100%;
-  border-collapse: collapse;
-  font-size: 14px;
-  font-variant-numeric: tabular-nums;
 }
 
 th,

@@ -95,13 +95,21 @@ function keep(shown: LessonShown): void {
 </script>
 
 <template>
-  <section v-if="offered.length > 0 || open.length > 0" class="sheet next" aria-label="What comes next">
+  <section
+    v-if="offered.length > 0 || open.length > 0"
+    class="sheet next d-grid mt-3 py-3 px-4"
+    aria-label="What comes next"
+  >
     <div v-if="open.length > 0">
       <h3>Rules for {{ year }}, if you like</h3>
-      <article v-for="rule in open" :key="keyOf(rule)">
+      <article
+        class="d-flex flex-wrap align-center justify-space-between hair-below py-2 px-0 gr-1 gc-3"
+        v-for="rule in open"
+        :key="keyOf(rule)"
+      >
         <div>
-          <p class="said">{{ ruleWords(rule).rule }}</p>
-          <p class="quiet">{{ ruleWords(rule).because }}</p>
+          <p class="said small">{{ ruleWords(rule).rule }}</p>
+          <p class="quiet small">{{ ruleWords(rule).because }}</p>
         </div>
         <v-btn variant="outlined" color="primary" :aria-label="`Set: ${ruleWords(rule).rule}`" @click="take(rule)"
           >Set</v-btn
@@ -110,10 +118,14 @@ function keep(shown: LessonShown): void {
     </div>
     <div v-if="offered.length > 0">
       <h3>Your numbers say</h3>
-      <article v-for="shown in offered" :key="`${shown.rule} ${shown.about}`">
+      <article
+        class="d-flex flex-wrap align-center justify-space-between hair-below py-2 px-0 gr-1 gc-3"
+        v-for="shown in offered"
+        :key="`${shown.rule} ${shown.about}`"
+      >
         <div>
-          <p class="said">{{ lessonWords(shown).lesson }}</p>
-          <p class="quiet">{{ lessonWords(shown).because }}</p>
+          <p class="said small">{{ lessonWords(shown).lesson }}</p>
+          <p class="quiet small">{{ lessonWords(shown).because }}</p>
         </div>
         <v-btn
           variant="outlined"
@@ -123,41 +135,23 @@ function keep(shown: LessonShown): void {
           >Keep it</v-btn
         >
       </article>
-      <p><RouterLink to="/look-back/lessons">All lessons</RouterLink></p>
+      <p class="small"><RouterLink to="/look-back/lessons">All lessons</RouterLink></p>
     </div>
   </section>
 </template>
 
 <style scoped>
 .next {
-  display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(380px, 100%), 1fr));
   gap: 14px 34px;
-  margin-top: 12px;
-  padding: 12px 18px;
 }
 
 h3 {
   font-size: 16.5px;
 }
 
-article {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 12px;
-  align-items: center;
-  justify-content: space-between;
-  padding: 8px 0;
-  border-bottom: 1px solid var(--hair);
-}
-
 article > div {
   flex: 1 1 240px;
-}
-
-p {
-  margin: 0;
-  font-size: 13.5px;
 }
 
 .said {

@@ -39,7 +39,7 @@ const place = (months: number): string => `${((months * MONTH_DAYS) / most.value
 
 <template>
   <section class="sheet outcomes" :aria-label="label">
-    <div class="row heads quiet">
+    <div class="row heads quiet d-grid align-center hair-below small py-0 px-3 gr-0 gc-3">
       <span>{{ legend }}</span>
       <div ref="axis" class="axis figures" aria-hidden="true">
         <span v-for="months in ticks" :key="months" :style="{ left: place(months) }">{{
@@ -48,7 +48,11 @@ const place = (months: number): string => `${((months * MONTH_DAYS) / most.value
       </div>
       <span class="told"></span>
     </div>
-    <div v-for="each in shown" :key="`${each.itemId} ${each.middle} ${each.came}`" class="row">
+    <div
+      v-for="each in shown"
+      :key="`${each.itemId} ${each.middle} ${each.came}`"
+      class="row d-grid align-center hair-below small py-0 px-3 gr-0 gc-3"
+    >
       <RouterLink :to="`/items/${each.itemId}`">{{ each.mark }}</RouterLink>
       <OutcomeLane v-bind="each" :most="most" :width="width" />
       <span class="told figures">{{ each.words }}</span>
@@ -61,14 +65,8 @@ const place = (months: number): string => `${((months * MONTH_DAYS) / most.value
 
 <style scoped>
 .row {
-  display: grid;
   grid-template-columns: 220px minmax(0, 1fr) 250px;
-  gap: 0 14px;
-  align-items: center;
   min-height: 38px;
-  padding: 0 12px;
-  border-bottom: 1px solid var(--hair);
-  font-size: 13.5px;
 }
 
 .row:last-child {

@@ -18,18 +18,25 @@ const more = computed(() => (props.section.table?.rows.length ?? 0) - rows.value
 
 <template>
   <section
-    class="block"
+    class="block hair-above min-w-0 py-3 px-0"
     :class="{ wide: !drawn && (section.table?.head.length ?? 0) >= WIDE }"
     :aria-label="section.title"
   >
     <h3>{{ section.title }}</h3>
-    <p v-for="sentence in section.sentences" :key="sentence">{{ sentence }}</p>
+    <p class="small prose my-1" v-for="sentence in section.sentences" :key="sentence">{{ sentence }}</p>
     <slot>
-      <div v-if="section.table" class="scroll">
-        <table>
+      <div v-if="section.table" class="overflow-x-auto mt-1">
+        <table class="w-100 small figures">
           <thead>
             <tr>
-              <th v-for="cell in section.table.head" :key="cell" scope="col">{{ cell }}</th>
+              <th
+                class="hair-below quiet text-no-wrap py-1 ps-0 pe-2"
+                v-for="cell in section.table.head"
+                :key="cell"
+                scope="col"
+              >
+                {{ cell }}
+              </th>
             </tr>
           </thead>
           <tbody>
@@ -44,7 +51,7 @@ const more = computed(() => (props.section.table?.rows.length ?? 0) - rows.value
             </tr>
           </tbody>
         </table>
-        <p v-if="more > 0" class="quiet">
+        <p v-if="more > 0" class="quiet small prose my-1">
           and {{ more }} more
           <v-btn variant="text" class="no-share" :aria-label="`Show all of ${section.title}`" @click="all = true"
             >Show all</v-btn
@@ -58,9 +65,6 @@ const more = computed(() => (props.section.table?.rows.length ?? 0) - rows.value
 <style scoped>
 .block {
   break-inside: avoid;
-  padding: 12px 0 14px;
-  border-top: 1px solid var(--hair);
-  min-width: 0;
 }
 
 .wide {
@@ -73,30 +77,12 @@ h3 {
 }
 
 p {
-  margin: 2px 0;
-  font-size: 14px;
-  max-width: 76ch;
   white-space: pre-line;
-}
-
-.scroll {
-  overflow-x: auto;
-  margin-top: 4px;
-}
-
-table {
-  width: 100%;
-  border-collapse: collapse;
-  font-size: 13px;
-  font-variant-numeric: tabular-nums;
 }
 
 th,
 td {
-  padding: 4px 10px 4px 0;
-  text-align: left;
   vertical-align: top;
-  border-bottom: 1px solid var(--hair);
 }
 
 tbody th {
@@ -109,8 +95,6 @@ td {
 
 thead th {
   font: 620 12.5px var(--display);
-  color: var(--quiet);
-  white-space: nowrap;
 }
 
 tr:last-child > * {

@@ -64,12 +64,12 @@ function print(): void {
     cancel="Done"
     @close="emit('close')"
   >
-    <div class="with">
+    <div class="d-flex flex-wrap gr-0 gc-4">
       <v-checkbox v-model="prices" label="With prices" hide-details />
       <v-checkbox v-model="photos" label="With pictures of items" hide-details :disabled="sheet.photos.length === 0" />
     </div>
-    <p class="quiet">What you leave out here is left out of the page, the print and the picture.</p>
-    <div class="ways">
+    <p class="quiet small">What you leave out here is left out of the page, the print and the picture.</p>
+    <div class="d-flex flex-wrap ga-2">
       <v-btn color="primary" :loading="busy === 'small'" @click="picture('small')">Picture for a message</v-btn>
       <v-btn variant="outlined" color="primary" :loading="busy === 'large'" @click="picture('large')"
         >Large picture</v-btn
@@ -78,25 +78,6 @@ function print(): void {
       <v-btn variant="outlined" color="primary" @click="copy">Copy as Markdown</v-btn>
       <v-btn variant="outlined" color="primary" @click="print">Print</v-btn>
     </div>
-    <p v-if="trouble" role="alert" class="attention">{{ trouble }}</p>
+    <p v-if="trouble" role="alert" class="attention small">{{ trouble }}</p>
   </FormDialog>
 </template>
-
-<style scoped>
-.with {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 18px;
-}
-
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-
-p {
-  margin: 0;
-  font-size: 13.5px;
-}
-</style>

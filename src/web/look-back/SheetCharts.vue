@@ -25,7 +25,7 @@ const stock = computed(() => (kindId.value === null ? null : stockOf(props.sheet
 </script>
 
 <template>
-  <section class="charts" aria-label="Charts" :aria-busy="stage < 3">
+  <section class="charts d-grid hair-above py-3 px-4" aria-label="Charts" :aria-busy="stage < 3">
     <SheetChart
       v-if="months.labels.length > 1"
       title="Uses and wear days by month"
@@ -70,11 +70,8 @@ const stock = computed(() => (kindId.value === null ? null : stockOf(props.sheet
 
 <style scoped>
 .charts {
-  display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(440px, 100%), 1fr));
   gap: 20px 34px;
-  padding: 12px 18px;
-  border-top: 1px solid var(--hair);
 }
 
 @media print {

@@ -63,29 +63,29 @@ const NO_CORRECTIONS = new Map<string, string>()
 </script>
 
 <template>
-  <article class="paper sheet" :aria-label="titleOf(sheet, name)" :aria-busy="!whole">
-    <header class="top">
+  <article class="paper sheet overflow-hidden" :aria-label="titleOf(sheet, name)" :aria-busy="!whole">
+    <header class="top d-flex flex-wrap align-end justify-space-between pt-3 pb-2 px-4">
       <div>
         <h2>{{ titleOf(sheet, name) }}</h2>
-        <p class="quiet figures">
+        <p class="quiet figures small prose my-1">
           {{ dateWords(sheet.from) }} to {{ dateWords(sheet.to) }}{{ sheet.running ? ', not over yet' : '' }}
         </p>
       </div>
-      <ul class="figures-row" aria-hidden="true">
-        <li v-for="each in figures" :key="each.words">
-          <strong class="figures">{{ each.figure }}</strong><span>{{ each.words }}</span>
+      <ul class="figures-row d-flex flex-wrap gr-1 gc-6" aria-hidden="true">
+        <li class="d-grid" v-for="each in figures" :key="each.words">
+          <strong class="figures">{{ each.figure }}</strong><span class="fine quiet">{{ each.words }}</span>
         </li>
       </ul>
     </header>
-    <div class="lead">
-      <p v-if="sums">{{ sums.sentences.join(' ') }}</p>
-      <blockquote v-if="words">{{ words.sentences[0] }}</blockquote>
+    <div class="pt-0 pb-3 px-4">
+      <p class="small prose my-1" v-if="sums">{{ sums.sentences.join(' ') }}</p>
+      <blockquote class="prose mt-2 mb-1 mx-0 py-1 ps-3 pe-0" v-if="words">{{ words.sentences[0] }}</blockquote>
     </div>
     <SheetCharts v-if="sheet.kind !== 'month'" :sheet="sheet" />
     <template v-if="whole">
-      <section v-if="project" class="project" :aria-label="project.title">
-        <h3>{{ project.title }}</h3>
-        <p v-for="sentence in project.sentences" :key="sentence">{{ sentence }}</p>
+      <section v-if="project" class="project hair-above" :aria-label="project.title">
+        <h3 class="pt-3 pb-0 px-4">{{ project.title }}</h3>
+        <p class="small prose my-1 py-0 px-4" v-for="sentence in project.sentences" :key="sentence">{{ sentence }}</p>
         <SheetShelves
           v-for="lines in shelves"
           :key="lines[0]?.itemId ?? ''"
@@ -99,7 +99,7 @@ const NO_CORRECTIONS = new Map<string, string>()
       <SheetPhotos v-if="options.photos && sheet.photos.length > 0" :photos="sheet.photos" />
       <div class="columns">
         <SectionBlock v-if="push" :section="push" drawn>
-          <div class="pushed">
+          <div class="d-flex pt-2 ga-4">
             <ItemGauge v-for="item in pushed" :key="item.id" :item="item" size="middle" />
           </div>
         </SectionBlock>
@@ -109,30 +109,21 @@ const NO_CORRECTIONS = new Map<string, string>()
         <SectionBlock v-if="most" :section="most" drawn>
           <WornStrokes :lines="sheet.most" :items="items" />
         </SectionBlock>
-        <section v-if="sheet.face" class="face" aria-label="The look most often on">
+        <section v-if="sheet.face" class="face hair-above py-3 px-0" aria-label="The look most often on">
           <h3>The look most often on</h3>
-          <p>On {{ sheet.face.days }} days, just so.</p>
+          <p class="small prose my-1">On {{ sheet.face.days }} days, just so.</p>
           <FaceStrip :item-ids="sheet.face.itemIds" :items="items" />
         </section>
         <SectionBlock v-for="section in plain" :key="section.id" :section="section" />
       </div>
-      <div v-if="kinds" class="kinds"><SectionBlock :section="kinds" /></div>
+      <div v-if="kinds" class="kinds pt-0 pb-3 px-4"><SectionBlock :section="kinds" /></div>
     </template>
   </article>
 </template>
 
 <style scoped>
-.paper {
-  overflow: hidden;
-}
-
 .top {
-  display: flex;
-  flex-wrap: wrap;
   gap: 6px 28px;
-  align-items: end;
-  justify-content: space-between;
-  padding: 14px 18px 8px;
 }
 
 h2 {
@@ -143,55 +134,14 @@ h3 {
   font-size: 16.5px;
 }
 
-p {
-  margin: 2px 0;
-  font-size: 14px;
-  max-width: 84ch;
-}
-
-.figures-row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 24px;
-}
-
-.figures-row li {
-  display: grid;
-}
-
 .figures-row strong {
   font: 660 26px/1.05 var(--display);
 }
 
-.figures-row span {
-  font-size: 12.5px;
-  color: var(--quiet);
-}
-
-.lead {
-  padding: 0 18px 12px;
-}
-
 blockquote {
-  margin: 10px 0 4px;
-  padding: 2px 0 2px 14px;
   border-left: 3px solid var(--primary);
   font: 480 16.5px/1.45 var(--display);
   white-space: pre-line;
-  max-width: 72ch;
-}
-
-.project {
-  border-top: 1px solid var(--hair);
-}
-
-.project > h3,
-.project > p {
-  padding: 0 18px;
-}
-
-.project > h3 {
-  padding-top: 12px;
 }
 
 .project > :deep(.shelves) {
@@ -210,18 +160,6 @@ blockquote {
 
 .face {
   break-inside: avoid;
-  padding: 12px 0 14px;
-  border-top: 1px solid var(--hair);
-}
-
-.kinds {
-  padding: 0 18px 14px;
-}
-
-.pushed {
-  display: flex;
-  gap: 18px;
-  padding-top: 8px;
 }
 
 .phone .columns {

@@ -7,14 +7,14 @@ defineProps<{ photos: SpanSheet['photos'] }>()
 </script>
 
 <template>
-  <section class="photos" aria-label="Pictures">
+  <section class="photos hair-above py-3 px-4" aria-label="Pictures">
     <h3>Pictures</h3>
-    <ul>
+    <ul class="d-flex flex-wrap mt-2 gr-3 gc-5">
       <li v-for="each in photos" :key="each.itemId">
-        <div class="pair">
+        <div class="pair d-flex ga-1">
           <figure v-for="photo in [each.before, each.after].flatMap((one) => one ?? [])" :key="photo.id">
             <img :src="`/api/photos/${photo.id}/small`" :alt="`${each.mark}, ${dateWords(photo.day)}`" />
-            <figcaption class="figures">{{ dateWords(photo.day) }}</figcaption>
+            <figcaption class="figures fine quiet">{{ dateWords(photo.day) }}</figcaption>
           </figure>
         </div>
         <strong>{{ each.mark }}</strong>
@@ -24,34 +24,13 @@ defineProps<{ photos: SpanSheet['photos'] }>()
 </template>
 
 <style scoped>
-.photos {
-  padding: 12px 18px;
-  border-top: 1px solid var(--hair);
-}
-
 h3 {
   font-size: 16.5px;
-}
-
-ul {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 12px 22px;
-  margin: 8px 0 0;
 }
 
 li {
   font-size: 13px;
   break-inside: avoid;
-}
-
-.pair {
-  display: flex;
-  gap: 4px;
-}
-
-figure {
-  margin: 0;
 }
 
 img {
@@ -60,10 +39,5 @@ img {
   height: 132px;
   object-fit: cover;
   border: 1px solid var(--hair);
-}
-
-figcaption {
-  font-size: 12px;
-  color: var(--quiet);
 }
 </style>

@@ -36,7 +36,7 @@ function open(each: (typeof named.value)[number]): void {
 </script>
 
 <template>
-  <div class="bar">
+  <div class="bar d-flex flex-wrap align-center mb-2 ga-2">
     <template v-if="mode !== 'span'">
       <v-btn
         variant="outlined"
@@ -85,14 +85,6 @@ function open(each: (typeof named.value)[number]): void {
 </template>
 
 <style scoped>
-.bar {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 10px;
-  align-items: center;
-  margin-bottom: 10px;
-}
-
 strong {
   font: 650 17px var(--display);
   min-width: 138px;

@@ -15,52 +15,34 @@ const most = computed(() => Math.max(1, ...props.lines.map(({ uses }) => uses)))
 </script>
 
 <template>
-  <ol class="worn">
-    <li v-for="line in lines" :key="line.itemId">
-      <span class="gauge-place">
+  <ol class="worn mt-1">
+    <li class="d-grid align-center touch hair-below ga-2" v-for="line in lines" :key="line.itemId">
+      <span class="d-grid align-center justify-items-center">
         <ItemGauge v-if="items.get(line.itemId)" :item="items.get(line.itemId)!" size="small" :rail="false" />
       </span>
-      <RouterLink class="name" :to="`/items/${line.itemId}`">
+      <RouterLink
+        class="name d-grid align-content-center min-w-0 touch ink text-decoration-none"
+        :to="`/items/${line.itemId}`"
+      >
         <span>{{ items.get(line.itemId) ? shortName(items.get(line.itemId)!) : line.mark }}</span>
-        <small v-if="items.get(line.itemId)" class="quiet">{{ kindAndMaker(items.get(line.itemId)!) }}</small>
+        <small v-if="items.get(line.itemId)" class="quiet fine tight">{{
+          kindAndMaker(items.get(line.itemId)!)
+        }}</small>
       </RouterLink>
       <span v-if="most <= MOST_STROKES" class="strokes"><TallyStrokes :count="line.uses" /></span>
       <span v-else class="bar" aria-hidden="true"><i :style="{ width: `${(line.uses / most) * 100}%` }" /></span>
-      <span class="figures count">{{ line.uses }}</span>
+      <span class="figures count text-right font-weight-semibold">{{ line.uses }}</span>
     </li>
   </ol>
 </template>
 
 <style scoped>
-.worn {
-  margin: 4px 0 0;
-}
-
 li {
-  display: grid;
   grid-template-columns: 40px minmax(110px, 1fr) minmax(0, 1.2fr) 34px;
-  gap: 8px;
-  align-items: center;
-  min-height: 44px;
-  border-bottom: 1px solid var(--hair);
 }
 
 li:last-child {
   border-bottom: none;
-}
-
-.gauge-place {
-  display: grid;
-  place-items: center;
-}
-
-.name {
-  display: grid;
-  align-content: center;
-  min-width: 0;
-  min-height: 44px;
-  color: var(--ink);
-  text-decoration: none;
 }
 
 .name span {
@@ -72,21 +54,11 @@ li:last-child {
   text-decoration: underline;
 }
 
-small {
-  font-size: 12px;
-  line-height: 1.2;
-}
-
 .bar i {
   display: block;
   height: 9px;
   min-width: 2px;
   background: var(--ink);
-}
-
-.count {
-  text-align: right;
-  font-weight: 650;
 }
 
 .phone li {

@@ -54,28 +54,30 @@ const others = computed(() => {
 </script>
 
 <template>
-  <section class="left-out" aria-label="Left out, and why">
-    <h2>Left out, and why</h2>
-    <p v-if="rows.length === 0" class="quiet">Nothing that can be planned is left out.</p>
+  <section class="left-out rounded-lg py-2 px-3" aria-label="Left out, and why">
+    <h2 class="lead">Left out, and why</h2>
+    <p v-if="rows.length === 0" class="quiet small tight mt-1">Nothing that can be planned is left out.</p>
     <ul>
-      <li v-for="row in shown" :key="row.item.id">
+      <li class="d-grid align-center hair-below py-2 px-0 ga-2" v-for="row in shown" :key="row.item.id">
         <ItemGauge :item="row.item" size="small" :rail="false" />
         <div>
           <button
             type="button"
-            class="name"
+            class="name d-block font-weight-semibold text-left touch"
             :aria-label="`${callIt(row.item)}: what you say of it`"
             @click="emit('open', row.item.id)"
           >
             {{ shortName(row.item) }}
           </button>
-          <small class="quiet">{{ [kindAndMaker(row.item), apart.get(row.item.id)].filter(Boolean).join(', ') }}</small>
-          <p>
+          <small class="quiet d-block fine tight">{{
+            [kindAndMaker(row.item), apart.get(row.item.id)].filter(Boolean).join(', ')
+          }}</small>
+          <p class="small tight mt-1">
             <strong>{{ row.bold }}</strong> {{ row.sum }}
             {{ row.rescue }}
             <span v-if="row.left.lies" class="quiet"> It’s in the drawer all the same, and is getting used.</span>
           </p>
-          <div class="ways">
+          <div class="d-flex ga-3">
             <button
               v-if="row.left.reason.code === 'crowded out'"
               type="button"
@@ -101,68 +103,32 @@ const others = computed(() => {
     <button v-if="rows.length > shown.length" type="button" class="text-act strong" @click="all = true">
       All {{ rows.length }} of them
     </button>
-    <p v-if="past.length > 0" class="foot">
+    <p v-if="past.length > 0" class="small tight mt-2">
       {{ counted(past.length, 'item') }} {{ past.length === 1 ? 'is' : 'are' }} past
       {{ past.length === 1 ? 'its' : 'their' }} date:
       <RouterLink to="/keep">decide about {{ past.length === 1 ? 'it' : 'them' }}</RouterLink
       >.
     </p>
-    <p v-if="others" class="quiet foot">Not planned: {{ others }}.</p>
+    <p v-if="others" class="quiet small tight mt-2">Not planned: {{ others }}.</p>
   </section>
 </template>
 
 <style scoped>
 .left-out {
   border: 1px solid var(--line);
-  border-radius: 12px;
   background: var(--raised);
-  padding: 10px 14px;
-}
-
-h2 {
-  font-size: 17px;
 }
 
 li {
-  display: grid;
   grid-template-columns: 50px minmax(0, 1fr);
-  gap: 8px;
-  align-items: center;
-  padding: 7px 0;
-  border-bottom: 1px solid var(--hair);
 }
 
 .name {
-  font-weight: 650;
-  text-align: left;
-  min-height: 44px;
   min-width: 44px;
-  display: block;
   margin-bottom: -10px;
 }
 
 .name:hover {
   text-decoration: underline;
-}
-
-small {
-  display: block;
-  font-size: 12.5px;
-  line-height: 1.2;
-}
-
-p {
-  margin: 2px 0 0;
-  font-size: 14px;
-  line-height: 1.3;
-}
-
-.ways {
-  display: flex;
-  gap: 14px;
-}
-
-.foot {
-  margin-top: 8px;
 }
 </style>

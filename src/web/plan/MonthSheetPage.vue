@@ -75,26 +75,26 @@ function print(): void {
       This shows the month of your current plan: what’s in each zone, how often to use it, what comes in and what
       leaves.
     </EmptyPlace>
-    <article v-else class="paper">
+    <article v-else class="paper rounded-lg py-4 px-5">
       <h2>{{ title }}</h2>
-      <p class="quiet figures">
+      <p class="quiet figures my-1">
         {{ counted(weeks.length, 'week') }}, {{ shortDay(weeks[0]?.from ?? today, today) }} to
         {{ shortDay(weeks.at(-1)?.to ?? today, today) }}. One stroke a use; a box for each that is planned.
       </p>
       <section v-for="zone in zones" :key="zone.id" :aria-label="zone.name">
-        <h3>{{ zone.name }}</h3>
+        <h3 class="lead mt-3">{{ zone.name }}</h3>
         <ul>
-          <li v-for="row in zone.rows" :key="row.item.id">
+          <li class="d-grid align-center hair-below ga-2" v-for="row in zone.rows" :key="row.item.id">
             <ItemGauge :item="row.item" size="small" :rail="false" />
             <span>
               <strong>{{ shortName(row.item) }}</strong>
-              <small class="quiet">{{
+              <small class="quiet d-block fine tight">{{
                 [kindAndMaker(row.item), apart.get(row.item.id)].filter(Boolean).join(', ')
               }}</small>
             </span>
             <span class="figures">{{ row.uses > 0 ? rateWords(row.uses, weeksIn(span, month ?? 0)) : 'not yet' }}</span>
-            <span class="boxes" aria-hidden="true"><i v-for="n in row.uses" :key="n" /></span>
-            <small
+            <span class="boxes d-flex flex-wrap ga-1" aria-hidden="true"><i v-for="n in row.uses" :key="n" /></span>
+            <small class="d-block fine tight"
               >{{ row.comes ? 'comes in' : '' }}{{ row.comes && row.goes ? ', ' : ''
               }}{{ row.goes ? 'out at the end' : '' }}</small
             >
@@ -110,35 +110,12 @@ function print(): void {
   max-width: 900px;
   background: var(--raised);
   border: 1px solid var(--line);
-  border-radius: 8px;
-  padding: 16px 22px;
-}
-
-h3 {
-  margin-top: 12px;
-  font-size: 16px;
 }
 
 li {
-  display: grid;
   grid-template-columns: 44px minmax(120px, 1.2fr) 84px minmax(0, 2fr) 90px;
-  gap: 10px;
-  align-items: center;
   min-height: 46px;
-  border-bottom: 1px solid var(--hair);
   break-inside: avoid;
-}
-
-small {
-  display: block;
-  font-size: 12.5px;
-  line-height: 1.2;
-}
-
-.boxes {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 3px;
 }
 
 .boxes i {
@@ -150,10 +127,6 @@ small {
 
 .boxes i:nth-child(5n) {
   margin-right: 6px;
-}
-
-p {
-  margin: 2px 0;
 }
 
 .phone li {

@@ -114,7 +114,7 @@ function open(): void {
 <template>
   <button
     type="button"
-    class="bar"
+    class="bar d-flex position-absolute top-0 align-center rounded-lg text-left overflow-hidden"
     :class="{ unmet: !laid.line.met, dragged: dragged !== null && dragged.by !== 0 }"
     :style="{ left, width }"
     :aria-label="told"
@@ -128,16 +128,21 @@ function open(): void {
     @keydown="emit('key', $event)"
     @click="open"
   >
-    <span class="thing" :style="{ width: `${100 / Math.max(1, shown.to - shown.from)}%` }">
+    <span
+      class="thing d-flex position-relative flex-0-0 align-center min-w-0 py-0 px-1 ga-1"
+      :style="{ width: `${100 / Math.max(1, shown.to - shown.from)}%` }"
+    >
       <ItemGauge :item="item" size="small" :rail="false" />
-      <span class="words">
-        <strong>{{ shortName(item) }}</strong>
-        <small>{{ rate }}</small>
-        <small v-if="apart">{{ apart }}</small>
+      <span class="words min-w-0 tight">
+        <strong class="d-block text-truncate small font-weight-semibold">{{ shortName(item) }}</strong>
+        <small class="d-block text-truncate fine quiet">{{ rate }}</small>
+        <small class="d-block text-truncate fine quiet" v-if="apart">{{ apart }}</small>
       </span>
       <svg v-if="moved" class="pin" viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiPin" /></svg>
     </span>
-    <span v-for="(each, n) in first.slice(1)" :key="n" class="month"><TallyStrokes :count="each" /></span>
+    <span v-for="(each, n) in first.slice(1)" :key="n" class="month min-w-0 py-0 px-2"
+      ><TallyStrokes :count="each"
+    /></span>
   </button>
   <span v-if="hatch" class="hatch" :class="{ open: hatch.open }" :style="{ left: hatch.left, width: hatch.width }" />
   <span v-if="post" class="post" :style="{ left: post }" />
@@ -145,20 +150,12 @@ function open(): void {
 
 <style scoped>
 .bar {
-  position: absolute;
-  top: 0;
   height: 44px;
-  display: flex;
-  align-items: center;
-  padding: 0;
   box-sizing: border-box;
   border: 2px solid var(--drawer);
   border-width: 0 2px 0 0;
-  border-radius: 8px;
   background: var(--raised);
   box-shadow: 0 1px 2px var(--shade);
-  text-align: left;
-  overflow: hidden;
   touch-action: pan-y;
   user-select: none;
 }
@@ -180,13 +177,6 @@ function open(): void {
 }
 
 .thing {
-  position: relative;
-  flex: 0 0 auto;
-  display: flex;
-  align-items: center;
-  gap: 5px;
-  min-width: 0;
-  padding: 0 3px;
   box-sizing: border-box;
 }
 
@@ -194,29 +184,6 @@ function open(): void {
   flex: 0 0 32px;
   min-width: 0;
   zoom: 0.86;
-}
-
-.words {
-  min-width: 0;
-  line-height: 1.1;
-}
-
-.words strong,
-.words small {
-  display: block;
-  white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
-}
-
-.words strong {
-  font-size: 13px;
-  font-weight: 650;
-}
-
-.words small {
-  font-size: 12px;
-  color: var(--quiet);
 }
 
 .pin {
@@ -230,8 +197,6 @@ function open(): void {
 
 .month {
   flex: 1 1 0;
-  min-width: 0;
-  padding: 0 6px;
 }
 
 .hatch {

@@ -70,25 +70,37 @@ function unfold(zoneId: string): void {
 </script>
 
 <template>
-  <div class="drawer" role="group" aria-label="The drawer, month by month" :style="{ '--months': span.months.length }">
-    <div class="frame">
+  <div
+    class="drawer rounded-lg overflow-x-auto"
+    role="group"
+    aria-label="The drawer, month by month"
+    :style="{ '--months': span.months.length }"
+  >
+    <div class="frame position-relative pa-2">
       <div class="heads">
-        <p class="aside quiet">{{ bare.length > 0 ? `${bare.join(', ')}: as they are` : '' }}</p>
-        <p v-for="(name, month) in span.months" :key="name" class="head figures">
+        <p class="aside quiet d-block fine tight pe-2">
+          {{ bare.length > 0 ? `${bare.join(', ')}: as they are` : '' }}
+        </p>
+        <p v-for="(name, month) in span.months" :key="name" class="head figures tight">
           <strong>{{ monthHead(span, month, today).name }}</strong>
-          <small class="quiet"
+          <small class="quiet d-block fine tight"
             >{{ counted(wearDays(month), 'wear day') }} {{ monthHead(span, month, today).from }}</small
           >
         </p>
       </div>
-      <section v-for="zone in shown" :key="zone.zoneId" class="zone" :aria-label="nameOf(zone.zoneId)">
-        <div class="label">
+      <section
+        v-for="zone in shown"
+        :key="zone.zoneId"
+        class="zone rounded-lg mt-2 pa-2"
+        :aria-label="nameOf(zone.zoneId)"
+      >
+        <div class="tight pe-2">
           <h3>{{ nameOf(zone.zoneId) }}</h3>
-          <small class="quiet">{{ partWords(partOf(zone.zoneId)) }}</small>
+          <small class="quiet d-block fine">{{ partWords(partOf(zone.zoneId)) }}</small>
           <button
             v-if="zone.staying.length > 0 || unfolded.has(zone.zoneId)"
             type="button"
-            class="fold text-act strong"
+            class="text-act strong fine text-left"
             :aria-expanded="unfolded.has(zone.zoneId)"
             @click="unfold(zone.zoneId)"
           >
@@ -99,7 +111,7 @@ function unfold(zoneId: string): void {
             }}
           </button>
         </div>
-        <div class="lanes">
+        <div class="lanes d-grid align-content-start position-relative ga-1">
           <div v-for="(lane, n) in zone.lanes" :key="n" class="lane">
             <template v-for="{ laid, item } in thingsOf(lane)" :key="item.id">
               <PlanBar
@@ -129,7 +141,7 @@ function unfold(zoneId: string): void {
         <span
           v-for="mark in marks"
           :key="mark.words"
-          class="mark"
+          class="mark position-absolute top-0"
           :style="{ left: `${100 * placeOf(span, mark.day)}%` }"
           :title="dayMarkWords(mark, today)"
         />
@@ -141,15 +153,11 @@ function unfold(zoneId: string): void {
 <style scoped>
 .drawer {
   border: 1px solid var(--line);
-  border-radius: 12px;
   background: var(--drawer);
-  overflow-x: auto;
 }
 
 .frame {
-  position: relative;
   min-width: calc(118px + var(--months) * 92px);
-  padding: 8px 8px 10px;
   box-sizing: border-box;
 }
 
@@ -164,59 +172,20 @@ function unfold(zoneId: string): void {
   padding: 0 6px 4px;
 }
 
-.head {
-  margin: 0;
-  line-height: 1.2;
-}
-
 .head strong {
   font: 650 14.5px var(--display);
 }
 
-.head small,
-.aside {
-  display: block;
-  font-size: 12px;
-  line-height: 1.2;
-}
-
-.aside {
-  margin: 0;
-  padding-right: 8px;
-}
-
 .zone {
-  padding: 6px;
-  margin-top: 6px;
-  border-radius: 10px;
   background: var(--inset);
   box-shadow: inset 0 1px 3px var(--shade);
-}
-
-.label {
-  padding-right: 8px;
-  line-height: 1.2;
 }
 
 h3 {
   font-size: 14.5px;
 }
 
-.label small {
-  display: block;
-  font-size: 12px;
-}
-
-.fold {
-  font-size: 12.5px;
-  text-align: left;
-}
-
 .lanes {
-  display: grid;
-  gap: 3px;
-  align-content: start;
-  position: relative;
   z-index: 1;
   background: repeating-linear-gradient(
     to right,
@@ -241,8 +210,6 @@ h3 {
 }
 
 .mark {
-  position: absolute;
-  top: 0;
   bottom: 0;
   width: 2px;
   margin-left: -1px;

@@ -104,22 +104,26 @@ async function store(): Promise<void> {
 <template>
   <FormDialog :title="fullName(item)" :draft="draft" act="Save" :width="620" @close="emit('close')" @store="store">
     <template #head>
-      <div class="head">
+      <div class="head d-flex align-center ga-4">
         <ItemGauge :item="item" size="middle" />
         <div>
           <h2 tabindex="-1">{{ fullName(item) }}</h2>
-          <p class="quiet">{{ kindAndMaker(item) }}</p>
-          <p>{{ needs }}</p>
+          <p class="quiet mt-1">{{ kindAndMaker(item) }}</p>
+          <p class="mt-1">{{ needs }}</p>
           <template v-if="line"
-            ><p v-for="words in lineWords(line, plan.made.span, today)" :key="words">{{ words }}</p></template
+            ><p class="mt-1" v-for="words in lineWords(line, plan.made.span, today)" :key="words">
+              {{ words }}
+            </p></template
           >
-          <p v-else>It isn’t in the drawer in this plan, which ends on {{ shortDay(endOf(plan.made.span), today) }}.</p>
+          <p class="mt-1" v-else>
+            It isn’t in the drawer in this plan, which ends on {{ shortDay(endOf(plan.made.span), today) }}.
+          </p>
         </div>
       </div>
     </template>
     <fieldset>
-      <legend>In the drawer</legend>
-      <div class="choices">
+      <legend class="font-weight-semibold pa-0">In the drawer</legend>
+      <div class="choices d-flex flex-wrap my-1 mx-0 ga-2">
         <button
           v-for="(month, n) in months"
           :key="month"
@@ -132,7 +136,7 @@ async function store(): Promise<void> {
           {{ monthNameWords(month) }}{{ moves.has(month) ? ' ·' : '' }}
         </button>
       </div>
-      <div class="choices">
+      <div class="choices d-flex flex-wrap my-1 mx-0 ga-2">
         <v-btn variant="outlined" color="primary" :disabled="!mayShift.earlier" @click="shift(-1)"
           >A month earlier</v-btn
         >
@@ -152,7 +156,7 @@ async function store(): Promise<void> {
       :options="['plan', 'in', 'no']"
       :words="{ plan: 'let the plan decide', in: 'always include', no: 'not now' }"
     />
-    <div class="two">
+    <div class="two d-grid ga-2">
       <v-text-field
         v-model="typed.mostAWeek"
         inputmode="numeric"
@@ -175,41 +179,7 @@ async function store(): Promise<void> {
 </template>
 
 <style scoped>
-.head {
-  display: flex;
-  gap: 16px;
-  align-items: center;
-}
-
-.head p {
-  margin: 2px 0 0;
-}
-
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
-}
-
-legend {
-  font-weight: 650;
-  padding: 0;
-}
-
-.choices {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  margin: 4px 0;
-}
-
 .two {
-  display: grid;
   grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
-  gap: 10px;
-}
-
-p {
-  margin: 0;
 }
 </style>

@@ -80,14 +80,14 @@ function drop(id: string): void {
       />
     </template>
     <ul>
-      <li v-for="kind in kinds" :key="kind.id">
+      <li class="d-flex justify-space-between align-center touch hair-below" v-for="kind in kinds" :key="kind.id">
         <span
           ><strong>{{ kind.name }}</strong>
-          <small class="quiet figures"
+          <small class="quiet figures d-block small"
             >{{ times(paceOf(kind.id)) }} a wear day,
             {{ kind.said ? 'as you said' : kind.learned === null ? 'not learned yet' : 'as learned' }}</small
           >
-          <small v-for="rest in kind.breaks" :key="rest.id" class="rest">
+          <small v-for="rest in kind.breaks" :key="rest.id" class="rest d-block small">
             rests {{ stretchWords({ earliest: rest.from as Day, latest: rest.to as Day }, today) }}
             <button
               type="button"
@@ -104,22 +104,3 @@ function drop(id: string): void {
     </ul>
   </FormDialog>
 </template>
-
-<style scoped>
-li {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  min-height: 44px;
-  border-bottom: 1px solid var(--hair);
-}
-
-small {
-  display: block;
-  font-size: 13px;
-}
-
-p {
-  margin: 0;
-}
-</style>

@@ -8,46 +8,34 @@ defineProps<{ marks: readonly PlanMark[]; today: Day }>()
 </script>
 
 <template>
-  <dl class="legend" aria-label="Marks">
-    <div>
+  <dl class="legend small mt-2 py-0 px-3" aria-label="Marks">
+    <div class="d-grid align-center">
       <dt><TallyStrokes :count="6" /></dt>
       <dd>uses planned, month by month</dd>
     </div>
-    <div>
+    <div class="d-grid align-center">
       <dt><span class="hatch" /></dt>
       <dd>finished: the likely days</dd>
     </div>
-    <div>
-      <dt><span class="post" /></dt>
+    <div class="d-grid align-center">
+      <dt><span class="post d-block ms-3" /></dt>
       <dd>use by, or the end of its project</dd>
     </div>
-    <div>
+    <div class="d-grid align-center">
       <dt><span class="hollow" /></dt>
       <dd>in the drawer, but short of its goal</dd>
     </div>
-    <div v-for="mark in marks" :key="mark.words">
-      <dt><span class="mark" /></dt>
+    <div class="d-grid align-center" v-for="mark in marks" :key="mark.words">
+      <dt><span class="mark d-block ms-3" /></dt>
       <dd>{{ dayMarkWords(mark, today) }}</dd>
     </div>
   </dl>
 </template>
 
 <style scoped>
-.legend {
-  margin: 10px 0 0;
-  padding: 0 14px;
-  font-size: 13px;
-}
-
 .legend div {
-  display: grid;
   grid-template-columns: 48px 1fr;
-  align-items: center;
   min-height: 24px;
-}
-
-dd {
-  margin: 0;
 }
 
 .hatch,
@@ -70,10 +58,8 @@ dd {
 
 .post,
 .mark {
-  display: block;
   width: 3px;
   height: 16px;
-  margin-left: 14px;
   background: var(--alarm);
 }
 

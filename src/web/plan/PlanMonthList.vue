@@ -62,31 +62,35 @@ function lay(itemId: string, month: number): boolean {
 </script>
 
 <template>
-  <section v-for="zone in shown" :key="zone.id" class="zone" :aria-label="zone.name">
-    <header>
-      <h3>{{ zone.name }}</h3>
-      <small class="quiet">{{ zone.quality }}</small>
+  <section v-for="zone in shown" :key="zone.id" class="zone rounded-lg mb-2 pa-2" :aria-label="zone.name">
+    <header class="d-flex justify-space-between align-baseline">
+      <h3 class="lead">{{ zone.name }}</h3>
+      <small class="quiet d-block fine tight">{{ zone.quality }}</small>
     </header>
     <ul>
       <li v-for="row in zone.rows" :key="row.item.id">
-        <button type="button" class="row" @click="$emit('open', row.item.id)">
+        <button
+          type="button"
+          class="row d-grid align-center w-100 text-left hair-below ga-2"
+          @click="$emit('open', row.item.id)"
+        >
           <ItemGauge :item="row.item" size="small" :rail="false" />
           <span class="words">
-            <strong>{{ shortName(row.item) }}</strong>
-            <small class="quiet"
+            <strong class="d-block">{{ shortName(row.item) }}</strong>
+            <small class="quiet d-block fine tight"
               >{{ [apart.get(row.item.id), row.item.category].filter(Boolean).join(' · ')
               }}{{ row.comes ? ' · comes in' : '' }}{{ moved.has(row.item.id) ? ' · your choice' : '' }}</small
             >
-            <small v-if="row.done">{{ row.done }}</small>
+            <small class="d-block fine tight" v-if="row.done">{{ row.done }}</small>
           </span>
-          <span class="rate figures"
+          <span class="rate figures small text-right"
             ><span>{{ row.uses > 0 ? rateWords(row.uses, weeksIn(plan.made.span, month)) : 'not yet' }}</span
             ><TallyStrokes :count="row.uses"
           /></span>
         </button>
       </li>
     </ul>
-    <p v-if="zone.leave.length > 0" class="leave">
+    <p v-if="zone.leave.length > 0" class="small mt-2 mb-1">
       {{ counted(zone.leave.length, 'item') }} out: {{ zone.leave.map((item) => callIt(item)).join(', ') }}
     </p>
   </section>
@@ -96,54 +100,18 @@ function lay(itemId: string, month: number): boolean {
 .zone {
   background: var(--raised);
   border: 1px solid var(--line);
-  border-radius: 10px;
-  padding: 6px 10px;
-  margin-bottom: 10px;
-}
-
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-}
-
-h3 {
-  font-size: 16px;
 }
 
 .row {
-  display: grid;
   grid-template-columns: 48px minmax(0, 1fr) minmax(0, auto);
-  gap: 8px;
-  align-items: center;
-  width: 100%;
   min-height: 52px;
-  text-align: left;
-  border-bottom: 1px solid var(--hair);
-}
-
-.words strong {
-  display: block;
-}
-
-small {
-  display: block;
-  font-size: 12.5px;
-  line-height: 1.2;
 }
 
 .rate {
   max-width: 130px;
-  font-size: 13px;
-  text-align: right;
 }
 
 .rate :deep(.tally) {
   margin-left: auto;
-}
-
-.leave {
-  margin: 6px 0 4px;
-  font-size: 13.5px;
 }
 </style>

@@ -32,12 +32,12 @@ const state = computed(() => {
 </script>
 
 <template>
-  <section class="news" aria-label="Your current plan">
+  <section class="news prose mb-2 py-1 px-3" aria-label="Your current plan">
     <p>
       <strong>{{ stopped(`Current plan, since ${shortDay(inForce.adoptedOn, today)}`) }}</strong> {{ adopted }}
       {{ state }}
     </p>
-    <ul v-if="sentences.length > 0" class="bulleted">
+    <ul v-if="sentences.length > 0" class="bulleted mt-1 ps-4">
       <li v-for="words in shown" :key="words">{{ words }}</li>
     </ul>
     <button v-if="sentences.length > shown.length" type="button" class="text-act strong" @click="all = true">
@@ -49,17 +49,5 @@ const state = computed(() => {
 <style scoped>
 .news {
   border-left: 5px solid var(--primary);
-  padding: 4px 14px;
-  margin-bottom: 10px;
-  max-width: 92ch;
-}
-
-p {
-  margin: 0;
-}
-
-ul {
-  margin: 4px 0 0;
-  padding-left: 18px;
 }
 </style>

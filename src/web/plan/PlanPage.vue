@@ -146,8 +146,8 @@ const layIt = { words: 'Arrange the drawer from it', act: () => void router.push
     </EmptyPlace>
     <template v-else>
       <PlanNewsList v-if="answer.inForce" :in-force="answer.inForce" :today="today" :kept="plan.kept" />
-      <div class="outcome" role="status">
-        <p class="figures">
+      <div class="outcome d-flex flex-wrap align-center touch mb-2 gr-2 gc-4" role="status">
+        <p class="figures prose">
           <strong>{{ outcomeWords(plan.outcome, plan.made.span, today) }}</strong>
           {{ solving ? 'A first draft; a better one is being looked for.' : qualityWords(plan.parts, zoneName) }}
           <template v-if="trouble === 'no solver'"
@@ -156,7 +156,7 @@ const layIt = { words: 'Arrange the drawer from it', act: () => void router.push
           >
           <template v-if="trouble === 'broken'">The search for a better plan failed; the draft stays.</template>
         </p>
-        <span v-if="solving" class="solving">
+        <span v-if="solving" class="solving d-flex align-center ga-2">
           <v-progress-linear :model-value="100 * (progress ?? 0)" color="primary" aria-label="Making the plan" />
           <v-btn variant="text" @click="page.cancel">Stop</v-btn>
         </span>
@@ -171,18 +171,18 @@ const layIt = { words: 'Arrange the drawer from it', act: () => void router.push
           >Make it again</v-btn
         >
       </div>
-      <p v-for="words in otherwise" :key="words.words" class="otherwise">
+      <p v-for="words in otherwise" :key="words.words" class="d-inline-block mb-1 me-4">
         {{ words.words }}
-        <button type="button" class="link text-act strong" @click="page.change(words.back)">As it was</button>
+        <button type="button" class="text-act strong me-3" @click="page.change(words.back)">As it was</button>
       </p>
-      <div class="plan" :data-breaches="page.breaches.value">
+      <div class="plan d-grid align-start ga-3" :data-breaches="page.breaches.value">
         <template v-if="mobile">
-          <div class="months" role="group" aria-label="Which month">
+          <div class="months d-flex overflow-x-auto pb-2 ga-2" role="group" aria-label="Which month">
             <button
               v-for="(each, n) in plan.made.span.months"
               :key="each"
               type="button"
-              class="choice"
+              class="choice flex-0-0"
               :aria-pressed="month === n"
               @click="month = n"
             >
@@ -241,12 +241,12 @@ const layIt = { words: 'Arrange the drawer from it', act: () => void router.push
         <button
           v-if="moved.size > 0"
           type="button"
-          class="link text-act strong"
+          class="text-act strong me-3"
           @click="changes.run('POST', '/plan/moves/clear', { changeId: newId() })"
         >
           Undo all my moves
         </button>
-        <button v-if="answer.inForce" type="button" class="link text-act strong" @click="endPlan(answer.inForce.id)">
+        <button v-if="answer.inForce" type="button" class="text-act strong me-3" @click="endPlan(answer.inForce.id)">
           Remove the current plan
         </button>
       </p>
@@ -277,56 +277,19 @@ const layIt = { words: 'Arrange the drawer from it', act: () => void router.push
 </template>
 
 <style scoped>
-.outcome {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 16px;
-  align-items: center;
-  min-height: 44px;
-  margin-bottom: 8px;
-}
-
 .outcome p {
   flex: 1 1 420px;
-  margin: 0;
-  max-width: 92ch;
 }
 
 .solving {
-  display: flex;
-  align-items: center;
-  gap: 8px;
   flex: 0 1 260px;
 }
 
-.otherwise {
-  display: inline-block;
-  margin: 0 18px 4px 0;
-}
-
 .plan {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) 290px;
-  gap: 12px;
-  align-items: start;
 }
 
 .phone .plan {
   grid-template-columns: minmax(0, 1fr);
-}
-
-.months {
-  display: flex;
-  gap: 6px;
-  overflow-x: auto;
-  padding-bottom: 6px;
-}
-
-.months .choice {
-  flex: 0 0 auto;
-}
-
-.link {
-  margin-right: 14px;
 }
 </style>

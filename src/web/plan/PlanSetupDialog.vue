@@ -52,9 +52,3 @@ function set(): void {
     <v-checkbox v-model="typed.careful" label="Cautious: plan for more uses, enough 9 times in 10" />
   </FormDialog>
 </template>
-
-<style scoped>
-p {
-  margin: 0;
-}
-</style>

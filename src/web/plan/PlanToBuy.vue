@@ -29,8 +29,8 @@ const range = computed(() => {
     class="kept"
     :style="{ left: `${(100 * place.from) / months}%`, width: `${(100 * (months - place.from)) / months}%` }"
   >
-    <strong>To buy: {{ kind?.name }}</strong>
-    <small>needed {{ range }}</small>
+    <strong class="small">To buy: {{ kind?.name }}</strong>
+    <small class="d-block fine quiet">needed {{ range }}</small>
   </RouterLink>
 </template>
 
@@ -48,15 +48,5 @@ const range = computed(() => {
   line-height: 1.2;
   overflow: hidden;
   white-space: nowrap;
-}
-
-small {
-  display: block;
-  font-size: 12px;
-  color: var(--quiet);
-}
-
-strong {
-  font-size: 13px;
 }
 </style>

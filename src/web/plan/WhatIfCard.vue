@@ -26,18 +26,23 @@ const spread = computed(() =>
 </script>
 
 <template>
-  <article class="card" :class="{ now }" :aria-label="title" :aria-busy="waiting">
-    <header>
+  <article class="card min-w-0 py-2 px-3" :class="{ now }" :aria-label="title" :aria-busy="waiting">
+    <header class="d-flex align-center touch ga-2">
       <h3>{{ title }}</h3>
       <template v-if="!now && outcome">
-        <button type="button" class="link text-act strong" :aria-label="`Use this: ${title}`" @click="$emit('take')">
+        <button
+          type="button"
+          class="text-act strong small text-no-wrap"
+          :aria-label="`Use this: ${title}`"
+          @click="$emit('take')"
+        >
           Use this
         </button>
       </template>
       <button
         v-if="!now"
         type="button"
-        class="link text-act strong quiet"
+        class="text-act strong quiet small text-no-wrap"
         :aria-label="`Drop: ${title}`"
         @click="$emit('drop')"
       >
@@ -45,39 +50,30 @@ const spread = computed(() =>
       </button>
     </header>
     <template v-if="outcome && spread">
-      <div class="scale" aria-hidden="true">
-        <span class="of" :style="{ width: spread.of }" />
-        <span class="likely" :style="{ width: spread.high }" />
-        <span class="sure" :style="{ width: spread.low }" />
+      <div class="scale position-relative mt-1 mb-2 mx-0" aria-hidden="true">
+        <span class="of position-absolute top-0" :style="{ width: spread.of }" />
+        <span class="likely position-absolute top-0" :style="{ width: spread.high }" />
+        <span class="sure position-absolute top-0" :style="{ width: spread.low }" />
       </div>
-      <p class="figures">
+      <p class="figures small tight">
         <strong>{{ rangeOf(outcome.low, outcome.high) }} of {{ outcome.of }}</strong> at the goal
       </p>
-      <p class="figures">
+      <p class="figures small tight">
         {{ spoilWords(outcome, currency) }} About {{ moneyShort(outcome.usedUp, currency) }} used up.
       </p>
-      <p v-for="words in otherwise" :key="words">{{ words }}</p>
+      <p class="small tight" v-for="words in otherwise" :key="words">{{ words }}</p>
     </template>
-    <p v-else class="quiet">{{ waiting ? 'Being made …' : 'It couldn’t be made.' }}</p>
+    <p v-else class="quiet small tight">{{ waiting ? 'Being made …' : 'It couldn’t be made.' }}</p>
   </article>
 </template>
 
 <style scoped>
 .card {
-  padding: 8px 14px 10px;
   border-left: 1px solid var(--hair);
-  min-width: 0;
 }
 
 .card.now {
   box-shadow: inset 0 4px 0 var(--primary);
-}
-
-header {
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  min-height: 44px;
 }
 
 h3 {
@@ -85,25 +81,12 @@ h3 {
   font-size: 15px;
 }
 
-.link {
-  font-size: 14px;
-  white-space: nowrap;
-}
-
-.link.quiet {
-  color: var(--quiet);
-}
-
 .scale {
-  position: relative;
   height: 14px;
-  margin: 2px 0 6px;
 }
 
 .scale span {
-  position: absolute;
   left: 0;
-  top: 0;
   bottom: 0;
   box-sizing: border-box;
 }
@@ -120,12 +103,6 @@ h3 {
 
 .sure {
   background: var(--ink);
-}
-
-p {
-  margin: 0;
-  font-size: 14px;
-  line-height: 1.3;
 }
 
 p strong {

@@ -85,9 +85,9 @@ function otherwise(other: ShownPlan | null | undefined): string[] {
 </script>
 
 <template>
-  <section class="strip" aria-label="What if">
-    <div class="lead">
-      <h2>What if</h2>
+  <section class="strip d-grid rounded-lg overflow-hidden mt-3" aria-label="What if">
+    <div class="lead pa-3">
+      <h2 class="lead mb-2">What if</h2>
       <v-btn variant="outlined" color="primary" @click="asking = true">Ask another</v-btn>
     </div>
     <WhatIfCard title="This plan" :outcome="plan.outcome" :most="most" :currency="answer.currency" now />
@@ -117,22 +117,9 @@ function otherwise(other: ShownPlan | null | undefined): string[] {
 
 <style scoped>
 .strip {
-  display: grid;
   grid-template-columns: 130px repeat(auto-fit, minmax(200px, 1fr));
-  margin-top: 12px;
   border: 1px solid var(--line);
-  border-radius: 12px;
   background: var(--raised);
-  overflow: hidden;
-}
-
-.lead {
-  padding: 12px 14px;
-}
-
-h2 {
-  font-size: 17px;
-  margin-bottom: 8px;
 }
 
 .phone .strip {

@@ -9,8 +9,8 @@ defineProps<{ project: ProjectView }>()
 </script>
 
 <template>
-  <details class="sheet closed">
-    <summary>
+  <details class="sheet closed mb-2 py-1 px-4">
+    <summary class="d-flex touch flex-wrap align-center gr-1 gc-3">
       <strong>{{ project.name }}</strong>
       <span class="quiet figures"
         >{{ SHAPE_NAMES[project.shape] }}, {{ reachedWords(project) }}, closed
@@ -19,7 +19,7 @@ defineProps<{ project: ProjectView }>()
     </summary>
     <p>
       <RouterLink
-        class="finale"
+        class="d-inline-flex align-center touch"
         :to="{
           path: '/look-back/span',
           query: {
@@ -32,7 +32,7 @@ defineProps<{ project: ProjectView }>()
         >Its sheet, from first day to wrap-up</RouterLink
       >
     </p>
-    <p v-if="project.lessons" class="lessons">{{ project.lessons }}</p>
+    <p v-if="project.lessons" class="lessons prose my-1">{{ project.lessons }}</p>
     <ul class="bulleted">
       <li v-for="stay in project.stays.filter((each) => !each.goal.beside)" :key="stay.stayId" class="figures">
         <RouterLink :to="`/items/${stay.item.id}`">{{ stay.goal.partName ?? shortName(stay.item) }}</RouterLink>,
@@ -43,28 +43,11 @@ defineProps<{ project: ProjectView }>()
 </template>
 
 <style scoped>
-.closed {
-  padding: 4px 16px;
-  margin-bottom: 7px;
-}
-
 summary {
-  min-height: 44px;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 12px;
-  align-items: center;
   cursor: pointer;
 }
 
 .lessons {
-  margin: 4px 0;
-  max-width: 80ch;
   white-space: pre-line;
-}
-.finale {
-  display: inline-flex;
-  align-items: center;
-  min-height: 44px;
 }
 </style>

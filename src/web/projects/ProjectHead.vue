@@ -25,7 +25,7 @@ const even = computed(() =>
 </script>
 
 <template>
-  <header>
+  <header class="d-flex flex-wrap align-baseline gr-2 gc-3">
     <h2 :id="`project-${project.id}`" tabindex="-1">{{ project.name }}</h2>
     <p class="words figures">
       {{ reachedWords(project) }}, {{ project.onTheGo }} on the go{{
@@ -39,12 +39,12 @@ const even = computed(() =>
     <v-btn variant="outlined" color="primary" @click="emit('choose')">Choose a set</v-btn>
     <v-btn variant="outlined" color="primary" @click="emit('rollIn')">Roll something in</v-btn>
   </header>
-  <p class="rules">
+  <p class="rules prose my-1">
     <strong>{{ SHAPE_NAMES[project.shape] }}.</strong> {{ rules }} {{ even }}
     <button type="button" class="link text-act strong" @click="emit('edit')">Edit project</button>
     <button type="button" class="link text-act strong" @click="emit('finale')">Wrap up</button>
   </p>
-  <p class="quiet reckon figures">
+  <p class="quiet figures small mb-2">
     Estimated with {{ perWeek }} {{ plural(perWeek, 'wear day') }} a week,
     {{
       weekLearnedFrom > 0
@@ -52,27 +52,14 @@ const even = computed(() =>
         : 'as you planned them in Settings'
     }}.
   </p>
-  <p v-for="overload in project.overloads" :key="overload.categoryId" class="overload figures">
+  <p v-for="overload in project.overloads" :key="overload.categoryId" class="overload figures prose mb-2 py-2 px-3">
     {{ overloadWords(overload, today) }}
   </p>
 </template>
 
 <style scoped>
-header {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  gap: 6px 12px;
-}
-
 .words {
   flex: 1 1 300px;
-  margin: 0;
-}
-
-.rules {
-  margin: 2px 0;
-  max-width: 92ch;
 }
 
 .link {
@@ -80,15 +67,7 @@ header {
   margin-left: 8px;
 }
 
-.reckon {
-  font-size: 13px;
-  margin: 0 0 8px;
-}
-
 .overload {
-  margin: 0 0 8px;
-  padding: 6px 12px;
   border-left: 5px solid var(--attention);
-  max-width: 92ch;
 }
 </style>

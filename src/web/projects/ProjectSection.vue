@@ -61,7 +61,7 @@ async function rollOut(stay: StayView, reason: 'met' | 'finished' | 'left unfini
       @choose="choosing = true"
       @finale="finale = true"
     />
-    <div v-for="stay in met" :key="stay.stayId" class="met">
+    <div v-for="stay in met" :key="stay.stayId" class="met rounded-lg mb-2">
       <StayRow :stay="stay" :today="today">
         <v-btn
           variant="outlined"
@@ -106,17 +106,17 @@ async function rollOut(stay: StayView, reason: 'met' | 'finished' | 'left unfini
     <p v-if="going.length + met.length === 0" class="quiet">
       Nothing in it yet. Choose several at once, or roll items in one by one.
     </p>
-    <p v-if="beside.length > 0" class="beside">
+    <p v-if="beside.length > 0">
       No goal:
-      <span v-for="stay in beside" :key="stay.stayId" class="figures">
+      <span v-for="stay in beside" :key="stay.stayId" class="figures me-3">
         <RouterLink :to="`/items/${stay.item.id}`">{{ shortName(stay.item) }}</RouterLink> ({{
           usesWords(stay.goal.uses)
         }})
-        <button type="button" class="stop text-act" @click="rollOut(stay, 'left unfinished')">no longer</button>
+        <button type="button" class="stop text-act px-2" @click="rollOut(stay, 'left unfinished')">no longer</button>
       </span>
     </p>
-    <details v-if="out.length > 0" class="out">
-      <summary>Rolled out ({{ out.length }})</summary>
+    <details v-if="out.length > 0" class="out mt-3">
+      <summary class="touch font-weight-semibold">Rolled out ({{ out.length }})</summary>
       <ul class="bulleted">
         <li v-for="stay in out" :key="stay.stayId">
           <RouterLink :to="`/items/${stay.item.id}`">{{ nameOf(stay) }}</RouterLink>, {{ stay.outReason
@@ -155,25 +155,9 @@ async function rollOut(stay: StayView, reason: 'met' | 'finished' | 'left unfini
 
 .met {
   border-left: 6px solid var(--done);
-  border-radius: 10px;
-  margin-bottom: 8px;
-}
-
-.beside span {
-  margin-right: 12px;
-}
-
-.stop {
-  padding: 0 6px;
-}
-
-.out {
-  margin-top: 14px;
 }
 
 .out summary {
-  min-height: 44px;
   cursor: pointer;
-  font-weight: 600;
 }
 </style>

@@ -66,7 +66,7 @@ function search(): void {
     :acts="[{ words: 'Up next', act: () => (picking = 'short list') }]"
   />
   <template v-if="answer">
-    <p v-if="answer.plan?.askFresh" class="plan-news">
+    <p v-if="answer.plan?.askFresh" class="plan-news prose py-1 px-3">
       {{ planWords(answer.plan.otherwise) }}
       <RouterLink to="/projects/plan">See the plan</RouterLink>
     </p>
@@ -122,7 +122,5 @@ function search(): void {
 <style scoped>
 .plan-news {
   border-left: 5px solid var(--primary);
-  padding: 4px 14px;
-  max-width: 92ch;
 }
 </style>

@@ -89,7 +89,7 @@ async function store(): Promise<void> {
         <template #default="{ item }">
           <button
             type="button"
-            class="one"
+            class="one d-flex align-center w-100 rounded-lg text-left small mb-1 py-1 px-2 ga-2"
             :class="{ chosen: typed.chosen.includes(item.id) }"
             :aria-pressed="typed.chosen.includes(item.id)"
             :aria-label="[callIt(item), twins.get(item.id)].filter(Boolean).join(', ')"
@@ -98,7 +98,7 @@ async function store(): Promise<void> {
             <ItemGauge :item="item" size="small" :rail="false" />
             <span
               ><strong>{{ shortName(item) }}</strong
-              ><span class="quiet">{{ caption(item) }}</span></span
+              ><span class="quiet d-block fine">{{ caption(item) }}</span></span
             >
           </button>
         </template>
@@ -129,26 +129,12 @@ async function store(): Promise<void> {
 }
 
 .one {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  width: 100%;
   min-height: 52px;
-  margin-bottom: 4px;
-  padding: 2px 8px;
   border: 1px solid var(--hair);
-  border-radius: 8px;
-  text-align: left;
-  font-size: 13.5px;
 }
 
 .one.chosen {
   border: 2px solid var(--primary);
   background: var(--inset);
-}
-
-.one .quiet {
-  display: block;
-  font-size: 12.5px;
 }
 </style>

@@ -28,9 +28,11 @@ const { answer: list } = useRead<ShortListAnswer>(
     @close="emit('close')"
   >
     <ul v-if="list">
-      <li v-for="row in list.items" :key="row.item.id">
-        <div class="drawn"><ItemGauge :item="row.item" size="middle" :rail="false" /></div>
-        <span class="words">
+      <li class="d-grid align-center hair-below py-2 px-0 ga-3" v-for="row in list.items" :key="row.item.id">
+        <div class="drawn d-grid align-center justify-items-center">
+          <ItemGauge :item="row.item" size="middle" :rail="false" />
+        </div>
+        <span class="words d-grid">
           <strong>{{ shortName(row.item) }}</strong>
           <span class="quiet">{{ kindAndMaker(row.item) }}{{ row.sameCategory ? ', same type' : '' }}</span>
           <span>{{ row.reasons.map((reason) => whyWords(reason, new Map(), today)).join(' ') }}</span>
@@ -43,7 +45,9 @@ const { answer: list } = useRead<ShortListAnswer>(
           >Roll in</v-btn
         >
       </li>
-      <li v-if="list.items.length === 0" class="quiet">Nothing is urgent. Choose what you like.</li>
+      <li v-if="list.items.length === 0" class="quiet d-grid align-center hair-below py-2 px-0 ga-3">
+        Nothing is urgent. Choose what you like.
+      </li>
     </ul>
     <LessonsHere :category-ids="(list?.items ?? []).map((row) => row.item.categoryId)" />
     <template #acts>
@@ -54,21 +58,7 @@ const { answer: list } = useRead<ShortListAnswer>(
 
 <style scoped>
 li {
-  display: grid;
   grid-template-columns: 180px 1fr auto;
-  gap: 14px;
-  align-items: center;
-  padding: 8px 0;
-  border-bottom: 1px solid var(--hair);
-}
-
-.drawn {
-  display: grid;
-  place-items: center;
-}
-
-.words {
-  display: grid;
 }
 
 .phone li {

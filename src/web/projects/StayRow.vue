@@ -22,10 +22,10 @@ const rail = computed(() => railOf(props.stay.goal))
 </script>
 
 <template>
-  <div class="row sheet">
-    <div class="drawn"><ItemGauge :item="stay.item" size="small" /></div>
+  <div class="row sheet d-grid align-center mb-2 py-2 ps-3 pe-2 gr-1 gc-4">
+    <div class="d-grid align-center justify-items-center"><ItemGauge :item="stay.item" size="small" /></div>
     <div class="words">
-      <div class="head">
+      <div class="head d-flex flex-wrap align-baseline gr-0 gc-3">
         <RouterLink :to="`/items/${stay.item.id}`">{{
           [stay.goal.partName, shortName(stay.item)].filter(Boolean).join(', ')
         }}</RouterLink>
@@ -37,7 +37,7 @@ const rail = computed(() => railOf(props.stay.goal))
       </p>
     </div>
     <GoalRail v-if="rail" class="rail" :rail="rail" :upright="false" :length="RAIL_LENGTH" size="middle" />
-    <div class="acts">
+    <div class="acts d-flex flex-wrap justify-end gr-1 gc-2">
       <slot />
       <v-btn
         variant="text"
@@ -52,32 +52,15 @@ const rail = computed(() => railOf(props.stay.goal))
     <div v-if="opened" class="opened">
       <p class="figures">{{ paceWords(stay.goal, stay.outlook, today) }}</p>
       <p class="quiet">{{ stay.item.lifecycle === 'finished' ? 'Finished.' : `${goodTo(stay.item, today)}.` }}</p>
-      <div class="acts"><slot name="more" /></div>
+      <div class="acts d-flex flex-wrap justify-end gr-1 gc-2"><slot name="more" /></div>
     </div>
   </div>
 </template>
 
 <style scoped>
 .row {
-  display: grid;
   grid-template-columns: 64px minmax(0, 1fr) auto auto;
-  gap: 4px 18px;
-  align-items: center;
-  padding: 6px 8px 6px 14px;
-  margin-bottom: 6px;
   min-height: 66px;
-}
-
-.drawn {
-  display: grid;
-  place-items: center;
-}
-
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 12px;
-  align-items: baseline;
 }
 
 .head a {
@@ -92,13 +75,6 @@ p {
 
 .done {
   color: var(--done);
-}
-
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 6px;
-  justify-content: flex-end;
 }
 
 .turned {

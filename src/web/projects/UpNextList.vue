@@ -33,27 +33,27 @@ async function move(at: number, by: -1 | 1): Promise<void> {
 
 <template>
   <section class="later" aria-label="Up next">
-    <div class="head">
+    <div class="head d-flex flex-wrap align-center gr-1 gc-3">
       <h2>Up next</h2>
-      <span class="quiet"
+      <span class="quiet flex-1-1-0 small"
         >Your next {{ NEXT_TEN }}, in your order. They come first when something rolls in, on Today and in the
         plan.</span
       >
       <v-btn variant="outlined" color="primary" @click="emit('add')">Add an item</v-btn>
     </div>
-    <ol ref="list" class="rows">
+    <ol ref="list" class="rows mt-2 gc-2">
       <li
         v-for="(each, at) in items"
         :key="each.id"
-        class="sheet one"
+        class="sheet one d-flex align-center mb-2 py-1 px-2 ga-2"
         :class="{ after: at >= NEXT_TEN }"
         :data-entry="each.id"
       >
         <span class="number figures" aria-hidden="true">{{ at + 1 }}</span>
         <ItemGauge :item="each.item" size="small" :rail="false" />
-        <span class="words"
+        <span class="words flex-1-1-0 min-w-0"
           ><RouterLink :to="`/items/${each.item.id}`">{{ shortName(each.item) }}</RouterLink
-          ><span class="quiet">{{
+          ><span class="quiet d-block fine">{{
             [kindAndMaker(each.item), each.season, each.words].filter(Boolean).join(', ')
           }}</span></span
         >
@@ -91,32 +91,13 @@ async function move(at: number, by: -1 | 1): Promise<void> {
   margin-bottom: 30px;
 }
 
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 14px;
-  align-items: center;
-}
-
-.head .quiet {
-  flex: 1;
-  font-size: 13.5px;
-}
-
 /* Down one column, then the next: the numbers are read downwards. */
 .rows {
-  margin: 8px 0 0;
   columns: 400px;
-  column-gap: 8px;
 }
 
 .one {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  padding: 4px 10px;
   min-height: 56px;
-  margin-bottom: 7px;
   break-inside: avoid;
 }
 
@@ -130,15 +111,5 @@ async function move(at: number, by: -1 | 1): Promise<void> {
 .after .number {
   color: var(--quiet);
   font-weight: 400;
-}
-
-.words {
-  flex: 1;
-  min-width: 0;
-}
-
-.one .quiet {
-  display: block;
-  font-size: 12.5px;
 }
 </style>

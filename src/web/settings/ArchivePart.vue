@@ -76,9 +76,3 @@ async function take(): Promise<void> {
     </template>
   </section>
 </template>
-
-<style scoped>
-p {
-  margin: 0;
-}
-</style>

@@ -24,10 +24,6 @@ const { copy, copied, isSupported } = useClipboard({ legacy: true })
 </template>
 
 <style scoped>
-p {
-  margin: 0;
-}
-
 code {
   overflow-wrap: anywhere;
 }

@@ -20,11 +20,16 @@ const when = instantFormat({ day: 'numeric', month: 'short', hour: '2-digit', mi
 </script>
 
 <template>
-  <section class="sheet list" aria-label="Latest changes">
+  <section class="sheet list mt-3 mb-5 mx-0 pa-4" aria-label="Latest changes">
     <h2>Latest changes</h2>
     <RouterLink to="/settings/history">All of the history</RouterLink>
-    <ol>
-      <li v-for="change in list" :key="change.id" :class="{ undone: change.undone }">
+    <ol class="mt-2">
+      <li
+        class="d-grid align-center touch hair-below ga-3"
+        v-for="change in list"
+        :key="change.id"
+        :class="{ undone: change.undone }"
+      >
         <span class="quiet figures">{{ when(change.madeAt) }}</span>
         <span>{{ change.words }}</span>
         <span v-if="change.undone" class="quiet">undone</span>
@@ -32,28 +37,16 @@ const when = instantFormat({ day: 'numeric', month: 'short', hour: '2-digit', mi
           >Undo</v-btn
         >
       </li>
-      <li v-if="answer && list.length === 0" class="quiet">Nothing has changed yet.</li>
+      <li v-if="answer && list.length === 0" class="quiet d-grid align-center touch hair-below ga-3">
+        Nothing has changed yet.
+      </li>
     </ol>
   </section>
 </template>
 
 <style scoped>
-.list {
-  padding: 16px 18px;
-  margin: 14px 0 20px;
-}
-
-ol {
-  margin: 8px 0 0;
-}
-
 li {
-  display: grid;
   grid-template-columns: 150px minmax(0, 1fr) auto;
-  gap: 12px;
-  align-items: center;
-  min-height: 44px;
-  border-bottom: 1px solid var(--hair);
 }
 
 /* When it was above what it was. */

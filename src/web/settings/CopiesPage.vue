@@ -63,18 +63,26 @@ async function check(copy: CopyView): Promise<void> {
 <template>
   <PlaceHead question="What is kept safe, and what can I restore?" />
   <template v-if="answer">
-    <div v-if="went?.aside" class="sheet part went" role="status">
+    <div
+      v-if="went?.aside"
+      class="sheet part went d-flex flex-wrap align-center justify-space-between mb-3 pa-4 ga-3"
+      role="status"
+    >
       <p>
         The collection is as it was on {{ when(went.to.madeAt) }}. What was damaged was put aside in the data folder, as
         <code>{{ went.aside }}</code>
       </p>
     </div>
-    <div v-if="went && before" class="sheet part went" role="status">
+    <div
+      v-if="went && before"
+      class="sheet part went d-flex flex-wrap align-center justify-space-between mb-3 pa-4 ga-3"
+      role="status"
+    >
       <p>The collection is as it was on {{ when(went.to.madeAt) }}. What was there before is a copy of its own.</p>
       <v-btn v-if="answer.here" color="primary" @click="going = before">Back to how it was before</v-btn>
     </div>
     <p v-if="answer.trouble" class="caution" role="alert">Today’s copy could not be made: {{ answer.trouble }}</p>
-    <section class="sheet part" aria-label="Safety copies">
+    <section class="sheet part d-grid mb-3 pa-4 ga-3" aria-label="Safety copies">
       <h2>Safety copies</h2>
       <p class="quiet">
         A copy is made every day Seligo runs, and before every import, every update and every going back; each is read
@@ -104,7 +112,7 @@ async function check(copy: CopyView): Promise<void> {
       </ul>
       <p v-if="!answer.here" class="quiet">Restoring is done on the computer where Seligo runs.</p>
     </section>
-    <div class="columns">
+    <div class="columns d-grid align-start ga-3">
       <SecondFolderPart v-if="answer.here" :also-to="answer.alsoTo" @stored="again" />
       <ArchivePart :here="answer.here" @taken="again" />
     </div>
@@ -130,18 +138,7 @@ async function check(copy: CopyView): Promise<void> {
 </template>
 
 <style scoped>
-.part {
-  padding: 16px 18px;
-  display: grid;
-  gap: 12px;
-  margin-bottom: 14px;
-}
-
 .went {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  justify-content: space-between;
   border-left: 4px solid var(--primary);
 }
 
@@ -165,9 +162,6 @@ code {
 }
 
 .columns {
-  display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(340px, 100%), 1fr));
-  gap: 14px;
-  align-items: start;
 }
 </style>

@@ -32,13 +32,13 @@ async function look(): Promise<void> {
 </script>
 
 <template>
-  <li>
-    <div class="line">
-      <span class="what">
+  <li class="hair-above py-2 px-0">
+    <div class="line d-grid align-center gr-1 gc-4">
+      <span class="d-grid">
         <strong>{{ when }}</strong>
         <small class="quiet">{{ whyWords(copy) }}</small>
       </span>
-      <span class="holds">
+      <span class="d-grid">
         <template v-if="copy.wrong === null">
           {{ counted(copy.items, 'item') }}, {{ counted(copy.wears, 'tick') }}, {{ counted(copy.pictures, 'picture') }}
           <small class="quiet">
@@ -47,7 +47,7 @@ async function look(): Promise<void> {
         </template>
         <span v-else class="alarm">Can’t be restored: {{ copy.wrong }}.</span>
       </span>
-      <span class="acts">
+      <span class="acts d-flex justify-end ga-2">
         <v-btn
           v-if="copy.wrong === null"
           variant="text"
@@ -68,8 +68,8 @@ async function look(): Promise<void> {
         >
       </span>
     </div>
-    <div v-if="inside" class="inside">
-      <table>
+    <div v-if="inside" class="inside d-flex flex-wrap pt-2 pb-3 px-0">
+      <table class="small">
         <thead>
           <tr>
             <th scope="col"><span class="visually-hidden">What</span></th>
@@ -90,57 +90,29 @@ async function look(): Promise<void> {
         </tbody>
       </table>
       <div>
-        <p v-if="inside.itemsOnlyThen.length > 0">In it and not here: {{ inside.itemsOnlyThen.join(', ') }}.</p>
-        <p v-if="inside.itemsOnlyNow.length > 0">Here and not in it: {{ inside.itemsOnlyNow.join(', ') }}.</p>
-        <p v-if="inside.lastChangeAt" class="quiet">
+        <p class="prose mb-2" v-if="inside.itemsOnlyThen.length > 0">
+          In it and not here: {{ inside.itemsOnlyThen.join(', ') }}.
+        </p>
+        <p class="prose mb-2" v-if="inside.itemsOnlyNow.length > 0">
+          Here and not in it: {{ inside.itemsOnlyNow.join(', ') }}.
+        </p>
+        <p v-if="inside.lastChangeAt" class="quiet prose mb-2">
           Its last change, {{ minute(inside.lastChangeAt) }}: {{ inside.lastChange }}.
         </p>
-        <p class="quiet">Items that are in both may still differ.</p>
+        <p class="quiet prose mb-2">Items that are in both may still differ.</p>
       </div>
     </div>
   </li>
 </template>
 
 <style scoped>
-li {
-  border-top: 1px solid var(--hair);
-  padding: 6px 0;
-}
-
 .line {
-  display: grid;
   grid-template-columns: minmax(190px, 1fr) minmax(0, 2fr) auto;
-  gap: 4px 16px;
-  align-items: center;
   min-height: 52px;
 }
 
-.what,
-.holds {
-  display: grid;
-}
-
-.acts {
-  display: flex;
-  gap: 6px;
-  justify-content: end;
-}
-
 .inside {
-  display: flex;
-  flex-wrap: wrap;
   gap: 12px 34px;
-  padding: 6px 0 12px;
-}
-
-.inside p {
-  margin: 0 0 6px;
-  max-width: 60ch;
-}
-
-table {
-  border-collapse: collapse;
-  font-size: 14px;
 }
 
 th {

@@ -45,13 +45,13 @@ async function take(replace: boolean): Promise<void> {
         >its schema</a
       >), or the items as a sheet for any spreadsheet.
     </p>
-    <div class="acts">
+    <div class="acts d-flex flex-wrap ga-2">
       <v-btn variant="outlined" color="primary" href="/api/export" download>Export everything</v-btn>
       <v-btn variant="outlined" color="primary" href="/api/export.csv" download>Export the items as CSV</v-btn>
     </div>
     <FileDrop label="Import an exported file" accept=".json,application/json" @file="choose" />
     <p v-if="wrong" class="alarm" role="alert">{{ wrong }}</p>
-    <div v-if="read" class="acts">
+    <div v-if="read" class="acts d-flex flex-wrap ga-2">
       <v-btn color="primary" :loading="draft.busy.value" @click="take(false)">Take in {{ read.name }}</v-btn>
       <v-btn
         v-if="draft.refused.value?.problem.code === 'collection-not-empty'"
@@ -69,15 +69,3 @@ async function take(replace: boolean): Promise<void> {
     </p>
   </section>
 </template>
-
-<style scoped>
-p {
-  margin: 0;
-}
-
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-</style>

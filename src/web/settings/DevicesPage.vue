@@ -83,11 +83,11 @@ async function sendAway(): Promise<void> {
     :primary="answer?.here && answer.url && !code ? { words: 'Show a code', act: () => void show(), busy } : null"
   />
   <template v-if="answer">
-    <p v-if="!answer.here" class="sheet part">
+    <p v-if="!answer.here" class="sheet part d-grid mb-3 pa-4 ga-3">
       This phone is connected. Phones are connected and removed on the computer where Seligo runs.
     </p>
-    <div class="columns">
-      <section v-if="answer.here" class="sheet part" aria-label="Phone access">
+    <div class="columns d-grid align-start ga-3">
+      <section v-if="answer.here" class="sheet part d-grid mb-0 pa-4 ga-3" aria-label="Phone access">
         <h2>Connect my phone</h2>
         <p>
           By itself Seligo can only be opened on this computer. With phone access on, phones in your home network can
@@ -117,14 +117,18 @@ async function sendAway(): Promise<void> {
         </template>
       </section>
       <PairingCode v-if="code" :key="code.code" :code="code" @again="show" @close="hide" />
-      <section class="sheet part" aria-label="Connected phones">
+      <section class="sheet part d-grid mb-0 pa-4 ga-3" aria-label="Connected phones">
         <h2>Connected</h2>
         <p v-if="answer.devices.length === 0" class="quiet">
           None yet. {{ answer.url ? 'Show a code, and type it on the phone.' : 'Turn phone access on first.' }}
         </p>
         <ul v-else class="devices">
-          <li v-for="device in answer.devices" :key="device.id">
-            <span class="who">
+          <li
+            class="d-flex align-center justify-space-between hair-above ga-3"
+            v-for="device in answer.devices"
+            :key="device.id"
+          >
+            <span class="d-grid">
               <strong>{{ device.name }}{{ device.asks ? ', this one' : '' }}</strong>
               <small class="quiet">
                 connected on {{ since(device.pairedAt) }}, last seen {{ seen(device.lastSeenAt) }}
@@ -159,26 +163,8 @@ async function sendAway(): Promise<void> {
 </template>
 
 <style scoped>
-.columns .part {
-  margin-bottom: 0;
-}
-
 .columns {
-  display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(340px, 100%), 1fr));
-  gap: 14px;
-  align-items: start;
-}
-
-.part {
-  padding: 16px 18px;
-  display: grid;
-  gap: 12px;
-  margin-bottom: 14px;
-}
-
-p {
-  margin: 0;
 }
 
 .caution {
@@ -188,15 +174,6 @@ p {
 }
 
 .devices li {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  justify-content: space-between;
   min-height: 60px;
-  border-top: 1px solid var(--hair);
-}
-
-.who {
-  display: grid;
 }
 </style>

@@ -22,7 +22,7 @@ const picture = computed(() => `data:image/svg+xml,${encodeURIComponent(props.co
       <p>
         Point its camera here, or open <strong>{{ code.url }}</strong> and type:
       </p>
-      <div class="both">
+      <div class="d-flex flex-wrap align-center gr-3 gc-5">
         <img :src="picture" alt="The address with the code, for a camera" width="196" height="196" />
         <div>
           <p class="letters" :aria-label="code.code.split('').join(' ')">{{ letters }}</p>
@@ -39,17 +39,6 @@ const picture = computed(() => `data:image/svg+xml,${encodeURIComponent(props.co
 </template>
 
 <style scoped>
-p {
-  margin: 0;
-}
-
-.both {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 14px 22px;
-  align-items: center;
-}
-
 img {
   background: #fff;
 }

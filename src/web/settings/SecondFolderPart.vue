@@ -53,7 +53,7 @@ async function store(path: string | null): Promise<void> {
       The last one arrived on {{ minute(alsoTo.lastAt) }}, and is sound there.
     </p>
     <p v-else-if="alsoTo" class="quiet">The next copy of the day goes there.</p>
-    <div class="acts">
+    <div class="acts d-flex justify-end ga-2">
       <v-btn v-if="alsoTo" variant="text" :disabled="busy" @click="store(null)">No second folder</v-btn>
       <v-btn type="submit" color="primary" :loading="busy" :disabled="folder.trim() === ''">Save</v-btn>
     </div>
@@ -61,16 +61,6 @@ async function store(path: string | null): Promise<void> {
 </template>
 
 <style scoped>
-p {
-  margin: 0;
-}
-
-.acts {
-  display: flex;
-  gap: 8px;
-  justify-content: end;
-}
-
 .caution {
   padding: 8px 12px;
   border-left: 4px solid var(--attention);

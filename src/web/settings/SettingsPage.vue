@@ -65,7 +65,7 @@ function storeOver(): void {
 
 <template>
   <PlaceHead question="My rules, my units, my data." />
-  <div class="columns">
+  <div class="columns d-grid align-start mb-3 ga-3">
     <form v-if="answer" class="sheet settings-part" aria-label="Rules" @submit.prevent="store()">
       <h2>Rules</h2>
       <fieldset class="choice-row">
@@ -155,7 +155,7 @@ function storeOver(): void {
       <p><RouterLink to="/drawer">Zones and slots are changed in Arrange the drawer.</RouterLink></p>
     </section>
   </div>
-  <div class="columns">
+  <div class="columns d-grid align-start mb-3 ga-3">
     <DataPart />
     <StretchesPart />
     <CalendarPart />
@@ -166,14 +166,6 @@ function storeOver(): void {
 
 <style scoped>
 .columns {
-  display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(340px, 100%), 1fr));
-  gap: 14px;
-  align-items: start;
-  margin-bottom: 14px;
-}
-
-p {
-  margin: 0;
 }
 </style>

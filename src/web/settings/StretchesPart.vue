@@ -52,16 +52,16 @@ function drop(path: 'away' | 'low-seasons' | 'wear-less', id: string): void {
     <h2>Days away and low seasons</h2>
     <p class="quiet">Times when you wear less makeup. Goals and forecasts count them in.</p>
     <ul v-if="answer">
-      <li v-for="each in answer.away" :key="each.id">
-        <span class="said"
+      <li class="d-flex touch align-center ga-2" v-for="each in answer.away" :key="each.id">
+        <span class="said flex-1-1-0"
           >{{ stretchWords(each) }} <span class="quiet">{{ each.words }}</span></span
         >
         <v-btn variant="text" :aria-label="`Remove the days away ${stretchWords(each)}`" @click="drop('away', each.id)"
           >Remove</v-btn
         >
       </li>
-      <li v-for="each in answer.lowSeasons" :key="each.id" class="figures">
-        <span class="said"
+      <li v-for="each in answer.lowSeasons" :key="each.id" class="figures d-flex touch align-center ga-2">
+        <span class="said flex-1-1-0"
           >every year {{ yearlyWords(each.from) }} to {{ yearlyWords(each.to) }}: {{ Math.round(each.factor * 100) }} %
           of usual <span class="quiet">{{ each.words }}</span></span
         >
@@ -72,8 +72,8 @@ function drop(path: 'away' | 'low-seasons' | 'wear-less', id: string): void {
           >Remove</v-btn
         >
       </li>
-      <li v-for="each in answer.wearLess" :key="each.id" class="figures">
-        <span class="said"
+      <li v-for="each in answer.wearLess" :key="each.id" class="figures d-flex touch align-center ga-2">
+        <span class="said flex-1-1-0"
           >from {{ dateWords(each.from) }} on: {{ Math.round(each.factor * 100) }} % of usual
           <span class="quiet">{{ each.words }}</span></span
         >
@@ -140,20 +140,3 @@ function drop(path: 'away' | 'low-seasons' | 'wear-less', id: string): void {
     </FormDialog>
   </section>
 </template>
-
-<style scoped>
-p {
-  margin: 0;
-}
-
-li {
-  min-height: 44px;
-  display: flex;
-  gap: 8px;
-  align-items: center;
-}
-
-.said {
-  flex: 1;
-}
-</style>

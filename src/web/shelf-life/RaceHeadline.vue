@@ -9,7 +9,7 @@ const money = (minor: number): string => moneyShort(minor, props.currency)
 </script>
 
 <template>
-  <p class="headline" role="status">
+  <p class="headline flex-1-1" role="status">
     <template v-if="sum.running === 0">None of these has a use-by date we know.</template>
     <template v-else-if="!paceKnown"
       >We don’t know your pace yet. Until you’ve ticked for two weeks, these go by a usual one.</template
@@ -27,7 +27,12 @@ const money = (minor: number): string => moneyShort(minor, props.currency)
         {{ sum.losing === 1 ? 'it' : 'them' }} would expire</template
       >.</template
     >
-    <v-btn v-if="paceKnown && sum.held > 0" variant="text" class="so" :aria-expanded="shown" @click="shown = !shown"
+    <v-btn
+      v-if="paceKnown && sum.held > 0"
+      variant="text"
+      class="py-0 px-2"
+      :aria-expanded="shown"
+      @click="shown = !shown"
       >How is this worked out?</v-btn
     >
   </p>
@@ -35,13 +40,7 @@ const money = (minor: number): string => moneyShort(minor, props.currency)
 
 <style scoped>
 .headline {
-  flex: 1 1 auto;
-  margin: 0;
   font: 540 18px/1.3 var(--display);
-}
-
-.so {
-  padding: 0 8px;
 }
 
 .phone .headline {

@@ -44,13 +44,13 @@ const grid = computed(() =>
 </script>
 
 <template>
-  <div class="lane">
-    <svg :viewBox="`0 0 ${width} ${HEIGHT}`" :width="width" :height="HEIGHT" aria-hidden="true">
+  <div class="lane position-relative pt-1">
+    <svg class="d-block" :viewBox="`0 0 ${width} ${HEIGHT}`" :width="width" :height="HEIGHT" aria-hidden="true">
       <path :d="grid" class="grid" />
       <rect v-if="post" :x="post.at" y="2" :width="Math.max(0, width - post.at)" :height="HEIGHT - 4" class="late" />
       <template v-if="outline && !past">
         <path :d="outline" class="body" />
-        <svg v-if="post" :width="post.at" :height="HEIGHT" overflow="hidden">
+        <svg class="d-block" v-if="post" :width="post.at" :height="HEIGHT" overflow="hidden">
           <path :d="outline" class="made" />
           <path :d="outline" fill="url(#race-hatch)" />
         </svg>
@@ -74,14 +74,8 @@ const grid = computed(() =>
 
 <style scoped>
 .lane {
-  position: relative;
   contain: strict;
   height: 33px;
-  padding-top: 2px;
-}
-
-svg {
-  display: block;
 }
 
 .grid {

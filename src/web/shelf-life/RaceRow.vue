@@ -42,39 +42,41 @@ const stake = computed(() => (props.row.race.stake === null ? '' : moneyShort(pr
 
 <template>
   <article class="row" :class="{ open }" :aria-label="fullName(item)">
-    <div class="line">
+    <div class="line d-grid align-center gr-0 gc-2">
       <span class="stake figures"
         ><strong>{{ stake }}</strong
-        ><small class="quiet">{{ item.liking === null ? '' : LIKING_WORDS[item.liking] }}</small></span
+        ><small class="quiet d-block fine tight text-truncate">{{
+          item.liking === null ? '' : LIKING_WORDS[item.liking]
+        }}</small></span
       >
       <ItemGauge :item="item" size="small" :rail="false" />
-      <RouterLink :to="`/items/${item.id}`" class="name">
-        <strong>{{ fullName(item) }}</strong>
-        <small class="quiet">{{ kindAndMaker(item) }}</small>
+      <RouterLink :to="`/items/${item.id}`" class="name min-w-0 ink text-decoration-none">
+        <strong class="d-block font-weight-semibold tight text-truncate">{{ fullName(item) }}</strong>
+        <small class="quiet d-block fine tight text-truncate">{{ kindAndMaker(item) }}</small>
       </RouterLink>
-      <div class="course">
+      <div class="course position-relative min-w-0">
         <RaceLane :row="row" :axis="axis" :width="laneWidth" :today="today" />
-        <p class="reason">
+        <p class="reason small tight mb-1">
           <strong v-if="caution" class="attention">{{ caution }}</strong> {{ useFirstWords(row, today, paceKnown) }}
         </p>
       </div>
       <button
         type="button"
-        class="standing"
+        class="standing d-grid align-center rounded-lg text-left px-1 ga-2"
         :aria-expanded="open"
         :aria-label="`${standingWords}, ${goodTo(item, today)}: why, and what can be done about ${callIt(item)}`"
         @click="$emit('toggle')"
       >
         <VerdictGlyph :verdict="row.race.verdict" />
         <span
-          ><strong>{{ standingWords }}</strong
-          ><small class="quiet">{{ goodToShort(item, today) }}</small></span
+          ><strong class="d-block small tight text-no-wrap">{{ standingWords }}</strong
+          ><small class="quiet d-block fine tight text-truncate">{{ goodToShort(item, today) }}</small></span
         >
         <svg viewBox="0 0 24 24" width="20" height="20" class="chevron" aria-hidden="true">
           <path :d="open ? mdiChevronUp : mdiChevronDown" />
         </svg>
       </button>
-      <div v-if="!mobile" class="acts">
+      <div v-if="!mobile" class="acts d-flex justify-end align-center">
         <button
           v-if="offered.first"
           type="button"
@@ -87,9 +89,9 @@ const stake = computed(() => (props.row.race.stake === null ? '' : moneyShort(pr
         <ItemActsMenu :item="item" />
       </div>
     </div>
-    <div v-if="open" class="why">
+    <div v-if="open" class="why d-flex flex-wrap justify-space-between align-center gr-2 gc-5">
       <div class="sentences">
-        <p v-for="sentence in raceSentences(row, today, currency)" :key="sentence">{{ sentence }}</p>
+        <p class="small mb-1" v-for="sentence in raceSentences(row, today, currency)" :key="sentence">{{ sentence }}</p>
       </div>
       <div class="choices">
         <v-btn
@@ -118,66 +120,22 @@ const stake = computed(() => (props.row.race.stake === null ? '' : moneyShort(pr
 }
 
 .line {
-  display: grid;
   grid-template-columns: var(--race-columns);
-  gap: 0 10px;
-  align-items: center;
   min-height: 50px;
   padding: 1px 6px 1px 10px;
-}
-
-small {
-  display: block;
-  font-size: 12.5px;
-  line-height: 1.2;
-  white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
 }
 
 .stake strong {
   font: 640 15px var(--display);
 }
 
-.name {
-  min-width: 0;
-  color: var(--ink);
-  text-decoration: none;
-}
-
-.name strong {
-  display: block;
-  font-weight: 650;
-  line-height: 1.25;
-  white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
-}
-
 .name:hover strong {
   text-decoration: underline;
 }
 
-.course {
-  position: relative;
-  min-width: 0;
-}
-
-.reason {
-  margin: 0 0 4px;
-  font-size: 13px;
-  line-height: 1.25;
-}
-
 .standing {
-  display: grid;
   grid-template-columns: 42px minmax(0, 1fr) 20px;
-  gap: 7px;
-  align-items: center;
   min-height: 46px;
-  padding: 0 4px;
-  border-radius: 8px;
-  text-align: left;
 }
 
 .chevron {
@@ -188,13 +146,6 @@ small {
   background: var(--inset);
 }
 
-.standing strong {
-  display: block;
-  font-size: 13px;
-  line-height: 1.25;
-  white-space: nowrap;
-}
-
 .first {
   padding: 0 10px !important;
   border-color: var(--primary) !important;
@@ -203,29 +154,13 @@ small {
   white-space: nowrap;
 }
 
-.acts {
-  display: flex;
-  justify-content: flex-end;
-  align-items: center;
-}
-
 .why {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 20px;
-  justify-content: space-between;
-  align-items: center;
   padding: 2px 12px 12px 68px;
 }
 
 .sentences {
   flex: 1 1 340px;
   max-width: 74ch;
-}
-
-.sentences p {
-  margin: 0 0 3px;
-  font-size: 14px;
 }
 
 .phone .line {

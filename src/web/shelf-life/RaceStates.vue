@@ -16,7 +16,7 @@ const chosen = defineModel<RaceState>({ required: true })
       :aria-pressed="chosen === state"
       @click="chosen = state"
     >
-      {{ state }} <span class="figures count">{{ count }}</span>
+      {{ state }} <span class="figures count quiet ms-2">{{ count }}</span>
     </button>
   </div>
 </template>
@@ -24,10 +24,5 @@ const chosen = defineModel<RaceState>({ required: true })
 <style scoped>
 .choice {
   padding: 0 12px !important;
-}
-
-.count {
-  margin-left: 6px;
-  color: var(--quiet);
 }
 </style>

@@ -52,12 +52,12 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
     </EmptyPlace>
     <template v-else>
       <RaceStates v-if="mobile" v-model="wish.state" class="states" :states="states" />
-      <div class="top">
+      <div class="top d-flex align-center mb-2 gr-2 gc-4">
         <RaceHeadline v-model:shown="explained" :sum="sum" :pace-known="answer.paceKnown" :currency="answer.currency" />
         <v-select v-model="wish.zoneId" class="by" label="Zone" :items="zones" />
         <v-select v-model="kind" class="by" label="Type" :items="categories" />
       </div>
-      <p v-if="explained" class="quiet explained">
+      <p v-if="explained" class="quiet prose small mb-2">
         The price of each item, or where it has none the usual price of its type, times the share that is left now; and
         times the share that is expected to be left at its use-by date at your pace. Added up over
         {{
@@ -67,7 +67,7 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
         }}{{ sum.unpriced > 0 ? `, but for ${counted(sum.unpriced, 'item')} without any price` : '' }}; what is expired
         or has no use-by date is left out.
       </p>
-      <div class="choices chips" role="group" aria-label="Show only">
+      <div class="choices chips mb-2" role="group" aria-label="Show only">
         <button
           v-for="chip in chips"
           :key="chip.standing"
@@ -77,16 +77,16 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
           @click="wish.standing = wish.standing === chip.standing ? null : chip.standing"
         >
           <VerdictGlyph :verdict="chip.standing === 'past' ? 'expired' : chip.standing" />{{ chip.words }}
-          <span class="figures count">{{ chip.count }}</span>
+          <span class="figures count quiet ms-0">{{ chip.count }}</span>
         </button>
       </div>
 
-      <svg width="0" height="0" class="defs" aria-hidden="true">
+      <svg width="0" height="0" class="position-absolute" aria-hidden="true">
         <pattern id="race-hatch" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <path d="M0 0V5" class="stroke" />
         </pattern>
       </svg>
-      <p class="key quiet">
+      <p class="key quiet d-flex flex-wrap align-center small mb-2 gr-1 gc-2">
         <svg viewBox="0 0 14 20" width="14" height="20" aria-hidden="true"><path d="M7 0V20" class="post" /></svg>use by
         <svg viewBox="0 0 44 20" width="44" height="20" aria-hidden="true">
           <path d="M2 10L14 3 30 5 42 10 30 15 14 17Z" class="body made" />
@@ -100,15 +100,19 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
         >not within five years
       </p>
       <section class="race sheet" aria-label="Use first">
-        <div class="heads quiet">
+        <div class="heads quiet d-grid align-end fine py-1 ps-2 pe-3 gr-0 gc-2">
           <span class="stakes">{{ mobile ? '' : 'would expire' }}</span>
           <div ref="axisCell" class="axis figures" aria-hidden="true">
-            <span class="now" :style="{ left: `${axis.today * 100}%` }">today</span>
-            <span v-for="each in axis.months" :key="each.at" class="month" :style="{ left: `${each.at * 100}%` }"
-              ><b v-if="each.year">{{ each.year }}</b
+            <span class="now position-absolute fine ps-1" :style="{ left: `${axis.today * 100}%` }">today</span>
+            <span
+              v-for="each in axis.months"
+              :key="each.at"
+              class="month position-absolute fine ps-1"
+              :style="{ left: `${each.at * 100}%` }"
+              ><b class="d-block ink" v-if="each.year">{{ each.year }}</b
               >{{ each.words }}</span
             >
-            <span class="month" :style="{ left: `${axis.later * 100}%` }">later</span>
+            <span class="month position-absolute fine ps-1" :style="{ left: `${axis.later * 100}%` }">later</span>
           </div>
           <div class="choices order" role="group" aria-label="Order">
             <button
@@ -123,11 +127,11 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
             </button>
           </div>
         </div>
-        <p v-if="folded.length > 0" class="folded">
+        <p v-if="folded.length > 0" class="hair-below py-2 px-3">
           <strong>{{ counted(folded.length, 'item') }} expired</strong>{{ foldedWords }}
           <v-btn variant="text" @click="unfolded = true">Show them</v-btn>
         </p>
-        <p v-if="shown.length === 0 && folded.length === 0" class="none">
+        <p v-if="shown.length === 0 && folded.length === 0" class="none pa-5">
           Nothing matches all of that. <v-btn variant="text" @click="everything">Show everything</v-btn>
         </p>
         <v-virtual-scroll v-else class="rows" :items="shown" :item-height="mobile ? 176 : 62" item-key="item.id">
@@ -146,7 +150,10 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
           </template>
         </v-virtual-scroll>
       </section>
-      <div v-if="unknown > 0" class="sheet quiz">
+      <div
+        v-if="unknown > 0"
+        class="sheet d-flex flex-wrap align-center justify-space-between mt-2 py-2 ps-3 pe-2 gr-2 gc-4"
+      >
         <p>
           <strong>Not known:</strong> when {{ counted(unknown, 'item') }} {{ unknown === 1 ? 'was' : 'were' }} opened.
           About is good enough.
@@ -158,38 +165,12 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
 </template>
 
 <style scoped>
-.count {
-  margin-left: 6px;
-  color: var(--quiet);
-}
-
-.explained {
-  margin: 0 0 8px;
-  max-width: 110ch;
-  font-size: 14px;
-}
-
-.top {
-  display: flex;
-  gap: 8px 16px;
-  align-items: center;
-  margin-bottom: 8px;
-}
-
-.chips {
-  margin-bottom: 8px;
-}
-
 .chip {
   display: inline-flex;
   align-items: center;
   gap: 8px;
   padding: 0 10px !important;
   font-size: 13.5px;
-}
-
-.chip .count {
-  margin-left: 0;
 }
 
 .by {
@@ -203,13 +184,8 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
 }
 
 .heads {
-  display: grid;
   grid-template-columns: var(--race-columns);
-  gap: 0 10px;
-  align-items: end;
-  padding: 3px 14px 2px 10px;
   border-bottom: 1px solid var(--line);
-  font-size: 12.5px;
 }
 
 .stakes {
@@ -224,15 +200,6 @@ const unknown = computed(() => stock.items.filter((item) => item.opening.kind ==
 .order .choice {
   min-height: 32px;
   padding: 0 10px !important;
-  font-size: 13px;
-}
-
-.key {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 8px;
-  align-items: center;
-  margin: 0 0 6px;
   font-size: 13px;
 }
 
@@ -263,29 +230,15 @@ path.edge:not(.body, [fill]) {
   fill: none;
 }
 
-.folded {
-  margin: 0;
-  padding: 6px 14px;
-  border-bottom: 1px solid var(--hair);
-}
-
 .axis {
   position: relative;
   height: 31px;
 }
 
 .axis span {
-  position: absolute;
   bottom: 0;
-  padding-left: 4px;
   border-left: 1px solid var(--line);
   line-height: 15px;
-  font-size: 12px;
-}
-
-.axis b {
-  display: block;
-  color: var(--ink);
 }
 
 .axis .now {
@@ -302,32 +255,9 @@ path.edge:not(.body, [fill]) {
   min-height: 250px;
 }
 
-.defs {
-  position: absolute;
-}
-
 .stroke {
   stroke: var(--ink);
   stroke-width: 1.5;
-}
-
-.none {
-  padding: 20px;
-  margin: 0;
-}
-
-.quiz {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 16px;
-  align-items: center;
-  justify-content: space-between;
-  margin-top: 8px;
-  padding: 6px 8px 6px 14px;
-}
-
-.quiz p {
-  margin: 0;
 }
 
 .phone .top {

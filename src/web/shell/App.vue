@@ -89,13 +89,13 @@ onMounted(() => {
 <template>
   <v-app :theme="theme">
     <a class="skip visually-hidden" href="#place">Skip to the page</a>
-    <StatusStrip class="status" />
+    <StatusStrip class="status position-sticky top-0" />
     <div class="house">
-      <ChestOfDrawers v-if="!mobile" class="chest" @jump="jumping = true" />
+      <ChestOfDrawers v-if="!mobile" class="chest position-sticky top-0 align-self-start" @jump="jumping = true" />
       <div id="notices">
         <NoticeStrip v-if="wanted.notices && changes.lines === 0" />
       </div>
-      <main id="place" class="place" tabindex="-1" :aria-busy="firstReads > 0">
+      <main id="place" class="place min-w-0 pt-2 pb-4 px-4" tabindex="-1" :aria-busy="firstReads > 0">
         <RouterView :key="route.name === 'day' ? 'today' : String(route.name)" />
       </main>
     </div>
@@ -116,17 +116,12 @@ onMounted(() => {
 }
 
 .chest {
-  position: sticky;
-  top: 0;
-  align-self: start;
   height: 100vh;
 }
 
 .place {
   grid-column: 2;
   grid-row: 1;
-  padding: 10px 16px 16px;
-  min-width: 0;
 }
 
 .place:focus {
@@ -145,8 +140,6 @@ onMounted(() => {
 }
 
 .status {
-  position: sticky;
-  top: 0;
   z-index: 8;
 }
 

@@ -27,7 +27,7 @@ const settings = PLACES.at(-1)
       :aria-current="open === place ? 'page' : undefined"
     >
       <span class="title">{{ place.name }}</span>
-      <span class="figure figures">{{ (fronts && place.figure(fronts)) || place.question }}</span>
+      <span class="figures fine">{{ (fronts && place.figure(fronts)) || place.question }}</span>
       <span class="pull" aria-hidden="true"></span>
     </RouterLink>
     <RouterLink
@@ -42,7 +42,9 @@ const settings = PLACES.at(-1)
       </svg>
       <span class="title">{{ settings.name }}</span>
     </RouterLink>
-    <button type="button" class="jump" @click="$emit('jump')">Find an item <kbd>/</kbd></button>
+    <button type="button" class="touch text-left quiet small mt-2 px-2" @click="$emit('jump')">
+      Find an item <kbd class="ms-1 py-0 px-1">/</kbd>
+    </button>
     <RouterLink v-if="phones?.picked" to="/settings/phones" class="phones">{{
       phones.url ? 'Open to phones' : 'Phone access isn’t working'
     }}</RouterLink>
@@ -97,10 +99,6 @@ nav {
   font: 620 15px/1.2 var(--display);
 }
 
-.figure {
-  font-size: 12.5px;
-}
-
 .pull {
   position: absolute;
   right: 10px;
@@ -118,21 +116,10 @@ nav {
   opacity: 0.55;
 }
 
-.jump {
-  margin-top: 8px;
-  min-height: 44px;
-  text-align: left;
-  padding: 0 6px;
-  color: var(--quiet);
-  font-size: 13px;
-}
-
 kbd {
   font: 600 12px var(--text);
   border: 1px solid var(--line);
   border-radius: 4px;
-  padding: 0 5px;
-  margin-left: 4px;
 }
 
 .phones:not(.v-btn) {

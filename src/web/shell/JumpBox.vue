@@ -74,9 +74,10 @@ function go(item: ListedItem | undefined): void {
 
 <template>
   <v-dialog v-model="open" max-width="520" aria-label="Find an item">
-    <div class="sheet box">
+    <div class="sheet pa-4">
       <label for="jump">Find an item</label>
       <input
+        class="w-100 rounded-lg ink mt-2 py-0 px-3"
         id="jump"
         ref="field"
         v-model="text"
@@ -92,20 +93,27 @@ function go(item: ListedItem | undefined): void {
         @keydown.enter.exact.prevent="go(chosen)"
         @keydown.enter.shift.prevent="tick(chosen)"
       />
-      <ul id="jump-list" role="grid" aria-label="Items found">
+      <ul class="mt-2" id="jump-list" role="grid" aria-label="Items found">
         <li
+          class="d-flex align-center"
           v-for="(item, index) in found"
           :id="`jump-${item.id}`"
           :key="item.id"
           role="row"
           :aria-selected="index === at"
         >
-          <span role="gridcell" class="found">
-            <button type="button" tabindex="-1" :class="{ chosen: index === at }" @click="go(item)">
+          <span role="gridcell" class="found flex-1-1-0 min-w-0">
+            <button
+              class="d-flex align-center w-100 rounded-lg text-left py-1 px-2 ga-3"
+              type="button"
+              tabindex="-1"
+              :class="{ chosen: index === at }"
+              @click="go(item)"
+            >
               <ItemGauge :item="item" size="small" />
               <span>
                 <strong>{{ shortName(item) }}</strong>
-                <span class="quiet kind">{{ told(item) }}</span>
+                <span class="quiet kind d-block">{{ told(item) }}</span>
               </span>
             </button>
           </span>
@@ -114,7 +122,7 @@ function go(item: ListedItem | undefined): void {
               v-if="item.endedOn === null"
               type="button"
               tabindex="-1"
-              class="tick text-act"
+              class="tick text-act d-flex align-center w-100 rounded-lg text-left py-1 px-2 ga-3"
               :aria-label="`Tick ${callIt(item)} as worn today`"
               @click="tick(item)"
             >
@@ -123,45 +131,27 @@ function go(item: ListedItem | undefined): void {
           </span>
         </li>
       </ul>
-      <p v-if="found.length > 0" class="quiet keys">Enter opens it; Shift and Enter tick it as worn today.</p>
+      <p v-if="found.length > 0" class="quiet keys small mt-2 mx-1">
+        Enter opens it; Shift and Enter tick it as worn today.
+      </p>
       <p v-if="words !== '' && found.length === 0" class="quiet">Nothing of that name is in the collection.</p>
     </div>
   </v-dialog>
 </template>
 
 <style scoped>
-.box {
-  padding: 16px;
-}
-
 label {
   font: 600 15px var(--display);
 }
 
 input {
-  width: 100%;
   height: 48px;
-  margin-top: 6px;
-  padding: 0 12px;
   border: 1px solid var(--line);
-  border-radius: 8px;
   background: var(--tray);
-  color: var(--ink);
-}
-
-ul {
-  margin: 8px 0 0;
 }
 
 li button {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  width: 100%;
   min-height: 52px;
-  padding: 4px 8px;
-  border-radius: 8px;
-  text-align: left;
 }
 
 li button.chosen,
@@ -169,28 +159,9 @@ li button:hover {
   background: var(--inset);
 }
 
-li {
-  display: flex;
-  align-items: center;
-}
-
-.found {
-  flex: 1;
-  min-width: 0;
-}
-
-.kind {
-  display: block;
-}
-
 li button.tick {
   width: auto;
   padding: 0 10px;
   min-height: 44px;
-}
-
-.keys {
-  margin: 8px 4px 0;
-  font-size: 13px;
 }
 </style>

@@ -35,11 +35,27 @@ const rest = PLACES.filter((place) => !inBar.includes(place.to))
     </v-bottom-navigation>
     <v-bottom-sheet v-model="more" aria-label="More places">
       <div class="sheet rest">
-        <RouterLink v-for="place in rest" :key="place.to" :to="place.to" class="row" @click="more = false">{{
-          place.name
-        }}</RouterLink>
-        <RouterLink to="/drawer" class="row" @click="more = false">Arrange the drawer</RouterLink>
-        <button type="button" class="row" @click="((more = false), $emit('jump'))">Find an item</button>
+        <RouterLink
+          v-for="place in rest"
+          :key="place.to"
+          :to="place.to"
+          class="row d-flex align-center ink text-decoration-none py-0 px-3"
+          @click="more = false"
+          >{{ place.name }}</RouterLink
+        >
+        <RouterLink
+          to="/drawer"
+          class="row d-flex align-center ink text-decoration-none py-0 px-3"
+          @click="more = false"
+          >Arrange the drawer</RouterLink
+        >
+        <button
+          type="button"
+          class="row d-flex align-center ink text-decoration-none px-3"
+          @click="((more = false), $emit('jump'))"
+        >
+          Find an item
+        </button>
       </div>
     </v-bottom-sheet>
   </nav>
@@ -78,11 +94,6 @@ const rest = PLACES.filter((place) => !inBar.includes(place.to))
 
 .row {
   min-height: 50px;
-  padding: 0 14px;
-  display: flex;
-  align-items: center;
-  color: var(--ink);
-  text-decoration: none;
   font: 600 16px var(--display);
 }
 </style>

@@ -12,9 +12,9 @@ const rows: readonly (readonly [string, string])[] = [
 
 <template>
   <v-dialog v-model="open" aria-label="Shortcuts">
-    <div class="sheet box">
+    <div class="sheet pa-5">
       <h2>By keyboard</h2>
-      <dl>
+      <dl class="d-grid my-4 gr-2 gc-4">
         <template v-for="[key, words] in rows" :key="words">
           <dt>{{ key }}</dt>
           <dd>{{ words }}</dd>
@@ -26,22 +26,11 @@ const rows: readonly (readonly [string, string])[] = [
 </template>
 
 <style scoped>
-.box {
-  padding: 22px;
-}
-
 dl {
-  display: grid;
   grid-template-columns: auto 1fr;
-  gap: 8px 18px;
-  margin: 16px 0;
 }
 
 dt {
   font: 600 14px var(--display);
-}
-
-dd {
-  margin: 0;
 }
 </style>

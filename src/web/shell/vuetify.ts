@@ -43,7 +43,7 @@ export const vuetify = createVuetify({
   icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
   defaults: {
     global: { ripple: false },
-    VBtn: { variant: 'flat', rounded: 'sm', height: 44, class: 'own-button' },
+    VBtn: { variant: 'flat', rounded: 'lg', height: 44, class: 'own-button' },
     VTextField: field,
     VTextarea: { ...field, rows: 3, autoGrow: true },
     VSelect: field,

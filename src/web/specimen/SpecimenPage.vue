@@ -12,13 +12,21 @@ const themes = ['day', 'night'] as const
   <p class="quiet">Every drawing of the gauge in its states, in three sizes, by day and by night.</p>
   <template v-for="size in sizes" :key="size">
     <v-theme-provider v-for="theme in themes" :key="theme" :theme="theme">
-      <section class="board" :class="`v-theme--${theme}`" :data-specimen="`${size}-${theme}`">
+      <section
+        class="board ink rounded-lg my-3 mx-0 pa-3"
+        :class="`v-theme--${theme}`"
+        :data-specimen="`${size}-${theme}`"
+      >
         <h2>{{ size }}, {{ theme }}</h2>
-        <div v-for="row in SPECIMEN_ROWS" :key="row.name" class="row">
+        <div
+          v-for="row in SPECIMEN_ROWS"
+          :key="row.name"
+          class="row d-flex flex-wrap align-end hair-below py-2 px-0 gr-3 gc-5"
+        >
           <h3>{{ row.name }}</h3>
-          <figure v-for="each in row.items" :key="each.words">
+          <figure class="d-grid justify-items-center ga-1" v-for="each in row.items" :key="each.words">
             <ItemGauge :item="each.item" :size="size" :worn-parts="each.wornParts ?? []" />
-            <figcaption>{{ each.words }}</figcaption>
+            <figcaption class="fine quiet">{{ each.words }}</figcaption>
           </figure>
         </div>
       </section>
@@ -29,35 +37,10 @@ const themes = ['day', 'night'] as const
 <style scoped>
 .board {
   background: var(--inset);
-  color: var(--ink);
-  border-radius: 10px;
-  padding: 14px;
-  margin: 14px 0;
-}
-
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: flex-end;
-  gap: 14px 20px;
-  padding: 8px 0;
-  border-bottom: 1px solid var(--hair);
 }
 
 h3 {
   width: 90px;
   font-size: 14px;
-}
-
-figure {
-  margin: 0;
-  display: grid;
-  justify-items: center;
-  gap: 4px;
-}
-
-figcaption {
-  font-size: 12px;
-  color: var(--quiet);
 }
 </style>

@@ -36,7 +36,7 @@ const FIELDS = [
       auto-select-first
       :items="categories.map((each) => each.name)"
     />
-    <div class="fields">
+    <div class="fields d-grid ga-2">
       <v-text-field v-for="[field, label] in FIELDS" :key="field" v-model="typed[field]" :label="label" />
     </div>
   </FormDialog>
@@ -44,8 +44,6 @@ const FIELDS = [
 
 <style scoped>
 .fields {
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
-  gap: 10px;
 }
 </style>

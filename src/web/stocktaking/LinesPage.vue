@@ -73,9 +73,9 @@ async function store(): Promise<void> {
       { words: 'One by one', to: '/collection/add' },
     ]"
   />
-  <p v-if="stored" class="inset stored" role="status">{{ stored }}</p>
+  <p v-if="stored" class="inset stored py-2 px-4" role="status">{{ stored }}</p>
   <FormTrouble :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value || trouble" />
-  <div class="sides">
+  <div class="sides d-grid align-start ga-4">
     <div>
       <v-textarea
         v-model="typed.text"
@@ -86,14 +86,14 @@ async function store(): Promise<void> {
         :placeholder="'pellwick rust bloom blush 5g opened march 25 12M €18\nquillfern soot mascara unopened\n\nLIPSTICKS\nondrake brake light 3.5 g gift'"
         persistent-placeholder
       />
-      <p class="quiet hint">
+      <p class="quiet hint small prose">
         Brand, shade and type are enough. Size, “opened spring 2024” or “unopened”, 12M, “exp 11/27”, a price, “gift”,
         “half left”, “hit pan”, “used 40 times”, “x2” are understood too; a type on a line of its own holds for the
         lines below it.
       </p>
     </div>
     <section aria-label="As understood">
-      <p class="figures summary" role="status">
+      <p class="figures summary font-weight-semibold mb-2" role="status">
         {{ counted(lines.length, 'line') }}{{ settled ? `, ${toStore} understood` : ''
         }}{{ left > 0 ? `, ${left} without a type` : '' }}
       </p>
@@ -124,24 +124,7 @@ async function store(): Promise<void> {
 
 <style scoped>
 .sides {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1.1fr);
-  gap: 18px;
-  align-items: start;
-}
-
-.hint {
-  font-size: 13px;
-  max-width: 70ch;
-}
-
-.summary {
-  margin: 0 0 6px;
-  font-weight: 600;
-}
-
-.stored {
-  padding: 10px 16px;
 }
 
 .phone .sides {

@@ -60,10 +60,10 @@ const shade = computed(() => {
 </script>
 
 <template>
-  <li :class="{ unsure: row !== null && kind === null }">
-    <span class="words">
+  <li class="d-flex align-center hair-below py-1 ps-3 pe-1 ga-2" :class="{ unsure: row !== null && kind === null }">
+    <span class="words flex-1-1-0 min-w-0">
       <strong>
-        <span v-if="line.cells.maker" class="brand">{{ line.cells.maker }}{{ ' ' }}</span>
+        <span v-if="line.cells.maker" class="font-weight-medium quiet">{{ line.cells.maker }}{{ ' ' }}</span>
         <template v-for="(piece, n) in shade.marked" :key="n">
           <mark v-if="piece.odd">{{ piece.words }}</mark>
           <template v-else>{{ piece.words }}</template>
@@ -72,12 +72,14 @@ const shade = computed(() => {
       </strong>
       <span v-if="kind" class="kind">{{ kind }}</span>
       <span v-else-if="row" class="kind missing">what type is it?</span>
-      <span class="quiet figures">{{ facts.join(' · ') }}</span>
-      <span v-if="shade.pieces.length > 0" class="asked">
+      <span class="quiet figures d-block small">{{ facts.join(' · ') }}</span>
+      <span v-if="shade.pieces.length > 0" class="asked d-block small">
         Is {{ shade.pieces.map((piece) => `“${piece}”`).join(' and ') }} part of the name? If not, tap Fix.
       </span>
-      <span v-if="row?.alreadyThere" class="quiet">There is one of that name already; this one comes beside it.</span>
-      <span v-for="problem in problems" :key="problem" class="problem">{{ problem }}</span>
+      <span v-if="row?.alreadyThere" class="quiet d-block small"
+        >There is one of that name already; this one comes beside it.</span
+      >
+      <span v-for="problem in problems" :key="problem" class="problem d-block small alarm">{{ problem }}</span>
     </span>
     <v-btn variant="text" :aria-label="`Fix ${line.text}`" @click="$emit('mend')">Fix</v-btn>
   </li>
@@ -85,21 +87,11 @@ const shade = computed(() => {
 
 <style scoped>
 li {
-  display: flex;
-  gap: 10px;
-  align-items: center;
   min-height: 52px;
-  padding: 3px 4px 3px 12px;
-  border-bottom: 1px solid var(--hair);
 }
 
 li.unsure {
   border-left: 5px solid var(--attention);
-}
-
-.words {
-  flex: 1;
-  min-width: 0;
 }
 
 .kind {
@@ -108,35 +100,14 @@ li.unsure {
   color: var(--primary);
 }
 
-.brand {
-  font-weight: 500;
-  color: var(--quiet);
-}
-
 mark {
   background: none;
   color: inherit;
   border-bottom: 2px dashed var(--attention);
 }
 
-.asked {
-  display: block;
-  font-size: 13px;
-}
-
 .missing,
 .asked {
   color: var(--attention);
-}
-
-.quiet {
-  display: block;
-  font-size: 13px;
-}
-
-.problem {
-  display: block;
-  font-size: 13px;
-  color: var(--alarm);
 }
 </style>

@@ -60,8 +60,8 @@ const lost = computed(() => {
       Once you’ve worn some of what you own, this shows how long each type will last you.
     </EmptyPlace>
     <template v-else>
-      <div class="top">
-        <p class="headline">
+      <div class="top d-flex align-center mb-2 gr-2 gc-4">
+        <p class="headline flex-1-1">
           <template v-if="lost.expiring > 0"
             ><strong>{{ lost.expiring }} of {{ lost.items }}</strong> will expire before their turn at your pace, with
             about <strong>{{ moneyShort(lost.money, answer.currency) }}</strong> left in them.</template
@@ -79,12 +79,16 @@ const lost = computed(() => {
         />
       </div>
       <section class="sheet supply" aria-label="How much I own, by type">
-        <div class="heads quiet">
+        <div class="heads quiet d-grid align-end fine py-1 px-3 gr-0 gc-3">
           <span>type</span>
           <div ref="axis" class="axis figures" aria-hidden="true">
-            <span v-for="n in YEARS + 1" :key="n" :style="{ left: `${(100 * (n - 1)) / (YEARS + 0.6)}%` }">{{
-              n === 1 ? 'today' : n - 1
-            }}</span>
+            <span
+              class="position-absolute text-no-wrap fine ps-1"
+              v-for="n in YEARS + 1"
+              :key="n"
+              :style="{ left: `${(100 * (n - 1)) / (YEARS + 0.6)}%` }"
+              >{{ n === 1 ? 'today' : n - 1 }}</span
+            >
           </div>
           <span class="legend">in years; dark: used in time; hollow: expires first</span>
         </div>
@@ -105,16 +109,7 @@ const lost = computed(() => {
 </template>
 
 <style scoped>
-.top {
-  display: flex;
-  gap: 8px 16px;
-  align-items: center;
-  margin-bottom: 8px;
-}
-
 .headline {
-  flex: 1 1 auto;
-  margin: 0;
   font: 540 18px/1.3 var(--display);
 }
 
@@ -127,13 +122,8 @@ const lost = computed(() => {
 }
 
 .heads {
-  display: grid;
   grid-template-columns: var(--supply-columns);
-  gap: 0 14px;
-  align-items: end;
-  padding: 5px 12px 3px;
   border-bottom: 1px solid var(--line);
-  font-size: 12.5px;
 }
 
 .axis {
@@ -142,12 +132,8 @@ const lost = computed(() => {
 }
 
 .axis span {
-  position: absolute;
-  padding-left: 4px;
   border-left: 1px solid var(--line);
-  white-space: nowrap;
   line-height: 16px;
-  font-size: 12px;
 }
 
 .axis span:first-child {

@@ -51,17 +51,17 @@ const shown = computed(() => (all.value ? props.view.expiring : props.view.expir
 </script>
 
 <template>
-  <article class="row" :class="{ open }" :aria-label="view.category">
+  <article class="row hair-below" :class="{ open }" :aria-label="view.category">
     <button
       type="button"
-      class="line"
+      class="line d-grid align-center w-100 text-left py-1 px-3 gr-0 gc-3"
       :aria-expanded="open"
       :aria-label="`${view.category}: ${lastsWords(view)}, ${expiringWords(view, currency)}; how this comes about`"
       @click="$emit('toggle')"
     >
-      <span class="name"
+      <span class="name d-grid tight"
         ><strong>{{ view.category }}</strong
-        ><small class="quiet figures">{{ counted(view.items, 'item') }}</small></span
+        ><small class="quiet figures fine">{{ counted(view.items, 'item') }}</small></span
       >
       <svg :viewBox="`0 0 ${width} ${HEIGHT}`" :width="width" :height="HEIGHT" aria-hidden="true">
         <path v-for="n in years" :key="n" :d="`M${at(n)} 0V${HEIGHT}`" class="grid" />
@@ -78,10 +78,10 @@ const shown = computed(() => (all.value ? props.view.expiring : props.view.expir
         </template>
         <path d="M1 0V22" class="today" />
       </svg>
-      <span class="told">
-        <span
+      <span class="told d-grid align-center small ga-2">
+        <span class="d-grid tight"
           ><strong>{{ lastsWords(view) }}</strong
-          ><small class="quiet">{{
+          ><small class="quiet fine">{{
             view.perYear === null
               ? ''
               : view.expiring.length === 0
@@ -89,15 +89,20 @@ const shown = computed(() => (all.value ? props.view.expiring : props.view.expir
                 : `${view.expiring.length} will expire first, ${moneyShort(view.expiringPrice, currency)}`
           }}</small></span
         >
-        <span
-          ><small class="quiet">next needed</small><strong>{{ needWords(view) }}</strong></span
+        <span class="d-grid tight"
+          ><small class="quiet fine">next needed</small><strong>{{ needWords(view) }}</strong></span
         >
         <v-icon :icon="open ? mdiChevronUp : mdiChevronDown" size="20" />
       </span>
     </button>
-    <div v-if="open" class="why">
-      <p v-for="sentence in supplySentences(view, currency)" :key="sentence">{{ sentence }}</p>
-      <div v-if="most > 0 && view.years !== null" class="keep" role="group" aria-label="If you kept fewer">
+    <div v-if="open" class="why pt-1 pb-3 px-4">
+      <p class="prose small mb-1" v-for="sentence in supplySentences(view, currency)" :key="sentence">{{ sentence }}</p>
+      <div
+        v-if="most > 0 && view.years !== null"
+        class="keep d-flex flex-wrap align-center my-2 mx-0 ga-2"
+        role="group"
+        aria-label="If you kept fewer"
+      >
         <span>If you keep</span>
         <v-btn
           :icon="mdiMinus"
@@ -121,8 +126,8 @@ const shown = computed(() => (all.value ? props.view.expiring : props.view.expir
           {{ keepingWords(view, Math.min(keep, most), currency) }}</span
         >
       </div>
-      <ul v-if="view.expiring.length > 0" class="expiring">
-        <li v-for="each in shown" :key="each.itemId">
+      <ul v-if="view.expiring.length > 0" class="expiring d-grid mt-2 gr-0 gc-4">
+        <li class="d-flex flex-wrap align-center small gr-0 gc-2" v-for="each in shown" :key="each.itemId">
           <RouterLink :to="`/items/${each.itemId}`">{{ each.mark }}</RouterLink>
           <span class="quiet figures"
             >{{ goodDay(each.lastGood, today)
@@ -138,10 +143,6 @@ const shown = computed(() => (all.value ? props.view.expiring : props.view.expir
 </template>
 
 <style scoped>
-.row {
-  border-bottom: 1px solid var(--hair);
-}
-
 .row:last-child {
   border-bottom: none;
 }
@@ -151,36 +152,16 @@ const shown = computed(() => (all.value ? props.view.expiring : props.view.expir
 }
 
 .line {
-  display: grid;
   grid-template-columns: var(--supply-columns);
-  gap: 0 14px;
-  align-items: center;
-  width: 100%;
   min-height: 46px;
-  padding: 2px 12px;
-  text-align: left;
 }
 
 .line:hover {
   background: var(--inset);
 }
 
-.name,
-.told > span {
-  display: grid;
-  line-height: 1.25;
-}
-
-small {
-  font-size: 12.5px;
-}
-
 .told {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) 100px 20px;
-  gap: 10px;
-  align-items: center;
-  font-size: 14px;
 }
 
 .grid {
@@ -215,24 +196,6 @@ small {
   stroke-width: 2;
 }
 
-.why {
-  padding: 4px 16px 14px 16px;
-}
-
-.why p {
-  margin: 0 0 3px;
-  max-width: 84ch;
-  font-size: 14px;
-}
-
-.keep {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-  margin: 8px 0;
-}
-
 .keep strong {
   min-width: 26px;
   text-align: center;
@@ -240,19 +203,11 @@ small {
 }
 
 .expiring {
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
-  gap: 0 18px;
-  margin: 6px 0 0;
 }
 
 .expiring li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 8px;
-  align-items: center;
   min-height: 32px;
-  font-size: 13.5px;
 }
 
 .phone .line {

@@ -25,13 +25,13 @@ const said = computed(() => {
 </script>
 
 <template>
-  <button type="button" class="said" @click="open = day">
+  <button type="button" class="said touch small text-right" @click="open = day">
     <template v-if="said.length > 0"
-      ><span class="lead">{{ isToday ? 'Today' : 'That day' }}:</span>
-      <span v-for="part in said" :key="part" class="part">{{ part }}</span></template
+      ><span class="quiet">{{ isToday ? 'Today' : 'That day' }}:</span>
+      <span v-for="part in said" :key="part" class="part font-weight-semibold ms-2">{{ part }}</span></template
     >
-    <span v-else class="part">How is the day?</span>
-    <span v-if="conditions.note" class="lead">, with a note</span>
+    <span v-else class="part font-weight-semibold ms-2">How is the day?</span>
+    <span v-if="conditions.note" class="quiet">, with a note</span>
   </button>
   <DaySheet
     v-if="open"
@@ -43,20 +43,8 @@ const said = computed(() => {
 </template>
 
 <style scoped>
-.said {
-  min-height: 44px;
-  font-size: 13.5px;
-  text-align: right;
-}
-
-.lead {
-  color: var(--quiet);
-}
-
 .part {
-  font-weight: 600;
   border-bottom: 2px solid var(--primary);
-  margin-left: 8px;
 }
 
 .phone .said {

@@ -19,7 +19,7 @@ const isToday = computed(() => props.day === props.today)
 <template>
   <PlaceHead :title="longDay(day)">
     <template #title>
-      <div class="day">
+      <div class="day d-flex align-center ga-2">
         <v-btn
           variant="outlined"
           :icon="mdiChevronLeft"
@@ -29,7 +29,7 @@ const isToday = computed(() => props.day === props.today)
         />
         <div>
           <h1>{{ longDay(day) }}</h1>
-          <p class="quiet">
+          <p class="quiet small tight">
             {{ isToday ? 'What are you wearing today?' : `What was worn ${fromNow(day, today)}?` }}
           </p>
         </div>
@@ -47,7 +47,7 @@ const isToday = computed(() => props.day === props.today)
     <v-btn v-if="!isToday && !mobile" variant="text" @click="emit('go', today)">Back to today</v-btn>
     <slot v-if="!mobile" />
   </PlaceHead>
-  <div v-if="mobile" class="below">
+  <div v-if="mobile" class="below d-flex flex-wrap align-center justify-space-between">
     <slot />
     <v-btn v-if="!isToday" variant="text" @click="emit('go', today)">Back to today</v-btn>
   </div>
@@ -55,18 +55,6 @@ const isToday = computed(() => props.day === props.today)
 </template>
 
 <style scoped>
-.day {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-}
-
-.day p {
-  margin: 0;
-  font-size: 13.5px;
-  line-height: 1.3;
-}
-
 .phone .day {
   gap: 4px;
   justify-content: space-between;
@@ -83,9 +71,5 @@ const isToday = computed(() => props.day === props.today)
 
 .below {
   margin-top: -8px;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  justify-content: space-between;
 }
 </style>

@@ -41,7 +41,7 @@ function store(): void {
     @store="store"
   >
     <p class="quiet">All optional. It changes what is suggested.</p>
-    <div class="pairs">
+    <div class="pairs d-grid align-start ga-3">
       <ChoiceRow v-model="typed.skin" label="Skin" :options="SKINS" again />
       <ChoiceRow v-model="typed.clothes" label="Clothes" :options="TONES" again />
       <ChoiceRow v-model="minutes" label="Time, in minutes" :options="MINUTES" again />
@@ -68,10 +68,7 @@ function store(): void {
 
 <style scoped>
 .pairs {
-  display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 12px;
-  align-items: start;
 }
 
 .phone .pairs {

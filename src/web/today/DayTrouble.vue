@@ -6,9 +6,9 @@ const changes = useChanges()
 </script>
 
 <template>
-  <div v-if="changes.trouble" class="trouble" role="alert">
-    <p>
-      <strong>{{ changes.trouble.title }}</strong> {{ changes.trouble.detail }}
+  <div v-if="changes.trouble" class="trouble d-flex align-center rounded-lg py-1 ps-3 pe-1 ga-2" role="alert">
+    <p class="flex-1-1-0">
+      <strong class="alarm">{{ changes.trouble.title }}</strong> {{ changes.trouble.detail }}
     </p>
     <v-btn v-if="changes.trouble.remedy" class="take-back" @click="changes.trouble.remedy.act()">{{
       changes.trouble.remedy.words
@@ -20,23 +20,12 @@ const changes = useChanges()
 <style scoped>
 .trouble {
   flex: 1 0 100%;
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  padding: 4px 4px 4px 12px;
   background: var(--raised);
   border: 1px solid var(--alarm);
   border-left-width: 6px;
-  border-radius: 8px;
 }
 
 p {
-  flex: 1;
-  margin: 0;
   white-space: pre-line;
-}
-
-strong {
-  color: var(--alarm);
 }
 </style>

@@ -54,7 +54,7 @@ const big = computed(() => props.density === 'roomy')
 </script>
 
 <template>
-  <span class="spot" :class="density">
+  <span class="spot d-flex position-relative min-w-0" :class="density">
     <button
       type="button"
       class="tile"
@@ -69,17 +69,27 @@ const big = computed(() => props.density === 'roomy')
       <span class="lying"
         ><ItemGauge :item="item" :size="big ? 'middle' : 'small'" :worn="worn" :worn-parts="wornParts"
       /></span>
-      <span class="words">
-        <span class="name">{{ shortName(item) }}</span>
-        <span v-if="apart && caption" class="apart">{{ apart }}</span>
+      <span class="words d-grid text-center max-w-100">
+        <span class="name font-weight-semibold fine tight text-truncate">{{ shortName(item) }}</span>
+        <span v-if="apart && caption" class="apart tight quiet text-truncate">{{ apart }}</span>
         <span v-if="density !== 'packed'" class="caption" :class="{ pressing }">{{ caption || apart }}</span>
       </span>
       <WornTick v-if="worn || waiting" class="tick" :waiting="waiting" />
     </button>
-    <RouterLink v-if="big" class="open" :to="`/items/${item.id}`" tabindex="-1" :aria-label="`Open ${callIt(item)}`"
+    <RouterLink
+      v-if="big"
+      class="open position-absolute top-0 fine rounded-lg py-1 px-2"
+      :to="`/items/${item.id}`"
+      tabindex="-1"
+      :aria-label="`Open ${callIt(item)}`"
       >open</RouterLink
     >
-    <RouterLink v-else-if="density === 'row'" class="go" :to="`/items/${item.id}`" :aria-label="`Open ${callIt(item)}`">
+    <RouterLink
+      v-else-if="density === 'row'"
+      class="go d-grid flex-0-0 align-center justify-items-center quiet"
+      :to="`/items/${item.id}`"
+      :aria-label="`Open ${callIt(item)}`"
+    >
       <svg viewBox="0 0 24 24" width="18" height="18" aria-hidden="true">
         <path :d="mdiChevronRight" fill="currentColor" />
       </svg>
@@ -88,12 +98,6 @@ const big = computed(() => props.density === 'roomy')
 </template>
 
 <style scoped>
-.spot {
-  position: relative;
-  min-width: 0;
-  display: flex;
-}
-
 .tile {
   scroll-margin-bottom: 150px; /* clear of the lip that stays in sight */
   position: relative;
@@ -134,21 +138,6 @@ const big = computed(() => props.density === 'roomy')
   padding-bottom: 19px;
 }
 
-.words {
-  display: grid;
-  text-align: center;
-  max-width: 100%;
-}
-
-.name {
-  font-weight: 600;
-  font-size: 12.5px;
-  line-height: 1.25;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-
 .caption {
   font-size: 12px;
   line-height: 1.25;
@@ -159,11 +148,6 @@ const big = computed(() => props.density === 'roomy')
 
 .apart {
   font-size: 11.5px;
-  line-height: 1.2;
-  color: var(--quiet);
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 
 .caption.pressing {
@@ -222,12 +206,8 @@ const big = computed(() => props.density === 'roomy')
 }
 
 .go {
-  flex: none;
   width: 44px;
   min-height: 52px;
-  display: grid;
-  place-items: center;
-  color: var(--quiet);
 }
 
 .spot.row .tick {
@@ -236,14 +216,9 @@ const big = computed(() => props.density === 'roomy')
 }
 
 .open {
-  position: absolute;
   left: 0;
-  top: 0;
-  padding: 4px 6px;
-  font-size: 12px;
   background: var(--raised);
   border: 1px solid var(--line);
-  border-radius: 7px;
   opacity: 0;
   pointer-events: none;
 }

@@ -9,7 +9,7 @@ import type { AboveTheDrawer } from './above-the-drawer'
 import DayTrouble from './DayTrouble.vue'
 import type { HeadAct } from '#web/ui/head-acts'
 import LateActsMenu from '#web/ui/LateActsMenu.vue'
-import { shortName } from '#web/ui/words/item-words'
+import { apartWords, callIt, shortName } from '#web/ui/words/item-words'
 import { shortDay, weekdayName } from '#web/ui/words/when-words'
 
 /** The day's face as a line, and what can be done with the whole of it. */
@@ -32,6 +32,8 @@ const changes = useChanges()
 const pending = usePendingActs()
 changes.standsInALine()
 
+/** What tells two of one name apart. */
+const apart = computed(() => apartWords(props.face))
 const madeUp = computed(() => props.face.some((item) => item.makeup))
 function sameWords(face: EarlierFace): string {
   if (face.like === 'occasion') return `Same as last ${props.occasion ?? 'time'}`
@@ -70,14 +72,13 @@ const title = computed(() => {
 })
 function said(item: ListedItem): string {
   const wear = props.worn.get(item.id)
-  if (!wear) return ''
-  const amount = wear.amount === null ? '' : `${wear.amount} ${wear.amountUnit ?? ''}`
-  return [amount, wear.mix ? `mixed ${wear.mix.ratio}` : ''].filter(Boolean).join(', ')
+  const amount = wear?.amount ? `${wear.amount} ${wear.amountUnit ?? ''}` : ''
+  return [apart.value.get(item.id), amount, wear?.mix ? `mixed ${wear.mix.ratio}` : ''].filter(Boolean).join(', ')
 }
 </script>
 
 <template>
-  <section class="line" aria-label="The day’s look">
+  <section class="line d-flex position-sticky flex-wrap align-center py-2 px-4 gr-1 gc-3" aria-label="The day’s look">
     <DayTrouble />
     <p class="words">
       <strong class="title figures">{{ title }}</strong>
@@ -87,8 +88,8 @@ function said(item: ListedItem): string {
         ><button
           v-if="item.placement === null"
           type="button"
-          class="back text-act"
-          :aria-label="`Undo ${shortName(item)}, from outside the drawer`"
+          class="back text-act px-2"
+          :aria-label="`Undo ${callIt(item)}, from outside the drawer`"
           @click="emit('tap', item)"
         >
           undo</button
@@ -96,11 +97,11 @@ function said(item: ListedItem): string {
       </span>
       <span v-if="pending.acts.length > 0 && !pending.away" class="quiet"> saving…</span>
     </p>
-    <div class="acts">
+    <div class="acts d-flex flex-wrap justify-end ga-2">
       <v-btn v-if="changes.last" class="undo take-back" @click="changes.takeBackLast()"
         >Undo: {{ changes.last.words }}</v-btn
       >
-      <div class="places">
+      <div class="places d-flex ga-2">
         <v-btn
           v-if="first"
           variant="outlined"
@@ -126,17 +127,11 @@ function said(item: ListedItem): string {
 <style scoped>
 /* Always in sight, however long the drawer or the reasons along its lip. */
 .line {
-  position: sticky;
   bottom: 0;
   z-index: 4;
   margin: 0 -16px -16px;
-  padding: 6px 16px 10px;
   background: var(--tray);
   box-shadow: 0 -3px var(--tray);
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 4px 14px;
 }
 
 .words {
@@ -161,22 +156,7 @@ function said(item: ListedItem): string {
   color: var(--ink);
 }
 
-.back {
-  padding: 0 6px;
-}
-
-.acts {
-  display: flex;
-  gap: 7px;
-  flex-wrap: wrap;
-  justify-content: flex-end;
-}
-
 /* Each act keeps its place: the way back comes before them, or above. */
-.places {
-  display: flex;
-  gap: 7px;
-}
 
 .undo {
   max-width: 330px;

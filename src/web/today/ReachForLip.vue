@@ -8,7 +8,7 @@ import type { SuggestionView, TodayAnswer } from '#contract/today'
 import { counted } from '#core/words/counted'
 import { useDevice } from '#web/data/device'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
-import { shortName } from '#web/ui/words/item-words'
+import { callIt, shortName } from '#web/ui/words/item-words'
 import { locationWords } from '#web/ui/words/location-words'
 import { whyWords } from '#web/ui/words/why-words'
 
@@ -30,21 +30,24 @@ const emit = defineEmits<{ tap: [item: ListedItem]; notToday: [item: ListedItem]
     <button
       v-if="mobile"
       type="button"
-      class="label"
+      class="label d-grid align-content-center fine tight ps-3 pe-2"
       :aria-expanded="!device.reachForFolded"
       @click="device.reachForFolded = !device.reachForFolded"
     >
       <h2>Reach for</h2>
       <span class="quiet">{{ device.reachForFolded ? counted(suggestions.length, 'item') : 'in makeup order' }}</span>
-      <svg class="fold" viewBox="0 0 24 24" width="20" height="20" aria-hidden="true">
+      <svg class="ms-auto" viewBox="0 0 24 24" width="20" height="20" aria-hidden="true">
         <path :d="device.reachForFolded ? mdiChevronDown : mdiChevronUp" fill="currentColor" />
       </svg>
     </button>
-    <div v-else class="label">
+    <div v-else class="label d-grid align-content-center fine tight py-0 ps-3 pe-2">
       <h2>Reach for</h2>
       <span class="quiet">in makeup order</span>
     </div>
-    <p v-if="sunscreen && !folded" class="sun">
+    <p
+      v-if="sunscreen && !folded"
+      class="sun d-grid position-relative min-w-0 align-content-center fine tight alarm py-1 px-2"
+    >
       <strong>A sunscreen</strong>
       <span v-if="sunscreen.elsewhere"
         >None in date in the drawer.
@@ -53,19 +56,27 @@ const emit = defineEmits<{ tap: [item: ListedItem]; notToday: [item: ListedItem]
       >
       <span v-else>None in date in the whole collection.</span>
     </p>
-    <div v-for="suggestion in folded ? [] : suggestions" :key="suggestion.itemId" class="hint">
+    <div
+      v-for="suggestion in folded ? [] : suggestions"
+      :key="suggestion.itemId"
+      class="hint d-flex position-relative min-w-0 ma-0"
+    >
       <template v-if="items.get(suggestion.itemId)">
-        <button type="button" class="take" @click="emit('tap', items.get(suggestion.itemId)!)">
+        <button
+          type="button"
+          class="take d-flex flex-1-1-0 align-center text-left min-w-0 py-2 ps-2 pe-5 ga-2"
+          @click="emit('tap', items.get(suggestion.itemId)!)"
+        >
           <ItemGauge :item="items.get(suggestion.itemId)!" size="small" />
-          <span class="words">
-            <strong>{{ shortName(items.get(suggestion.itemId)!) }}</strong>
+          <span class="words d-grid fine min-w-0">
+            <strong class="small">{{ shortName(items.get(suggestion.itemId)!) }}</strong>
             <span>{{ whyWords(suggestion.reason, items, today) }}</span>
           </span>
         </button>
         <button
           type="button"
-          class="away"
-          :aria-label="`${shortName(items.get(suggestion.itemId)!)}: not today`"
+          class="away d-grid position-absolute top-0 align-center justify-items-center quiet"
+          :aria-label="`${callIt(items.get(suggestion.itemId)!)}: not today`"
           title="Not today"
           @click="emit('notToday', items.get(suggestion.itemId)!)"
         >
@@ -75,7 +86,9 @@ const emit = defineEmits<{ tap: [item: ListedItem]; notToday: [item: ListedItem]
         </button>
       </template>
     </div>
-    <p v-if="suggestions.length === 0 && !sunscreen" class="none quiet">Nothing is urgent today. Wear what you like.</p>
+    <p v-if="suggestions.length === 0 && !sunscreen" class="none quiet align-self-center py-0 px-3">
+      Nothing is urgent today. Wear what you like.
+    </p>
   </section>
 </template>
 
@@ -93,11 +106,6 @@ const emit = defineEmits<{ tap: [item: ListedItem]; notToday: [item: ListedItem]
 
 .label {
   flex: 0 0 92px;
-  display: grid;
-  align-content: center;
-  padding: 0 6px 0 12px;
-  font-size: 12.5px;
-  line-height: 1.25;
 }
 
 h2 {
@@ -107,30 +115,7 @@ h2 {
 .hint,
 .sun {
   flex: 1 0 150px;
-  position: relative;
-  display: flex;
   border-left: 1px solid var(--hair);
-  min-width: 0;
-  margin: 0;
-}
-
-.sun {
-  display: grid;
-  align-content: center;
-  padding: 4px 10px;
-  font-size: 12.5px;
-  line-height: 1.3;
-  color: var(--alarm);
-}
-
-.take {
-  flex: 1;
-  display: flex;
-  align-items: center;
-  gap: 7px;
-  padding: 6px 22px 6px 8px;
-  text-align: left;
-  min-width: 0;
 }
 
 .take:hover {
@@ -138,34 +123,17 @@ h2 {
 }
 
 .words {
-  display: grid;
-  font-size: 12.5px;
   line-height: 1.28;
-  min-width: 0;
-}
-
-.words strong {
-  font-size: 13.5px;
 }
 
 .away {
-  position: absolute;
   right: 0;
-  top: 0;
   width: 30px;
   height: 44px;
-  display: grid;
-  place-items: center;
-  color: var(--quiet);
 }
 
 .away:hover {
   color: var(--ink);
-}
-
-.none {
-  padding: 0 12px;
-  align-self: center;
 }
 
 .phone .lip {
@@ -181,10 +149,6 @@ h2 {
   padding: 4px 12px;
   min-height: 44px;
   width: 100%;
-}
-
-.fold {
-  margin-left: auto;
 }
 
 .phone .hint,

@@ -49,9 +49,9 @@ function drop(face: SavedFace): void {
     <p v-if="faces.length === 0" class="quiet">
       None saved yet. Save a look you wear often, and it’s one tap from here.
     </p>
-    <div v-for="each in faces" :key="each.id" class="face">
+    <div v-for="each in faces" :key="each.id" class="d-flex align-center ga-2">
       <v-btn variant="outlined" color="primary" class="wear" @click="emit('wear', each)">{{ each.name }}</v-btn>
-      <span class="quiet figures"
+      <span class="quiet figures flex-1-1-0"
         >{{ counted(each.itemIds.length, 'item') }}{{ each.occasion ? `, ${each.occasion}` : '' }}</span
       >
       <v-btn variant="text" :aria-label="`Remove the look ${each.name}`" @click="drop(each)">Remove</v-btn>
@@ -65,15 +65,3 @@ function drop(face: SavedFace): void {
     />
   </FormDialog>
 </template>
-
-<style scoped>
-.face {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-}
-
-.face .quiet {
-  flex: 1;
-}
-</style>

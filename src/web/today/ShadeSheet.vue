@@ -33,20 +33,23 @@ function done(isWorn: boolean): void {
     @store="done(true)"
   >
     <p class="quiet">Tap the shades you wore. If you don’t remember, that’s fine: “shade not said”.</p>
-    <div class="large"><ItemGauge :item="item" size="large" :worn-parts="typed.chosen" :rail="false" /></div>
-    <div class="shades" role="group" aria-label="Shades">
+    <div class="d-grid align-center justify-items-center">
+      <ItemGauge :item="item" size="large" :worn-parts="typed.chosen" :rail="false" />
+    </div>
+    <div class="shades d-grid ga-2" role="group" aria-label="Shades">
       <button
         v-for="part in item.parts"
         :key="part.id"
         type="button"
-        class="shade"
+        class="shade d-flex align-center rounded-lg text-left font-weight-semibold px-2 ga-2"
         :class="{ chosen: typed.chosen.includes(part.id) }"
         :aria-pressed="typed.chosen.includes(part.id)"
         @click="toggle(part.id)"
       >
         <span class="dot" :style="{ background: part.colour ?? 'var(--plate)' }"></span>
         <span
-          >{{ part.name }}<span class="quiet figures">{{ usesWords(part.uses) }}</span></span
+          >{{ part.name
+          }}<span class="quiet figures d-block font-weight-regular fine">{{ usesWords(part.uses) }}</span></span
         >
       </button>
     </div>
@@ -57,33 +60,13 @@ function done(isWorn: boolean): void {
 </template>
 
 <style scoped>
-.large {
-  display: grid;
-  place-items: center;
-}
-
 .shades {
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(140px, 1fr));
-  gap: 6px;
 }
 
 .shade {
-  display: flex;
-  gap: 10px;
-  align-items: center;
   min-height: 48px;
-  padding: 0 10px;
   border: 1px solid var(--line);
-  border-radius: 8px;
-  text-align: left;
-  font-weight: 600;
-}
-
-.shade .quiet {
-  display: block;
-  font-weight: 400;
-  font-size: 12px;
 }
 
 .shade.chosen {

@@ -15,7 +15,7 @@ function say(said: 'no makeup' | 'not written down'): void {
 </script>
 
 <template>
-  <section class="inset silent" aria-label="Missing days">
+  <section class="inset silent d-flex flex-wrap align-center py-2 px-3 gr-2 gc-3" aria-label="Missing days">
     <p>Nothing is written down {{ stretchWords(silence, today) }}: no makeup, or not written down?</p>
     <v-btn variant="outlined" color="primary" @click="say('no makeup')">No makeup</v-btn>
     <v-btn variant="outlined" color="primary" @click="say('not written down')">Not written down</v-btn>
@@ -23,16 +23,7 @@ function say(said: 'no makeup' | 'not written down'): void {
 </template>
 
 <style scoped>
-.silent {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 12px;
-  align-items: center;
-  padding: 6px 14px;
-}
-
 p {
   flex: 1 1 320px;
-  margin: 0;
 }
 </style>

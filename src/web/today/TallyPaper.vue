@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { fieldsOf, weekdayOf, type Day } from '#core/calendar/day'
 import type { ListedItem } from '#contract/item'
 import { dateWords } from '#web/data/locale'
-import { callIt, shortName } from '#web/ui/words/item-words'
+import { apartWords, callIt, shortName } from '#web/ui/words/item-words'
 
 /** The paper of a month: a row for each thing, a square for each day; what the log holds already stands in another ink. */
 const props = defineProps<{
@@ -14,6 +15,8 @@ const props = defineProps<{
   /** "item day" of what the log holds. */
   there: ReadonlySet<string>
 }>()
+/** What tells two rows of one name apart. */
+const apart = computed(() => apartWords(props.rows))
 const emit = defineEmits<{ toggle: [itemId: string, day: Day] }>()
 
 function isThere(itemId: string, day: Day): boolean {
@@ -47,8 +50,8 @@ function move(event: KeyboardEvent, row: number, column: number): void {
 </script>
 
 <template>
-  <div class="paper sheet">
-    <table>
+  <div class="paper sheet overflow-x-auto pt-2 pb-3 px-2">
+    <table class="small">
       <thead>
         <tr>
           <th scope="col">Item</th>
@@ -60,9 +63,12 @@ function move(event: KeyboardEvent, row: number, column: number): void {
       </thead>
       <tbody>
         <tr v-for="(item, row) in rows" :key="item.id">
-          <th scope="row">{{ shortName(item) }}</th>
-          <td v-for="(day, column) in days" :key="day" :class="{ weekend: weekdayOf(day) > 4 }">
+          <th scope="row">
+            {{ shortName(item) }} <span class="quiet fine font-weight-regular">{{ apart.get(item.id) }}</span>
+          </th>
+          <td class="hair-below pa-0" v-for="(day, column) in days" :key="day" :class="{ weekend: weekdayOf(day) > 4 }">
             <button
+              class="d-grid align-center justify-items-center"
               :id="`square-${row}-${column}`"
               type="button"
               :tabindex="column === 0 ? 0 : -1"
@@ -82,25 +88,15 @@ function move(event: KeyboardEvent, row: number, column: number): void {
               </svg>
             </button>
           </td>
-          <td class="sum figures">{{ sum(item.id) }}</td>
+          <td class="sum figures hair-below text-right font-weight-semibold py-0 px-2">{{ sum(item.id) }}</td>
         </tr>
       </tbody>
     </table>
-    <p v-if="rows.length === 0" class="quiet empty">Add a row for each item on your paper.</p>
+    <p v-if="rows.length === 0" class="quiet pa-2">Add a row for each item on your paper.</p>
   </div>
 </template>
 
 <style scoped>
-.paper {
-  overflow-x: auto;
-  padding: 8px 10px 12px;
-}
-
-table {
-  border-collapse: collapse;
-  font-size: 13.5px;
-}
-
 th[scope='row'],
 th[scope='col']:first-child {
   position: sticky;
@@ -121,8 +117,6 @@ th[scope='col'] {
 }
 
 td {
-  padding: 0;
-  border-bottom: 1px solid var(--hair);
   border-left: 1px solid var(--hair);
 }
 
@@ -134,8 +128,6 @@ td {
 td button {
   width: 28px;
   height: 44px;
-  display: grid;
-  place-items: center;
 }
 
 .phone td button {
@@ -159,16 +151,6 @@ path {
 
 .before path {
   stroke: var(--line);
-}
-
-.sum {
-  text-align: right;
-  padding: 0 8px;
-  font-weight: 600;
-}
-
-.empty {
-  padding: 10px;
 }
 
 .removed {

@@ -105,7 +105,7 @@ function add(item: ListedItem): void {
     :primary="{ words: `Save ${toSave}`, act: store, disabled: count + removing === 0, busy: draft.busy.value }"
     :acts="[{ words: 'Add a row', act: () => (picking = true) }]"
   />
-  <div class="month">
+  <div class="month d-flex flex-wrap align-center mb-2 gr-1 gc-2">
     <v-btn variant="outlined" size="44" :icon="mdiChevronLeft" aria-label="The month before" @click="turn(-1)" />
     <strong class="figures">{{ month ? monthName(month) : '' }}</strong>
     <v-btn
@@ -118,7 +118,7 @@ function add(item: ListedItem): void {
     />
     <span class="quiet">By keyboard: type the day, then the space bar; arrows move.</span>
   </div>
-  <p v-if="stored" class="inset stored" role="status">{{ stored }}</p>
+  <p v-if="stored" class="inset stored py-3 px-4" role="status">{{ stored }}</p>
   <FormTrouble :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />
   <TallyPaper
     v-if="opened"
@@ -140,20 +140,8 @@ function add(item: ListedItem): void {
 </template>
 
 <style scoped>
-.month {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 4px 10px;
-  margin-bottom: 10px;
-}
-
 .month strong {
   min-width: 150px;
   text-align: center;
-}
-
-.stored {
-  padding: 12px 16px;
 }
 </style>

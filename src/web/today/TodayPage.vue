@@ -75,7 +75,7 @@ useShortcut('day after', () => {
 </script>
 
 <template>
-  <div v-if="shown && today && dayAsked" class="today">
+  <div v-if="shown && today && dayAsked" class="today d-grid ga-2">
     <DayHeader :day="dayAsked" :today="today" @go="go">
       <DayConditions
         v-if="!shown.collectionIsEmpty"
@@ -86,7 +86,7 @@ useShortcut('day after', () => {
         @set="ticks.setConditions"
       />
     </DayHeader>
-    <p v-if="herDay.turnedFrom" class="inset turned" role="status">
+    <p v-if="herDay.turnedFrom" class="inset d-flex flex-wrap align-center py-1 ps-3 pe-2 gr-1 gc-3" role="status">
       A new day has begun: this is {{ longDay(today) }}.
       <RouterLink :to="`/day/${herDay.turnedFrom}`" @click="herDay.turnedFrom = null"
         >Back to {{ longDay(herDay.turnedFrom) }}</RouterLink
@@ -106,7 +106,7 @@ useShortcut('day after', () => {
           @tap="tap"
           @not-today="(item) => shown && ticks.setNotToday(item, shown.day)"
         />
-        <div class="plan">
+        <div class="plan d-flex flex-wrap pa-2 ga-2">
           <ZoneCompartment
             v-for="zone in shown.zones"
             :key="zone.id"
@@ -165,18 +165,7 @@ useShortcut('day after', () => {
 
 <style scoped>
 .today {
-  display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 8px;
-}
-
-.turned {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 4px 14px;
-  margin: 0;
-  padding: 2px 6px 2px 14px;
 }
 
 .drawer {
@@ -192,13 +181,6 @@ useShortcut('day after', () => {
 
 .drawer.coming {
   opacity: 0.6;
-}
-
-.plan {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  padding: 9px;
 }
 
 /* A large screen shows the things larger rather than leaving half of itself bare. */

@@ -47,13 +47,13 @@ function move(event: KeyboardEvent): void {
 
 <template>
   <section
-    class="zone inset"
+    class="zone inset d-flex flex-column min-w-0 pa-2"
     :class="density"
     :style="{ flex: `${Math.max(zone.slots, 2)} 1 ${Math.max(zone.slots, 3) * 74}px` }"
     :aria-label="zone.name"
   >
-    <div class="head">
-      <h2>{{ zone.name }}</h2>
+    <div class="head d-flex justify-space-between align-baseline fine py-0 px-2">
+      <h2 class="small">{{ zone.name }}</h2>
       <span class="quiet figures">{{ phone && wornHere > 0 ? `${wornHere} worn` : freeWords }}</span>
     </div>
     <div ref="shelf" class="shelf" role="group" :aria-label="`${zone.name}, ${counted(lying.length, 'item')}`">
@@ -79,25 +79,6 @@ function move(event: KeyboardEvent): void {
 </template>
 
 <style scoped>
-.zone {
-  display: flex;
-  flex-direction: column;
-  min-width: 0;
-  padding: 6px 6px 7px;
-}
-
-.head {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-  padding: 0 6px;
-  font-size: 12.5px;
-}
-
-h2 {
-  font-size: 14px;
-}
-
 .shelf {
   flex: 1;
   display: flex;

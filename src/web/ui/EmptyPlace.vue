@@ -5,12 +5,12 @@ const emit = defineEmits<{ act: [] }>()
 </script>
 
 <template>
-  <section class="inset empty">
+  <section class="inset empty d-flex flex-wrap align-center">
     <div class="drawing"><slot name="drawing" /></div>
     <div class="words">
       <h2>{{ title }}</h2>
-      <p><slot /></p>
-      <div class="acts">
+      <p class="prose mt-2 mb-4"><slot /></p>
+      <div class="acts d-flex flex-wrap ga-2">
         <v-btn v-if="act" color="primary" v-bind="to === undefined ? {} : { to }" @click="emit('act')">{{ act }}</v-btn>
         <slot name="acts" />
       </div>
@@ -20,10 +20,7 @@ const emit = defineEmits<{ act: [] }>()
 
 <style scoped>
 .empty {
-  display: flex;
-  flex-wrap: wrap;
   gap: 20px 36px;
-  align-items: center;
   padding: 30px 32px;
   max-width: 920px;
 }
@@ -53,17 +50,6 @@ const emit = defineEmits<{ act: [] }>()
 
 .words {
   flex: 1 1 320px;
-}
-
-p {
-  margin: 8px 0 18px;
-  max-width: 60ch;
-}
-
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
 }
 
 .phone .empty {

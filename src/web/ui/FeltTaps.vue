@@ -24,7 +24,13 @@ function tap(aspect: Aspect, felt: Felt): void {
 
 <template>
   <div class="felt">
-    <div v-for="aspect in shown" :key="aspect" class="line" role="group" :aria-label="`${of}: ${aspect}`">
+    <div
+      v-for="aspect in shown"
+      :key="aspect"
+      class="line d-flex align-center ga-1"
+      role="group"
+      :aria-label="`${of}: ${aspect}`"
+    >
       <span class="aspect" :class="{ 'visually-hidden': !closer }">{{ aspect }}</span>
       <button
         v-for="each in FELT"
@@ -54,12 +60,6 @@ function tap(aspect: Aspect, felt: Felt): void {
   display: flex;
   flex-wrap: wrap;
   gap: 4px 14px;
-  align-items: center;
-}
-
-.line {
-  display: flex;
-  gap: 4px;
   align-items: center;
 }
 

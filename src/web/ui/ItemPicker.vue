@@ -46,9 +46,9 @@ function told(item: ListedItem): string {
       item-key="id"
     >
       <template #default="{ item }">
-        <div class="row" role="listitem">
+        <div class="row d-flex align-center hair-below py-0 px-1 ga-3" role="listitem">
           <ItemGauge :item="item" size="small" />
-          <span class="words">
+          <span class="words d-grid flex-1-1-0 min-w-0">
             <strong>{{ shortName(item) }}</strong>
             <span class="quiet">{{ told(item) }}</span>
           </span>
@@ -72,18 +72,7 @@ function told(item: ListedItem): string {
 }
 
 .row {
-  display: flex;
-  align-items: center;
-  gap: 12px;
   height: 57px;
-  padding: 0 2px;
-  border-bottom: 1px solid var(--hair);
-}
-
-.words {
-  flex: 1;
-  display: grid;
-  min-width: 0;
 }
 
 .words > * {

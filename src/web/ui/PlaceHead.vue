@@ -26,14 +26,14 @@ const folded = computed(() => props.acts.slice(beside.value.length))
 </script>
 
 <template>
-  <header class="place-head">
+  <header class="place-head d-flex flex-wrap align-center justify-space-between mb-2 gr-2 gc-4">
     <div class="title">
       <slot name="title"
         ><h1>{{ title || place.name }}</h1></slot
       >
-      <p v-if="question" class="quiet">{{ question }}</p>
+      <p v-if="question" class="quiet small tight prose">{{ question }}</p>
     </div>
-    <div class="acts">
+    <div class="acts d-flex flex-wrap align-center ga-2">
       <slot />
       <v-btn
         v-for="each in beside"
@@ -50,20 +50,17 @@ const folded = computed(() => props.acts.slice(beside.value.length))
   </header>
   <nav v-if="tabs.length > 0" class="tabs" :aria-label="`Tabs of ${place.name}`">
     <RouterLink v-for="tab in tabs" :key="tab.to" :to="tab.to" exact-active-class="here">
-      {{ tab.words }}<small v-if="fronts && tab.figure?.(fronts)" class="figures">{{ tab.figure(fronts) }}</small>
+      {{ tab.words
+      }}<small v-if="fronts && tab.figure?.(fronts)" class="figures font-weight-medium fine quiet">{{
+        tab.figure(fronts)
+      }}</small>
     </RouterLink>
   </nav>
 </template>
 
 <style scoped>
 .place-head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  justify-content: space-between;
-  gap: 6px 16px;
   min-height: 52px;
-  margin-bottom: 10px;
 }
 
 .title {
@@ -77,16 +74,6 @@ const folded = computed(() => props.acts.slice(beside.value.length))
 
 p {
   margin: 1px 0 0;
-  font-size: 13.5px;
-  line-height: 1.3;
-  max-width: 75ch;
-}
-
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px;
 }
 
 .phone .place-head {
@@ -136,12 +123,6 @@ p {
   color: var(--ink);
   background: var(--inset);
   box-shadow: inset 0 -3px 0 var(--primary);
-}
-
-small {
-  font-weight: 500;
-  font-size: 12.5px;
-  color: var(--quiet);
 }
 
 @media print {

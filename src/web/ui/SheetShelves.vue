@@ -63,23 +63,37 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
 
 <template>
   <div
-    class="shelves"
+    class="shelves position-relative overflow-x-auto"
     role="table"
     aria-label="Before and after, item by item"
     :style="{ '--columns': columns.length }"
   >
-    <div class="shelf" role="row">
-      <span class="head" role="rowheader">{{ short(sheet.from) }}</span>
-      <span v-for="{ line, before } in columns" :key="line.itemId" role="cell" class="cell">
+    <div class="shelf align-end pt-3 pb-2 px-0" role="row">
+      <span class="head d-grid align-self-center font-weight-semibold small ps-3" role="rowheader">{{
+        short(sheet.from)
+      }}</span>
+      <span
+        v-for="{ line, before } in columns"
+        :key="line.itemId"
+        role="cell"
+        class="cell d-grid justify-items-center min-w-0 text-center py-0 px-1 ga-1"
+      >
         <ItemGauge v-if="before" :item="before" size="middle" :rail="false" />
         <small v-else-if="line.cameIn">came in {{ short(line.cameIn) }}</small>
         <small v-else>not measured</small>
         <span class="visually-hidden">{{ lookWords(line.before, unit, sheet.from) }}</span>
       </span>
     </div>
-    <div class="gone" role="row">
-      <span class="head" role="rowheader"><strong>used</strong><small>weighed</small></span>
-      <span v-for="{ line, gone, bar } in columns" :key="line.itemId" role="cell" class="cell figures">
+    <div class="gone align-center py-2 px-0" role="row">
+      <span class="head d-grid align-self-center font-weight-semibold small ps-3" role="rowheader"
+        ><strong>used</strong><small>weighed</small></span
+      >
+      <span
+        v-for="{ line, gone, bar } in columns"
+        :key="line.itemId"
+        role="cell"
+        class="cell figures d-grid justify-items-center min-w-0 text-center py-0 px-1 ga-1"
+      >
         <strong v-if="line.grams"
           >{{ massFigure(line.grams.grams, line.grams.giveOrTake, unit) }} <small>{{ unit }}</small></strong
         >
@@ -89,22 +103,34 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
         <small>{{ counted(line.grams?.uses ?? line.uses, 'use') }}</small>
       </span>
     </div>
-    <div class="shelf" role="row">
-      <span class="head" role="rowheader">{{ short(sheet.to) }}</span>
-      <span v-for="{ line, after } in columns" :key="line.itemId" role="cell" class="cell">
+    <div class="shelf align-end pt-3 pb-2 px-0" role="row">
+      <span class="head d-grid align-self-center font-weight-semibold small ps-3" role="rowheader">{{
+        short(sheet.to)
+      }}</span>
+      <span
+        v-for="{ line, after } in columns"
+        :key="line.itemId"
+        role="cell"
+        class="cell d-grid justify-items-center min-w-0 text-center py-0 px-1 ga-1"
+      >
         <ItemGauge v-if="after" :item="after" size="middle" :class="{ unseen: line.after === null }" />
         <span class="visually-hidden">{{ lookWords(line.after, unit, sheet.to) }}</span>
       </span>
     </div>
-    <div class="told" role="row">
-      <span class="head" role="rowheader">goal</span>
-      <span v-for="{ line, standing } in columns" :key="line.itemId" role="cell" class="cell">
+    <div class="told py-2 px-0" role="row">
+      <span class="head d-grid font-weight-semibold small align-self-start ps-3" role="rowheader">goal</span>
+      <span
+        v-for="{ line, standing } in columns"
+        :key="line.itemId"
+        role="cell"
+        class="cell d-grid justify-items-center min-w-0 text-center py-0 px-1 ga-1"
+      >
         <RouterLink :to="`/items/${line.itemId}`">{{ line.name }}</RouterLink>
         <small>{{ lookWords(line.after, unit, sheet.to) }}</small>
         <small>{{ goalLine(line) }}</small>
         <small v-if="standing" class="standing" :class="line.goal?.standing.replaceAll(' ', '-')">{{ standing }}</small>
         <small v-if="aimWords(line)">{{ aimWords(line) }}</small>
-        <small v-if="line.words" class="said">“{{ line.words }}”</small>
+        <small v-if="line.words" class="said font-italic">“{{ line.words }}”</small>
         <small v-if="corrected.get(line.itemId)" class="attention">{{ corrected.get(line.itemId) }}</small>
       </span>
     </div>
@@ -112,11 +138,6 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
 </template>
 
 <style scoped>
-.shelves {
-  position: relative;
-  overflow-x: auto;
-}
-
 .shelves > div {
   display: grid;
   grid-template-columns: 74px repeat(var(--columns), minmax(104px, 1fr));
@@ -128,26 +149,10 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
   box-shadow: inset 0 3px 6px var(--shade);
   border-bottom: 3px solid var(--line);
   min-height: 122px;
-  align-items: end;
-  padding: 12px 0 8px;
-}
-
-.head {
-  align-self: center;
-  padding-left: 12px;
-  font-weight: 650;
-  font-size: 13.5px;
-  display: grid;
 }
 
 .cell {
-  display: grid;
-  justify-items: center;
   align-content: end;
-  gap: 2px;
-  padding: 0 4px;
-  min-width: 0;
-  text-align: center;
 }
 
 /* Not looked at this time: as it was seen last. */
@@ -165,11 +170,6 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
   max-width: 92px;
 }
 
-.gone {
-  padding: 8px 0;
-  align-items: center;
-}
-
 .gone .cell strong {
   font: 660 19px var(--display);
 }
@@ -183,14 +183,6 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
   height: 5px;
   background: var(--ink);
   min-width: 3px;
-}
-
-.told {
-  padding: 10px 0;
-}
-
-.told .head {
-  align-self: start;
 }
 
 .told .cell {
@@ -231,10 +223,6 @@ small {
 
 .standing.met {
   color: var(--done);
-}
-
-.said {
-  font-style: italic;
 }
 
 @media print {

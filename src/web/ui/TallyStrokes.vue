@@ -18,7 +18,7 @@ const strokes = computed(() =>
 <template>
   <svg
     v-if="count > 0"
-    class="tally"
+    class="d-block max-w-100"
     :viewBox="`-1 0 ${gates * GATE} 20`"
     :width="gates * GATE"
     height="20"
@@ -29,11 +29,6 @@ const strokes = computed(() =>
 </template>
 
 <style scoped>
-.tally {
-  max-width: 100%;
-  display: block;
-}
-
 path {
   fill: none;
   stroke: var(--ink);

@@ -107,7 +107,11 @@ async function store(): Promise<void> {
       Nothing blended is for the eye unless all of it is. No water, no saliva: damp products go off.
     </p>
     <ul class="parents">
-      <li v-for="(parent, n) in typed.parents" :key="parent.itemId">
+      <li
+        class="d-grid align-center hair-below py-2 px-0 gr-1 gc-2"
+        v-for="(parent, n) in typed.parents"
+        :key="parent.itemId"
+      >
         <strong>{{ parent.name }}</strong>
         <NumberField
           text
@@ -160,12 +164,7 @@ async function store(): Promise<void> {
 
 <style scoped>
 .parents li {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) 118px auto auto;
-  gap: 4px 10px;
-  align-items: center;
-  border-bottom: 1px solid var(--hair);
-  padding: 6px 0;
 }
 
 .phone .parents li {

@@ -9,7 +9,7 @@ const device = useDevice()
 </script>
 
 <template>
-  <div class="landmark">
+  <div class="landmark d-grid align-center ga-3">
     <v-text-field v-model="device.landmark.words" label="Something you remember" />
     <DayField v-model="device.landmark.day" label="When it was" :max="today" />
     <p class="quiet">With it the question is only: before, or after?</p>
@@ -18,14 +18,7 @@ const device = useDevice()
 
 <style scoped>
 .landmark {
-  display: grid;
   grid-template-columns: minmax(160px, 220px) 210px minmax(0, 1fr);
-  gap: 12px;
-  align-items: center;
-}
-
-.landmark p {
-  margin: 0;
 }
 
 .phone .landmark,

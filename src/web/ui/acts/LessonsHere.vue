@@ -18,18 +18,12 @@ const lessons = computed(() =>
 </script>
 
 <template>
-  <ul v-if="lessons.length > 0" class="lessons" aria-label="What you learned">
+  <ul v-if="lessons.length > 0" class="lessons d-grid small ga-1" aria-label="What you learned">
     <li v-for="lesson in lessons" :key="lesson.id">You learned: {{ lesson.words }}</li>
   </ul>
 </template>
 
 <style scoped>
-.lessons {
-  display: grid;
-  gap: 4px;
-  font-size: 14px;
-}
-
 .lessons li {
   padding-left: 12px;
   border-left: 3px solid var(--primary);

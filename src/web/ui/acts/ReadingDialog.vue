@@ -85,9 +85,9 @@ async function store(): Promise<void> {
   >
     <v-select v-if="item.parts.length > 0" v-model="typed.partId" label="Shade" :items="choices" />
     <ChoiceRow v-if="kinds.length > 1" v-model="typed.kind" label="Read by" :options="kinds" :words="KIND_WORDS" />
-    <div class="two">
+    <div class="d-flex flex-wrap align-start ga-5">
       <ItemGauge :item="drawnWith(item, typed)" size="large" :rail="false" />
-      <div class="fields">
+      <div class="fields d-grid min-w-0 ga-2">
         <p class="quiet">{{ lastWords }}</p>
         <WeighField v-if="typed.kind === 'gross'" v-model="typed" :error="on('reading.grams')[0] ?? ''" autofocus />
         <SimulatedScale v-if="typed.kind === 'gross' && scale.simulated" :port="scale.simulated" :expected="expected" />
@@ -107,17 +107,7 @@ async function store(): Promise<void> {
 </template>
 
 <style scoped>
-.two {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 22px;
-  align-items: flex-start;
-}
-
 .fields {
   flex: 1 1 260px;
-  display: grid;
-  gap: 10px;
-  min-width: 0;
 }
 </style>

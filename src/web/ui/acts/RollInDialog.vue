@@ -105,7 +105,7 @@ async function store(): Promise<void> {
     @store="store"
   >
     <template #head>
-      <div class="head">
+      <div class="head d-flex align-center ga-4">
         <ItemGauge :item="item" size="middle" :rail="false" />
         <h2 tabindex="-1">Roll in {{ shortName(item) }}</h2>
       </div>
@@ -159,11 +159,3 @@ async function store(): Promise<void> {
     </template>
   </FormDialog>
 </template>
-
-<style scoped>
-.head {
-  display: flex;
-  gap: 16px;
-  align-items: center;
-}
-</style>

@@ -54,11 +54,16 @@ const unlikely = computed(() => (answer.value?.outlooks ?? []).filter(({ verdict
 </script>
 
 <template>
-  <div v-if="path !== null && answer" class="set-up" role="status" aria-label="Does it add up">
+  <div
+    v-if="path !== null && answer"
+    class="set-up d-grid rounded-lg small py-2 px-3 ga-2"
+    role="status"
+    aria-label="Does it add up"
+  >
     <p v-for="kind in answer.kinds" :key="kind.category" class="figures" :class="{ over: !kind.fits }">
       {{ addsUpWords(kind, answer.by ?? today, today, unlikely > 0) }}
     </p>
-    <p v-if="single" class="chance">
+    <p v-if="single" class="chance d-grid align-start ga-2">
       <VerdictGlyph v-if="single.chance !== null" :verdict="single.verdict" />
       <span>{{ outlookWords(single, today) }}</span>
     </p>
@@ -74,16 +79,7 @@ const unlikely = computed(() => (answer.value?.outlooks ?? []).filter(({ verdict
 
 <style scoped>
 .set-up {
-  display: grid;
-  gap: 6px;
-  padding: 10px 12px;
   background: var(--inset);
-  border-radius: 8px;
-  font-size: 14px;
-}
-
-p {
-  margin: 0;
 }
 
 .over {
@@ -92,9 +88,6 @@ p {
 }
 
 .chance {
-  display: grid;
   grid-template-columns: auto minmax(0, 1fr);
-  gap: 10px;
-  align-items: start;
 }
 </style>

@@ -23,7 +23,8 @@ function toggle(id: string): void {
         :aria-pressed="chosen.includes(part.id)"
         @click="toggle(part.id)"
       >
-        <span class="dab" :style="{ background: part.colour ?? 'var(--plate)' }"></span>{{ part.name }}
+        <span class="dab d-inline-block me-2" :style="{ background: part.colour ?? 'var(--plate)' }"></span
+        >{{ part.name }}
       </button>
     </div>
   </fieldset>
@@ -31,10 +32,8 @@ function toggle(id: string): void {
 
 <style scoped>
 .dab {
-  display: inline-block;
   width: 16px;
   height: 16px;
-  margin-right: 7px;
   border-radius: 4px;
   vertical-align: -3px;
   border: 1px solid rgb(0 0 0 / 0.35);

@@ -159,11 +159,11 @@ async function copy(): Promise<void> {
 </script>
 
 <template>
-  <figure class="sheet-chart">
-    <figcaption>
+  <figure class="sheet-chart min-w-0">
+    <figcaption class="d-flex flex-wrap align-baseline gr-1 gc-4">
       <h4>{{ title }}</h4>
-      <ul class="keys" aria-hidden="true">
-        <li v-for="each in series" :key="each.label">
+      <ul class="keys d-flex flex-wrap fine quiet gr-0 gc-3" aria-hidden="true">
+        <li class="d-inline-flex align-center ga-1" v-for="each in series" :key="each.label">
           <svg viewBox="0 0 30 14" width="30" height="14">
             <rect v-if="each.as === 'bars' || each.as === 'ranges'" x="4" y="2" width="22" height="10" class="bar" />
             <path v-if="each.hatched" d="M5 11l8-8M11 11l8-8M17 11l8-8" class="hatch" />
@@ -198,7 +198,7 @@ async function copy(): Promise<void> {
         </li>
       </ul>
     </figcaption>
-    <div class="canvas" :style="{ height: `${height}px` }">
+    <div class="position-relative min-w-0" :style="{ height: `${height}px` }">
       <AnyChart
         type="bar"
         :data="data"
@@ -208,18 +208,22 @@ async function copy(): Promise<void> {
       />
     </div>
     <details>
-      <summary>As a table</summary>
-      <div class="scroll">
-        <table>
+      <summary class="d-inline-flex align-center touch small text-primary">As a table</summary>
+      <div class="overflow-x-auto">
+        <table class="small figures">
           <thead>
             <tr>
-              <th v-for="cell in head" :key="cell" scope="col">{{ cell || 'When' }}</th>
+              <th class="text-no-wrap hair-below py-1 ps-0 pe-2" v-for="cell in head" :key="cell" scope="col">
+                {{ cell || 'When' }}
+              </th>
             </tr>
           </thead>
           <tbody>
             <tr v-for="row in rows" :key="row[0]">
-              <th scope="row">{{ row[0] }}</th>
-              <td v-for="(cell, n) in row.slice(1)" :key="n">{{ cell }}</td>
+              <th class="text-no-wrap hair-below py-1 ps-0 pe-2" scope="row">{{ row[0] }}</th>
+              <td class="text-left text-no-wrap hair-below py-1 ps-0 pe-2" v-for="(cell, n) in row.slice(1)" :key="n">
+                {{ cell }}
+              </td>
             </tr>
           </tbody>
         </table>
@@ -231,34 +235,11 @@ async function copy(): Promise<void> {
 
 <style scoped>
 .sheet-chart {
-  margin: 0;
-  min-width: 0;
   break-inside: avoid;
-}
-
-figcaption {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 16px;
-  align-items: baseline;
 }
 
 h4 {
   font-size: 15px;
-}
-
-.keys {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 12px;
-  font-size: 12.5px;
-  color: var(--quiet);
-}
-
-.keys li {
-  display: inline-flex;
-  gap: 5px;
-  align-items: center;
 }
 
 .bar,
@@ -284,36 +265,8 @@ h4 {
   stroke-dasharray: 6 4;
 }
 
-.canvas {
-  position: relative;
-  min-width: 0;
-}
-
 summary {
-  display: inline-flex;
-  align-items: center;
-  min-height: 44px;
   cursor: pointer;
-  font-size: 13.5px;
-  color: var(--primary);
-}
-
-.scroll {
-  overflow-x: auto;
-}
-
-table {
-  border-collapse: collapse;
-  font-size: 13px;
-  font-variant-numeric: tabular-nums;
-}
-
-th,
-td {
-  padding: 3px 10px 3px 0;
-  text-align: left;
-  white-space: nowrap;
-  border-bottom: 1px solid var(--hair);
 }
 
 @media print {

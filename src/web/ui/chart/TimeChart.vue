@@ -235,14 +235,7 @@ const overlay: Plugin<'scatter'> = {
 </script>
 
 <template>
-  <div class="time-chart" :style="{ height: `${height ?? 240}px` }">
+  <div class="position-relative min-w-0" :style="{ height: `${height ?? 240}px` }">
     <Scatter :data="data" :options="options" :plugins="[likely, overlay]" role="img" :aria-label="label" />
   </div>
 </template>
-
-<style scoped>
-.time-chart {
-  position: relative;
-  min-width: 0;
-}
-</style>

@@ -22,7 +22,7 @@ function forget({ target }: Event): void {
 <template>
   <v-defaults-provider :defaults="{ VFileUploadItem: { fileIcon: mdiFileDocumentOutline } }">
     <v-file-upload
-      class="file-drop"
+      class="file-drop min-w-0"
       :title="label"
       :browse-text="button"
       :accept="accept"
@@ -38,10 +38,6 @@ function forget({ target }: Event): void {
 </template>
 
 <style scoped>
-.file-drop {
-  min-width: 0;
-}
-
 .file-drop :deep(.v-file-upload-dropzone) {
   flex-wrap: wrap;
   padding: 14px 16px;

@@ -72,7 +72,7 @@ onBeforeUnmount(() => {
         :differences="draft.conflict.value.differences"
         @overwrite="storeOver"
       />
-      <p v-if="draft?.slow.value" class="slow" role="status">
+      <p v-if="draft?.slow.value" class="slow attention font-weight-semibold" role="status">
         Seligo doesn’t answer yet; it is asked again. You need not wait: what you typed is kept.
       </p>
       <FormTrouble v-if="draft" :refused="draft.refused.value" :out-of-reach="draft.outOfReach.value" />
@@ -84,10 +84,3 @@ onBeforeUnmount(() => {
     </form>
   </v-dialog>
 </template>
-
-<style scoped>
-.slow {
-  color: var(--attention);
-  font-weight: 600;
-}
-</style>

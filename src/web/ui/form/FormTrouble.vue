@@ -6,16 +6,14 @@ defineProps<{ refused: Refused | null; outOfReach: string }>()
 </script>
 
 <template>
-  <p v-if="refused && refused.problem.code !== 'stale'" class="trouble" role="alert">
+  <p v-if="refused && refused.problem.code !== 'stale'" class="trouble alarm font-weight-semibold" role="alert">
     {{ refused.problem.title }} {{ refused.problem.detail }}
   </p>
-  <p v-else-if="outOfReach" class="trouble" role="alert">{{ outOfReach }}</p>
+  <p v-else-if="outOfReach" class="trouble alarm font-weight-semibold" role="alert">{{ outOfReach }}</p>
 </template>
 
 <style scoped>
 .trouble {
-  color: var(--alarm);
-  font-weight: 600;
   white-space: pre-line;
 }
 </style>

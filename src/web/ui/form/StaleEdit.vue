@@ -10,11 +10,11 @@ const emit = defineEmits<{ overwrite: [] }>()
 </script>
 
 <template>
-  <section class="stale" role="alert">
+  <section class="stale rounded-lg pa-3" role="alert">
     <p>
       <strong>{{ problem.title }}</strong> {{ problem.detail }}
     </p>
-    <dl>
+    <dl class="d-grid gr-1 gc-4">
       <template v-for="row in differences" :key="row.name">
         <dt>{{ row.name }}</dt>
         <dd>yours: “{{ row.mine || 'blank' }}”, saved now: “{{ row.theirs || 'blank' }}”</dd>
@@ -27,17 +27,9 @@ const emit = defineEmits<{ overwrite: [] }>()
 <style scoped>
 .stale {
   border: 1px solid var(--attention);
-  border-radius: 8px;
-  padding: 14px;
 }
 
 dl {
-  display: grid;
   grid-template-columns: auto 1fr;
-  gap: 4px 16px;
-}
-
-dd {
-  margin: 0;
 }
 </style>

@@ -22,20 +22,20 @@ const picked = computed({
     <template #activator="{ props: menu }">
       <button
         type="button"
-        class="swatch"
+        class="swatch d-flex align-center rounded-lg text-left py-1 ps-2 pe-3 ga-3"
         :class="{ small }"
         v-bind="menu"
         :aria-label="`${label}: ${value ?? 'none'}`"
       >
         <span class="dab" :class="{ none: value === null }" :style="{ background: value ?? undefined }"></span>
         <span v-if="!small"
-          >{{ label }}<span class="quiet">{{ value ?? 'none recorded' }}</span></span
+          >{{ label }}<span class="quiet d-block fine">{{ value ?? 'none recorded' }}</span></span
         >
       </button>
     </template>
     <div class="sheet picker">
       <v-color-picker v-model="picked" mode="hex" :modes="['hex', 'rgb']" elevation="0" width="280" />
-      <SwatchFromPhoto class="photo" label="From a picture" @colour="(colour) => (value = colour)" />
+      <SwatchFromPhoto class="photo my-2 mx-0" label="From a picture" @colour="(colour) => (value = colour)" />
       <div class="choices">
         <v-btn v-if="guess && value === null" variant="outlined" color="primary" @click="value = guess"
           >Use the guess</v-btn
@@ -48,25 +48,14 @@ const picked = computed({
 
 <style scoped>
 .swatch {
-  display: flex;
-  gap: 12px;
-  align-items: center;
   min-height: 48px;
-  padding: 4px 12px 4px 6px;
   border: 1px solid var(--line);
-  border-radius: 8px;
-  text-align: left;
 }
 
 .swatch.small {
   padding: 4px;
   min-width: 48px;
   justify-content: center;
-}
-
-.swatch .quiet {
-  display: block;
-  font-size: 12.5px;
 }
 
 .dab {
@@ -83,9 +72,5 @@ const picked = computed({
 .picker {
   padding: 8px;
   max-width: 320px;
-}
-
-.photo {
-  margin: 8px 0;
 }
 </style>

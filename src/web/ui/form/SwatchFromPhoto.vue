@@ -133,7 +133,7 @@ function onKey(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <div class="from-photo">
+  <div class="d-grid ga-2">
     <input
       ref="input"
       type="file"
@@ -162,18 +162,18 @@ function onKey(event: KeyboardEvent): void {
         <v-btn v-else variant="text" @click="withoutNeutral">Without the grey</v-btn>
       </template>
     </div>
-    <p v-if="trouble" class="caution" role="alert">{{ trouble }}</p>
+    <p v-if="trouble" class="caution small" role="alert">{{ trouble }}</p>
     <div v-if="size" v-show="!folded" class="picture">
       <!-- The arrows move the cross, Enter taps it. -->
       <button
         type="button"
-        class="ground"
+        class="ground position-relative max-w-100"
         :aria-label="`${asks === 'neutral' ? 'Tap something grey or white' : 'Tap the colour'}: arrows move the cross, Enter taps it`"
         @keydown="onKey"
         @click="onTap"
       >
-        <canvas ref="canvas" :width="size.width" :height="size.height" />
-        <svg :viewBox="`0 0 ${size.width} ${size.height}`" aria-hidden="true">
+        <canvas class="d-block max-w-100 rounded-lg" ref="canvas" :width="size.width" :height="size.height" />
+        <svg class="position-absolute w-100 h-100" :viewBox="`0 0 ${size.width} ${size.height}`" aria-hidden="true">
           <circle v-if="spot" :cx="spot.x * size.width" :cy="spot.y * size.height" :r="radius" class="ring" />
           <circle
             v-if="neutral"
@@ -185,7 +185,7 @@ function onKey(event: KeyboardEvent): void {
           <path :d="`M${cross.x * size.width - 12} ${cross.y * size.height}h24m-12-12v24`" class="cross" />
         </svg>
       </button>
-      <p role="status" class="told">
+      <p role="status" class="told d-flex small align-center ga-2">
         <span v-if="found" class="dab" :style="{ background: found }"></span>
         {{
           asks === 'neutral' && neutral === null
@@ -200,36 +200,18 @@ function onKey(event: KeyboardEvent): void {
 </template>
 
 <style scoped>
-.from-photo {
-  display: grid;
-  gap: 8px;
-}
-
-p {
-  margin: 0;
-  font-size: 13.5px;
-}
-
 .ground {
-  position: relative;
   width: max-content;
-  max-width: 100%;
   touch-action: manipulation;
   cursor: crosshair;
 }
 
 canvas {
-  display: block;
-  max-width: 100%;
   max-height: 240px;
-  border-radius: 8px;
 }
 
 svg {
-  position: absolute;
   inset: 0;
-  width: 100%;
-  height: 100%;
 }
 
 .ring {
@@ -252,9 +234,6 @@ svg {
 }
 
 .told {
-  display: flex;
-  gap: 8px;
-  align-items: center;
   min-height: 32px;
 }
 

@@ -55,7 +55,12 @@ const labelUses = computed(() => props.item.goal?.uses ?? props.item.uses)
 </script>
 
 <template>
-  <span class="gauge" :class="[size, { upright }]" role="img" :aria-label="words">
+  <span
+    class="gauge d-inline-flex flex-column align-center justify-end ga-1"
+    :class="[size, { upright }]"
+    role="img"
+    :aria-label="words"
+  >
     <span class="body" :style="extent">
       <GaugePalette
         v-if="drawing === 'palette'"
@@ -84,14 +89,6 @@ const labelUses = computed(() => props.item.goal?.uses ?? props.item.uses)
 </template>
 
 <style scoped>
-.gauge {
-  display: inline-flex;
-  flex-direction: column;
-  align-items: center;
-  justify-content: flex-end;
-  gap: 4px;
-}
-
 .gauge.upright {
   flex-direction: row;
   align-items: flex-end;

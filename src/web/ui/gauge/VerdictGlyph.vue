@@ -36,7 +36,7 @@ const shape = (from: number, to: number): string =>
 </script>
 
 <template>
-  <svg class="glyph" viewBox="0 0 42 18" width="42" height="18" aria-hidden="true">
+  <svg class="flex-0-0" viewBox="0 0 42 18" width="42" height="18" aria-hidden="true">
     <template v-if="place">
       <rect :x="place[0]" y="2" :width="41 - place[0]" height="14" class="late" />
       <clipPath :id="`before-${drawn}`">
@@ -55,10 +55,6 @@ const shape = (from: number, to: number): string =>
 </template>
 
 <style scoped>
-.glyph {
-  flex: none;
-}
-
 .late {
   fill: var(--line);
   opacity: 0.35;

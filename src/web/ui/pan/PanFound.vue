@@ -35,7 +35,7 @@ const refusalWords = computed(() => {
 </script>
 
 <template>
-  <div class="found">
+  <div class="found d-grid min-w-0 ga-2">
     <div v-if="progress !== null" class="busy" role="status">
       <v-progress-linear :model-value="progress * 100" color="primary" />
       <p>Measuring. <button type="button" class="text-act" @click="cancel">Stop</button></p>
@@ -64,11 +64,11 @@ const refusalWords = computed(() => {
     </p>
     <p v-if="refusalWords" class="doubt" role="alert">{{ refusalWords }}</p>
     <p v-if="trouble" class="alarm" role="alert">{{ trouble }}</p>
-    <div class="always">
+    <div class="d-grid ga-2">
       <v-btn variant="outlined" color="primary" @click="brush">Brush by hand</v-btn>
       <v-btn variant="outlined" color="primary" @click="noMetal">No pan showing yet</v-btn>
       <v-btn variant="outlined" color="primary" @click="emit('another')">Another photo</v-btn>
-      <form class="typed" @submit.prevent.stop="typeIt(typed)">
+      <form class="typed d-grid ga-2" @submit.prevent.stop="typeIt(typed)">
         <NumberField text v-model="typed" label="or type it, %" />
         <v-btn type="submit" variant="outlined" color="primary">Set</v-btn>
       </form>
@@ -77,24 +77,13 @@ const refusalWords = computed(() => {
 </template>
 
 <style scoped>
-.found {
-  display: grid;
-  gap: 10px;
-  min-width: 0;
-}
-
 .huge {
   font: 680 84px/1 var(--display);
   letter-spacing: -0.03em;
-  margin: 0;
 }
 
 .huge small {
   font-size: 0.5em;
-}
-
-p {
-  margin: 0;
 }
 
 .doubt {
@@ -102,14 +91,7 @@ p {
   padding-left: 12px;
 }
 
-.always {
-  display: grid;
-  gap: 8px;
-}
-
 .typed {
-  display: grid;
   grid-template-columns: 1fr auto;
-  gap: 8px;
 }
 </style>

@@ -27,9 +27,9 @@ const { tap, stroke, undoBrush, measure } = reading
 </script>
 
 <template>
-  <div class="pan-reader">
-    <div class="photo">
-      <div class="stages" role="group" aria-label="What to set">
+  <div class="pan-reader d-grid align-start ga-4">
+    <div class="photo d-grid min-w-0 ga-2">
+      <div class="stages d-flex flex-wrap align-end ga-2" role="group" aria-label="What to set">
         <button
           v-for="each in STAGES"
           :key="each"
@@ -58,7 +58,7 @@ const { tap, stroke, undoBrush, measure } = reading
       >
         <PanMarks :rim="rim" :mask="shownMask" :powder="powder" :metal="metal" :width="width" />
       </PhotoPoints>
-      <div class="row">
+      <div class="row d-flex flex-wrap align-end ga-2">
         <ChoiceRow
           v-if="stage === 'rim'"
           v-model="shape"
@@ -101,29 +101,11 @@ const { tap, stroke, undoBrush, measure } = reading
 
 <style scoped>
 .pan-reader {
-  display: grid;
   grid-template-columns: minmax(0, 1.5fr) minmax(240px, 1fr);
-  gap: 18px;
-  align-items: start;
 }
 
 .phone .pan-reader {
   grid-template-columns: minmax(0, 1fr);
-}
-
-.photo,
-.found {
-  display: grid;
-  gap: 10px;
-  min-width: 0;
-}
-
-.stages,
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 10px;
-  align-items: end;
 }
 
 .stages .choice {

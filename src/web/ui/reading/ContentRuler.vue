@@ -66,7 +66,7 @@ const WIDE = 46
 </script>
 
 <template>
-  <svg class="ruler" :viewBox="`0 0 ${WIDTH} 96`" role="img" :aria-label="label">
+  <svg class="ruler d-block w-100" :viewBox="`0 0 ${WIDTH} 96`" role="img" :aria-label="label">
     <defs>
       <pattern :id="`${uid}-hatch`" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
         <rect width="6" height="6" fill="var(--raised)" />
@@ -129,8 +129,6 @@ const WIDE = 46
 
 <style scoped>
 .ruler {
-  display: block;
-  width: 100%;
   height: auto;
   overflow: visible;
 }

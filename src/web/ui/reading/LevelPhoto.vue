@@ -46,7 +46,7 @@ onBeforeUnmount(() => (url.value = null))
 </script>
 
 <template>
-  <div class="level-photo">
+  <div class="d-grid justify-items-start ga-2">
     <button type="button" class="text-act strong" :aria-expanded="open" @click="open = !open">
       Read it off a photo
     </button>
@@ -79,11 +79,3 @@ onBeforeUnmount(() => (url.value = null))
     </template>
   </div>
 </template>
-
-<style scoped>
-.level-photo {
-  display: grid;
-  gap: 8px;
-  justify-items: start;
-}
-</style>

@@ -34,7 +34,7 @@ const label = computed(() =>
     @update:model-value="(word) => set({ word })"
   />
   <div v-else-if="draft.kind !== 'gross'" class="share">
-    <p class="level">
+    <p class="font-weight-semibold">
       {{ label }} <span class="figures">{{ draft.percent ?? '–' }} %</span>
     </p>
     <v-slider
@@ -63,10 +63,3 @@ const label = computed(() =>
     </div>
   </div>
 </template>
-
-<style scoped>
-.level {
-  font-weight: 600;
-  margin: 0;
-}
-</style>

@@ -112,8 +112,8 @@ defineExpose({ cursor })
 </script>
 
 <template>
-  <div class="photo-points">
-    <div class="frame">
+  <div class="photo-points d-grid justify-items-start min-w-0 w-100 ga-2">
+    <div class="frame position-relative w-100">
       <svg
         ref="svg"
         :viewBox="`0 0 ${width} ${height}`"
@@ -181,7 +181,7 @@ defineExpose({ cursor })
         <path class="light" stroke-width="1.2" d="M-46 0h36M10 0h36M0 -46v36M0 10v36" />
       </svg>
     </div>
-    <div v-if="!taps && points.length > 1" class="which-row" role="group" aria-label="Which point">
+    <div v-if="!taps && points.length > 1" class="d-flex flex-wrap ga-2" role="group" aria-label="Which point">
       <button
         v-for="(_, n) in points"
         :key="n"
@@ -193,7 +193,7 @@ defineExpose({ cursor })
         {{ names[n] ?? n + 1 }}
       </button>
     </div>
-    <div v-if="!disabled" class="pad" role="group" aria-label="Move the point a little">
+    <div v-if="!disabled" class="pad d-flex ga-2" role="group" aria-label="Move the point a little">
       <button type="button" aria-label="left" @click="nudge(-1, 0)">←</button>
       <button type="button" aria-label="up" @click="nudge(0, -1)">↑</button>
       <button type="button" aria-label="down" @click="nudge(0, 1)">↓</button>
@@ -204,19 +204,6 @@ defineExpose({ cursor })
 </template>
 
 <style scoped>
-.photo-points {
-  display: grid;
-  gap: 8px;
-  justify-items: start;
-  min-width: 0;
-  width: 100%;
-}
-
-.frame {
-  position: relative;
-  width: 100%;
-}
-
 .frame > svg:first-child {
   display: block;
   width: 100%;
@@ -290,11 +277,6 @@ polyline {
   stroke-width: 3;
 }
 
-.pad {
-  display: flex;
-  gap: 6px;
-}
-
 .pad button:not(.v-btn) {
   width: 44px;
   height: 44px;
@@ -302,11 +284,5 @@ polyline {
   border: 1px solid var(--line);
   border-radius: 8px;
   font-size: 18px;
-}
-
-.which-row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
 }
 </style>

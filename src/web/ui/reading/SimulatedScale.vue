@@ -17,12 +17,12 @@ const lies = computed(() => state.value.load > 0)
 </script>
 
 <template>
-  <section class="inset simulated" aria-label="Simulated scale">
-    <p class="quiet">Simulated: nothing is weighed for real.</p>
-    <div class="acts">
+  <section class="inset d-flex flex-wrap align-center py-2 px-3 gr-1 gc-3" aria-label="Simulated scale">
+    <p class="quiet small">Simulated: nothing is weighed for real.</p>
+    <div class="acts d-flex flex-wrap align-center ga-2">
       <button v-if="!lies" type="button" class="choice" @click="port.handle({ load })">Put it on</button>
       <button v-else type="button" class="choice" @click="port.handle({ load: 0 })">Take it off</button>
-      <label
+      <label class="small"
         >as heavy as <NumberField v-model="load" :max="2000" aria-label="Weight on it, g" density="compact" /> g
       </label>
       <button type="button" class="choice" @click="port.handle({ load: port.capacity * 2 })">Too heavy</button>
@@ -38,34 +38,10 @@ const lies = computed(() => state.value.load > 0)
 </template>
 
 <style scoped>
-.simulated {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 4px 12px;
-  padding: 6px 12px;
-}
-
-p {
-  margin: 0;
-  font-size: 13px;
-}
-
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  align-items: center;
-}
-
 .choice {
   background: var(--raised);
   font-size: 14px;
   padding: 0 10px !important;
-}
-
-label {
-  font-size: 14px;
 }
 
 input {

@@ -83,16 +83,16 @@ watch(
 </script>
 
 <template>
-  <div class="weigh">
-    <div class="line">
+  <div class="d-grid min-w-0 ga-1">
+    <div class="line d-flex flex-wrap align-center gr-2 gc-3">
       <p v-if="fromScale" class="huge figures" :class="{ moving: scale.reading.code === 'settling' }">
         {{ shown }}<span class="unit">{{ draft.unit }}</span>
       </p>
-      <label v-else class="typed">
+      <label v-else class="typed d-inline-flex align-baseline min-w-0 max-w-100 ga-2">
         <span class="visually-hidden">Weight with its package</span>
         <input
           ref="field"
-          class="huge figures"
+          class="huge figures max-w-100 min-w-0"
           :style="{ width: `${Math.max(1.8, draft.mass.length * 0.58 + 0.1)}em` }"
           :value="draft.mass"
           inputmode="decimal"
@@ -103,7 +103,7 @@ watch(
           @input="type(($event.target as HTMLInputElement).value)"
         />
       </label>
-      <div class="units" role="group" aria-label="Unit">
+      <div class="units d-flex ga-1" role="group" aria-label="Unit">
         <button
           v-for="unit in ['g', 'oz'] as const"
           :key="unit"
@@ -116,18 +116,21 @@ watch(
         </button>
       </div>
     </div>
-    <p class="said" aria-live="polite">
+    <p class="said min-w-0" aria-live="polite">
       <strong v-if="said" :class="{ alarm: refused }">{{ said }}</strong>
       <span v-else-if="trouble || error" class="alarm">{{ trouble || error }}</span>
       <span v-else class="quiet">Weigh it with its package.</span>
       <span v-if="scale.trouble" class="alarm"> {{ scale.trouble }}</span>
     </p>
-    <div class="ways">
-      <button v-if="fromScale" type="button" class="way text-act strong" @click="typing = true">Type it instead</button>
+    <div class="d-flex flex-wrap align-center gr-0 gc-3">
+      <button v-if="fromScale" type="button" class="text-act strong small" @click="typing = true">
+        Type it instead
+      </button>
       <template v-else>
-        <span class="steps" role="group" aria-label="Smallest step of the scale">
+        <span class="steps d-inline-flex align-center small ga-1" role="group" aria-label="Smallest step of the scale">
           <span class="quiet">reads to</span>
           <button
+            class="touch font-weight-semibold px-2"
             v-for="step in SCALE_STEPS"
             :key="step"
             type="button"
@@ -137,17 +140,17 @@ watch(
             {{ step }} g
           </button>
         </span>
-        <button v-if="scale.kind !== 'none'" type="button" class="way text-act strong" @click="typing = false">
+        <button v-if="scale.kind !== 'none'" type="button" class="text-act strong small" @click="typing = false">
           From the scale
         </button>
       </template>
       <template v-if="scale.kind === 'none'">
-        <button v-if="scale.hasSerial" type="button" class="way text-act strong" @click="scale.connect('serial')">
+        <button v-if="scale.hasSerial" type="button" class="text-act strong small" @click="scale.connect('serial')">
           Connect a scale
         </button>
-        <button type="button" class="way text-act strong" @click="scale.connect('simulated')">Simulated scale</button>
+        <button type="button" class="text-act strong small" @click="scale.connect('simulated')">Simulated scale</button>
       </template>
-      <button v-else type="button" class="way text-act strong" @click="scale.disconnect()">
+      <button v-else type="button" class="text-act strong small" @click="scale.disconnect()">
         {{ scale.kind === 'simulated' ? 'Put it away' : 'Disconnect the scale' }}
       </button>
     </div>
@@ -155,19 +158,6 @@ watch(
 </template>
 
 <style scoped>
-.weigh {
-  display: grid;
-  gap: 2px;
-  min-width: 0;
-}
-
-.line {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 6px 14px;
-}
-
 .huge {
   font: 680 clamp(52px, 7.2vw, 96px) / 0.95 var(--display);
   letter-spacing: -0.03em;
@@ -186,17 +176,7 @@ watch(
 }
 
 .typed {
-  display: inline-flex;
-  align-items: baseline;
-  gap: 6px;
-  min-width: 0;
-  max-width: 100%;
   border-bottom: 2px solid var(--line);
-}
-
-input.huge {
-  max-width: 100%;
-  min-width: 0;
 }
 
 .typed:focus-within {
@@ -207,45 +187,17 @@ input.huge:focus-visible {
   outline: none;
 }
 
-.units {
-  display: flex;
-  gap: 4px;
-}
-
 .units .choice {
   min-width: 44px;
 }
 
 .said {
-  margin: 0;
   font-size: 14.5px;
   flex: 1 1 180px;
-  min-width: 0;
-}
-
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0 14px;
-}
-
-.way {
-  font-size: 14px;
-}
-
-.steps {
-  display: inline-flex;
-  align-items: center;
-  gap: 2px;
-  font-size: 14px;
 }
 
 .steps button {
-  min-height: 44px;
   min-width: 44px;
-  padding: 0 6px;
-  font-weight: 600;
   border-bottom: 2px solid transparent;
 }
 
