@@ -199,7 +199,7 @@ test('words of a check-in belong to the item they were typed for, and are saved 
 
 test('what is typed in a dialog stays when another window ticks', async ({ page, house }) => {
   await goTo(page, 'Projects')
-  await page.locator('.met').first().getByRole('button', { name: 'Roll out, choose what comes in' }).click()
+  await page.locator('.met').first().getByRole('button', { name: 'Roll out…' }).click()
   const list = page.getByRole('dialog', { name: 'What rolls in?' })
   await list
     .getByRole('listitem')

@@ -8,7 +8,7 @@ test('a goal is met, rolls out, and something of the short list rolls in', async
   const inside = page.getByRole('region', { name: 'Ten by the centenary' })
   const heading = (await inside.locator('header').textContent()) ?? ''
   const reached = Number(/(\d+) of 10 reached/.exec(heading)?.[1])
-  await met.getByRole('button', { name: 'Roll out, choose what comes in' }).click()
+  await met.getByRole('button', { name: 'Roll out…' }).click()
   const list = page.getByRole('dialog', { name: 'What rolls in?' })
   await expect(list).toContainText(`${out} rolled out. What rolls in?`)
   const first = list.getByRole('listitem').first()

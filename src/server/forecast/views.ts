@@ -148,10 +148,10 @@ export class ForecastViews {
     }
   }
 
-  /** When each of these goals will be reached; nothing of those that are met, ended or have no end. */
+  /** When each of these goals will be reached; nothing of those that are met, ended or have no end, nor of what only goes along. */
   outlooks(item: ItemFacts, goals: readonly GoalView[]): OutlookView[] {
     return goals.flatMap((goal) => {
-      if (goal.met || item.endedOn !== null || goal.standing === 'ended') return []
+      if (goal.met || goal.beside || item.endedOn !== null || goal.standing === 'ended') return []
       const outlook = this.outlook(item, goal.partId, goal)
       return outlook === null ? [] : [{ stayId: goal.stayId, ...outlook }]
     })

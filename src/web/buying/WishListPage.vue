@@ -47,7 +47,7 @@ function drop(path: string): void {
           Wish list <span class="quiet figures">{{ answer.wishes.length }}</span>
         </h2>
         <p v-if="answer.wishes.length === 0" class="quiet small mt-1 mb-2">Nothing on it.</p>
-        <div v-else class="sheet mt-2">
+        <div v-else class="sheet two-columns mt-2">
           <WishRow
             v-for="wish in answer.wishes"
             :key="wish.id"
@@ -63,7 +63,7 @@ function drop(path: string): void {
       <section v-if="answer.replacements.length > 0" class="part mt-6" aria-label="To buy again">
         <h2>To buy again</h2>
         <p class="quiet small mt-1 mb-2">What you’d buy again and have finished, or soon will.</p>
-        <div class="sheet mt-2">
+        <div class="sheet two-columns mt-2">
           <div
             v-for="each in answer.replacements"
             :key="each.itemId"

@@ -51,7 +51,7 @@ const closed = computed(() => (answer.value?.checkIns ?? []).filter((each) => ea
     </ul>
     <section v-if="closed.length > 0" aria-label="Monthly updates">
       <h2 class="mt-5 mb-2">Monthly updates</h2>
-      <ul class="d-grid ga-2">
+      <ul class="two-columns d-grid ga-2">
         <li
           v-for="each in closed"
           :key="each.id"

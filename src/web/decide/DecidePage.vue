@@ -66,21 +66,6 @@ function start(item: ListedItem): void {
 </template>
 
 <style scoped>
-.face {
-  margin-top: 8px;
-}
-
-.face.several {
-  padding: 8px 10px 10px;
-  border: 1px dashed var(--line);
-  border-radius: 10px;
-}
-
-.face p {
-  margin: 0 0 6px;
-  font-size: 13.5px;
-}
-
 .trials {
   grid-template-columns: repeat(auto-fill, minmax(min(100%, 400px), 1fr));
 }

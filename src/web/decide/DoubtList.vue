@@ -51,7 +51,7 @@ function pick(id: string): void {
       Stop using what stings or swells, and anything expired at the eye. At the eye: rinse, and see a professional if it
       goes on.
     </p>
-    <div class="sheet list">
+    <div class="sheet list two-columns">
       <DoubtRow
         v-for="row in rows"
         :key="row.item.id"

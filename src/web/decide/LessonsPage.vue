@@ -75,7 +75,7 @@ function strike(lesson: LessonView, struck: boolean): void {
   <template v-if="answer">
     <section v-if="answer.offered.length > 0" aria-label="Offered">
       <h2 class="mb-2">Your numbers say</h2>
-      <div class="sheet">
+      <div class="sheet two-columns">
         <article
           v-for="shown in offered"
           :key="`${shown.rule} ${shown.about}`"
@@ -107,7 +107,7 @@ function strike(lesson: LessonView, struck: boolean): void {
         None yet. Write down what you learn when you wrap up a project, decide, or finish an item; it comes up again
         when you choose and buy.
       </p>
-      <div v-else class="sheet">
+      <div v-else class="sheet two-columns">
         <article
           v-for="lesson in answer.kept"
           :key="lesson.id"

@@ -100,7 +100,7 @@ async function end(): Promise<void> {
             : 'Time’s up. What happens to each?'
         }}
       </p>
-      <div class="sheet">
+      <div class="sheet two-columns">
         <ThingRow v-for="row in now.items" :key="row.item.id" :item="row.item">
           <p>{{ stashItemWords(row) }}</p>
           <template #acts>
@@ -121,7 +121,7 @@ async function end(): Promise<void> {
       <p class="quiet small mt-1 mb-2">
         Items you like and haven’t worn for a while: in season, in date, one of a type.
       </p>
-      <div v-if="listed.length > 0" class="sheet">
+      <div v-if="listed.length > 0" class="sheet two-columns">
         <ThingRow v-for="row in listed" :key="row.item.id" :item="row.item" :apart="twins.get(row.item.id)">
           <template #before>
             <label class="pick"

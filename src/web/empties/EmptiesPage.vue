@@ -100,13 +100,15 @@ function kindsOf(empties: readonly EmptyView[]): string {
       <h2>
         {{ group.year }} <span class="quiet figures">{{ group.empties.length }} finished: {{ group.kinds }}</span>
       </h2>
-      <EmptyEntry
-        v-for="empty in group.empties"
-        :key="empty.item.id"
-        :empty="empty"
-        :currency="answer.currency"
-        @review="reviewing = empty"
-      />
+      <div class="two-columns align-start">
+        <EmptyEntry
+          v-for="empty in group.empties"
+          :key="empty.item.id"
+          :empty="empty"
+          :currency="answer.currency"
+          @review="reviewing = empty"
+        />
+      </div>
     </section>
     <ReviewDialog v-if="reviewing" :empty="reviewing" @close="reviewing = null" />
   </template>

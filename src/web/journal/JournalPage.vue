@@ -60,7 +60,7 @@ async function goBack(): Promise<void> {
         :key="change.id"
         :class="{ undone: change.undone }"
       >
-        <span class="quiet figures time">{{ clock(change.madeAt) }}</span>
+        <span class="quiet figures text-no-wrap">{{ clock(change.madeAt) }}</span>
         <span class="words">{{ change.words }}</span>
         <span v-if="change.undone" class="quiet">undone</span>
         <span v-else class="acts">
@@ -103,7 +103,7 @@ async function goBack(): Promise<void> {
 
 <style scoped>
 li {
-  grid-template-columns: 56px 1fr auto;
+  grid-template-columns: 72px 1fr auto;
   min-height: 46px;
 }
 
@@ -117,7 +117,7 @@ li:first-child {
 }
 
 .phone li {
-  grid-template-columns: 48px 1fr;
+  grid-template-columns: 72px 1fr;
 }
 
 .phone .acts {

@@ -61,48 +61,50 @@ async function rollOut(stay: StayView, reason: 'met' | 'finished' | 'left unfini
       @choose="choosing = true"
       @finale="finale = true"
     />
-    <div v-for="stay in met" :key="stay.stayId" class="met rounded-lg mb-2">
-      <StayRow :stay="stay" :today="today">
+    <div class="two-columns align-start">
+      <div v-for="stay in met" :key="stay.stayId" class="met rounded-lg mb-2">
+        <StayRow :stay="stay" :today="today">
+          <v-btn
+            variant="outlined"
+            color="primary"
+            @click="rollOut(stay, stay.goal.kind === 'finish' ? 'finished' : 'met')"
+            >{{ project.replacing === 'none' ? 'Roll out' : 'Roll out…' }}</v-btn
+          >
+          <template #more>
+            <v-btn variant="text" @click="act = { kind: 'goal', stay }">Continue with a new goal</v-btn>
+          </template>
+        </StayRow>
+      </div>
+      <StayRow v-for="stay in going" :key="stay.stayId" :stay="stay" :today="today">
         <v-btn
           variant="outlined"
           color="primary"
-          @click="rollOut(stay, stay.goal.kind === 'finish' ? 'finished' : 'met')"
-          >{{ project.replacing === 'none' ? 'Roll out' : 'Roll out, choose what comes in' }}</v-btn
+          :aria-label="`${callIt(stay.item)}: how much is left`"
+          @click="acts.begin('read', stay.item)"
+          >{{ ACT_WORDS.read }}</v-btn
         >
         <template #more>
-          <v-btn variant="text" @click="act = { kind: 'goal', stay }">Continue with a new goal</v-btn>
+          <v-btn variant="text" :aria-label="`Change the goal of ${nameOf(stay)}`" @click="act = { kind: 'goal', stay }"
+            >Change the goal</v-btn
+          >
+          <v-btn
+            v-if="others.length > 0"
+            variant="text"
+            :aria-label="`Carry over ${nameOf(stay)}`"
+            @click="act = { kind: 'carry', stay }"
+            >Carry over</v-btn
+          >
+          <v-btn
+            v-if="project.leavingAllowed"
+            variant="text"
+            :aria-label="`Drop ${nameOf(stay)} from the project`"
+            @click="act = { kind: 'leave', stay }"
+            >Drop</v-btn
+          >
+          <ItemActsMenu :item="stay.item" :without="['read', 'roll in']" />
         </template>
       </StayRow>
     </div>
-    <StayRow v-for="stay in going" :key="stay.stayId" :stay="stay" :today="today">
-      <v-btn
-        variant="outlined"
-        color="primary"
-        :aria-label="`${callIt(stay.item)}: how much is left`"
-        @click="acts.begin('read', stay.item)"
-        >{{ ACT_WORDS.read }}</v-btn
-      >
-      <template #more>
-        <v-btn variant="text" :aria-label="`Change the goal of ${nameOf(stay)}`" @click="act = { kind: 'goal', stay }"
-          >Change the goal</v-btn
-        >
-        <v-btn
-          v-if="others.length > 0"
-          variant="text"
-          :aria-label="`Carry over ${nameOf(stay)}`"
-          @click="act = { kind: 'carry', stay }"
-          >Carry over</v-btn
-        >
-        <v-btn
-          v-if="project.leavingAllowed"
-          variant="text"
-          :aria-label="`Drop ${nameOf(stay)} from the project`"
-          @click="act = { kind: 'leave', stay }"
-          >Drop</v-btn
-        >
-        <ItemActsMenu :item="stay.item" :without="['read', 'roll in']" />
-      </template>
-    </StayRow>
     <p v-if="going.length + met.length === 0" class="quiet">
       Nothing in it yet. Choose several at once, or roll items in one by one.
     </p>
