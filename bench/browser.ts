@@ -186,21 +186,20 @@ const JUMPS = `(async () => {
   return taken[Math.floor(taken.length * 0.95)]
 })()`
 
-/** The race of everything that is open: more than six hundred rows. */
+/** The list of everything that is open: more than six hundred rows. */
 async function race(browser: Browser, url: string): Promise<{ raceDrawnMs: number; raceJumpP95Ms: number }> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
-  await page.goto(`${url}/shelf-life`)
-  await page.locator('.rows article').first().waitFor()
-  await page.waitForLoadState('networkidle')
-  const open = page.getByRole('button', { name: /^all open/ })
-  const few = await page.locator('.rows article').first().getAttribute('aria-label')
-  await page.getByRole('button', { name: /^in use/ }).click()
+  await page.goto(`${url}/collection/use-first`)
+  const rows = page.getByRole('region', { name: 'Use first' }).locator('.rows article')
+  const show = page.getByRole('button', { name: 'Show them' })
+  const unopened = page.getByRole('button', { name: /^unopened/ })
+  await unopened.click()
+  await page.getByRole('button', { name: /^unopened/, pressed: true }).waitFor()
+  const before = (await rows.first().getAttribute('aria-label')) ?? ''
   const start = performance.now()
-  await open.click()
-  await page
-    .locator(`.rows article:not([aria-label="${few ?? ''}"])`)
-    .nth(3)
-    .waitFor()
+  await page.getByRole('button', { name: /^all open/ }).click()
+  await show.click()
+  await page.locator(`.rows article:not([aria-label="${before}"])`).nth(3).waitFor()
   const raceDrawnMs = round(performance.now() - start)
   const raceJumpP95Ms = round(await page.evaluate<number>(JUMPS))
   await page.close()
@@ -218,14 +217,14 @@ export async function browsePlan(url: string): Promise<PlanPageFigures> {
   const browser = await chromium.launch(config.use?.launchOptions)
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(`${url}/projects`)
-  await page.getByRole('link', { name: 'The plan', exact: true }).waitFor()
+  await page.getByRole('link', { name: 'Plan', exact: true }).waitFor()
   await page.waitForLoadState('networkidle')
   await page.evaluate(`(() => {
     window.tasks = []
     new PerformanceObserver((list) => window.tasks.push(...list.getEntries().map((each) => each.duration))).observe({ type: 'longtask' })
   })()`)
   const start = performance.now()
-  await page.getByRole('link', { name: 'The plan', exact: true }).click()
+  await page.getByRole('link', { name: 'Plan', exact: true }).click()
   await page.locator('.bar').first().waitFor()
   const planDraftedMs = round(performance.now() - start)
   await page.getByText('a better one is being looked for').waitFor({ state: 'hidden', timeout: 30_000 })
@@ -248,10 +247,10 @@ export async function browseLookBack(url: string): Promise<LookBackFigures> {
   await page.getByRole('heading', { name: 'Reached for' }).waitFor()
   await page.waitForLoadState('networkidle')
   const start = performance.now()
-  await page.getByRole('link', { name: 'The year', exact: true }).click()
+  await page.getByRole('link', { name: 'Year', exact: true }).click()
   await page.locator('canvas').first().waitFor()
   const firstChartMs = round(performance.now() - start)
-  await page.getByRole('link', { name: 'The month', exact: true }).click()
+  await page.getByRole('link', { name: 'Month', exact: true }).click()
   await page.getByRole('button', { name: 'Share or print' }).click()
   const asked = performance.now()
   await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Large picture' }).click()])

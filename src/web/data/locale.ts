@@ -48,18 +48,29 @@ export function numberWords(value: number, digits: number): string {
   return Number(value.toFixed(digits)).toLocaleString(HER_LOCALE, { maximumFractionDigits: digits })
 }
 
+const moneyFormats = new Map<string, { exact: Intl.NumberFormat; short: Intl.NumberFormat; unit: number }>()
+
+/** How a currency is written; made once, since a long list writes many amounts. */
+function moneyFormat(currency: string): { exact: Intl.NumberFormat; short: Intl.NumberFormat; unit: number } {
+  const made = moneyFormats.get(currency)
+  if (made) return made
+  const exact = new Intl.NumberFormat(HER_LOCALE, { style: 'currency', currency })
+  const short = new Intl.NumberFormat(HER_LOCALE, { style: 'currency', currency, maximumFractionDigits: 0 })
+  const format = { exact, short, unit: 10 ** (exact.resolvedOptions().maximumFractionDigits ?? 2) }
+  moneyFormats.set(currency, format)
+  return format
+}
+
 /** An amount of money, from its smallest unit. */
 export function moneyWords(minor: number, currency: string): string {
-  const format = new Intl.NumberFormat(HER_LOCALE, { style: 'currency', currency })
-  return format.format(minor / 10 ** (format.resolvedOptions().maximumFractionDigits ?? 2))
+  const { exact, unit } = moneyFormat(currency)
+  return exact.format(minor / unit)
 }
 
 /** The same of an estimate: cents would promise more than is known. */
 export function moneyShort(minor: number, currency: string): string {
-  const format = new Intl.NumberFormat(HER_LOCALE, { style: 'currency', currency, maximumFractionDigits: 0 })
-  const digits = new Intl.NumberFormat(HER_LOCALE, { style: 'currency', currency }).resolvedOptions()
-    .maximumFractionDigits
-  return format.format(Math.round(minor / 10 ** (digits ?? 2)))
+  const { short, unit } = moneyFormat(currency)
+  return short.format(Math.round(minor / unit))
 }
 
 /** Month first where her locale writes dates that way: for days typed as digits. */

@@ -29,8 +29,12 @@ export function keepFocus(): void {
     if (held.isConnected && !held.matches(':disabled')) return held.focus({ preventScroll: true })
     for (const { within, at } of around) {
       if (!within.isConnected) continue
-      const there = [...within.querySelectorAll<HTMLElement>(FOCUSABLE)].filter((each) => each.offsetParent !== null)
-      const next = there[Math.min(Math.max(at, 0), there.length - 1)] ?? headingIn(within)
+      const there = [...within.querySelectorAll<HTMLElement>(FOCUSABLE)]
+      const from = Math.min(Math.max(at, 0), there.length)
+      // Whether one is seen costs a layout: the nearest are asked first, and no more than have to be.
+      const next =
+        [...there.slice(from), ...there.slice(0, from).reverse()].find((each) => each.offsetParent !== null) ??
+        headingIn(within)
       if (next) return next.focus({ preventScroll: true })
     }
   }

@@ -1,21 +1,31 @@
 <script setup lang="ts">
 import { mdiDotsHorizontal } from '@mdi/js'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { ListedItem } from '#contract/item'
 import { callIt } from '#web/ui/words/item-words'
 import { ACT_WORDS, itemActs, useItemActs, type ItemAct } from './item-acts'
 
-/** Everything that can be done to a thing, one tap away wherever it is listed. */
+/** Everything that can be done with an item, one tap away wherever it is listed. A long list has hundreds: the menu is made when it is first asked for. */
 const props = defineProps<{ item: ListedItem; without?: readonly ItemAct[] }>()
 const acts = useItemActs()
+const button = ref<HTMLButtonElement | null>(null)
+const wanted = ref(false)
+const open = ref(true)
 const groups = computed(() => itemActs(props.item, props.without))
 </script>
 
 <template>
-  <v-menu>
-    <template #activator="{ props: menu }">
-      <v-btn v-bind="menu" variant="text" size="44" :icon="mdiDotsHorizontal" :aria-label="`More on ${callIt(item)}`" />
-    </template>
+  <button
+    ref="button"
+    type="button"
+    class="d-inline-flex align-center justify-center rounded-lg"
+    aria-haspopup="menu"
+    :aria-label="`More on ${callIt(item)}`"
+    @click="wanted = true"
+  >
+    <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true"><path :d="mdiDotsHorizontal" /></svg>
+  </button>
+  <v-menu v-if="wanted && button" v-model="open" :activator="button">
     <v-list>
       <v-list-item :to="`/items/${item.id}`" title="Open its page" />
       <template v-for="(group, n) in groups" :key="group.words">
@@ -25,3 +35,18 @@ const groups = computed(() => itemActs(props.item, props.without))
     </v-list>
   </v-menu>
 </template>
+
+<style scoped>
+button {
+  width: 44px;
+  height: 44px;
+}
+
+button:hover {
+  background: var(--inset);
+}
+
+path {
+  fill: currentcolor;
+}
+</style>
