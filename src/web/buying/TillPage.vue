@@ -8,7 +8,7 @@ import { useStock } from '#web/data/stock'
 import { typedPrice } from '#web/ui/form/typed-price'
 import SwatchFromPhoto from '#web/ui/form/SwatchFromPhoto.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
-import { costLine, nearestWords, ruleLine, supplyLines, twinsHeadline } from './check-words'
+import { costLine, nearestWords, needHeadline, ruleLine, supplyLines, twinsHeadline } from './check-words'
 import WishDialog from './WishDialog.vue'
 
 /** In a shop, with one hand: the kind, the colour off a picture of the tester, and the answer. */
@@ -55,7 +55,8 @@ const strict = computed(
     </form>
     <p v-if="failed" class="caution">{{ failed.message }}</p>
     <section v-if="answer" class="sheet told py-3 px-4" aria-label="The answer" aria-live="polite">
-      <h2>{{ twinsHeadline(answer, colour !== null) }}</h2>
+      <h2>{{ needHeadline(answer) ?? twinsHeadline(answer, colour !== null) }}</h2>
+      <p v-if="needHeadline(answer)" class="font-weight-semibold">{{ twinsHeadline(answer, colour !== null) }}.</p>
       <div v-if="answer.nearest.length > 0 && colour" class="nearest">
         <div
           class="strip d-flex rounded-lg mt-2 mb-1 mx-0 pa-2"

@@ -6,7 +6,7 @@ import type { WishView } from '#contract/buying'
 import { moneyWords } from '#web/data/locale'
 import { useBuyingCheck } from '#web/data/reads'
 import { shortDay } from '#web/ui/words/when-words'
-import { costLine, ruleLine, supplyLines, twinsHeadline } from './check-words'
+import { costLine, needHeadline, ruleLine, supplyLines, twinsHeadline } from './check-words'
 
 /** One wish: how long it waits, and what the check says of it. */
 const props = defineProps<{ wish: WishView; today: Day; currency: string }>()
@@ -52,6 +52,7 @@ const facts = computed(() =>
         {{ open ? 'Less' : 'Check' }}
       </button>
       <ul v-if="open && answer" class="bulleted figures prose small my-1 ps-4">
+        <li v-if="needHeadline(answer)">{{ needHeadline(answer) }}.</li>
         <li>{{ twinsHeadline(answer, wish.colour !== null) }}.</li>
         <li v-for="each in answer.nearest.slice(0, 2)" :key="each.itemId">
           Nearest: <RouterLink :to="`/items/${each.itemId}`">{{ each.mark }}</RouterLink>

@@ -2,7 +2,7 @@ import { expect, test } from 'vitest'
 import type { Day } from '#core/calendar/day'
 import type { BuyingCheckAnswer, RuleView } from '#contract/buying'
 import { ruleSentences, ruleTitle } from '#web/ui/words/buying-words'
-import { costLine, ruleLine, supplyLines, twinsHeadline } from './check-words'
+import { costLine, needHeadline, ruleLine, supplyLines, twinsHeadline } from './check-words'
 
 const d = (text: string): Day => text as Day
 const TODAY = d('2026-11-24')
@@ -33,17 +33,13 @@ const pushed = (count: number) =>
   Array.from({ length: count }, (_, n) => ({ itemId: `i${n}`, mark: `Pellwick ${n}`, priceMinor: 1000 }))
 
 test.each<[Partial<BuyingCheckAnswer>, readonly string[]]>([
-  [
-    {},
-    ['Lasts 6.5 years at 177 uses a year; with it 8.6 years.', 'The next is needed about 1 Mar 2029 (in 2½ years).'],
-  ],
+  [{}, ['Lasts 6.5 years at 177 uses a year; with it 8.6 years.']],
   [{ perYear: null, years: null }, ['You wear blush too rarely to know your pace.']],
-  [{ needed: TODAY }, ['Lasts 6.5 years at 177 uses a year; with it 8.6 years.', 'The next is needed now.']],
+  [{ needed: TODAY }, ['Lasts 6.5 years at 177 uses a year; with it 8.6 years.']],
   [
     { needed: null, expiringAlready: 3 },
     [
       'Lasts 6.5 years at 177 uses a year; with it 8.6 years.',
-      'The next isn’t needed within 30 years.',
       '3 items of that type will expire before their turn as it is.',
     ],
   ],
@@ -67,6 +63,10 @@ test.each<[Partial<BuyingCheckAnswer>, string]>([
 ])('cost in words (%#)', (over, line) => expect(costLine(of(over))).toBe(line))
 
 test('how many like it', () => {
+  expect(needHeadline(CHECK)).toBe('Not needed before about 1 Mar 2029 (in 2½ years)')
+  expect(needHeadline(of({ needed: TODAY }))).toBe('Needed now')
+  expect(needHeadline(of({ needed: null }))).toBe('Not needed within 30 years')
+  expect(needHeadline(of({ needed: null, perYear: null }))).toBe(null)
   expect(twinsHeadline(CHECK, false)).toBe('24 blushes here, 4 unopened')
   expect(twinsHeadline(CHECK, true)).toBe('No near twin among the 24 blushes')
   expect(twinsHeadline(of({ twins: 1, unopened: 0 }), true)).toBe('1 near twin among the 24 blushes')

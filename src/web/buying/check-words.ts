@@ -21,14 +21,22 @@ export function twinsHeadline(check: BuyingCheckAnswer, asked: boolean): string 
   return `${twins === 0 ? 'No near twin' : counted(twins, 'near twin')} among the ${counted(owned, category)}`
 }
 
+/** Whether it is needed, in a headline; null where it is worn too rarely to know. */
+export function needHeadline({ perYear, needed, today }: BuyingCheckAnswer): string | null {
+  if (perYear === null) return null
+  if (needed === null) return `Not needed within ${MOST_YEARS} years`
+  if (needed <= today) return 'Needed now'
+  return `Not needed before about ${shortDay(needed, today)} (${fromNow(needed, today)})`
+}
+
 /** How near each of the nearest is, and how it is used. */
 export function nearestWords({ difference, worn }: BuyingCheckAnswer['nearest'][number]): string {
   return `${nearnessOf(difference)}, ${worn === 0 ? 'not worn within a year' : `${counted(worn, 'wear day')} a year`}`
 }
 
-/** Supply, need and what it pushes out; each sentence with its numbers. */
+/** Supply and what it pushes out; each sentence with its numbers. */
 export function supplyLines(check: BuyingCheckAnswer): string[] {
-  const { years, yearsAfter, needed, today, pushedOut, perYear, category, expiringAlready } = check
+  const { years, yearsAfter, pushedOut, perYear, category, expiringAlready } = check
   if (perYear === null || years === null || yearsAfter === null)
     return [`You wear ${category} too rarely to know your pace.`]
   const lost = pushedOut.reduce((sum, { priceMinor }) => sum + (priceMinor ?? 0), 0)
@@ -36,11 +44,6 @@ export function supplyLines(check: BuyingCheckAnswer): string[] {
     `Lasts ${yearsWords(years)} at ${counted(perYear, 'use')} a year${
       years > MOST_YEARS ? ' as it is' : `; with it ${yearsWords(yearsAfter)}`
     }.`,
-    needed === null
-      ? `The next isn’t needed within ${MOST_YEARS} years.`
-      : needed <= today
-        ? 'The next is needed now.'
-        : `The next is needed about ${shortDay(needed, today)} (${fromNow(needed, today)})${expiringAlready > 0 ? ', since some of it expires first' : ''}.`,
     pushedOut.length > 0
       ? `Because of it ${
           pushedOut.length === 1

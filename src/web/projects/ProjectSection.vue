@@ -153,6 +153,8 @@ async function rollOut(stay: StayView, reason: 'met' | 'finished' | 'left unfini
 <style scoped>
 .project {
   padding-bottom: 44px;
+  /* Clear of the notice at the top of a phone. */
+  scroll-margin-top: 60px;
 }
 
 .met {

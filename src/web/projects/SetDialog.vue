@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { Day } from '#core/calendar/day'
 import type { ListedItem } from '#contract/item'
 import type { ProjectView } from '#contract/projects'
+import { useProjects } from '#web/data/reads'
 import { useStock } from '#web/data/stock'
 import { useUnits } from '#web/data/units'
 import { freshGoal, goalBody } from '#web/ui/acts/goal-draft'
@@ -12,6 +13,7 @@ import ShadeChoice from '#web/ui/acts/ShadeChoice.vue'
 import FormDialog from '#web/ui/form/FormDialog.vue'
 import { useDraft } from '#web/ui/form/use-draft'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
+import { stateWords } from '#web/ui/words/gauge-words'
 import { callIt, kindAndMaker, matchesWords, shortName, twinWords } from '#web/ui/words/item-words'
 
 /** A whole set at once: a season's fifteen, a sweep's pool, the shades of a palette; one goal for each. */
@@ -41,8 +43,15 @@ const eligible = computed(() =>
 )
 const units = useUnits()
 const twins = computed(() => twinWords(eligible.value, units.value))
+const { answer } = useProjects()
+const upNext = computed(() => new Map(answer.value?.shortList.map((each, n) => [each.item.id, n + 1])))
+const isOver = ({ shelfLife }: ListedItem): boolean => shelfLife.state === 'past' || shelfLife.state === 'sign seen'
+/** What is up next stands first, what has expired last. */
+const rank = (item: ListedItem): number => (isOver(item) ? 2 : upNext.value.has(item.id) ? 0 : 1)
 const candidates = computed(() =>
-  eligible.value.filter((item) => text.value.trim() === '' || matchesWords(item, text.value)),
+  eligible.value
+    .filter((item) => text.value.trim() === '' || matchesWords(item, text.value))
+    .toSorted((a, b) => rank(a) - rank(b) || (upNext.value.get(a.id) ?? 0) - (upNext.value.get(b.id) ?? 0)),
 )
 const most = computed(() => (props.project.shape === 'sweep' ? props.project.atOnce : props.project.mostItems))
 
@@ -52,7 +61,9 @@ function toggle(id: string): void {
 }
 
 function caption(item: ListedItem): string {
-  return [kindAndMaker(item), twins.value.get(item.id)].filter(Boolean).join(', ')
+  const place = upNext.value.get(item.id)
+  const facts = [kindAndMaker(item), twins.value.get(item.id), isOver(item) && stateWords(item)]
+  return [...facts, place && `number ${place} of what’s up next`].filter(Boolean).join(', ')
 }
 
 async function store(): Promise<void> {

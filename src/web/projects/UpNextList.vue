@@ -33,14 +33,13 @@ async function move(at: number, by: -1 | 1): Promise<void> {
 
 <template>
   <section class="later" aria-label="Up next">
-    <div class="head d-flex flex-wrap align-center gr-1 gc-3">
+    <div class="d-flex align-center justify-space-between ga-3">
       <h2>Up next</h2>
-      <span class="quiet flex-1-1-0 small"
-        >Your next {{ NEXT_TEN }}, in your order. They come first when something rolls in, on Today and in the
-        plan.</span
-      >
       <v-btn variant="outlined" color="primary" @click="emit('add')">Add an item</v-btn>
     </div>
+    <p class="quiet small prose">
+      Your next {{ NEXT_TEN }}, in your order. They come first when something rolls in, on Today and in the plan.
+    </p>
     <ol ref="list" class="rows mt-2 gc-2">
       <li
         v-for="(each, at) in items"

@@ -60,7 +60,7 @@ export function whyWords(reason: ReasonView, items: ReadonlyMap<string, ListedIt
     case 'crowded':
       return `One of ${reason.count} open ones of its type.`
     case 'only-one':
-      return 'The only one of its type.'
+      return 'The only one of its type in date.'
     case 'open':
       return 'Open.'
     case 'up-next':
