@@ -22,7 +22,7 @@ const PLACES: readonly (readonly [string, readonly string[]])[] = [
 ]
 /** Attributes that are read or spoken. */
 const SAID =
-  /^(aria-label|aria-description|label|title|subtitle|question|text|placeholder|hint|act|words|says?|alt|name|cancel|action|suffix|prefix|what|store)$/
+  /^(aria-label|aria-description|label|title|subtitle|question|text|placeholder|hint|act|words|says?|alt|name|cancel|action|suffix|prefix|what|store|unit)$/
 /** Attributes whose strings are never read. */
 const UNSAID =
   /^(class|style|key|id|ref|to|href|type|role|is|variant|color|size|d|viewBox|transform|for|slot|icon|density)$/

@@ -36,11 +36,11 @@ const stock = computed(() => (kindId.value === null ? null : stockOf(props.sheet
     <SheetChart
       v-if="stage > 0 && finishes.labels.length > 1"
       title="Finished so far"
-      unit="things"
+      unit="items"
       v-bind="finishes"
     />
     <div v-if="stage > 1 && stock && stock.labels.length > 1" class="stock">
-      <SheetChart :title="`How many: ${stock.name}`" unit="things" :labels="stock.labels" :series="stock.series" />
+      <SheetChart :title="`How many: ${stock.name}`" unit="items" :labels="stock.labels" :series="stock.series" />
       <v-select
         :model-value="kindId"
         class="no-share"
