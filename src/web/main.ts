@@ -9,6 +9,7 @@ import { reportFailures } from './shell/report-failures'
 import { router } from './shell/router'
 import { vuetify } from './shell/vuetify'
 import './shell/tokens.css'
+import './shell/utilities.css'
 
 const app = createApp(App).use(createPinia()).use(PiniaColada, failedReads).use(router).use(vuetify)
 reportFailures(app, router)

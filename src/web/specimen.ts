@@ -6,6 +6,7 @@ import { VApp } from 'vuetify/components'
 import { vuetify } from './shell/vuetify'
 import SpecimenPage from './specimen/SpecimenPage.vue'
 import './shell/tokens.css'
+import './shell/utilities.css'
 
 createApp({ render: () => h(VApp, () => h(SpecimenPage)) })
   .use(vuetify)

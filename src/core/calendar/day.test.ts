@@ -1,7 +1,18 @@
 import { addMonths as addMonthsOfDateFns, differenceInCalendarDays, formatISO, parseISO } from 'date-fns'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { addDays, addMonths, dayAt, dayOf, daysBetween, lastDayOfMonth, parseDay, weekdayOf, type Day } from './day.js'
+import {
+  addDays,
+  addMonths,
+  dayAt,
+  dayOf,
+  daysBetween,
+  lastDayOfMonth,
+  monthStarts,
+  parseDay,
+  weekdayOf,
+  type Day,
+} from './day.js'
 
 const day = (text: string): Day => {
   const found = parseDay(text)
@@ -28,6 +39,15 @@ test('month arithmetic and day differences agree with date-fns', () => {
     }),
     { seed: 20261124 },
   )
+})
+
+test('an axis of months has its ticks where months begin, and no more of them than fit', () => {
+  const starts = (from: string, to: string, most: number): string[] => monthStarts(day(from), day(to), most)
+  expect(starts('2026-07-05', '2026-10-01', 8)).toEqual(['2026-08-01', '2026-09-01', '2026-10-01'])
+  expect(starts('2026-07-01', '2026-08-20', 8)).toEqual(['2026-07-01', '2026-08-01'])
+  // Every third month, in the quarters of the year.
+  expect(starts('2026-02-10', '2027-03-05', 6)).toEqual(['2026-04-01', '2026-07-01', '2026-10-01', '2027-01-01'])
+  expect(starts('2026-05-02', '2026-05-20', 8)).toEqual([])
 })
 
 test('the weekday counts from Monday', () => {

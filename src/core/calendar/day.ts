@@ -54,6 +54,20 @@ export function lastDayOfMonth(year: number, month: number): Day {
   return write(year, month, daysInMonth(year, month))
 }
 
+/** First days of months between two days, both included: every month, or every second, third, sixth, twelfth …, so that there are at most `most`. */
+export function monthStarts(from: Day, to: Day, most: number): Day[] {
+  const [first, last] = [fieldsOf(from), fieldsOf(to)]
+  const start = first.year * 12 + first.month - (first.date === 1 ? 1 : 0)
+  const end = last.year * 12 + last.month - 1
+  const step = [1, 2, 3, 6, 12, 24, 60].find((each) => (end - start) / each < most) ?? 120
+  const days: Day[] = []
+  for (let month = Math.ceil(start / step) * step; month <= end; month += step) {
+    const day = dayOf(Math.floor(month / 12), (month % 12) + 1, 1)
+    if (day !== null) days.push(day)
+  }
+  return days
+}
+
 /** 0 = Monday … 6 = Sunday. */
 export function weekdayOf(day: Day): number {
   return (new Date(serial(day)).getUTCDay() + 6) % 7

@@ -50,7 +50,11 @@ async function measure(): Promise<void> {
 
 <template>
   <div class="forecast d-grid align-content-start ga-2" role="group" aria-label="Is it finished in time">
-    <p class="head">
+    <p v-if="over" class="head">
+      <strong :class="item.shelfLife.state.replaceAll(' ', '-')">{{ race.words }}.</strong>
+    </p>
+    <p v-if="over" class="quiet">{{ reasonWords(item.shelfLife) }}</p>
+    <p v-if="!over || !item.eye" :class="{ head: !over }">
       <template v-if="forecast.finish.low === null"
         >{{ ifUsed }} it <strong class="font-weight-bold">won’t be finished within five years</strong>.</template
       >
@@ -62,14 +66,14 @@ async function measure(): Promise<void> {
         >.</template
       >
     </p>
-    <p class="row d-grid align-start ga-3">
+    <p v-if="!over" class="row d-grid align-start ga-3">
       <VerdictGlyph :verdict="forecast.verdict" />
       <span
         ><strong :class="item.shelfLife.state.replaceAll(' ', '-')">{{ race.words }}.</strong> {{ race.more }}
         <span class="quiet">{{ reasonWords(item.shelfLife) }}</span></span
       >
     </p>
-    <p v-if="item.eye && over">Expired and worn at the eye: stop using it.</p>
+    <p v-if="item.eye && over" class="font-weight-semibold">Expired and worn at the eye: stop using it.</p>
     <p v-if="sunWords(item.shelfLife.sun)">{{ sunWords(item.shelfLife.sun) }}</p>
     <p v-if="goal" class="row d-grid align-start ga-3">
       <VerdictGlyph :verdict="goalVerdict ?? 'not known'" />

@@ -11,7 +11,7 @@ import {
 } from 'chart.js'
 import { computed } from 'vue'
 import { Scatter } from 'vue-chartjs'
-import { addDays, daysBetween, type Day } from '#core/calendar/day'
+import { addDays, daysBetween, monthStarts, type Day } from '#core/calendar/day'
 import { dateWords, dayFormat, numberWords } from '#web/data/locale'
 import { drawBand, drawBody, drawBracket, type Ground } from './draw-bands'
 import { useInks } from './use-inks'
@@ -40,6 +40,8 @@ const monthly = dayFormat({ month: 'short', year: '2-digit' })
 const daily = dayFormat({ day: 'numeric', month: 'short' })
 /** Below this many days the axis tells days, above it months. */
 const TELLS_DAYS = 70
+const MONTHS_TOLD = 8
+const tellsMonths = (): boolean => daysBetween(props.from, props.to) > TELLS_DAYS
 
 const inks = useInks()
 
@@ -100,6 +102,11 @@ const options = computed<ChartOptions<'scatter'>>(() => ({
       min: at(props.from),
       max: at(props.to),
       grid: { color: inks.value.hair },
+      // A month stands where it begins.
+      afterBuildTicks: (axis) => {
+        if (tellsMonths())
+          axis.ticks = monthStarts(props.from, props.to, MONTHS_TOLD).map((day) => ({ value: at(day) }))
+      },
       ticks: {
         color: inks.value.quiet,
         font: { family: 'Instrument Sans Variable', size: 12 },
@@ -107,7 +114,7 @@ const options = computed<ChartOptions<'scatter'>>(() => ({
         autoSkipPadding: 18,
         callback: (value) => {
           const day = addDays(EPOCH, Number(value))
-          return daysBetween(props.from, props.to) > TELLS_DAYS ? monthly(day) : daily(day)
+          return tellsMonths() ? monthly(day) : daily(day)
         },
       },
     },
