@@ -17,7 +17,7 @@ import { Wearing } from '#server/today/wearing'
 export const ITEMS = 2000
 export const TALLIES = 100_000
 export const YEARS = 10
-/** Items a face is chosen from at any time. */
+/** Items a look is chosen from at any time. */
 const IN_USE = 60
 /** Photos that no list may be slower for. */
 const PHOTOS = 3000
@@ -97,10 +97,10 @@ export function buildLarge(file: string, today: Day, say: (words: string) => voi
   for (let n = 0; n < days; n += 1, day = addDays(first, n)) {
     const wanted = Math.round(((n + 1) / days) * TALLIES) - tallies
     const from = Math.floor((n / days) * (ITEMS - IN_USE))
-    const face = new Set<string>()
-    while (face.size < Math.min(wanted, IN_USE)) face.add(ids[from + random.whole(0, IN_USE - 1)] ?? '')
-    act('set-face', () => wearing.setFace({ day, itemIds: [...face], like: null, words: `a look of ${face.size}` }))
-    tallies += face.size
+    const look = new Set<string>()
+    while (look.size < Math.min(wanted, IN_USE)) look.add(ids[from + random.whole(0, IN_USE - 1)] ?? '')
+    act('set-face', () => wearing.setLook({ day, itemIds: [...look], like: null, words: `a look of ${look.size}` }))
+    tallies += look.size
     if (n % 365 === 0) say(`${tallies} tallies`)
   }
   checkIn()

@@ -18,7 +18,7 @@ const READS: Readonly<Record<string, string>> = {
   spanMonth: '/look-back/sheet?from=2026-10-01&to=2026-10-31',
   spanYear: '/look-back/sheet?from=2025-01-01&to=2025-12-31',
   spanTenYears: '/look-back/sheet?from=2016-12-01&to=2026-11-24',
-  faces: '/look-back/faces',
+  looks: '/look-back/faces',
   asks: '/look-back/asks',
   decide: '/decide',
   doubts: '/doubts',

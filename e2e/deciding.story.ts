@@ -44,15 +44,15 @@ test('from doubt to a trial of three in one look, to verdicts, to the list for h
     await page.request.post(`${house.url}/api/wear`, { data })
   }
   await page.reload()
-  const face = page.locator('.look.several')
-  const taps = face.getByRole('group', { name: /in all$/ }).first()
+  const look = page.locator('.look.several')
+  const taps = look.getByRole('group', { name: /in all$/ }).first()
   await taps.getByRole('button', { name: 'bad' }).click()
   await expect(taps.getByRole('button', { name: 'bad' })).toHaveAttribute('aria-pressed', 'true')
-  await expect(face.getByText('It felt: 1 bad.')).toBeVisible()
+  await expect(look.getByText('It felt: 1 bad.')).toBeVisible()
 
   // Three verdicts: one stays, one is tried once more with another base, one goes to a friend.
   const decide = async (): Promise<ReturnType<typeof dialog>> => {
-    await face.getByRole('button', { name: 'Decide' }).first().click()
+    await look.getByRole('button', { name: 'Decide' }).first().click()
     return dialog(page, /^Decide on/)
   }
   let form = await decide()

@@ -29,7 +29,7 @@ test('everything that can be said of an item is kept as it was said', async () =
     kit: 'the advent box',
   } as const
   const id = await house.item({ ...said, seasons: [...said.seasons], packageStates: [...said.packageStates] })
-  expect((await item(id)).item).toMatchObject({ ...said, wornAs: 'highlighter', category: 'blush', faceOrder: 15 })
+  expect((await item(id)).item).toMatchObject({ ...said, wornAs: 'highlighter', category: 'blush', makeupOrder: 15 })
   const wrong = await house.post('/items', { id: 'x', fields: { ...(await item(id)).item, spf: 900 }, reading: null })
   expect(wrong.status).toBe(422)
 })

@@ -102,7 +102,7 @@ test('the same as last time, as last such weekday, as last such occasion: each d
   await wear(c ?? '', addDays(TODAY, -10))
   await house.post('/day', { day: addDays(TODAY, -10), set: { occasion: 'gig' }, was: UNSAID })
   await house.post('/day', { day: TODAY, set: { occasion: 'gig' }, was: UNSAID })
-  expect((await today()).earlierFaces).toEqual([
+  expect((await today()).earlierLooks).toEqual([
     { like: 'last', day: addDays(TODAY, -1), itemIds: [a], gone: 0 },
     { like: 'weekday', day: addDays(TODAY, -7), itemIds: [b], gone: 0 },
     { like: 'occasion', day: addDays(TODAY, -10), itemIds: [c], gone: 0 },
@@ -119,9 +119,9 @@ test('a look is kept under a name and put on again; what has left is passed over
     words: '',
     packageGoes: null,
   })
-  expect((await today()).savedFaces).toEqual([{ id: 'f', name: 'early shift', occasion: 'work', itemIds: [a] }])
+  expect((await today()).savedLooks).toEqual([{ id: 'f', name: 'early shift', occasion: 'work', itemIds: [a] }])
   await house.post('/saved-faces/f/drop', {})
-  expect((await today()).savedFaces).toEqual([])
+  expect((await today()).savedLooks).toEqual([])
 })
 
 test('held up and put back is a fact of its own: no wear, and said twice it is said once', async () => {

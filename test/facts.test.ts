@@ -174,7 +174,7 @@ describe('two that are one item', () => {
     expect(kept).toMatchObject({ wears: 2, notes: 'mine\ntheirs', liking: 4 })
     expect(pairs).toMatchObject([{ otherItemId: friend, words: 'pills' }])
     expect(photos).toHaveLength(1)
-    expect((await house.get('/today')).body.savedFaces[0].itemIds.sort()).toEqual([a, friend].sort())
+    expect((await house.get('/today')).body.savedLooks[0].itemIds.sort()).toEqual([a, friend].sort())
     expect((await stayOf(a)).goal.uses).toBe(2)
     expect((await house.get(`/today?day=${ago(2)}`)).body.worn).toMatchObject([{ itemId: a, felt: 'soft' }])
   })

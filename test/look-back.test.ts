@@ -9,7 +9,7 @@ import { copyDemoTo } from './support/demo-database'
 import { openDatabase } from '#server/db/open-database'
 import type { Db } from '#server/db/query'
 import { makeServices, type Services } from '#server/services'
-import { facesOf } from '#server/look-back/faces-of'
+import { looksOf } from '#server/look-back/looks-of'
 import { recountSheet } from './support/recount-sheet'
 import { TestHouse, TODAY } from './support/test-house'
 
@@ -114,7 +114,7 @@ describe('of a year of the demo', () => {
   })
 
   test('looks are in makeup order; those never together never were', () => {
-    const { often, never, days } = facesOf(house, TODAY)
+    const { often, never, days } = looksOf(house, TODAY)
     const wornOn = new Map(days.map((each) => [each.day, new Set(each.itemIds)]))
     expect(often.length).toBeGreaterThan(3)
     for (const pair of never) {
@@ -147,7 +147,7 @@ describe('over HTTP', () => {
       running: true,
       totals: { uses: 0, grams: null, perUse: null, spent: { minor: 0, of: 0 } },
       evenness: null,
-      face: null,
+      look: null,
       finishes: [],
       days: { wear: 0, notRecorded: 0 },
     })
@@ -176,7 +176,7 @@ describe('over HTTP', () => {
       await house.post('/wear', { itemId, day: '2026-11-20', worn: true, despite: true })
     const { body } = await sheet('2026-11-01', '2026-11-30')
     expect(body.totals).toMatchObject({ uses: 3, things: 3, spent: { of: 1, unknown: 2 } })
-    expect(body.days).toMatchObject({ wear: 1, faces: 1, notRecorded: 3 })
+    expect(body.days).toMatchObject({ wear: 1, looks: 1, notRecorded: 3 })
     expect(body.totals.spent.minor).toBeGreaterThan(0)
     expect(body.totals.spent.minor).toBeLessThan(1200)
     // Finished after that one use, all of its price went on that day.

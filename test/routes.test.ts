@@ -72,7 +72,7 @@ describe('a day', () => {
       words: '',
       packageGoes: null,
     })
-    const [last] = (await house.get('/today')).body.earlierFaces
+    const [last] = (await house.get('/today')).body.earlierLooks
     expect(last).toEqual({ like: 'last', day: addDays(TODAY, -3), itemIds: [a], gone: 1 })
     const same = await house.post('/face', { day: TODAY, itemIds: [a, b] })
     expect(same.body.worn.map((each: { itemId: string }) => each.itemId)).toEqual([a])

@@ -176,7 +176,7 @@ export interface TrialView {
   otherwise: Otherwise | null
   /** Wear days since it began on which the item was in the drawer. */
   chances: number
-  /** What was worn with it, by where it lies in a face: beneath it, or over and beside it. */
+  /** What was worn with it, by where it lies in a look: beneath it, or over and beside it. */
   companions: { itemId: string; words: string; days: number; under: boolean }[]
   /** Each wear of the trial, the last first, with how it felt and what was worn under and over it. */
   days: {

@@ -113,7 +113,7 @@ export interface ItemSummary extends FieldValues {
   id: string
   version: number
   category: string
-  faceOrder: number
+  makeupOrder: number
   makeup: boolean
   eye: boolean
   lip: boolean
@@ -173,7 +173,7 @@ export const LISTED = [
   'shade',
   'categoryId',
   'category',
-  'faceOrder',
+  'makeupOrder',
   'makeup',
   'eye',
   'wornAs',

@@ -118,7 +118,7 @@ export interface SpanSheet {
     other: number
     notRecorded: number
     beforeLog: number
-    faces: number
+    looks: number
   }
   totals: {
     uses: number
@@ -184,7 +184,7 @@ export interface SpanSheet {
   stock: { days: Day[]; kinds: { categoryId: string; items: number[] }[] }
   rules: RuleView[]
   pairs: TogetherView[]
-  face: { itemIds: string[]; days: number } | null
+  look: { itemIds: string[]; days: number } | null
   lessons: { id: string; words: string; on: Day; struck: boolean }[]
   items: ListedItem[]
   /** The pictures nearest to the two ends of the span, of what was in a project or was finished. */
@@ -201,10 +201,10 @@ export interface SpansAnswer {
   projects: { id: string; name: string; from: Day; to: Day | null }[]
 }
 
-export interface FacesAnswer {
+export interface LooksAnswer {
   today: Day
   from: Day
-  /** Faces of days, the latest first, in the order of a face. */
+  /** Looks of days, the latest first, in makeup order. */
   days: { day: Day; itemIds: string[] }[]
   saved: {
     id: string

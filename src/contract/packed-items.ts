@@ -1,6 +1,6 @@
 import type { ListedItem } from './item.js'
 
-type OfCategory = Pick<ListedItem, 'categoryId' | 'category' | 'faceOrder' | 'makeup' | 'eye' | 'homeZoneId'>
+type OfCategory = Pick<ListedItem, 'categoryId' | 'category' | 'makeupOrder' | 'makeup' | 'eye' | 'homeZoneId'>
 type Row = readonly unknown[]
 
 export interface PackedItems {
@@ -39,7 +39,7 @@ const FLAGS = ['opaque', 'isBackup', 'onTrial', 'hasKeptWords'] as const satisfi
 const shared = (item: ListedItem): OfCategory => ({
   categoryId: item.categoryId,
   category: item.category,
-  faceOrder: item.faceOrder,
+  makeupOrder: item.makeupOrder,
   makeup: item.makeup,
   eye: item.eye,
   homeZoneId: item.homeZoneId,

@@ -1,6 +1,6 @@
 import type { DrawerReason } from '#core/plan/first-drawer'
 import type { ReachReason } from '#core/plan/reach-for'
-import type { FaceStep } from '#core/plan/face-step'
+import type { MakeupStep } from '#core/plan/makeup-step'
 import type { Day } from '#core/calendar/day'
 import { z } from 'zod'
 import { AMOUNT_UNITS, HANDS, SKINS, TONES, WEATHERS } from '#core/wear/day-choices'
@@ -18,11 +18,11 @@ export const SetWorn = z.strictObject({
   despite: z.boolean().default(false),
 })
 
-export const SetFace = z.strictObject({
+export const SetLook = z.strictObject({
   changeId: ChangeId,
   day: DayText,
   itemIds: z.array(Id).max(200),
-  /** Where its shades, mixes and uses come from: an earlier day, a saved face, or nowhere. */
+  /** Where its shades, mixes and uses come from: an earlier day, a saved look, or nowhere. */
   like: z
     .discriminatedUnion('kind', [
       z.strictObject({ kind: z.literal('day'), day: DayText }),
@@ -79,7 +79,7 @@ export const SetDay = z
   })
 export const SetPutBack = z.strictObject({ changeId: ChangeId, itemId: Id, day: DayText, putBack: z.boolean() })
 export const SetNotToday = z.strictObject({ changeId: ChangeId, itemId: Id, day: DayText, notToday: z.boolean() })
-export const SaveFace = z.strictObject({
+export const SaveLook = z.strictObject({
   changeId: ChangeId,
   id: NewId,
   /** The day whose shades and uses it keeps; null = none. */
@@ -88,7 +88,7 @@ export const SaveFace = z.strictObject({
   occasion: Line(60),
   itemIds: z.array(Id).min(1, 'A look has at least one item on it.').max(100),
 })
-export const DropFace = z.strictObject({ changeId: ChangeId })
+export const DropLook = z.strictObject({ changeId: ChangeId })
 /** A paper sheet typed in: for each item the days of a stretch on which it was worn. What is there already stays. */
 export const TypeInSheet = z.strictObject({
   changeId: ChangeId,
@@ -136,7 +136,7 @@ export type ReasonView =
   ReachReason | DrawerReason | { code: 'next-in-sweep'; uses: number } | { code: 'planned-in'; month: string }
 export interface SuggestionView {
   itemId: string
-  step: FaceStep
+  step: MakeupStep
   reason: ReachReason
 }
 
@@ -149,15 +149,15 @@ export interface DrawerZone {
   itemIds: string[]
 }
 
-/** A face of an earlier day that can be put on again, without what has left since. */
-export interface EarlierFace {
+/** A look of an earlier day that can be put on again, without what has left since. */
+export interface EarlierLook {
   like: 'last' | 'weekday' | 'occasion'
   day: Day
   itemIds: string[]
   gone: number
 }
 
-export interface SavedFace {
+export interface SavedLook {
   id: string
   name: string
   occasion: string
@@ -181,8 +181,8 @@ export interface TodayAnswer {
   reachFor: SuggestionView[]
   /** Said when no sunscreen in date is in the drawer and none is worn: where one is, or null for nowhere. */
   sunscreen: { elsewhere: ListedItem | null } | null
-  earlierFaces: EarlierFace[]
-  savedFaces: SavedFace[]
+  earlierLooks: EarlierLook[]
+  savedLooks: SavedLook[]
   /** Days that nobody wrote down, to be asked about once. */
   silence: { earliest: Day; latest: Day } | null
   collectionIsEmpty: boolean

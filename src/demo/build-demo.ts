@@ -7,7 +7,7 @@ import type { Db } from '#server/db/query'
 import { lifeWithCast, PLANNED_WEEK, type Cast, type FoundLife } from './maren/cast.js'
 import { DemoHouse } from './demo-house.js'
 import type { PanPicture } from './draw-pans.js'
-import { walks } from './maren/faces.js'
+import { walks } from './maren/looks.js'
 import { decidingEvening } from './deciding-story.js'
 import { knowingEvening } from './knowing-story.js'
 import { lookingEvening } from './looking-story.js'
@@ -173,7 +173,7 @@ class DemoBuilder {
   #wear({ kind, worn }: Extract<Act, { do: 'wear' }>): void {
     const demo = this.#demo
     demo.act('set-face', () =>
-      demo.services.wearing.setFace({
+      demo.services.wearing.setLook({
         day: demo.day,
         itemIds: worn.map(({ item }) => item.id),
         like: null,

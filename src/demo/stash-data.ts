@@ -27,12 +27,12 @@ export interface StashCategory {
   readonly price: readonly [number, number]
   /** How many lie in the drawer at a time. */
   readonly inDrawer: number
-  /** Chance that a face on an ordinary wear day has this step. */
+  /** Chance that a look on an ordinary wear day has this step. */
   readonly step: number
   readonly shades: readonly (readonly [string, string, ('matte' | 'satin' | 'shimmer' | 'metallic' | 'sheer')?])[]
 }
 
-/** The stash by category, in the order of a face. Shades and counts invented. Data table. */
+/** The stash by category, in makeup order. Shades and counts invented. Data table. */
 export const STASH: readonly StashCategory[] = [
   {
     categoryId: 'sunscreen',

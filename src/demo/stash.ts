@@ -37,7 +37,7 @@ const SAYS_USES = 0.55
 const SAID_SD = 0.3
 const LOOKS = 0.35
 
-/** Everything Maren owned when the log began, and what she bought until she swore it off, in the order of a face. */
+/** Everything Maren owned when the log began, and what she bought until she swore it off, in makeup order. */
 export function stashOf(random: Random, start: Day, noMore: Day, newId: () => string): DemoItem[] {
   return STASH.flatMap((kind) =>
     Array.from({ length: kind.count }, (_, index) => itemOf(kind, index, random, start, noMore, newId)),

@@ -1,7 +1,7 @@
 import { addDays, fieldsOf, type Day } from '#core/calendar/day'
 import { aimOf } from './deciding-story.js'
 import type { DemoHouse } from './demo-house.js'
-import { HAY_FEVER, walks, type FaceKind } from './maren/faces.js'
+import { HAY_FEVER, walks, type LookKind } from './maren/looks.js'
 
 const UNSAID = { skin: null, clothes: null, minutes: null, occasion: null, hands: null, weather: null, note: null }
 
@@ -16,7 +16,7 @@ export function setTheRhythm(demo: DemoHouse, today: Day): void {
 }
 
 /** What she says of a day: short for work, more for a gig. */
-export function tellTheDay(demo: DemoHouse, kind: FaceKind): void {
+export function tellTheDay(demo: DemoHouse, kind: LookKind): void {
   const { date } = fieldsOf(demo.day)
   if (date % 3 === 0) return
   const occasion = kind === 'bold' ? 'gig' : 'work'
@@ -58,11 +58,11 @@ export function tellTheRest(demo: DemoHouse, today: Day): void {
       words: 'it pills within the hour',
     }),
   )
-  const face = ['concealer', 'blush', 'mascara', 'lipstick'].flatMap(
+  const look = ['concealer', 'blush', 'mascara', 'lipstick'].flatMap(
     (id) => demo.of(id).find((item) => item.inDrawer)?.id ?? [],
   )
   demo.act('save-face', (changeId) =>
-    dayFacts.saveFace({ changeId, id: newId(), day: null, name: 'late shift', occasion: 'work', itemIds: face }),
+    dayFacts.saveLook({ changeId, id: newId(), day: null, name: 'late shift', occasion: 'work', itemIds: look }),
   )
   const doubted = demo.of('lipstick').find((item) => item.fields.opened.kind === 'range' && demo.restsForGood(item))
   if (!doubted) throw new Error('No lipstick to doubt')

@@ -90,7 +90,7 @@ export const ACTS: Readonly<Record<string, Act>> = {
     })
   },
   untick: (o) => o.house.post('/wear', { itemId: o.item(), day: o.day(6), worn: false }),
-  face: (o) =>
+  look: (o) =>
     o.house.post('/face', {
       day: o.day(5),
       itemIds: [...new Set([o.item(), o.item()])],

@@ -64,19 +64,19 @@ export function recountSheet(db: Db, sheet: SpanSheet): string[] {
   let all = 0
   let uses = 0
   const byThing = new Map<string, number>()
-  const faces = new Set<string>()
+  const looks = new Set<string>()
   for (let day = sheet.from; day <= to; day = addDays(day, 1)) {
     const own = wears.filter((wear) => wear.day === day)
-    const face = own.filter(({ makeup }) => makeup === 1).map(({ item_id: id }) => id)
+    const look = own.filter(({ makeup }) => makeup === 1).map(({ item_id: id }) => id)
     uses += own.length
     for (const { item_id: id } of own) byThing.set(id, (byThing.get(id) ?? 0) + 1)
     // Of today, which is not over, nothing is said before anything is written down.
     const written = own.length > 0 || said.has(day)
     if (day === sheet.today && !written) continue
     all += 1
-    if (face.length > 0) {
+    if (look.length > 0) {
       wearDays += 1
-      faces.add(face.sort().join('+'))
+      looks.add(look.sort().join('+'))
     } else if (said.get(day) === 1) noMakeup += 1
     else if (written) other += 1
     else if (logSince === null || day < logSince) beforeLog += 1
@@ -89,7 +89,7 @@ export function recountSheet(db: Db, sheet: SpanSheet): string[] {
     other,
     notRecorded: silent,
     beforeLog,
-    faces: faces.size,
+    looks: looks.size,
   })
   same('uses', sheet.totals.uses, uses)
   same('items worn', sheet.totals.things, byThing.size)
@@ -151,7 +151,7 @@ function evenCounts(
   to: Day,
   byThing: ReadonlyMap<string, number>,
 ): number[] {
-  const faceDays = [...new Set(wears.filter(({ makeup }) => makeup === 1).map(({ day }) => day))].filter(
+  const lookDays = [...new Set(wears.filter(({ makeup }) => makeup === 1).map(({ day }) => day))].filter(
     (day) => day >= sheet.from && day <= to,
   )
   const rows = db
@@ -164,7 +164,7 @@ function evenCounts(
     .filter((row) => row.from_day <= to && (row.to_day === null || row.to_day >= sheet.from))
   const chances = new Map<string, Set<Day>>()
   for (const row of rows)
-    for (const day of faceDays) {
+    for (const day of lookDays) {
       const only = JSON.parse(row.seasons) as string[]
       if (only.length > 0 && !only.includes(seasonOn(day, 'north'))) continue
       if (day < row.from_day || (row.to_day !== null && day > row.to_day)) continue

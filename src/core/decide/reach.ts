@@ -18,7 +18,7 @@ export interface Reach {
   readonly chances: number
   /** Those on which it was worn. */
   readonly reached: number
-  /** The days each of its like would have had if every face's turn had gone round evenly. */
+  /** The days each of its like would have had if every look's turn had gone round evenly. */
   readonly equalShare: number
 }
 

@@ -33,7 +33,7 @@ export class GaussianState {
 
   /** What was seen: `weights` of the amounts add up to `value`, give or take `variance`. */
   see(weights: readonly number[], value: number, variance: number): void {
-    this.#face(weights, value)
+    this.#look(weights, value)
     this.logLikelihood += logNormalDensity(this.#off, this.#spread + variance)
     this.#update(this.#spread + variance)
   }
@@ -42,7 +42,7 @@ export class GaussianState {
    * The same for what may be a slip: with .02 it lies anywhere within `width`. It counts by the odds that it is none.
    */
   seeRobustly(weights: readonly number[], value: number, variance: number, width: number): void {
-    this.#face(weights, value)
+    this.#look(weights, value)
     const within = (1 - SLIP) * Math.exp(logNormalDensity(this.#off, this.#spread + variance))
     const slip = SLIP / width
     this.logLikelihood += Math.log(within + slip)
@@ -50,7 +50,7 @@ export class GaussianState {
     if (trust > 1e-9) this.#update(this.#spread + variance / trust)
   }
 
-  #face(weights: readonly number[], value: number): void {
+  #look(weights: readonly number[], value: number): void {
     const n = this.#size
     let expected = 0
     let spread = 0

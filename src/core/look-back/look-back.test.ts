@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { addDays, type Day } from '../calendar/day'
 import { evennessOf } from '../goal/evenness'
 import type { TimedReading } from '../measure/content-facts'
-import { facesIn, neverTogether, wornTogether, type FaceOfDay } from './faces'
+import { looksIn, neverTogether, wornTogether, type LookOfDay } from './looks'
 import { whyMissed } from './misses'
 import { nextRules, type KindOfYear } from './next-rules'
 import { before, kindOf, monthOf, monthsWithin, yearOf } from './span'
@@ -117,41 +117,41 @@ describe('what was used up', () => {
 })
 
 describe('faces', () => {
-  const face = (day: number, ...itemIds: string[]): FaceOfDay => ({ day: addDays(d('2026-01-01'), day), itemIds })
+  const look = (day: number, ...itemIds: string[]): LookOfDay => ({ day: addDays(d('2026-01-01'), day), itemIds })
 
   test('the order of putting on makes no other look; the later of two that came as often is told', () => {
-    expect(facesIn([face(0, 'a', 'b'), face(1, 'b', 'a'), face(2, 'c')])).toEqual({
+    expect(looksIn([look(0, 'a', 'b'), look(1, 'b', 'a'), look(2, 'c')])).toEqual({
       different: 2,
       most: { itemIds: ['a', 'b'], days: 2 },
     })
-    expect(facesIn([face(0, 'a'), face(1, 'b'), face(2, 'a'), face(3, 'b')]).most?.itemIds).toEqual(['b'])
-    expect(facesIn([face(0, 'a'), face(1, 'b')]).most).toBeNull()
-    expect(facesIn([])).toEqual({ different: 0, most: null })
+    expect(looksIn([look(0, 'a'), look(1, 'b'), look(2, 'a'), look(3, 'b')]).most?.itemIds).toEqual(['b'])
+    expect(looksIn([look(0, 'a'), look(1, 'b')]).most).toBeNull()
+    expect(looksIn([])).toEqual({ different: 0, most: null })
   })
 
   test('together and never together as by looking at every two, 40 random logs', () => {
     const next = sequence(11)
     for (let n = 0; n < 40; n += 1) {
       const ids = Array.from({ length: 9 }, (_, at) => `t${at}`)
-      const faces = Array.from({ length: 25 }, (_, day) =>
-        face(day, ...ids.filter((_id, at) => next() < 0.1 + at / 12)),
+      const looks = Array.from({ length: 25 }, (_, day) =>
+        look(day, ...ids.filter((_id, at) => next() < 0.1 + at / 12)),
       )
       const couldMeet = (one: string, other: string): boolean => (Number(one[1]) + Number(other[1])) % 4 !== 0
-      const worn = (id: string): number => faces.filter(({ itemIds }) => itemIds.includes(id)).length
+      const worn = (id: string): number => looks.filter(({ itemIds }) => itemIds.includes(id)).length
       const all = ids.flatMap((one, at) =>
         ids.slice(at + 1).flatMap((other) => {
-          const days = faces.filter(({ itemIds }) => itemIds.includes(one) && itemIds.includes(other)).length
+          const days = looks.filter(({ itemIds }) => itemIds.includes(one) && itemIds.includes(other)).length
           return couldMeet(one, other) ? [{ one, other, days, rarer: Math.min(worn(one), worn(other)) }] : []
         }),
       )
       const often = all.filter(({ days }) => days > 1).sort((a, b) => b.days - a.days)
       expect(
-        wornTogether(faces, couldMeet, 5).map(({ days }) => days),
+        wornTogether(looks, couldMeet, 5).map(({ days }) => days),
         `log ${n}`,
       ).toEqual(often.slice(0, 5).map(({ days }) => days))
       const never = all.filter(({ days, rarer }) => days === 0 && rarer >= 5).sort((a, b) => b.rarer - a.rarer)
       expect(
-        neverTogether(faces, couldMeet, 5).map(({ each }) => Math.min(...each)),
+        neverTogether(looks, couldMeet, 5).map(({ each }) => Math.min(...each)),
         `log ${n}`,
       ).toEqual(never.slice(0, 5).map(({ rarer }) => rarer))
     }

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { addDays, type Day } from '../calendar/day.js'
 import type { ShelfLife } from '../shelf-life/last-good-day.js'
-import { FACE_STEPS, stepOf } from './face-step.js'
+import { MAKEUP_STEPS, stepOf } from './makeup-step.js'
 import { MOST_SUGGESTED, reachFor, type DayConditions, type WithinReach } from './reach-for.js'
 
 const TODAY = '2026-11-24' as Day
@@ -150,7 +150,7 @@ test('a step by type: creams at the eye are its base, skin care is no step', () 
 
 test('whatever lies in the drawer: in makeup order, two a step at most, each once, and the same whatever the order given', () => {
   const one = fc.record({
-    step: fc.constantFrom(...FACE_STEPS),
+    step: fc.constantFrom(...MAKEUP_STEPS),
     categoryId: fc.constantFrom('x', 'y', 'z'),
     days: fc.option(fc.integer({ min: -10, max: 300 })),
     worn: fc.boolean(),
@@ -170,7 +170,7 @@ test('whatever lies in the drawer: in makeup order, two a step at most, each onc
         }),
       )
       const found = reach(items)
-      const order = found.map((each) => FACE_STEPS.indexOf(each.step))
+      const order = found.map((each) => MAKEUP_STEPS.indexOf(each.step))
       expect([...order].sort((a, b) => a - b)).toEqual(order)
       expect(new Set(found.map((each) => each.itemId)).size).toBe(found.length)
       expect(found.length).toBeLessThanOrEqual(MOST_SUGGESTED)

@@ -4,7 +4,7 @@ import type { Form } from '../item/form.js'
 import type { Hemisphere } from '../calendar/hemisphere.js'
 import { seasonOn, type Season, type Undertone } from '../item/traits.js'
 import { isInDate, type ShelfLife } from '../shelf-life/last-good-day.js'
-import { FACE_STEPS, type FaceStep } from './face-step.js'
+import { MAKEUP_STEPS, type MakeupStep } from './makeup-step.js'
 import type { UpNext } from './up-next.js'
 import { byScore, commonReasons, scored, suits, type CommonReason, type Weighed, type Weights } from './reasons.js'
 
@@ -20,7 +20,7 @@ export interface DayConditions {
 /** What a suggestion may say about one item. */
 export interface WithinReach {
   readonly itemId: string
-  readonly step: FaceStep
+  readonly step: MakeupStep
   readonly categoryId: string
   readonly form: Form
   readonly undertone: Undertone | null
@@ -69,7 +69,7 @@ export type ReachReason =
 
 export interface Suggestion {
   readonly itemId: string
-  readonly step: FaceStep
+  readonly step: MakeupStep
   readonly reason: ReachReason
 }
 
@@ -77,8 +77,8 @@ export interface Suggestion {
 export const MOST_SUGGESTED = 6
 /** A second one of a step must press at least this much. Assumption. */
 const SECOND_FROM = 50
-/** Steps of a face that is done in five minutes. Common practice, no source. */
-const QUICK_STEPS: readonly FaceStep[] = [
+/** Steps of a look that is done in five minutes. Common practice, no source. */
+const QUICK_STEPS: readonly MakeupStep[] = [
   'sunscreen',
   'base',
   'concealer',
@@ -111,15 +111,15 @@ interface Ranked {
 }
 
 /**
- * What to reach for, in the order of a face: one or two per step, each with the reason that weighs most; the rules and
- * weights are told in docs/reach-for.md. Nothing worn, sent away, past its date, out of season or at odds with the face so
- * far. The same drawer, day and face always give the same list: ties go to the id.
+ * What to reach for, in makeup order: one or two per step, each with the reason that weighs most; the rules and
+ * weights are told in docs/reach-for.md. Nothing worn, sent away, past its date, out of season or at odds with the look so
+ * far. The same drawer, day and look always give the same list: ties go to the id.
  */
 export function reachFor(
   drawer: readonly WithinReach[],
   conditions: DayConditions,
   today: Day,
-  /** All that is worn today, also what serves no step of a face. */
+  /** All that is worn today, also what serves no step of a look. */
   worn: ReadonlySet<string>,
   hemisphere: Hemisphere = 'north',
 ): Suggestion[] {
@@ -128,7 +128,7 @@ export function reachFor(
   const free = drawer.filter((item) => isOpen(item, conditions, season, worn) && !doneSteps.has(item.step))
   const ranked = free.flatMap((item) => rankOf(item, free, { conditions, season, today, worn }) ?? [])
   const chosen: Ranked[] = []
-  for (const step of FACE_STEPS) {
+  for (const step of MAKEUP_STEPS) {
     const own = ranked.filter(({ item }) => item.step === step).sort(byScore)
     for (const candidate of own) {
       const taken = chosen.filter(({ item }) => item.step === step)
@@ -219,7 +219,7 @@ function rivalAhead(item: WithinReach, free: readonly WithinReach[]): string | n
 
 /** Powder sits badly on dry and flaring skin and well on oily skin; cream the other way round. Common practice, no source. */
 function bySkin(item: WithinReach, { skin }: DayConditions): number {
-  const onFace: readonly FaceStep[] = ['base', 'powder', 'bronzer', 'cheeks', 'highlighter']
+  const onFace: readonly MakeupStep[] = ['base', 'powder', 'bronzer', 'cheeks', 'highlighter']
   if (skin === null || !onFace.includes(item.step)) return 0
   const powder = POWDERS.includes(item.form)
   if (skin === 'oily') return powder ? 10 : -10

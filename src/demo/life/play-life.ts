@@ -17,7 +17,7 @@ export class PlayedLife {
   readonly #life: LifeFile
   readonly #items: ReadonlyMap<string, LifeItem>
   readonly #zones = new Map<string, string>()
-  readonly #faces = new Map<number, Set<string>>()
+  readonly #looks = new Map<number, Set<string>>()
   readonly #stays = new Map<string, string>()
   #next = 0
 
@@ -73,12 +73,12 @@ export class PlayedLife {
       case 'drawer out':
         return this.#try(event, () => services.drawer.takeOut(event.item, day))
       case 'wear': {
-        const face = this.#faces.get(event.of) ?? new Set()
-        this.#faces.set(event.of, face)
-        for (const item of event.items) face.add(item)
-        const itemIds = [...face]
+        const look = this.#looks.get(event.of) ?? new Set()
+        this.#looks.set(event.of, look)
+        for (const item of event.items) look.add(item)
+        const itemIds = [...look]
         return this.#try(event, () =>
-          services.wearing.setFace({ day: this.dayOf(event.of), itemIds, like: null, words: '' }),
+          services.wearing.setLook({ day: this.dayOf(event.of), itemIds, like: null, words: '' }),
         )
       }
       case 'no makeup':

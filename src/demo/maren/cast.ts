@@ -2,7 +2,7 @@ import { addDays, addMonths, daysBetween, fieldsOf, type Day } from '#core/calen
 import { learnedWeek, yearlyStretches, type CalmStretch, type PlannedWeek } from '#core/calendar/planned-week'
 import { paceOf, type Pace } from '#core/goal/pace'
 import { eyeMeasureOf } from '#core/item/form'
-import { HAY_FEVER, walks } from './faces.js'
+import { HAY_FEVER, walks } from './looks.js'
 import { PARTY_IN_DAYS, PROJECT_DAYS, type MarenLife } from './life.js'
 import { liveWith } from './living.js'
 import type { Thing, Stay } from './thing.js'

@@ -1,6 +1,6 @@
 import { fieldsOf, type Day } from '#core/calendar/day'
 import type { DemoItem } from '../stash.js'
-import type { FaceKind } from './faces.js'
+import type { LookKind } from './looks.js'
 import type { LifeGoal, ProjectId, Stay, Thing } from './thing.js'
 
 /** The project until the party began so many days ago, and ends so many days ahead; nothing is bought from its first day on. */
@@ -17,7 +17,7 @@ export type Act =
   | { readonly do: 'add' | 'in' | 'out' | 'finish' | 'trial'; readonly item: DemoItem }
   | { readonly do: 'open'; readonly item: DemoItem; readonly said: boolean }
   | { readonly do: 'no makeup' }
-  | { readonly do: 'wear'; readonly kind: FaceKind; readonly worn: readonly Worn[] }
+  | { readonly do: 'wear'; readonly kind: LookKind; readonly worn: readonly Worn[] }
   | { readonly do: 'project' | 'close'; readonly project: ProjectId }
   | { readonly do: 'roll in'; readonly project: ProjectId; readonly item: DemoItem; readonly goal: LifeGoal }
   | { readonly do: 'roll out'; readonly item: DemoItem; readonly reason: 'met' | 'left unfinished' }
@@ -31,7 +31,7 @@ export interface MarenLife {
   readonly today: Day
   readonly start: Day
   readonly things: ReadonlyMap<string, Thing>
-  readonly days: ReadonlyMap<Day, { readonly kind: FaceKind; readonly said: boolean }>
+  readonly days: ReadonlyMap<Day, { readonly kind: LookKind; readonly said: boolean }>
   readonly stays: readonly Stay[]
   readonly acts: ReadonlyMap<Day, readonly Act[]>
 }

@@ -3,7 +3,7 @@ import { seasonOn, type Season } from '#core/item/traits'
 import type { Random } from '../random.js'
 import type { DemoItem } from '../stash.js'
 import { STASH, type StashCategory } from '../stash-data.js'
-import { eyesOffLimits, faceKindOf, type FaceKind } from './faces.js'
+import { eyesOffLimits, lookKindOf, type LookKind } from './looks.js'
 import { nearlyDone, toFinish, toWear, worthWearing } from './goals.js'
 import {
   movingDay,
@@ -60,7 +60,7 @@ class Living {
   readonly #kindMood = new Map<StashCategory, number>()
   readonly #stays: Stay[] = []
   readonly #acts = new Map<Day, Act[]>()
-  readonly #days = new Map<Day, { kind: FaceKind; said: boolean }>()
+  readonly #days = new Map<Day, { kind: LookKind; said: boolean }>()
   #day: Day
   #season: Season = 'winter'
 
@@ -183,15 +183,15 @@ class Living {
   }
 
   #wear(): void {
-    const kind = faceKindOf(this.#day, this.#random)
+    const kind = lookKindOf(this.#day, this.#random)
     const said = this.#random.chance(0.5)
     this.#days.set(this.#day, { kind, said })
     if (kind === 'none') {
       if (said) this.#act({ do: 'no makeup' })
       return
     }
-    const face = STASH.flatMap((step) => this.#chosen(step, kind) ?? [])
-    const worn = face.map((thing): Worn => {
+    const look = STASH.flatMap((step) => this.#chosen(step, kind) ?? [])
+    const worn = look.map((thing): Worn => {
       if (!thing.opened) {
         const said = this.#random.chance(SAYS_OPENED)
         thing.openOn(this.#day, said)
@@ -202,7 +202,7 @@ class Living {
     if (worn.length > 0) this.#act({ do: 'wear', kind, worn })
   }
 
-  #chosen(step: StashCategory, kind: FaceKind): Thing | null {
+  #chosen(step: StashCategory, kind: LookKind): Thing | null {
     if (EYES.has(step.categoryId) && eyesOffLimits(this.#day)) return null
     const mine = this.#of(step)
     const onTrial = mine.find((thing) => thing.trial)

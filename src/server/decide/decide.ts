@@ -93,7 +93,7 @@ export class Decide {
     return ok({ words: `${itemMark(item)} on trial for ${counted(wearsWanted, 'wear')}`, answer: { id } })
   }
 
-  /** Several in one face, as one change: all of them, or none where one cannot be. */
+  /** Several in one look, as one change: all of them, or none where one cannot be. */
   startTrials(body: z.output<typeof StartTrials>): Answer {
     const { changeId, setId, trials, wearsWanted, dueOn, question } = body
     if (this.#queries.setTaken.get(setId)) return fail('id-taken', { value: setId })
@@ -217,7 +217,7 @@ export class Decide {
       setId: row.set_id,
       otherwise: row.otherwise,
       chances: this.#chancesOf(row, today),
-      ...this.#facesOf(row, item),
+      ...this.#looksOf(row, item),
       photos: this.#queries.photos.all({ itemId: row.item_id, from: row.started_on }),
       before: this.#queries.before.all(row.item_id),
       destinations: [...destinationsOf(item)],
@@ -230,22 +230,22 @@ export class Decide {
     return stock.reachIn(span, stock.wearDays(span), new Map()).get(row.item_id)?.chances ?? 0
   }
 
-  /** What was worn with it on its days, beneath it or over it by the order of a face, and how each day felt. */
-  #facesOf(row: TrialRow, item: ItemFacts): Pick<TrialView, 'companions' | 'days'> {
+  /** What was worn with it on its days, beneath it or over it by the order of a look, and how each day felt. */
+  #looksOf(row: TrialRow, item: ItemFacts): Pick<TrialView, 'companions' | 'days'> {
     const span = { itemId: row.item_id, from: row.started_on }
     const felt = new Map<string, TrialView['days'][number]['felt']>()
     for (const { day, aspect, felt: how } of this.#queries.feltSince.all(span))
       felt.set(day, [...(felt.get(day) ?? []), { aspect, felt: how }])
-    const faces = this.#queries.facesSince.all(span)
+    const looks = this.#queries.looksSince.all(span)
     const companions = new Map<string, TrialView['companions'][number]>()
-    for (const { item_id: itemId, words, position } of faces) {
-      const known = companions.get(itemId) ?? { itemId, words, days: 0, under: position < item.faceOrder }
+    for (const { item_id: itemId, words, position } of looks) {
+      const known = companions.get(itemId) ?? { itemId, words, days: 0, under: position < item.makeupOrder }
       companions.set(itemId, { ...known, days: known.days + 1 })
     }
     const days = this.#queries.wearsSince.all(span).map(({ day, words }) => {
-      const face = faces.filter((each) => each.day === day)
+      const look = looks.filter((each) => each.day === day)
       const of = (under: boolean): string[] =>
-        face.filter(({ position }) => position < item.faceOrder === under).map((each) => each.words)
+        look.filter(({ position }) => position < item.makeupOrder === under).map((each) => each.words)
       return { day, felt: felt.get(day) ?? [], words: words ?? '', under: of(true), over: of(false) }
     })
     return {

@@ -67,8 +67,8 @@ export function decideQueries(db: Db) {
     feltSince: sql<[{ itemId: string; from: Day }], { day: Day; aspect: Aspect; felt: Felt }>(`
       SELECT w.day, f.aspect, f.felt FROM wear w JOIN feeling f ON f.wear_id = w.id
        WHERE w.item_id = @itemId AND w.day >= @from`),
-    /** Everything else that was worn on its days, with where it lies in a face. */
-    facesSince: sql<[{ itemId: string; from: Day }], { day: Day; item_id: string; words: string; position: number }>(`
+    /** Everything else that was worn on its days, with where it lies in a look. */
+    looksSince: sql<[{ itemId: string; from: Day }], { day: Day; item_id: string; words: string; position: number }>(`
       SELECT mine.day, o.item_id, CASE WHEN p.shade = '' THEN p.name ELSE p.shade END AS words, c.position
         FROM wear mine JOIN worn o ON o.day = mine.day AND o.item_id <> mine.item_id
         JOIN item i ON i.id = o.item_id JOIN product p ON p.id = i.product_id JOIN category c ON c.id = o.category_id

@@ -206,7 +206,7 @@ export class Laying {
       .filter((item) => item.setAside !== 'keepsake')
   }
 
-  /** What is over first; then the drawer, then what asks to come back, is on the short list or suits the season; in the order of a face. */
+  /** What is over first; then the drawer, then what asks to come back, is on the short list or suits the season; in makeup order. */
   #candidates(layingId: string, season: Season, present: readonly ItemFacts[], today: Day): LayingCandidate[] {
     const chosen = new Map(this.#queries.choices.all(layingId).map((row) => [row.item_id, row]))
     const listed = new Set(this.#queries.shortListed.all({ season }).map((row) => row.item_id))

@@ -180,7 +180,7 @@ export function lookBackQueries(db: Db) {
       'INSERT INTO ask_item (id, ask_id, item_id, position) VALUES (@id, @askId, @itemId, @position)',
     ),
     dropAskItems: sql<[string]>('DELETE FROM ask_item WHERE ask_id = ?'),
-    savedFaces: sql<[], { id: string; name: string; occasion: string; items: string }>(`
+    savedLooks: sql<[], { id: string; name: string; occasion: string; items: string }>(`
       SELECT f.id, f.name, f.occasion,
              (SELECT json_group_array(s.item_id) FROM saved_face_item s WHERE s.saved_face_id = f.id) AS items
         FROM saved_face f ORDER BY f.name`),

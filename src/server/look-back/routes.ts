@@ -1,7 +1,7 @@
 import { AnswerAsk, DropAsk, DropSpan, PutAsk, PutSpan, PutSpanWords } from '#contract/look-back'
 import { fail, ok } from '../failing.js'
 import { dayParam, read, write, type Route } from '../http/routes.js'
-import { facesOf } from './faces-of.js'
+import { looksOf } from './looks-of.js'
 import type { Stock } from '../stock/stock.js'
 import type { Context } from '../context.js'
 import type { SpanSheets } from './sheets.js'
@@ -27,7 +27,7 @@ export function lookBackRoutes(
     read('/look-back/faces', (_, query) => {
       const until = query['until'] === undefined ? today() : dayParam(query['until'])
       if (until === null || until > today()) return fail('day-in-future', { value: String(query['until']) })
-      return ok(facesOf(services, until))
+      return ok(looksOf(services, until))
     }),
     read('/look-back/asks', () => ok(asking.all()), 'all'),
     write('post', '/look-back/spans', 'put-span', PutSpan, (body) => keptSpans.put(body)),

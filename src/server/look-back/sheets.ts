@@ -1,6 +1,6 @@
 import { groupBy, sum } from '#core/lists/grouping'
 import { addDays, daysBetween, earlier, later, type Day } from '#core/calendar/day'
-import { facesIn, wornTogether } from '#core/look-back/faces'
+import { looksIn, wornTogether } from '#core/look-back/looks'
 import { kindOf, type LookSpan } from '#core/look-back/span'
 import { gramsFound } from '#core/look-back/used-up'
 import type { TimedReading } from '#core/measure/content-facts'
@@ -94,9 +94,9 @@ export class SpanSheets {
     for (const { itemId } of reach.neglected) drawn.add(itemId)
     const pushes = pushesOf(services, this.#queries, span, today, things)
     for (const { itemId } of pushes) drawn.add(itemId)
-    const often = wornTogether(worn.faces, this.#couldMeet(things), MOST_PAIRS)
-    const { different, most: face } = facesIn(worn.faces)
-    for (const id of face?.itemIds ?? []) drawn.add(id)
+    const often = wornTogether(worn.looks, this.#couldMeet(things), MOST_PAIRS)
+    const { different, most: look } = looksIn(worn.looks)
+    for (const id of look?.itemIds ?? []) drawn.add(id)
     const cameIn = cameInOf(span, things.values())
     const spent = spentIn(worn, (id, uses, day) => {
       const item = byId.get(id)
@@ -113,7 +113,7 @@ export class SpanSheets {
       logSince,
       currency: services.settings().currency,
       words: this.#queries.words.get(asked) ?? null,
-      days: { ...this.#days(span, worn, logSince, today), faces: different },
+      days: { ...this.#days(span, worn, logSince, today), looks: different },
       totals: {
         uses: sum(worn.uses.values()),
         things: worn.uses.size,
@@ -150,7 +150,7 @@ export class SpanSheets {
       pairs: often.map(({ itemIds: [one, other], days, each }): TogetherView => {
         return { one: mark(one), other: mark(other), days, each: [...each] }
       }),
-      face: face && { itemIds: inFaceOrder(face.itemIds, byId), days: face.days },
+      look: look && { itemIds: inMakeupOrder(look.itemIds, byId), days: look.days },
       lessons: this.#lessons(span),
       items: services.stock.facts([...drawn], today).map(listedOf),
       photos: this.#photos(
@@ -166,7 +166,7 @@ export class SpanSheets {
     return new Map(rows.flatMap(({ id, day }) => (day === null ? [] : [[id, day] as const])))
   }
 
-  #days(span: LookSpan, worn: WornSpan, logSince: Day | null, today: Day): Omit<SpanSheet['days'], 'faces'> {
+  #days(span: LookSpan, worn: WornSpan, logSince: Day | null, today: Day): Omit<SpanSheet['days'], 'looks'> {
     const said = this.#queries.days.all(span)
     const makeup = new Set(worn.wearDays)
     const recorded = new Set([...worn.ticked, ...said.map(({ id }) => id)])
@@ -269,7 +269,7 @@ export class SpanSheets {
     })
   }
 
-  /** Rivals of one kind are seldom on one face: of them nobody says that they go well together, or never met. */
+  /** Rivals of one kind are seldom on one look: of them nobody says that they go well together, or never met. */
   #couldMeet(things: ReadonlyMap<string, ThingRow>): (one: string, other: string) => boolean {
     return (one, other) => things.get(one)?.worn_as !== things.get(other)?.worn_as
   }
@@ -319,6 +319,6 @@ function boughtOf(cameIn: SpanSheet['cameIn']): SpanSheet['bought'] {
   }
 }
 
-function inFaceOrder(ids: readonly string[], byId: ReadonlyMap<string, ItemFacts>): string[] {
-  return [...ids].sort((a, b) => (byId.get(a)?.faceOrder ?? 0) - (byId.get(b)?.faceOrder ?? 0))
+function inMakeupOrder(ids: readonly string[], byId: ReadonlyMap<string, ItemFacts>): string[] {
+  return [...ids].sort((a, b) => (byId.get(a)?.makeupOrder ?? 0) - (byId.get(b)?.makeupOrder ?? 0))
 }

@@ -1,6 +1,6 @@
 import type { Day } from '#core/calendar/day'
 import { monthsWithin, type LookSpan } from '#core/look-back/span'
-import type { FaceOfDay } from '#core/look-back/faces'
+import type { LookOfDay } from '#core/look-back/looks'
 import type { KindRow, LookBackQueries, ThingRow } from './queries.js'
 
 export interface WornSpan {
@@ -9,7 +9,7 @@ export interface WornSpan {
   readonly ofKind: ReadonlyMap<string, number>
   readonly wearDays: readonly Day[]
   readonly ticked: ReadonlySet<Day>
-  readonly faces: readonly FaceOfDay[]
+  readonly looks: readonly LookOfDay[]
   readonly months: readonly (LookSpan & { readonly uses: ReadonlyMap<string, number>; readonly wearDays: number })[]
 }
 
@@ -20,7 +20,7 @@ export function wornSpan(
   kinds: ReadonlyMap<string, KindRow>,
 ): WornSpan {
   const ticked = new Set<Day>()
-  const faces = new Map<Day, string[]>()
+  const looks = new Map<Day, string[]>()
   const months = monthsWithin(span).map((month) => ({ ...month, uses: new Map<string, number>(), wearDays: 0 }))
   const usedAs = new Map<string, number>()
   let at = 0
@@ -29,7 +29,7 @@ export function wornSpan(
     while (month !== undefined && day > month.to) month = months[(at += 1)]
     if (month === undefined) break
     ticked.add(day)
-    const face: string[] = []
+    const look: string[] = []
     for (const each of worn.split(' ')) {
       const colon = each.indexOf(':')
       const id = colon < 0 ? each : each.slice(0, colon)
@@ -40,10 +40,10 @@ export function wornSpan(
         add(usedAs, usual, -1)
         add(usedAs, kind, 1)
       }
-      if (kinds.get(kind)?.makeup === 1) face.push(id)
+      if (kinds.get(kind)?.makeup === 1) look.push(id)
     }
-    if (face.length === 0) continue
-    faces.set(day, face)
+    if (look.length === 0) continue
+    looks.set(day, look)
     month.wearDays += 1
   }
   // The sums of its months are the span: counted once, added up by item and by kind.
@@ -54,9 +54,9 @@ export function wornSpan(
   return {
     uses,
     ofKind,
-    wearDays: [...faces.keys()],
+    wearDays: [...looks.keys()],
     ticked,
-    faces: [...faces].map(([day, itemIds]) => ({ day, itemIds })),
+    looks: [...looks].map(([day, itemIds]) => ({ day, itemIds })),
     months,
   }
 }

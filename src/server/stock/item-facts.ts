@@ -27,7 +27,7 @@ export interface ItemFacts
   readonly useByAtLatest: Day
   /** Of what it is sold as: how fast it spoils. */
   readonly modelType: ModelType
-  /** Of what it is used as: which step of a face it serves. */
+  /** Of what it is used as: which step of a look it serves. */
   readonly wornType: ModelType
   readonly seasons: readonly Season[]
   readonly packageStates: readonly PackageState[]
@@ -90,7 +90,7 @@ export function factsOf(row: ItemRow, beside: BesideRow): ItemFacts {
     name: row.name,
     shade: row.shade,
     category: row.category,
-    faceOrder: row.face_order,
+    makeupOrder: row.face_order,
     modelType: row.model_type,
     wornType: row.worn_type,
     makeup: row.makeup === 1,

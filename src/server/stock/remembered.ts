@@ -59,10 +59,10 @@ export class Remembered {
     this.#sorted = null
   }
 
-  /** All that is known of these ids in the order of a face; sorted once for as long as nothing changes. */
+  /** All that is known of these ids in makeup order; sorted once for as long as nothing changes. */
   inOrder(known: ItemFacts[]): ItemFacts[] {
-    if (known.length < this.#byId.size) return [...known].sort(byFace)
-    this.#sorted ??= [...known].sort(byFace)
+    if (known.length < this.#byId.size) return [...known].sort(byMakeupOrder)
+    this.#sorted ??= [...known].sort(byMakeupOrder)
     return [...this.#sorted]
   }
 
@@ -109,10 +109,10 @@ export class Remembered {
   }
 }
 
-/** Order of a face, then brand, name, shade and id, as the statements order them. */
-function byFace(a: ItemFacts, b: ItemFacts): number {
+/** Order of a look, then brand, name, shade and id, as the statements order them. */
+function byMakeupOrder(a: ItemFacts, b: ItemFacts): number {
   return (
-    a.faceOrder - b.faceOrder ||
+    a.makeupOrder - b.makeupOrder ||
     compare(a.maker, b.maker) ||
     compare(a.name, b.name) ||
     compare(a.shade, b.shade) ||

@@ -146,7 +146,7 @@ export class Stock {
     return this.#goals(list, today, this.#queries.items.all(list), this.#parts(list), this.#readings(list), day)
   }
 
-  /** The items of these ids in the order of a face; ids that are not there are left out. */
+  /** The items of these ids in makeup order; ids that are not there are left out. */
   facts(ids: readonly string[], today: Day): ItemFacts[] {
     // Within a change rows are as they are only if it succeeds: nothing of that is kept.
     if (this.#db.inTransaction) return this.#read(ids, today)

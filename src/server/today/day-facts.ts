@@ -2,14 +2,14 @@ import type { z } from 'zod'
 import { fail, ok, type Outcome } from '../failing.js'
 import { itemMark } from '#core/words/told'
 import type { Day } from '#core/calendar/day'
-import type { DayView, SaveFace, SavedFace, SetDay } from '#contract/today'
+import type { DayView, SaveLook, SavedLook, SetDay } from '#contract/today'
 import type { Done, Answer } from '../db/journal.js'
 import { todayQueries } from './queries.js'
 import type { Context } from '../context.js'
 import type { Stock } from '../stock/stock.js'
 import type { Wearing } from './wearing.js'
 
-/** What the user says of a day beyond its ticks, and the faces the user keeps. */
+/** What the user says of a day beyond its ticks, and the looks the user keeps. */
 export class DayFacts {
   readonly #queries
 
@@ -62,14 +62,14 @@ export class DayFacts {
     return ok({ words: `${itemMark(item)}: not today`, answer: { id: itemId } })
   }
 
-  savedFaces(): SavedFace[] {
-    return this.#queries.savedFaces
+  savedLooks(): SavedLook[] {
+    return this.#queries.savedLooks
       .all()
       .map(({ id, name, occasion, items }) => ({ id, name, occasion, itemIds: JSON.parse(items) as string[] }))
   }
 
-  saveFace(body: z.output<typeof SaveFace>): Answer {
-    if (this.#queries.face.get(body.id)) return fail('id-taken', { value: body.id })
+  saveLook(body: z.output<typeof SaveLook>): Answer {
+    if (this.#queries.look.get(body.id)) return fail('id-taken', { value: body.id })
     const known = this.services.stock.facts(body.itemIds, this.services.today()).map((item) => item.id)
     const worn = new Map(
       (body.day === null ? [] : this.services.wearing.wornOn(body.day)).map((each) => [each.itemId, each]),
@@ -77,11 +77,11 @@ export class DayFacts {
     const missing = body.itemIds.find((id) => !known.includes(id))
     if (missing !== undefined) return fail('unknown-item', { value: missing })
     const { id, name, occasion } = body
-    this.#queries.addFace.run({ id, name, occasion })
+    this.#queries.addLook.run({ id, name, occasion })
     for (const itemId of new Set(body.itemIds))
-      this.#queries.addFaceItem.run({
+      this.#queries.addLookItem.run({
         id: this.services.newId(),
-        faceId: id,
+        lookId: id,
         itemId,
         partIds: JSON.stringify(worn.get(itemId)?.partIds ?? []),
         usedAs: worn.get(itemId)?.usedAs ?? null,
@@ -89,11 +89,11 @@ export class DayFacts {
     return ok({ words: `Saved the look ${name}`, answer: { id } })
   }
 
-  dropFace(id: string): Answer {
-    const face = this.#queries.face.get(id)
-    if (!face) return fail('unknown-face', { value: id })
-    this.#queries.dropFaceItems.run(id)
-    this.#queries.dropFace.run(id)
-    return ok({ words: `Removed the look ${face.name}`, answer: { id } })
+  dropLook(id: string): Answer {
+    const look = this.#queries.look.get(id)
+    if (!look) return fail('unknown-face', { value: id })
+    this.#queries.dropLookItems.run(id)
+    this.#queries.dropLook.run(id)
+    return ok({ words: `Removed the look ${look.name}`, answer: { id } })
   }
 }

@@ -86,13 +86,13 @@ export function todayQueries(db: Db) {
     endedBy: sql<[{ id: string; day: Day }]>(`
       UPDATE item SET ended_on = @day, version = version + 1 WHERE id = @id AND ended_on < @day`),
     makeupWornOn: sql<[Day], { n: number }>(`SELECT count(*) AS n ${MAKEUP_DAY} WHERE w.day = ? AND c.makeup = 1`),
-    lastFaceDay: sql<[Day], { day: Day }>(
+    lastLookDay: sql<[Day], { day: Day }>(
       `SELECT w.day ${MAKEUP_DAY} WHERE w.day < ? AND c.makeup = 1 ORDER BY w.day DESC LIMIT 1`,
     ),
-    lastFaceOnWeekday: sql<[{ day: Day }], { day: Day }>(`
+    lastLookOnWeekday: sql<[{ day: Day }], { day: Day }>(`
       SELECT w.day ${MAKEUP_DAY}
        WHERE w.day < @day AND c.makeup = 1 AND strftime('%w', w.day) = strftime('%w', @day) ORDER BY w.day DESC LIMIT 1`),
-    lastFaceOnOccasion: sql<[{ day: Day; occasion: string }], { day: Day }>(`
+    lastLookOnOccasion: sql<[{ day: Day; occasion: string }], { day: Day }>(`
       SELECT d.id AS day FROM day_record d
        WHERE d.id < @day AND d.occasion = @occasion AND EXISTS (SELECT 1 FROM wear w WHERE w.day = d.id)
        ORDER BY d.id DESC LIMIT 1`),
@@ -142,23 +142,23 @@ export function todayQueries(db: Db) {
     sunscreens: sql<[], { id: string }>(`
       SELECT i.id FROM typed_item i JOIN category c ON c.id = i.type_id
        WHERE i.ended_as IS NULL AND c.model_type = 'sunscreen'`),
-    savedFaces: sql<[], { id: string; name: string; occasion: string; items: string }>(`
+    savedLooks: sql<[], { id: string; name: string; occasion: string; items: string }>(`
       SELECT f.id, f.name, f.occasion,
              (SELECT json_group_array(fi.item_id) FROM saved_face_item fi JOIN item i ON i.id = fi.item_id
                WHERE fi.saved_face_id = f.id AND i.ended_as IS NULL) AS items
         FROM saved_face f ORDER BY f.name, f.id`),
-    addFace: sql<[{ id: string; name: string; occasion: string }]>(
+    addLook: sql<[{ id: string; name: string; occasion: string }]>(
       'INSERT INTO saved_face (id, name, occasion) VALUES (@id, @name, @occasion)',
     ),
-    addFaceItem: sql(`
+    addLookItem: sql(`
       INSERT INTO saved_face_item (id, saved_face_id, item_id, part_ids, used_as)
       VALUES (@id, @faceId, @itemId, @partIds, @usedAs)`),
-    faceItems: sql<[string], { item_id: string; part_ids: string; used_as: string | null }>(
+    lookItems: sql<[string], { item_id: string; part_ids: string; used_as: string | null }>(
       'SELECT item_id, part_ids, used_as FROM saved_face_item WHERE saved_face_id = ?',
     ),
-    dropFaceItems: sql<[string]>('DELETE FROM saved_face_item WHERE saved_face_id = ?'),
-    dropFace: sql<[string]>('DELETE FROM saved_face WHERE id = ?'),
-    face: sql<[string], { name: string }>('SELECT name FROM saved_face WHERE id = ?'),
+    dropLookItems: sql<[string]>('DELETE FROM saved_face_item WHERE saved_face_id = ?'),
+    dropLook: sql<[string]>('DELETE FROM saved_face WHERE id = ?'),
+    look: sql<[string], { name: string }>('SELECT name FROM saved_face WHERE id = ?'),
     itemCount: sql<[], { n: number }>('SELECT count(*) AS n FROM item'),
   }
 }

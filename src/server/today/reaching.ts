@@ -1,5 +1,5 @@
 import { addDays, type Day } from '#core/calendar/day'
-import { stepOf } from '#core/plan/face-step'
+import { stepOf } from '#core/plan/makeup-step'
 import { reachFor, type WithinReach } from '#core/plan/reach-for'
 import { isInDate } from '#core/shelf-life/last-good-day'
 import type { DayView, SuggestionView } from '#contract/today'

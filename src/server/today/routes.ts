@@ -1,11 +1,11 @@
 import { fail, ok } from '../failing.js'
 import type { Day } from '#core/calendar/day'
 import {
-  DropFace,
-  SaveFace,
+  DropLook,
+  SaveLook,
   SayOfSilence,
   SetDay,
-  SetFace,
+  SetLook,
   SetMix,
   SetNoMakeup,
   SetNotToday,
@@ -14,7 +14,7 @@ import {
   SetWorn,
   TypeInSheet,
   WearMixed,
-  type EarlierFace,
+  type EarlierLook,
   type TodayAnswer,
 } from '#contract/today'
 import { dayParam, read, write, type Route } from '../http/routes.js'
@@ -62,8 +62,8 @@ export function todayRoutes(
         zones,
         occasions,
         silence,
-        earlierFaces,
-        savedFaces,
+        earlierLooks,
+        savedLooks,
         collectionIsEmpty,
         today: now,
         ...after
@@ -71,7 +71,7 @@ export function todayRoutes(
       return ok({ ...after, items: after.items.filter((item) => touched.includes(item.id)), fronts: fronts.read() })
     }),
     write('post', '/wear', 'set-worn', SetWorn, (body) => wearing.setWorn(body)),
-    write('post', '/face', 'set-face', SetFace, (body) => wearing.setFace(body)),
+    write('post', '/face', 'set-face', SetLook, (body) => wearing.setLook(body)),
     write('post', '/wear-details', 'wear-details', SetWearDetails, (body) => wearing.setDetails(body)),
     write('post', '/mix', 'mix', SetMix, (body) => wearing.setMix(body)),
     write('post', '/wear/mixed', 'wear-mixed', WearMixed, (body) => wearing.wearMixed(body)),
@@ -83,8 +83,8 @@ export function todayRoutes(
     write('post', '/not-today', 'not-today', SetNotToday, (body) =>
       facts.setNotToday(body.itemId, body.day, body.notToday),
     ),
-    write('post', '/saved-faces', 'save-face', SaveFace, (body) => facts.saveFace(body)),
-    write('post', '/saved-faces/:id/drop', 'drop-face', DropFace, (_, id) => facts.dropFace(id)),
+    write('post', '/saved-faces', 'save-face', SaveLook, (body) => facts.saveLook(body)),
+    write('post', '/saved-faces/:id/drop', 'drop-face', DropLook, (_, id) => facts.dropLook(id)),
   ]
 
   function pageOf(day: Day): TodayAnswer {
@@ -114,17 +114,17 @@ export function todayRoutes(
       reachFor: isNow ? reaching.suggestions(items, wornIds, day, conditions) : [],
       sunscreen: sunscreen && { elsewhere: sunscreen.elsewhere && listedOf(sunscreen.elsewhere) },
       silence: isNow ? stock.days.silent(now) : null,
-      earlierFaces: earlierFaces(day, conditions.occasion),
-      savedFaces: facts.savedFaces(),
+      earlierLooks: earlierLooks(day, conditions.occasion),
+      savedLooks: facts.savedLooks(),
       collectionIsEmpty: (queries.itemCount.get()?.n ?? 0) === 0,
     }
   }
 
-  /** Faces that can be put on again: the last, the last of this weekday, the last of this occasion; each day once. */
-  function earlierFaces(day: Day, occasion: string | null): EarlierFace[] {
-    const found: EarlierFace[] = []
-    const add = (like: EarlierFace['like'], on: Day | undefined): void => {
-      if (on === undefined || found.some((face) => face.day === on)) return
+  /** Looks that can be put on again: the last, the last of this weekday, the last of this occasion; each day once. */
+  function earlierLooks(day: Day, occasion: string | null): EarlierLook[] {
+    const found: EarlierLook[] = []
+    const add = (like: EarlierLook['like'], on: Day | undefined): void => {
+      if (on === undefined || found.some((look) => look.day === on)) return
       const worn = wearing.wornOn(on).map((each) => each.itemId)
       const still = stock
         .facts(worn, today())
@@ -132,9 +132,9 @@ export function todayRoutes(
         .map((item) => item.id)
       found.push({ like, day: on, itemIds: worn.filter((id) => still.includes(id)), gone: worn.length - still.length })
     }
-    add('last', queries.lastFaceDay.get(day)?.day)
-    add('weekday', queries.lastFaceOnWeekday.get({ day })?.day)
-    if (occasion !== null) add('occasion', queries.lastFaceOnOccasion.get({ day, occasion })?.day)
+    add('last', queries.lastLookDay.get(day)?.day)
+    add('weekday', queries.lastLookOnWeekday.get({ day })?.day)
+    if (occasion !== null) add('occasion', queries.lastLookOnOccasion.get({ day, occasion })?.day)
     return found
   }
 }

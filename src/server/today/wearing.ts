@@ -3,7 +3,7 @@ import { fail, ok, type Outcome, type Refusal } from '../failing.js'
 import { dayMark, itemMark } from '#core/words/told'
 import type { Day } from '#core/calendar/day'
 import { counted } from '#core/words/counted'
-import type { SayOfSilence, SetFace, SetMix, SetWearDetails, TypeInSheet, WearMixed, Worn } from '#contract/today'
+import type { SayOfSilence, SetLook, SetMix, SetWearDetails, TypeInSheet, WearMixed, Worn } from '#contract/today'
 import type { Done } from '../db/journal.js'
 import type { ItemFacts } from '../stock/item-facts.js'
 import { todayQueries } from './queries.js'
@@ -55,15 +55,15 @@ export class Wearing {
   }
 
   /**
-   * Ticks all of these on top of what is ticked: *same as* a day brings its shades, mixes and uses along, a saved face its
+   * Ticks all of these on top of what is ticked: *same as* a day brings its shades, mixes and uses along, a saved look its
    * shades and uses. What has left since is passed over.
    */
-  setFace({ day, itemIds, like, words }: Omit<z.output<typeof SetFace>, 'changeId'>): WornAnswer {
+  setLook({ day, itemIds, like, words }: Omit<z.output<typeof SetLook>, 'changeId'>): WornAnswer {
     if (day > this.services.today()) return fail('day-in-future', { value: day })
     const items = this.services.stock.facts(itemIds, this.services.today())
     const missing = itemIds.find((id) => !items.some((item) => item.id === id))
     if (missing !== undefined) return fail('unknown-item', { value: missing })
-    if (like?.kind === 'face' && !this.#queries.face.get(like.id)) return fail('unknown-face', { value: like.id })
+    if (like?.kind === 'face' && !this.#queries.look.get(like.id)) return fail('unknown-face', { value: like.id })
     const manners = like === null ? new Map<string, Manner>() : this.#mannersLike(like)
     const mixes = new Map<string, string>()
     for (const item of items) {
@@ -205,10 +205,10 @@ export class Wearing {
     }))
   }
 
-  #mannersLike(like: NonNullable<z.output<typeof SetFace>['like']>): Map<string, Manner> {
+  #mannersLike(like: NonNullable<z.output<typeof SetLook>['like']>): Map<string, Manner> {
     if (like.kind === 'face')
       return new Map(
-        this.#queries.faceItems
+        this.#queries.lookItems
           .all(like.id)
           .map((row) => [
             row.item_id,

@@ -3,7 +3,7 @@ import { counted } from '#core/words/counted'
 import { yearsWords } from '#web/ui/words/supply-words'
 import type { CategoryCount } from './filters'
 
-/** The categories in the order of a face, each with how many there are. */
+/** The categories in makeup order, each with how many there are. */
 defineProps<{
   counts: readonly CategoryCount[]
   all: number

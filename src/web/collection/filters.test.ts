@@ -9,11 +9,11 @@ const make = (shade: string, over: Partial<ListedItem>): ListedItem => ({
   ...over,
 })
 const ITEMS = [
-  make('Quay', { categoryId: 'gloss', category: 'lip gloss', faceOrder: 30, uses: 5, lastWorn: '2026-11-01' as Day }),
+  make('Quay', { categoryId: 'gloss', category: 'lip gloss', makeupOrder: 30, uses: 5, lastWorn: '2026-11-01' as Day }),
   make('Kelp', {
     categoryId: 'gloss',
     category: 'lip gloss',
-    faceOrder: 30,
+    makeupOrder: 30,
     uses: 9,
     lifecycle: 'unopened',
     isBackup: true,
@@ -21,14 +21,14 @@ const ITEMS = [
   make('Fawn', {
     categoryId: 'foundation',
     category: 'foundation',
-    faceOrder: 2,
+    makeupOrder: 2,
     uses: 40,
     placement: { zoneId: 'z', since: '2026-01-01' as Day, position: 1, beside: false },
   }),
   make('Barley', {
     categoryId: 'concealer',
     category: 'concealer',
-    faceOrder: 4,
+    makeupOrder: 4,
     uses: 2,
     lastWorn: '2026-03-01' as Day,
     shelfLife: {
@@ -39,7 +39,7 @@ const ITEMS = [
   }),
 ]
 type Wish = Parameters<typeof choose>[1]
-const ALL: Wish = { filters: [], categoryId: null, order: 'face', ranked: false }
+const ALL: Wish = { filters: [], categoryId: null, order: 'makeup', ranked: false }
 const shades = (wish: Partial<Wish>): string[] => choose(ITEMS, { ...ALL, ...wish }).map((item) => item.shade)
 
 describe('choosing', () => {
@@ -56,7 +56,7 @@ describe('choosing', () => {
     expect(shades({ categoryId: 'nothing of the type' })).toEqual([])
   })
   test.each<[Order, string[]]>([
-    ['face', ['Fawn', 'Barley', 'Quay', 'Kelp']],
+    ['makeup', ['Fawn', 'Barley', 'Quay', 'Kelp']],
     ['uses', ['Fawn', 'Kelp', 'Quay', 'Barley']],
     ['spoils', ['Barley', 'Quay', 'Kelp', 'Fawn']],
     ['unworn', ['Kelp', 'Fawn', 'Barley', 'Quay']],

@@ -23,10 +23,10 @@ export const FILTERS: readonly Filter[] = [
   { id: 'kept', name: 'kept as words', test: (item) => item.hasKeptWords },
 ]
 
-export type Order = 'face' | 'spoils' | 'uses' | 'unworn' | 'name'
+export type Order = 'makeup' | 'spoils' | 'uses' | 'unworn' | 'name'
 
 export const ORDERS: Readonly<Record<Order, string>> = {
-  face: 'in makeup order',
+  makeup: 'in makeup order',
   spoils: 'expires soonest',
   uses: 'most used',
   unworn: 'unworn longest',
@@ -34,7 +34,7 @@ export const ORDERS: Readonly<Record<Order, string>> = {
 }
 
 const COMPARE: Readonly<Record<Order, (a: ListedItem, b: ListedItem) => number>> = {
-  face: (a, b) => a.faceOrder - b.faceOrder,
+  makeup: (a, b) => a.makeupOrder - b.makeupOrder,
   spoils: (a, b) => (a.shelfLife.actOn ?? '9999').localeCompare(b.shelfLife.actOn ?? '9999'),
   uses: (a, b) => b.uses - a.uses,
   unworn: (a, b) => (a.lastWorn ?? '0000').localeCompare(b.lastWorn ?? '0000'),
@@ -51,7 +51,7 @@ export function choose(
     (item) =>
       (wish.categoryId === null || item.categoryId === wish.categoryId) && tests.every((filter) => filter.test(item)),
   )
-  return wish.ranked && wish.order === 'face' ? kept : kept.sort(COMPARE[wish.order])
+  return wish.ranked && wish.order === 'makeup' ? kept : kept.sort(COMPARE[wish.order])
 }
 
 export interface CategoryCount {
@@ -61,7 +61,7 @@ export interface CategoryCount {
   readonly backups: number
 }
 
-/** Counts by category in the order of a face, backups named apart. */
+/** Counts by category in makeup order, backups named apart. */
 export function countsOf(items: readonly ListedItem[]): CategoryCount[] {
   const counts = new Map<string, { id: string; name: string; count: number; backups: number; order: number }>()
   for (const item of items) {
@@ -70,7 +70,7 @@ export function countsOf(items: readonly ListedItem[]): CategoryCount[] {
       name: item.category,
       count: 0,
       backups: 0,
-      order: item.faceOrder,
+      order: item.makeupOrder,
     }
     row.count += 1
     if (item.isBackup) row.backups += 1

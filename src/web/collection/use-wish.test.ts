@@ -2,7 +2,7 @@ import { expect, test } from 'vitest'
 import { queryOf, wishOf, type Wish } from './use-wish'
 
 const WISH: Wish = { words: 'rust & plum', filters: ['open', 'undated'], categoryId: 'blush', order: 'uses' }
-const NONE: Wish = { words: '', filters: [], categoryId: null, order: 'face' }
+const NONE: Wish = { words: '', filters: [], categoryId: null, order: 'makeup' }
 
 test('a wish comes back from its address as it was', () => {
   expect(wishOf(queryOf(WISH))).toEqual(WISH)

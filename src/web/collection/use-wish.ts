@@ -16,7 +16,7 @@ export function queryOf(wish: Wish): Record<string, string> {
     ...(wish.words === '' ? {} : { words: wish.words }),
     ...(wish.filters.length === 0 ? {} : { only: wish.filters.join(' ') }),
     ...(wish.categoryId === null ? {} : { category: wish.categoryId }),
-    ...(wish.order === 'face' ? {} : { order: wish.order }),
+    ...(wish.order === 'makeup' ? {} : { order: wish.order }),
   }
 }
 
@@ -27,7 +27,7 @@ export function wishOf(query: LocationQuery): Wish {
     words: text('words'),
     filters: FILTERS.map((filter) => filter.id).filter((id) => text('only').split(' ').includes(id)),
     categoryId: text('category') || null,
-    order: Object.hasOwn(ORDERS, text('order')) ? (text('order') as Order) : 'face',
+    order: Object.hasOwn(ORDERS, text('order')) ? (text('order') as Order) : 'makeup',
   }
 }
 

@@ -22,7 +22,7 @@ export function useAfterTicks(): void {
   async function bringUpToDate(acts: readonly PendingAct[]): Promise<void> {
     const day = acts[0]?.day
     const keys = day === undefined ? [] : [KEYS.day(day), KEYS.day(null)].filter((key) => knownDay(key) === day)
-    // What is said of the day itself changes which earlier faces are offered: that is more than ticks.
+    // What is said of the day itself changes which earlier looks are offered: that is more than ticks.
     const onlyTicks = acts.every((act) => act.day === day && act.takesBack === undefined && act.path !== '/day')
     if (day === undefined || keys.length === 0 || !onlyTicks || !(await patched(day, keys, acts))) await stale.all()
     pending.settle(acts)

@@ -16,7 +16,7 @@ import type { Leaning } from '#core/decide/doubts'
 import type { DecideAnswer, EmptiesAnswer } from '#contract/ending'
 import type { CategoryView, CollectionAnswer, ItemAnswer, ListedItem, ShelfLifeAnswer, ZoneView } from '#contract/item'
 import type { LookBackAnswer, SetUpAnswer, SupplyAnswer, VerdictsAnswer } from '#contract/forecast'
-import type { AsksAnswer, FacesAnswer, SpanSheet, SpansAnswer } from '#contract/look-back'
+import type { AsksAnswer, LooksAnswer, SpanSheet, SpansAnswer } from '#contract/look-back'
 import type { LayingAnswer } from '#contract/laying'
 import type { ContainersAnswer } from '#contract/package'
 import type { PlanAnswer } from '#contract/planning'
@@ -105,7 +105,7 @@ export const useSpanSheet = (
   )
 }
 export const useSpans = () => useRead<SpansAnswer>(['spans'], '/look-back/spans')
-export const useFaces = () => useRead<FacesAnswer>(['faces'], '/look-back/faces')
+export const useLooks = () => useRead<LooksAnswer>(['faces'], '/look-back/faces')
 export const useAsks = () => useRead<AsksAnswer>(['asks'], '/look-back/asks')
 /** Who is let in: no change of the collection makes it stale. */
 const OF_THE_MACHINE = 'devices'

@@ -8,7 +8,7 @@ import { useHerDay } from './her-day'
 import { tellDays } from './locale'
 import { usePendingActs } from './pending-acts'
 
-/** Where the shades, mixes and uses of a face come from. */
+/** Where the shades, mixes and uses of a look come from. */
 export type Like = { readonly kind: 'day'; readonly day: Day } | { readonly kind: 'face'; readonly id: string }
 
 /** How one thing was worn. */

@@ -8,7 +8,7 @@ import { useDraft } from '#web/ui/form/use-draft'
 import { callIt } from '#web/ui/words/item-words'
 import { trialCaution } from '#web/ui/words/trial-caution'
 
-/** Several things in one face, worn so often and decided on one by one. */
+/** Several things in one look, worn so often and decided on one by one. */
 const props = defineProps<{ items: readonly ListedItem[]; today: Day }>()
 const emit = defineEmits<{ close: [] }>()
 const draft = useDraft(() => ({

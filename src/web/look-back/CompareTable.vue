@@ -27,7 +27,7 @@ const measures = computed<Measure[]>(() => [
   { words: 'Wear days', of: (sheet) => sheet.days.wear, say: plain, adds: true },
   { words: 'Uses', of: (sheet) => sheet.totals.uses, say: plain, adds: true },
   { words: 'Items worn', of: (sheet) => sheet.totals.things, say: plain, adds: false },
-  { words: 'Different looks', of: (sheet) => sheet.days.faces, say: plain, adds: false },
+  { words: 'Different looks', of: (sheet) => sheet.days.looks, say: plain, adds: false },
   { words: 'Finished', of: (sheet) => sheet.finishes.length, say: plain, adds: true },
   {
     words: 'Used, by weight',

@@ -33,12 +33,7 @@ const stock = computed(() => (kindId.value === null ? null : stockOf(props.sheet
       right="wear days"
       v-bind="months"
     />
-    <SheetChart
-      v-if="stage > 0 && finishes.labels.length > 1"
-      title="Finished so far"
-      unit="items"
-      v-bind="finishes"
-    />
+    <SheetChart v-if="stage > 0 && finishes.labels.length > 1" title="Finished so far" unit="items" v-bind="finishes" />
     <div v-if="stage > 1 && stock && stock.labels.length > 1" class="stock">
       <SheetChart :title="`How many: ${stock.name}`" unit="items" :labels="stock.labels" :series="stock.series" />
       <v-select

@@ -6,7 +6,7 @@ import SheetShelves from '#web/ui/SheetShelves.vue'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { massWords } from '#web/ui/words/measure-words'
 import { useStages } from '#web/ui/use-stages'
-import FaceStrip from './FaceStrip.vue'
+import LookStrip from './LookStrip.vue'
 import FinishedRow from './FinishedRow.vue'
 import SectionBlock from './SectionBlock.vue'
 import SheetCharts from './SheetCharts.vue'
@@ -109,10 +109,10 @@ const NO_CORRECTIONS = new Map<string, string>()
         <SectionBlock v-if="most" :section="most" drawn>
           <WornStrokes :lines="sheet.most" :items="items" />
         </SectionBlock>
-        <section v-if="sheet.face" class="face hair-above py-3 px-0" aria-label="The look most often on">
+        <section v-if="sheet.look" class="face hair-above py-3 px-0" aria-label="The look most often on">
           <h3>The look most often on</h3>
-          <p class="small prose my-1">On {{ sheet.face.days }} days, just so.</p>
-          <FaceStrip :item-ids="sheet.face.itemIds" :items="items" />
+          <p class="small prose my-1">On {{ sheet.look.days }} days, just so.</p>
+          <LookStrip :item-ids="sheet.look.itemIds" :items="items" />
         </section>
         <SectionBlock v-for="section in plain" :key="section.id" :section="section" />
       </div>

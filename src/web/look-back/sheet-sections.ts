@@ -176,7 +176,7 @@ export function sumSentences(sheet: SpanSheet, { prices, unit }: SheetOptions): 
     `Makeup on ${days.wear} of ${of}${rest}.`,
     totals.uses === 0
       ? 'Nothing was ticked.'
-      : `${counted(totals.uses, 'use')} of ${counted(totals.things, 'item')}, in ${counted(days.faces, 'different look')}.`,
+      : `${counted(totals.uses, 'use')} of ${counted(totals.things, 'item')}, in ${counted(days.looks, 'different look')}.`,
     totals.grams
       ? `${massWords(totals.grams.grams, totals.grams.giveOrTake, unit)} used, by weighing ${counted(totals.grams.things, 'item')}.`
       : '',

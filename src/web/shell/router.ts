@@ -74,7 +74,7 @@ const routes: RouteRecordRaw[] = [
       'Kept containers',
       () => import('#web/empties/ContainersPage.vue'),
     ),
-    page('look-back/looks', 'looks', 'Looks', () => import('#web/look-back/FacesPage.vue')),
+    page('look-back/looks', 'looks', 'Looks', () => import('#web/look-back/LooksPage.vue')),
     page('look-back/guesses', 'guesses', 'Guesses', () => import('#web/look-back/GuessesPage.vue')),
     page('look-back/asks', 'asks', 'Ask friends', () => import('#web/look-back/AsksPage.vue')),
     page('look-back/lessons', 'lessons', 'Lessons', () => import('#web/decide/LessonsPage.vue')),

@@ -30,7 +30,7 @@ export function specimen(wanted: Wanted): ItemSummary {
     shade: wanted.shade,
     categoryId: 'x',
     category: wanted.form,
-    faceOrder: 0,
+    makeupOrder: 0,
     makeup: true,
     eye: false,
     lip: false,

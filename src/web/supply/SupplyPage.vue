@@ -16,7 +16,7 @@ const ORDERS = {
   money: 'most money lost',
   years: 'longest supply',
   need: 'needed soonest',
-  face: 'makeup order',
+  look: 'makeup order',
 } as const
 type Order = keyof typeof ORDERS
 const order = ref<Order>('money')
@@ -27,7 +27,7 @@ const COMPARE: Readonly<Record<Order, (a: SupplyView, b: SupplyView) => number>>
   money: (a, b) => b.expiringPrice - a.expiringPrice,
   years: (a, b) => (b.years ?? Infinity) - (a.years ?? Infinity),
   need: (a, b) => (a.need?.middle ?? '9999').localeCompare(b.need?.middle ?? '9999'),
-  face: () => 0,
+  look: () => 0,
 }
 const categories = computed(() => [...(answer.value?.categories ?? [])].sort(COMPARE[order.value]))
 const lost = computed(() => {

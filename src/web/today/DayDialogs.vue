@@ -1,20 +1,20 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue'
 import type { ListedItem } from '#contract/item'
-import type { SavedFace, TodayAnswer } from '#contract/today'
+import type { SavedLook, TodayAnswer } from '#contract/today'
 import { latePart } from '#web/ui/late-part'
 import { useTicks } from '#web/data/ticks'
 import ItemPicker from '#web/ui/ItemPicker.vue'
 import type { AboveTheDrawer } from './above-the-drawer'
 
 const ShadeSheet = latePart(() => import('./ShadeSheet.vue'))
-const SavedFaces = latePart(() => import('./SavedFaces.vue'))
+const SavedLooks = latePart(() => import('./SavedLooks.vue'))
 const WearDetails = latePart(() => import('./WearDetails.vue'))
 
-/** What opens above the drawer: shades of a palette, something from elsewhere, saved faces, how things were worn. */
+/** What opens above the drawer: shades of a palette, something from elsewhere, saved looks, how things were worn. */
 const props = defineProps<{
   shown: TodayAnswer
-  face: readonly ListedItem[]
+  look: readonly ListedItem[]
   worn: ReadonlyMap<string, readonly string[]>
 }>()
 const open = defineModel<AboveTheDrawer | null>('open', { required: true })
@@ -44,7 +44,7 @@ function pick(item: ListedItem): void {
   else ticks.setWorn(item, day, true)
 }
 
-function wear(saved: SavedFace): void {
+function wear(saved: SavedLook): void {
   ticks.putOn(day, saved.itemIds, `The look ${saved.name}`, { kind: 'face', id: saved.id })
   open.value = null
 }
@@ -66,14 +66,14 @@ function wear(saved: SavedFace): void {
     :exclude="[...worn.keys()]"
     @pick="pick"
   />
-  <SavedFaces
+  <SavedLooks
     v-if="open === 'faces'"
-    :faces="shown.savedFaces"
-    :face="face"
+    :looks="shown.savedLooks"
+    :look="look"
     :day="day"
     :occasion="shown.conditions.occasion"
     @close="open = null"
     @wear="wear"
   />
-  <WearDetails v-if="open === 'details'" :face="face" :worn="own.worn" :day="day" @close="open = null" />
+  <WearDetails v-if="open === 'details'" :look="look" :worn="own.worn" :day="day" @close="open = null" />
 </template>

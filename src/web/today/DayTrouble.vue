@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useChanges } from '#web/data/changes'
 
-/** What went wrong with an act on the day, where she looks: in the line of the face, with what can be done. */
+/** What went wrong with an act on the day, where she looks: in the line of the look, with what can be done. */
 const changes = useChanges()
 </script>
 

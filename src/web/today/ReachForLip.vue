@@ -12,7 +12,7 @@ import { callIt, shortName } from '#web/ui/words/item-words'
 import { locationWords } from '#web/ui/words/location-words'
 import { whyWords } from '#web/ui/words/why-words'
 
-/** The drawer's front lip: what to reach for, in the order of a face, a reason each; *not today* sends one away. */
+/** The drawer's front lip: what to reach for, in makeup order, a reason each; *not today* sends one away. */
 defineProps<{
   suggestions: readonly SuggestionView[]
   sunscreen: TodayAnswer['sunscreen']

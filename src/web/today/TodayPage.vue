@@ -14,7 +14,7 @@ import DayConditions from './DayConditions.vue'
 import DayHeader from './DayHeader.vue'
 import EmptyHouse from './EmptyHouse.vue'
 import type { AboveTheDrawer } from './above-the-drawer'
-import FaceLine from './FaceLine.vue'
+import LookLine from './LookLine.vue'
 import ReachForLip from './ReachForLip.vue'
 import { useShownDay } from './use-shown-day'
 import { apartWords } from '#web/ui/words/item-words'
@@ -31,7 +31,7 @@ const { mobile } = useDisplay()
 /** The day in the address; null = today. */
 const asked = computed<Day | null>(() => parseDay(String(route.params['day'] ?? '')))
 const day = useShownDay(asked)
-const { shown, items, worn, wears, face } = day
+const { shown, items, worn, wears, look } = day
 const today = computed(() => herDay.today ?? shown.value?.today ?? null)
 /** The day of the next tap: two quick steps are two days, also before the first has come. */
 const dayAsked = computed(() => asked.value ?? shown.value?.day ?? null)
@@ -135,11 +135,11 @@ useShortcut('day after', () => {
           @not-today="(item) => shown && ticks.setNotToday(item, shown.day)"
         />
       </section>
-      <FaceLine
-        :face="face"
+      <LookLine
+        :look="look"
         :worn="wears"
         :no-makeup="shown.noMakeup"
-        :earlier="shown.earlierFaces"
+        :earlier="shown.earlierLooks"
         :occasion="shown.conditions.occasion"
         :day="shown.day"
         :today="today"
@@ -157,7 +157,7 @@ useShortcut('day after', () => {
       v-model:open="open"
       v-model:shades-of="shadesOf"
       :shown="shown"
-      :face="face"
+      :look="look"
       :worn="worn"
     />
   </div>

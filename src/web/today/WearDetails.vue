@@ -17,17 +17,17 @@ import { useDraft } from '#web/ui/form/use-draft'
 import { shortName } from '#web/ui/words/item-words'
 
 /** How things were worn: as what, how much, mixed with what, how it felt. One thing at a time, all optional. */
-const props = defineProps<{ face: readonly ListedItem[]; worn: readonly Worn[]; day: Day }>()
+const props = defineProps<{ look: readonly ListedItem[]; worn: readonly Worn[]; day: Day }>()
 const emit = defineEmits<{ close: [] }>()
 const stock = useStock()
 const ticks = useTicks()
 const drafts = useOpenDrafts()
-const at = ref(props.face[0]?.id ?? '')
-const item = computed(() => props.face.find((each) => each.id === at.value))
+const at = ref(props.look[0]?.id ?? '')
+const item = computed(() => props.look.find((each) => each.id === at.value))
 /** Of the wear as it was when what is typed was begun. */
 const version = ref(1)
 const wear = computed(() => props.worn.find((each) => each.itemId === at.value))
-const others = computed(() => props.face.filter((each) => each.id !== at.value))
+const others = computed(() => props.look.filter((each) => each.id !== at.value))
 const draft = useDraft(() => {
   const now = props.worn.find((each) => each.itemId === at.value)
   return {
@@ -84,7 +84,7 @@ function store(): void {
   >
     <div class="choices" role="group" aria-label="Which">
       <button
-        v-for="each in face"
+        v-for="each in look"
         :key="each.id"
         type="button"
         class="choice"

@@ -22,7 +22,7 @@ export function freshDay(before: TodayAnswer, day: Day): TodayAnswer {
     putBack: [],
     notToday: [],
     silence: null,
-    earlierFaces: [],
+    earlierLooks: [],
     items: before.items.filter((item) => item.placement !== null),
   }
 }

@@ -23,9 +23,9 @@ export function useShownDay(asked: Ref<Day | null>) {
   const items = computed(() => new Map((shown.value?.items ?? []).map((item) => [item.id, item])))
   const wears = computed(() => new Map((shown.value?.worn ?? []).map((each) => [each.itemId, each])))
   const worn = computed(() => new Map((shown.value?.worn ?? []).map((each) => [each.itemId, each.partIds])))
-  /** What was worn, in the order of a face. */
-  const face = computed(() =>
-    (shown.value?.items ?? []).filter((item) => worn.value.has(item.id)).sort((a, b) => a.faceOrder - b.faceOrder),
+  /** What was worn, in makeup order. */
+  const look = computed(() =>
+    (shown.value?.items ?? []).filter((item) => worn.value.has(item.id)).sort((a, b) => a.makeupOrder - b.makeupOrder),
   )
 
   return {
@@ -33,7 +33,7 @@ export function useShownDay(asked: Ref<Day | null>) {
     items,
     worn,
     wears,
-    face,
+    look,
     /** Whether the day asked for cannot be shown. */
     refused: computed(() => failed.value instanceof Refused),
   }

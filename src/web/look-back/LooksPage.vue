@@ -2,15 +2,15 @@
 import { computed, ref } from 'vue'
 import { counted } from '#core/words/counted'
 import { dateWords } from '#web/data/locale'
-import { useFaces } from '#web/data/reads'
+import { useLooks } from '#web/data/reads'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
 import { longDay } from '#web/ui/words/when-words'
-import FaceStrip from './FaceStrip.vue'
+import LookStrip from './LookStrip.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
 import type { TogetherView } from '#contract/look-back'
 
-/** What was on a face, day by day; the looks she kept; what goes together and what never met. */
-const { answer } = useFaces()
+/** What was on a look, day by day; the looks she kept; what goes together and what never met. */
+const { answer } = useLooks()
 const items = computed(() => new Map(answer.value?.items.map((item) => [item.id, item])))
 const SHOWN = 14
 const all = ref(false)
@@ -32,12 +32,12 @@ function togetherWords({ days: n, each: [a, b] }: TogetherView): string {
       <section aria-label="Day by day" class="sheet pt-2 pb-3 px-4">
         <h2>Day by day</h2>
         <p v-if="days.length === 0" class="quiet">No makeup was ticked in the last three months.</p>
-        <article class="hair-below pt-1 pb-2 px-0" v-for="face in days" :key="face.day">
+        <article class="hair-below pt-1 pb-2 px-0" v-for="look in days" :key="look.day">
           <h3 class="d-flex align-center ga-2">
-            <RouterLink :to="`/day/${face.day}`">{{ longDay(face.day) }}</RouterLink>
-            <small class="quiet">{{ counted(face.itemIds.length, 'item') }}</small>
+            <RouterLink :to="`/day/${look.day}`">{{ longDay(look.day) }}</RouterLink>
+            <small class="quiet">{{ counted(look.itemIds.length, 'item') }}</small>
           </h3>
-          <FaceStrip :item-ids="face.itemIds" :items="items" />
+          <LookStrip :item-ids="look.itemIds" :items="items" />
         </article>
         <v-btn v-if="answer.days.length > days.length" variant="text" @click="all = true"
           >All {{ answer.days.length }} of three months</v-btn
@@ -47,18 +47,18 @@ function togetherWords({ days: n, each: [a, b] }: TogetherView): string {
         <section aria-label="Saved looks" class="sheet pt-2 pb-3 px-4">
           <h2>Saved looks</h2>
           <p v-if="answer.saved.length === 0" class="quiet">None yet: save one on Today, under More.</p>
-          <article class="hair-below pt-1 pb-2 px-0" v-for="face in answer.saved" :key="face.id">
+          <article class="hair-below pt-1 pb-2 px-0" v-for="look in answer.saved" :key="look.id">
             <h3 class="d-flex align-center ga-2">
-              {{ face.name }}<small v-if="face.occasion" class="quiet">{{ face.occasion }}</small>
+              {{ look.name }}<small v-if="look.occasion" class="quiet">{{ look.occasion }}</small>
             </h3>
             <p class="quiet figures">
               {{
-                face.last === null
+                look.last === null
                   ? 'not worn whole within the year'
-                  : `whole on ${counted(face.days, 'day')} within the year, last ${dateWords(face.last)}`
+                  : `whole on ${counted(look.days, 'day')} within the year, last ${dateWords(look.last)}`
               }}
             </p>
-            <FaceStrip :item-ids="face.itemIds" :items="items" />
+            <LookStrip :item-ids="look.itemIds" :items="items" />
           </article>
         </section>
         <section v-if="answer.often.length > 0" aria-label="Most often together" class="sheet pt-2 pb-3 px-4">

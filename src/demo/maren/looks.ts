@@ -2,14 +2,14 @@ import { fieldsOf, weekdayOf, type Day } from '#core/calendar/day'
 import type { DayRange } from '#core/calendar/when'
 import type { Random } from '../random.js'
 
-export type FaceKind = 'none' | 'quick' | 'bold'
+export type LookKind = 'none' | 'quick' | 'bold'
 
 /**
- * What Maren's day asks for: early shifts on Mondays and Tuesdays without makeup, quick faces on
+ * What Maren's day asks for: early shifts on Mondays and Tuesdays without makeup, quick looks on
  * other work days, bold ones on gig Saturdays, Sundays as she likes; fewer in May; two walking
  * weeks in June without any.
  */
-export function faceKindOf(day: Day, random: Random): FaceKind {
+export function lookKindOf(day: Day, random: Random): LookKind {
   const { month, date } = fieldsOf(day)
   if (month === 6 && date >= 8 && date <= 21) return 'none'
   const weekday = weekdayOf(day)

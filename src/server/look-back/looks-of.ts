@@ -1,8 +1,8 @@
 import { addDays, type Day } from '#core/calendar/day'
 import type { InReach } from '#core/decide/reach'
-import { neverTogether, wornTogether } from '#core/look-back/faces'
+import { neverTogether, wornTogether } from '#core/look-back/looks'
 import { itemMark } from '#core/words/told'
-import type { FacesAnswer, TogetherView } from '#contract/look-back'
+import type { LooksAnswer, TogetherView } from '#contract/look-back'
 import { listedOf } from '../stock/item-facts.js'
 import { lookBackQueries } from './queries.js'
 import { wornSpan } from './worn-span.js'
@@ -10,28 +10,28 @@ import type { Context } from '../context.js'
 import type { SpanSheets } from './sheets.js'
 import type { Stock } from '../stock/stock.js'
 
-/** Faces are laid out over a season; what goes together is counted over a year. */
+/** Looks are laid out over a season; what goes together is counted over a year. */
 const SHOWN_DAYS = 92
 const COUNTED_DAYS = 365
 const MOST_PAIRS = 8
 /** In the drawer together on so many wear days, two items could have met. Assumption. */
 const MET_DAYS = 5
 
-/** Faces of days, saved ones with when they were last worn whole, and what goes together and what never does. */
-export function facesOf(services: Context & { spanSheets: SpanSheets; stock: Stock }, until: Day): FacesAnswer {
+/** Looks of days, saved ones with when they were last worn whole, and what goes together and what never does. */
+export function looksOf(services: Context & { spanSheets: SpanSheets; stock: Stock }, until: Day): LooksAnswer {
   const queries = lookBackQueries(services.db)
   const today = services.today()
   const things = services.spanSheets.things()
   const kinds = new Map(queries.kinds.all().map((row) => [row.id, row]))
   const from = addDays(until, 1 - SHOWN_DAYS)
   const worn = wornSpan(queries, { from: addDays(until, 1 - COUNTED_DAYS), to: until }, things, kinds)
-  const days = worn.faces.filter(({ day }) => day >= from).reverse()
-  const saved = queries.savedFaces
+  const days = worn.looks.filter(({ day }) => day >= from).reverse()
+  const saved = queries.savedLooks
     .all()
     .map((row) => ({ ...row, itemIds: JSON.parse(row.items) as string[] }))
     .map(({ id, name, occasion, itemIds }) => {
       const there = itemIds.filter((each) => things.get(each)?.ended_on === null)
-      const whole = worn.faces.filter((face) => there.length > 0 && there.every((each) => face.itemIds.includes(each)))
+      const whole = worn.looks.filter((look) => there.length > 0 && there.every((each) => look.itemIds.includes(each)))
       return { id, name, occasion, itemIds, days: whole.length, last: (whole.at(-1)?.day ?? null) as Day | null }
     })
   // Of rivals of one kind, and of what has gone, nobody asks why they never met.
@@ -39,7 +39,7 @@ export function facesOf(services: Context & { spanSheets: SpanSheets; stock: Sto
     things.get(one)?.worn_as !== things.get(other)?.worn_as &&
     things.get(one)?.ended_on === null &&
     things.get(other)?.ended_on === null
-  const often = wornTogether(worn.faces, couldMeet, MOST_PAIRS)
+  const often = wornTogether(worn.looks, couldMeet, MOST_PAIRS)
   const inDrawer = drawerDays(
     services.stock.staysIn({ from: addDays(until, 1 - COUNTED_DAYS), to: until }),
     worn.wearDays,
@@ -49,7 +49,7 @@ export function facesOf(services: Context & { spanSheets: SpanSheets; stock: Sto
     const days = inDrawer.get(other)
     return days !== undefined && [...(inDrawer.get(one) ?? [])].filter((day) => days.has(day)).length >= MET_DAYS
   }
-  const never = neverTogether(worn.faces, layTogether, MOST_PAIRS)
+  const never = neverTogether(worn.looks, layTogether, MOST_PAIRS)
   const named = (id: string): TogetherView['one'] => {
     const thing = things.get(id)
     return { itemId: id, mark: thing ? itemMark(thing) : '' }
@@ -58,8 +58,8 @@ export function facesOf(services: Context & { spanSheets: SpanSheets; stock: Sto
     return { one: named(one), other: named(other), days: n, each: [...each] }
   }
   const ids = new Set([
-    ...days.flatMap((face) => face.itemIds),
-    ...saved.flatMap((face) => face.itemIds),
+    ...days.flatMap((look) => look.itemIds),
+    ...saved.flatMap((look) => look.itemIds),
     ...[...often, ...never].flatMap((pair) => pair.itemIds),
   ])
   const items = services.stock.facts([...ids], today)
@@ -70,7 +70,7 @@ export function facesOf(services: Context & { spanSheets: SpanSheets; stock: Sto
     today,
     from,
     days: days.map(({ day, itemIds }) => ({ day: day as Day, itemIds: inOrder(itemIds) })),
-    saved: saved.map((face) => ({ ...face, itemIds: inOrder(face.itemIds) })),
+    saved: saved.map((look) => ({ ...look, itemIds: inOrder(look.itemIds) })),
     often: often.map(view),
     never: never.map(view),
     items: items.map(listedOf),

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { daysBetween, type Day } from '#core/calendar/day'
 import type { ListedItem } from '#contract/item'
-import type { EarlierFace, Worn } from '#contract/today'
+import type { EarlierLook, Worn } from '#contract/today'
 import { useChanges } from '#web/data/changes'
 import { usePendingActs } from '#web/data/pending-acts'
 import type { AboveTheDrawer } from './above-the-drawer'
@@ -12,19 +12,19 @@ import LateActsMenu from '#web/ui/LateActsMenu.vue'
 import { apartWords, callIt, shortName } from '#web/ui/words/item-words'
 import { shortDay, weekdayName } from '#web/ui/words/when-words'
 
-/** The day's face as a line, and what can be done with the whole of it. */
+/** The day's look as a line, and what can be done with the whole of it. */
 const props = defineProps<{
-  face: readonly ListedItem[]
+  look: readonly ListedItem[]
   worn: ReadonlyMap<string, Worn>
   noMakeup: boolean
-  earlier: readonly EarlierFace[]
+  earlier: readonly EarlierLook[]
   occasion: string | null
   day: Day
   today: Day
 }>()
 const emit = defineEmits<{
   tap: [item: ListedItem]
-  same: [face: EarlierFace, words: string]
+  same: [look: EarlierLook, words: string]
   noMakeup: []
   act: [act: AboveTheDrawer]
 }>()
@@ -33,18 +33,18 @@ const pending = usePendingActs()
 changes.standsInALine()
 
 /** What tells two of one name apart. */
-const apart = computed(() => apartWords(props.face))
-const madeUp = computed(() => props.face.some((item) => item.makeup))
-function sameWords(face: EarlierFace): string {
-  if (face.like === 'occasion') return `Same as last ${props.occasion ?? 'time'}`
-  const ago = daysBetween(face.day, props.day)
-  if (face.like === 'weekday') return `Same as last ${weekdayName(face.day)}`
+const apart = computed(() => apartWords(props.look))
+const madeUp = computed(() => props.look.some((item) => item.makeup))
+function sameWords(look: EarlierLook): string {
+  if (look.like === 'occasion') return `Same as last ${props.occasion ?? 'time'}`
+  const ago = daysBetween(look.day, props.day)
+  if (look.like === 'weekday') return `Same as last ${weekdayName(look.day)}`
   if (ago === 1) return 'Same as the day before'
-  return ago < 7 ? `Same as ${weekdayName(face.day)}` : `Same as ${shortDay(face.day, props.today)}`
+  return ago < 7 ? `Same as ${weekdayName(look.day)}` : `Same as ${shortDay(look.day, props.today)}`
 }
 /** Whether it would add something. */
-function adds(face: EarlierFace): boolean {
-  return face.itemIds.some((id) => !props.face.some((item) => item.id === id))
+function adds(look: EarlierLook): boolean {
+  return look.itemIds.some((id) => !props.look.some((item) => item.id === id))
 }
 /** It keeps its place also when it has nothing to add: a second tap must not land on what comes after it. */
 const first = computed(() => props.earlier[0] ?? null)
@@ -52,13 +52,13 @@ const more = computed<HeadAct[]>(() => [
   ...props.earlier
     .slice(1)
     .filter(adds)
-    .map((face) => {
-      const words = sameWords(face)
-      return { words, act: () => emit('same', face, words) }
+    .map((look) => {
+      const words = sameWords(look)
+      return { words, act: () => emit('same', look, words) }
     }),
   { words: 'Something else', act: () => emit('act', 'elsewhere') },
   { words: 'Saved looks', act: () => emit('act', 'faces') },
-  ...(props.face.length > 0 ? [{ words: 'How it was worn', act: () => emit('act', 'details') }] : []),
+  ...(props.look.length > 0 ? [{ words: 'How it was worn', act: () => emit('act', 'details') }] : []),
   { words: 'Considered, not used', act: () => emit('act', 'put-back') },
   { words: 'Fill in from paper', to: '/paper' },
   { words: 'Arrange the drawer', to: '/drawer' },
@@ -67,7 +67,7 @@ const more = computed<HeadAct[]>(() => [
 ])
 const title = computed(() => {
   const when = props.day === props.today ? 'On today' : 'On that day'
-  if (props.face.length > 0) return `${when}: ${props.face.length}`
+  if (props.look.length > 0) return `${when}: ${props.look.length}`
   return props.noMakeup ? 'No makeup' : `${when}: nothing ticked`
 })
 function said(item: ListedItem): string {
@@ -82,7 +82,7 @@ function said(item: ListedItem): string {
     <DayTrouble />
     <p class="words">
       <strong class="title figures">{{ title }}</strong>
-      <span v-for="(item, index) in face" :key="item.id" class="item">
+      <span v-for="(item, index) in look" :key="item.id" class="item">
         <RouterLink :to="`/items/${item.id}`">{{ shortName(item) }}</RouterLink><span v-if="said(item)" class="quiet">
           ({{ said(item) }})</span
         ><button
@@ -93,7 +93,7 @@ function said(item: ListedItem): string {
           @click="emit('tap', item)"
         >
           undo</button
-        ><span v-if="index < face.length - 1" aria-hidden="true"> · </span>
+        ><span v-if="index < look.length - 1" aria-hidden="true"> · </span>
       </span>
       <span v-if="pending.acts.length > 0 && !pending.away" class="quiet"> saving…</span>
     </p>

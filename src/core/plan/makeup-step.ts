@@ -1,7 +1,7 @@
 import type { ModelType } from '../item/model-type.js'
 
-/** The steps of a face in the order they are done. */
-export const FACE_STEPS = [
+/** The steps of a look in the order they are done. */
+export const MAKEUP_STEPS = [
   'sunscreen',
   'primer',
   'base',
@@ -21,9 +21,9 @@ export const FACE_STEPS = [
   'spray',
   'fragrance',
 ] as const
-export type FaceStep = (typeof FACE_STEPS)[number]
+export type MakeupStep = (typeof MAKEUP_STEPS)[number]
 
-const STEP_OF: Partial<Record<ModelType, FaceStep>> = {
+const STEP_OF: Partial<Record<ModelType, MakeupStep>> = {
   sunscreen: 'sunscreen',
   primer: 'primer',
   'liquid foundation': 'base',
@@ -49,10 +49,10 @@ const STEP_OF: Partial<Record<ModelType, FaceStep>> = {
 }
 
 /**
- * The step that an item of a type serves; null for what belongs to no face (skin care, hair, nails). Creams worn at the eye
+ * The step that an item of a type serves; null for what belongs to no look (skin care, hair, nails). Creams worn at the eye
  * are the base of a shadow.
  */
-export function stepOf(type: ModelType, atEye: boolean): FaceStep | null {
+export function stepOf(type: ModelType, atEye: boolean): MakeupStep | null {
   if (type === 'cream blush' && atEye) return 'eye base'
   return STEP_OF[type] ?? null
 }

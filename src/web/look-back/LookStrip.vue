@@ -4,7 +4,7 @@ import type { ListedItem } from '#contract/item'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { apartWords, callIt, shortName } from '#web/ui/words/item-words'
 
-/** One face as a strip of gauges, in the order in which it was put on. */
+/** One look as a strip of gauges, in the order in which it was put on. */
 const props = defineProps<{ itemIds: readonly string[]; items: ReadonlyMap<string, ListedItem> }>()
 const found = computed(() => props.itemIds.flatMap((id) => props.items.get(id) ?? []))
 /** What tells two of one name apart. */

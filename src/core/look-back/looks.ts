@@ -1,25 +1,25 @@
-/** What was on a face on one day, each item once. */
-export interface FaceOfDay {
+/** What was on a look on one day, each item once. */
+export interface LookOfDay {
   readonly day: string
   readonly itemIds: readonly string[]
 }
 
 /**
- * How many different faces there were, whatever the order of putting on, and the one that was put on most often: of two the later one,
+ * How many different looks there were, whatever the order of putting on, and the one that was put on most often: of two the later one,
  * null where none came twice.
  */
-export function facesIn(faces: readonly FaceOfDay[]): {
+export function looksIn(looks: readonly LookOfDay[]): {
   readonly different: number
   readonly most: { readonly itemIds: readonly string[]; readonly days: number } | null
 } {
   const counts = new Map<string, { itemIds: readonly string[]; days: number; last: string }>()
-  for (const face of faces) {
-    const key = keyOf(face)
+  for (const look of looks) {
+    const key = keyOf(look)
     const known = counts.get(key)
     if (known) {
       known.days += 1
-      if (face.day > known.last) known.last = face.day
-    } else counts.set(key, { itemIds: face.itemIds, days: 1, last: face.day })
+      if (look.day > known.last) known.last = look.day
+    } else counts.set(key, { itemIds: look.itemIds, days: 1, last: look.day })
   }
   let best: { itemIds: readonly string[]; days: number; last: string } | null = null
   for (const each of counts.values())
@@ -27,8 +27,8 @@ export function facesIn(faces: readonly FaceOfDay[]): {
   return { different: counts.size, most: best && best.days > 1 ? { itemIds: best.itemIds, days: best.days } : null }
 }
 
-function keyOf(face: FaceOfDay): string {
-  return [...face.itemIds].sort().join(' ')
+function keyOf(look: LookOfDay): string {
+  return [...look.itemIds].sort().join(' ')
 }
 
 export interface Together {
@@ -46,13 +46,13 @@ interface Met {
   readonly both: Uint16Array
 }
 
-function metOn(faces: readonly FaceOfDay[]): Met {
-  const ids = [...new Set(faces.flatMap(({ itemIds }) => itemIds))].sort()
+function metOn(looks: readonly LookOfDay[]): Met {
+  const ids = [...new Set(looks.flatMap(({ itemIds }) => itemIds))].sort()
   const numberOf = new Map(ids.map((id, n) => [id, n]))
   const days = ids.map(() => 0)
-  // Ten years of faces meet a million times: a square of counters is filled in hundredths of a second, a map in tenths.
+  // Ten years of looks meet a million times: a square of counters is filled in hundredths of a second, a map in tenths.
   const both = new Uint16Array(ids.length ** 2)
-  for (const { itemIds } of faces) {
+  for (const { itemIds } of looks) {
     const own = Uint32Array.from(itemIds, (id) => numberOf.get(id) ?? 0).sort()
     for (let at = 0; at < own.length; at += 1) {
       const one = own[at] ?? 0
@@ -76,9 +76,9 @@ function together({ ids, days }: Met, one: number, other: number, count: number)
 
 type CouldMeet = (one: string, other: string) => boolean
 
-/** Pairs of items by how often they were on one face, most first; `couldMeet` tells which are asked about, rivals of a kind are not. */
-export function wornTogether(faces: readonly FaceOfDay[], couldMeet: CouldMeet, most: number): Together[] {
-  const met = metOn(faces)
+/** Pairs of items by how often they were on one look, most first; `couldMeet` tells which are asked about, rivals of a kind are not. */
+export function wornTogether(looks: readonly LookOfDay[], couldMeet: CouldMeet, most: number): Together[] {
+  const met = metOn(looks)
   const { ids, days, both } = met
   const n = ids.length
   const either = (key: number): number => (days[Math.floor(key / n)] ?? 0) + (days[key % n] ?? 0)
@@ -96,9 +96,9 @@ export function wornTogether(faces: readonly FaceOfDay[], couldMeet: CouldMeet, 
 /** Worn on so many days each, two items could well have met. Assumption. */
 const OFTEN = 5
 
-/** Pairs that were never on one face, though each was worn often enough; first those of which the rarer was worn most. */
-export function neverTogether(faces: readonly FaceOfDay[], couldMeet: CouldMeet, most: number): Together[] {
-  const met = metOn(faces)
+/** Pairs that were never on one look, though each was worn often enough; first those of which the rarer was worn most. */
+export function neverTogether(looks: readonly LookOfDay[], couldMeet: CouldMeet, most: number): Together[] {
+  const met = metOn(looks)
   const { ids, days, both } = met
   const worn = ids
     .map((_, n) => n)
