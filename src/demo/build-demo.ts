@@ -177,7 +177,7 @@ class DemoBuilder {
         day: demo.day,
         itemIds: worn.map(({ item }) => item.id),
         like: null,
-        words: `A ${kind} face of ${worn.length}`,
+        words: `A ${kind} look of ${worn.length}`,
       }),
     )
     tellTheDay(demo, kind)

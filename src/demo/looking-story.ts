@@ -6,7 +6,7 @@ import type { DemoHouse } from './demo-house.js'
 const WRITTEN: readonly (readonly [ago: number, words: string, lesson: string])[] = [
   [
     52,
-    'Early shifts ate the mornings: primer, powder, out of the door. The bold faces were all on gig nights, and they were fun again.',
+    'Early shifts ate the mornings: primer, powder, out of the door. The bold looks were all on gig nights, and they were fun again.',
     '',
   ],
   [

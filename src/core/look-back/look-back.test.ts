@@ -116,7 +116,7 @@ describe('what was used up', () => {
   })
 })
 
-describe('faces', () => {
+describe('looks', () => {
   const look = (day: number, ...itemIds: string[]): LookOfDay => ({ day: addDays(d('2026-01-01'), day), itemIds })
 
   test('the order of putting on makes no other look; the later of two that came as often is told', () => {

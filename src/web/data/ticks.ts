@@ -46,7 +46,7 @@ export function useTicks() {
       const words = `${shortNameOf(item)} ${worn ? 'worn' : 'not worn'}`
       tick(day, '/wear', words, { itemId: item.id, worn, partIds: [...partIds] }, [item])
     },
-    /** Puts a whole face on, on top of what is ticked. */
+    /** Puts a whole look on, on top of what is ticked. */
     putOn(day: Day, itemIds: readonly string[], words: string, like: Like | null): void {
       tick(day, '/face', words, { itemIds: [...itemIds], like, words })
     },

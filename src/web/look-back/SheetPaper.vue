@@ -109,7 +109,7 @@ const NO_CORRECTIONS = new Map<string, string>()
         <SectionBlock v-if="most" :section="most" drawn>
           <WornStrokes :lines="sheet.most" :items="items" />
         </SectionBlock>
-        <section v-if="sheet.look" class="face hair-above py-3 px-0" aria-label="The look most often on">
+        <section v-if="sheet.look" class="look hair-above py-3 px-0" aria-label="The look most often on">
           <h3>The look most often on</h3>
           <p class="small prose my-1">On {{ sheet.look.days }} days, just so.</p>
           <LookStrip :item-ids="sheet.look.itemIds" :items="items" />
@@ -158,7 +158,7 @@ blockquote {
   border-top-color: transparent;
 }
 
-.face {
+.look {
   break-inside: avoid;
 }
 

@@ -140,7 +140,7 @@ function said(item: ListedItem): string {
   margin: 0;
   font-size: 13.5px;
   overflow-y: auto;
-  max-height: 66px; /* A long face must not cover the drawer. */
+  max-height: 66px; /* A long look must not cover the drawer. */
 }
 
 .title {
