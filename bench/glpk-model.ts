@@ -1,5 +1,5 @@
 import type { GLPK, LP } from 'glpk.js/node'
-import type { LinearModel } from '#core/plan/laid/linear-model'
+import type { LinearModel } from '#core/plan/schedule/linear-model'
 
 /** A model as GLPK takes it: for comparison only, it is no part of the app. */
 export function glpkModel(glpk: GLPK, model: LinearModel): LP {

@@ -5,7 +5,7 @@ import { makeServices } from '#server/services'
 import { round, timesOf } from './measure.js'
 
 export interface KnowingFigures {
-  /** The training file's 377 things with her habit, from scratch, in a warm process. */
+  /** The training file's 377 things with her user effect, from scratch, in a warm process. */
   readonly trainingMs: number
   /** Forecasts of all things of the large collection, nothing remembered. */
   readonly allColdMs: number

@@ -1,5 +1,5 @@
 import { Random } from '#demo/random'
-import { PLAN_WEIGHTS, type PlanItem, type PlanProblem } from '#core/plan/laid/problem'
+import { PLAN_WEIGHTS, type PlanItem, type PlanProblem } from '#core/plan/schedule/problem'
 
 const WEEKS_A_MONTH = 52 / 12
 

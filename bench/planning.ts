@@ -2,13 +2,13 @@ import GLPK from 'glpk.js/node'
 import loadHighs from 'highs'
 import { openDatabase } from '#server/db/open-database'
 import { makeServices } from '#server/services'
-import { USUAL_SETUP } from '#core/plan/laid/basis'
-import { evaluateSchedule } from '#core/plan/laid/evaluate'
-import { highsSolver } from '#core/plan/laid/highs-solver'
-import { draftPlan, layPlan } from '#core/plan/laid/lay-plan'
-import { problemOf } from '#core/plan/laid/problem-of'
-import type { PlanProblem } from '#core/plan/laid/problem'
-import { programmeOf } from '#core/plan/laid/programme'
+import { USUAL_SETUP } from '#core/plan/schedule/basis'
+import { evaluateSchedule } from '#core/plan/schedule/evaluate'
+import { highsSolver } from '#core/plan/schedule/highs-solver'
+import { draftPlan, solvePlan } from '#core/plan/schedule/solve-plan'
+import { problemOf } from '#core/plan/schedule/problem-of'
+import type { PlanProblem } from '#core/plan/schedule/problem'
+import { programmeOf } from '#core/plan/schedule/programme'
 import { glpkModel } from './glpk-model.js'
 import { round } from './measure.js'
 import { planInstance } from './plan-instances.js'
@@ -39,7 +39,7 @@ export async function planning(): Promise<{ readonly plans: PlanFigures; readonl
   const solve = highsSolver(highs)
   const now = (): number => performance.now()
   // Once for nothing: what is compiled at its first use is not what is measured.
-  layPlan(planInstance(9, 15, 3), { solve, seconds: SECONDS, now })
+  solvePlan(planInstance(9, 15, 3), { solve, seconds: SECONDS, now })
   const measure = async (count: number, months: number, zones: number, glpk: boolean): Promise<PlanSize> => {
     const found: PlanSize[] = []
     for (const seed of SEEDS) {
@@ -48,7 +48,7 @@ export async function planning(): Promise<{ readonly plans: PlanFigures; readonl
       const draft = evaluateSchedule(problem, draftPlan(problem))
       const draftMs = now() - start
       start = now()
-      const laid = layPlan(problem, { solve, seconds: SECONDS, now })
+      const laid = solvePlan(problem, { solve, seconds: SECONDS, now })
       const layMs = now() - start
       const bound = laid.parts.reduce((sum, each) => sum + each.bound, 0)
       found.push({

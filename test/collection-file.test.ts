@@ -213,7 +213,7 @@ test.each([33, 32])(
       const again = (await other.get('/export')).body as Exported
       const plain = (file: Exported) => ({ ...file, exportedAt: '' })
       expect(plain(again)).toEqual(plain(first))
-      // Her habit is reckoned once a day, and anew with a collection: here too.
+      // Her user effect is reckoned once a day, and anew with a collection: here too.
       await house.restart()
       await other.restart()
       for (const path of [

@@ -164,7 +164,7 @@ test.each(DAYS)('on %s every part is played by somebody in her life, and the pro
   expect(playing('lapsed sunscreen').shelfLife.sun?.lapsed).toBe(true)
   expect(playing('in-date sunscreen')).toMatchObject({ placement: {}, shelfLife: { sun: { lapsed: false } } })
   expect(playing('rests')).toMatchObject({ location: 'season box' })
-  expect(house.laying.all().comeBack.map((item) => item.id)).toContain(playing('rests').id)
+  expect(house.seasonChange.all().comeBack.map((item) => item.id)).toContain(playing('rests').id)
   expect(playing('has a backup').backups).toBeGreaterThan(0)
   const pairs = house.care.pairsOf(playing('mixed').id)
   expect(pairs.find((pair) => pair.verdict === 'fights')?.otherItemId).toBe(playing('fights').id)

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, test } from 'vitest'
 import { evaluateByRecord, evaluateForecasts, readForecastFile } from '#server/forecast/evaluate-forecast'
 
-/** 300 simulated things with what came of them, and 77 that tell her habit; handed over with the brief. */
+/** 300 simulated things with what came of them, and 77 that tell her user effect; handed over with the brief. */
 const TEXT = readFileSync(new URL('reference/forecast-train.json', import.meta.url), 'utf8')
 const THINGS = readForecastFile(TEXT)
 

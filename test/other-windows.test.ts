@@ -124,7 +124,7 @@ describe('in the drawer', () => {
     const before = house.snapshot()
     const given = await house.post('/laying/l/drop', {})
     expect(given.status).toBe(200)
-    expect((await house.get('/laying')).body.laying).toBeNull()
+    expect((await house.get('/laying')).body.seasonChange).toBeNull()
     expect((await house.get(`/items/${id}`)).body.item.placement).not.toBeNull()
     expect(said(await house.post('/laying/l/drop', {}))).toEqual([409, 'no-laying'])
     await house.post(`/changes/${given.body.change.id}/take-back`, {})

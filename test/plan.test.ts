@@ -3,13 +3,13 @@ import GLPK from 'glpk.js/node'
 import loadHighs from 'highs'
 import { describe, expect, test } from 'vitest'
 import { Random } from '#demo/random'
-import { draftPlan, layPlan } from '#core/plan/laid/lay-plan'
-import { evaluateSchedule } from '#core/plan/laid/evaluate'
-import { highsSolver } from '#core/plan/laid/highs-solver'
-import type { LinearModel } from '#core/plan/laid/linear-model'
-import { milestoneOf, type PlanItem, type PlanProblem } from '#core/plan/laid/problem'
-import { programmeOf } from '#core/plan/laid/programme'
-import { qualityOf } from '#core/plan/laid/quality'
+import { draftPlan, solvePlan } from '#core/plan/schedule/solve-plan'
+import { evaluateSchedule } from '#core/plan/schedule/evaluate'
+import { highsSolver } from '#core/plan/schedule/highs-solver'
+import type { LinearModel } from '#core/plan/schedule/linear-model'
+import { milestoneOf, type PlanItem, type PlanProblem } from '#core/plan/schedule/problem'
+import { programmeOf } from '#core/plan/schedule/programme'
+import { qualityOf } from '#core/plan/schedule/quality'
 import { evaluatePlans, PlanCase } from '#server/planning/evaluate-plan'
 import { glpkModel } from '../bench/glpk-model'
 import { planInstance } from '../bench/plan-instances'
@@ -19,7 +19,7 @@ const highs = await loadHighs()
 const solve = highsSolver(highs)
 /** Nothing is stopped by the clock here: it stands still. */
 const now = (): number => 0
-const lay = (problem: PlanProblem) => layPlan(problem, { solve, seconds: 60, now })
+const lay = (problem: PlanProblem) => solvePlan(problem, { solve, seconds: 60, now })
 
 /** A problem without slots and months: things, days, one value for meeting a goal. */
 function daysOnly(items: readonly Partial<PlanItem>[], days: readonly number[], most = 1): PlanProblem {
@@ -225,7 +225,7 @@ describe('what is laid', () => {
 
   test('stays as it was when it is laid anew from itself, and when hardly anything changed', () => {
     const one = lay(problem)
-    const again = layPlan(problem, { solve, seconds: 60, now, inForce: one.schedule })
+    const again = solvePlan(problem, { solve, seconds: 60, now, inForce: one.schedule })
     expect(again.kept).toBe(true)
     expect(again.schedule.lies).toEqual(one.schedule.lies)
     const [first] = problem.items
@@ -233,7 +233,7 @@ describe('what is laid', () => {
       ...problem,
       items: problem.items.map((each) => (each === first ? { ...each, value: each.value + 1 } : each)),
     }
-    expect(layPlan(slightly, { solve, seconds: 60, now, inForce: one.schedule }).kept).toBe(true)
+    expect(solvePlan(slightly, { solve, seconds: 60, now, inForce: one.schedule }).kept).toBe(true)
   })
 
   test('keeps her moves and her caps, whatever they cost', () => {
@@ -254,7 +254,7 @@ describe('what is laid', () => {
   })
 
   test('with a solver that finds nothing is the draft, and nothing is claimed of it', () => {
-    const none = layPlan(problem, { solve: () => ({ values: null, bound: Infinity, done: false }), seconds: 3, now })
+    const none = solvePlan(problem, { solve: () => ({ values: null, bound: Infinity, done: false }), seconds: 3, now })
     expect(none.objective).toBeCloseTo(evaluateSchedule(problem, draftPlan(problem)).objective, 9)
     expect(none.parts.map((part) => qualityOf(part).code)).toEqual(['draft', 'draft'])
   })

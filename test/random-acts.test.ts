@@ -104,7 +104,7 @@ describe('whatever is done, undone and done again, in whatever order', () => {
           recountSheet(house.db, (await house.get(`/look-back/sheet?from=${from}&to=${to}`)).body),
           `${from}, seed ${seed}`,
         ).toEqual([])
-      // Her habit of the next day leans on first passes that were remembered through all of it.
+      // Her user effect of the next day leans on first passes that were remembered through all of it.
       const next = addDays(TODAY, 1)
       house.setClock(new Date(2026, 10, 25, 12))
       const anew = new Forecasts(house.db, new Stock(house.db, () => house.services.settings()), () => next)

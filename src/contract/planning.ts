@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import { PLAN_WORDS, TOWARDS, type PlanBasis, type PlanSetup } from '#core/plan/laid/basis'
-import { MOST_MONTHS } from '#core/plan/laid/span'
-import type { AdoptedPlan, PlanNews } from '#core/plan/laid/in-force'
+import { PLAN_WORDS, TOWARDS, type PlanBasis, type PlanSetup } from '#core/plan/schedule/basis'
+import { MOST_MONTHS } from '#core/plan/schedule/span'
+import type { AdoptedPlan, PlanNews } from '#core/plan/schedule/in-force'
 import { ChangeId, DayText, Id, NewId } from './basic.js'
 import type { ListedItem } from './item.js'
 

@@ -1,8 +1,8 @@
-import { USUAL_SETUP, type PlanBasis, type PlanMove } from '#core/plan/laid/basis'
-import { draftPlan } from '#core/plan/laid/lay-plan'
-import { linesOf, outcomeOf } from '#core/plan/laid/outcome'
-import { problemOf } from '#core/plan/laid/problem-of'
-import { planSpan } from '#core/plan/laid/span'
+import { USUAL_SETUP, type PlanBasis, type PlanMove } from '#core/plan/schedule/basis'
+import { draftPlan } from '#core/plan/schedule/solve-plan'
+import { linesOf, outcomeOf } from '#core/plan/schedule/outcome'
+import { problemOf } from '#core/plan/schedule/problem-of'
+import { planSpan } from '#core/plan/schedule/span'
 import type { DemoHouse } from './demo-house.js'
 
 /** A month ago. */

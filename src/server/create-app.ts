@@ -26,7 +26,7 @@ import { forecastRoutes } from './forecast/routes.js'
 import { findingRoutes } from './finding/finder.js'
 import { frontRoutes } from './fronts/figures.js'
 import { nextRollOver } from './context.js'
-import { layingRoutes } from './laying/routes.js'
+import { seasonChangeRoutes } from './season-change/routes.js'
 import { lookBackRoutes } from './look-back/routes.js'
 import { onlyWhileLetIn, ownPagesOnly } from './http/guard.js'
 import { withinPageBounds } from './http/json-shape.js'
@@ -46,7 +46,7 @@ const PLACES: readonly ((services: Services) => readonly Route[])[] = [
   findingRoutes,
   todayRoutes,
   drawerRoutes,
-  layingRoutes,
+  seasonChangeRoutes,
   collectionRoutes,
   measuringRoutes,
   checkInRoutes,

@@ -46,7 +46,7 @@ import { Supplying } from './forecast/supplying.js'
 import { FrontFigures } from './fronts/figures.js'
 import { Importing } from './importing/importing.js'
 import { readSheetBytes, type ReadSheet } from './importing/read-sheet-bytes.js'
-import { Laying } from './laying/laying.js'
+import { SeasonChange } from './season-change/season-change.js'
 import { Asking } from './look-back/asking.js'
 import { KeptSpans } from './look-back/keeping.js'
 import { SpanSheets } from './look-back/sheets.js'
@@ -134,7 +134,7 @@ export function makeServices(db: Db, now: () => Date, options: ServiceOptions = 
   const decide = new Decide({ ...known, drawer, projects, wearing })
   const empties = new Empties({ ...known, measuring, drawer, decide })
   const packages = new Packages({ ...base, collection, drawer, projects, decide })
-  const laying = new Laying({ ...base, currentPlan, drawer, decide })
+  const seasonChange = new SeasonChange({ ...base, currentPlan, drawer, decide })
   const fronts = new FrontFigures({ ...base, decide })
   const doubting = new Doubting(known)
   const comparing = new Comparing(known)
@@ -183,7 +183,7 @@ export function makeServices(db: Db, now: () => Date, options: ServiceOptions = 
       decide,
       empties,
       packages,
-      laying,
+      seasonChange,
       fronts,
     },
     ...{ doubting, comparing, targets, feeling, pairing, lettingGo, settingAside, stash },

@@ -40,7 +40,8 @@ const SETTINGS = {
   hemisphere: 'north',
 }
 
-const openLaying = async (o: RandomOwner): Promise<string> => (await o.house.get('/laying')).body.laying?.id ?? 'none'
+const openSeasonChange = async (o: RandomOwner): Promise<string> =>
+  (await o.house.get('/laying')).body.seasonChange?.id ?? 'none'
 
 /** Every command of the house by a name, as a page would send it. Data table. */
 export const ACTS: Readonly<Record<string, Act>> = {
@@ -387,11 +388,11 @@ export const ACTS: Readonly<Record<string, Act>> = {
   'choose in laying': async (o) => {
     const choice = o.random.pick(['stays', 'comes in', 'put away', 'rests', 'doubtful', null])
     const until = choice === 'put away' ? addDays(TODAY, 90) : null
-    return o.house.post(`/laying/${await openLaying(o)}/choose`, { itemId: o.item(), choice, until })
+    return o.house.post(`/laying/${await openSeasonChange(o)}/choose`, { itemId: o.item(), choice, until })
   },
-  'close laying': async (o) => o.house.post(`/laying/${await openLaying(o)}/close`, {}),
+  'close laying': async (o) => o.house.post(`/laying/${await openSeasonChange(o)}/close`, {}),
   'give up a laying': async (o) =>
-    o.house.post(`/laying/${o.random.chance(0.3) ? await openLaying(o) : 'none'}/drop`, {}),
+    o.house.post(`/laying/${o.random.chance(0.3) ? await openSeasonChange(o) : 'none'}/drop`, {}),
   project: (o) => o.house.post('/projects', { id: o.newProject(), ...rules(o) }),
   'edit project': async (o) => {
     const id = o.project()

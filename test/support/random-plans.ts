@@ -1,5 +1,5 @@
 import { addDays } from '#core/calendar/day'
-import { USUAL_SETUP } from '#core/plan/laid/basis'
+import { USUAL_SETUP } from '#core/plan/schedule/basis'
 import type { RandomOwner } from './random-owner'
 import { TODAY, type Answer } from './test-house'
 
@@ -54,12 +54,12 @@ export const PLANS: Readonly<Record<string, Act>> = {
     return o.house.post('/plan', { id: o.id(), replaces: inForce(o), ...weekPlan(items, () => o.id()) })
   },
   'drop the plan': (o) => o.house.post(`/plan/${inForce(o) ?? 'none'}/end`, {}),
-  // Nothing to choose from without a laying and a plan: what is missing is begun.
+  // Nothing to choose from without a season change and a plan: what is missing is begun.
   'as planned': async (o) => {
-    if (openLaying(o) === 'none') await o.house.post('/laying', { id: o.id(), season: 'winter' })
+    if (openSeasonChange(o) === 'none') await o.house.post('/laying', { id: o.id(), season: 'winter' })
     if (inForce(o) === null)
       await o.house.post('/plan', { id: o.id(), replaces: null, ...weekPlan([o.item()], () => o.id()) })
-    return o.house.post(`/laying/${openLaying(o)}/as-planned`, {})
+    return o.house.post(`/laying/${openSeasonChange(o)}/as-planned`, {})
   },
 }
 
@@ -67,6 +67,6 @@ function inForce(o: RandomOwner): string | null {
   return o.house.db.prepare<[], { id: string }>('SELECT id FROM plan WHERE ended_on IS NULL').get()?.id ?? null
 }
 
-function openLaying(o: RandomOwner): string {
+function openSeasonChange(o: RandomOwner): string {
   return o.house.db.prepare<[], { id: string }>('SELECT id FROM laying WHERE closed_on IS NULL').get()?.id ?? 'none'
 }

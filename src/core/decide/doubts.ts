@@ -135,7 +135,7 @@ export function isReaction(words: string): boolean {
 export function doubtsOf(facts: DoubtFacts): Doubt[] {
   const urgent = urgentOf(facts)
   if (facts.settled) return urgent.filter(({ code }) => CANNOT_WAIT.has(code) || code === 'sign')
-  return [...urgent, ...datesOf(facts), ...(facts.opened ? habitsOf(facts) : []), ...twinOf(facts)]
+  return [...urgent, ...datesOf(facts), ...(facts.opened ? usageDoubts(facts) : []), ...twinOf(facts)]
 }
 
 function urgentOf({ sign, atEye, daysLeft, lastGood }: DoubtFacts): Doubt[] {
@@ -152,7 +152,7 @@ function datesOf({ sign, atEye, daysLeft, lastGood, spoilsFirst }: DoubtFacts): 
   return spoilsFirst === null ? [] : [{ code: 'spoils first', ...spoilsFirst }]
 }
 
-function habitsOf(facts: DoubtFacts): Doubt[] {
+function usageDoubts(facts: DoubtFacts): Doubt[] {
   const { reach, daysUnworn, daysKnown, seasons } = facts
   const found: Doubt[] = []
   const neglected = reach.chances >= BOUNDS.leastChances && reach.reached < reach.equalShare * BOUNDS.shareBelow

@@ -4,7 +4,7 @@ import { logNormalDensity, phi, positiveQuantile, Z_TENTH } from './normal.js'
 import { STAGE_LEVELS, type StageLevel } from '../item/stage-levels.js'
 import { median } from '../lists/median.js'
 import type { UseAmount } from './use-amounts.js'
-import { atomsOf, spanOf, type Span, type Weighed } from './weighed.js'
+import { samplesOf, spanOf, type Span, type Weighed } from './weighed.js'
 
 /** Something seen of an item. `uses` = logged uses on or after it, the day's own only where it was seen before that. */
 export type Seen =
@@ -84,7 +84,7 @@ const FINE_REACH = 3.5
 /** Amounts of R that stand for its likely span. */
 const R_PROBABILITIES = [0.1, 0.3, 0.5, 0.7, 0.9]
 const DISAGREE_SD = 3
-/** How a use differs from the next, and how habits drift, as shares of its amount. Tuned by simulation. */
+/** How a use differs from the next, and how user effects drift, as shares of its amount. Tuned by simulation. */
 const USE_SD = 0.4
 const DRIFT_SD = 0.15
 const START_SD = { new: 0.01, stated: 0.01, used: 0.11, unknown: 0.36 } as const
@@ -370,7 +370,7 @@ function summary(points: readonly Point[], facts: ContentFacts): Omit<ContentEst
     share: spanOf(shares),
     perUse: smoothSpan(logPerUse),
     logPerUse,
-    usesLeft: atomsOf(uses),
+    usesLeft: samplesOf(uses),
     packages,
   }
 }

@@ -1,7 +1,7 @@
 import { contentOf, logPerUseOf, type ContentEstimate, type ContentFacts } from './content.js'
 import type { Span } from './weighed.js'
 import { chanceWithin, finishSpan, type Calendar } from './finish.js'
-import { NO_USER_EFFECTS, type UserEffects, type HabitEvidence } from './user-effects.js'
+import { NO_USER_EFFECTS, type UserEffects, type UserEffectEvidence } from './user-effects.js'
 import { forgottenSums, rateOf, RATE_MODEL, type ForgottenSums, type Rate, type UseLog } from './rate.js'
 
 /** Everything that bears on when one item will be finished. Days are numbers from its first known one. */
@@ -20,13 +20,13 @@ export interface Forecast {
   readonly finish: Span
 }
 
-/** What a use of it takes before the user's habit is known, as a normal of its logarithm: what takes long, and only changes with its own rows. */
+/** What a use of it takes before the user effect is known, as a normal of its logarithm: what takes long, and only changes with its own rows. */
 export function firstPassOf({ content }: ForecastFacts): { readonly mean: number; readonly sd: number } {
   return logPerUseOf({ ...content, handShift: 0 })
 }
 
-/** What one item tells of its owner, before the user's habit is known. `firstPass` = that of the same facts, where it was made already. */
-export function evidenceOf(facts: ForecastFacts, firstPass = firstPassOf(facts)): HabitEvidence {
+/** What one item tells of its owner, before the user effect is known. `firstPass` = that of the same facts, where it was made already. */
+export function evidenceOf(facts: ForecastFacts, firstPass = firstPassOf(facts)): UserEffectEvidence {
   const { content, log } = facts
   return {
     amount: {

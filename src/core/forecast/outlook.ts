@@ -17,7 +17,7 @@ export interface FanPoint extends Span {
 }
 
 /** Uses left and share left that go together: more left is more uses left. */
-export function atomsOf({ content }: Pick<Forecast, 'content'>): { readonly uses: number; readonly share: number }[] {
+export function samplesOf({ content }: Pick<Forecast, 'content'>): { readonly uses: number; readonly share: number }[] {
   const { usesLeft, share } = content
   return usesLeft.map((uses, n) => ({ uses, share: along(share, (n + 0.5) / usesLeft.length) }))
 }
@@ -31,13 +31,13 @@ function along({ low, middle, high }: Span, p: number): number {
 /** What is left so many days ahead, as equally likely shares of a full one; a function of the days. */
 function sharesAhead(forecast: Forecast): (days: number) => number[] {
   const { rate, calendar } = forecast
-  const atoms = atomsOf(forecast)
+  const samples = samplesOf(forecast)
   const rates = Array.from({ length: RATE_STEPS }, (_, n) =>
     logistic(rate.mean + Math.sqrt(rate.variance) * phiInverse((n + 0.5) / RATE_STEPS)),
   )
   return (days) => {
     const available = availableDays(days, calendar)
-    return atoms.flatMap(({ uses, share }) => rates.map((each) => share * Math.max(0, 1 - (available * each) / uses)))
+    return samples.flatMap(({ uses, share }) => rates.map((each) => share * Math.max(0, 1 - (available * each) / uses)))
   }
 }
 
@@ -72,7 +72,7 @@ export type GoalAim =
 /** Uses that a goal still asks for, as equally likely numbers. */
 export function usesUntil(forecast: Pick<Forecast, 'content'>, aim: GoalAim): number[] {
   if (aim.kind === 'uses') return goalUses(aim.target, aim.done)
-  return atomsOf(forecast).map(({ uses, share }) =>
+  return samplesOf(forecast).map(({ uses, share }) =>
     share <= aim.left ? 0.5 : Math.max(0.5, (uses * (share - aim.left)) / share),
   )
 }

@@ -17,7 +17,7 @@ export const HALF_LIFE_DAYS = 120
 export const BEFORE_FOCUS = 0.2
 /** What is believed at first counts as so many days. Tuned by simulation. */
 const PRIOR_DAYS = 15
-/** How far habits drift: variance of the log odds. Tuned by simulation; without it ranges come out too narrow. */
+/** How far user effects drift: variance of the log odds. Tuned by simulation; without it ranges come out too narrow. */
 const DRIFT = 0.28
 
 /** Days by number, both ends included. */

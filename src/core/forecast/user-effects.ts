@@ -20,7 +20,7 @@ const LEAST_INFORMATION = 0.3
 const LEAST_DAYS = 10
 
 /** What one item tells of its owner. */
-export interface HabitEvidence {
+export interface UserEffectEvidence {
   /** Log grams a use takes as first computed: mean and sd; and the usual ones of its kind. */
   readonly amount: { readonly mean: number; readonly sd: number; readonly usual: number; readonly usualSd: number }
   readonly role: Role
@@ -28,8 +28,8 @@ export interface HabitEvidence {
   readonly sums: ForgottenSums
 }
 
-/** The user's own habit over all the user's items, finished ones included. */
-export function userEffectsOf(things: readonly HabitEvidence[]): UserEffects {
+/** The user's own user effect over all the user's items, finished ones included. */
+export function userEffectsOf(things: readonly UserEffectEvidence[]): UserEffects {
   const amounts = things.flatMap(({ amount: { mean, sd, usual, usualSd } }) => {
     const information = 1 / sd ** 2 - 1 / usualSd ** 2
     if (!(information > LEAST_INFORMATION)) return []

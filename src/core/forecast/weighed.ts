@@ -37,7 +37,7 @@ function quantile(sorted: readonly Weighed[], p: number): number {
 }
 
 /** Fifteen equally likely numbers of uses, at least 1 each, by a histogram of their logarithms. */
-export function atomsOf(uses: readonly Weighed[]): number[] {
+export function samplesOf(uses: readonly Weighed[]): number[] {
   const bins = new Map<number, number>()
   for (const { value, weight } of uses) {
     const bin = Math.floor(Math.log(Math.max(value, 1e-9)) / BIN)

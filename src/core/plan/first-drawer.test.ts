@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import type { Day } from '../calendar/day.js'
 import { proposeDrawer, type DrawerCandidate } from './first-drawer.js'
-import { putAwayUntil } from './laying-choices.js'
+import { putAwayUntil } from './season-change-choices.js'
 
 const TODAY = '2026-11-24' as Day
 const CONTEXT = { season: 'winter' as const, today: TODAY, there: new Map<string, number>() }

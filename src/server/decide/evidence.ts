@@ -188,7 +188,7 @@ export function evidenceQueries(db: Db) {
     putBacks: sql<[], { item_id: string; n: number }>(`
       SELECT p.item_id, count(*) AS n FROM put_back p
        WHERE p.day > coalesce((SELECT max(w.day) FROM wear w WHERE w.item_id = p.item_id), '') GROUP BY p.item_id`),
-    /** Times a laying passed over it since it was last worn, without its being let go. */
+    /** Times a season change passed over it since it was last worn, without its being let go. */
     clearOuts: sql<[], { item_id: string; n: number }>(`
       SELECT c.item_id, count(*) AS n FROM laying_choice c JOIN laying l ON l.id = c.laying_id
        WHERE l.closed_on IS NOT NULL AND c.choice IN ('stays', 'put away', 'rests', 'doubtful')

@@ -100,8 +100,8 @@ interface Scored {
 }
 
 /** Forecasts every target by what was known at its cut, and scores what came of it. */
-export function evaluateForecasts(things: readonly Thing[], withHabit = true): ForecastScore {
-  return scoreOf(scoredOf(things, withHabit))
+export function evaluateForecasts(things: readonly Thing[], withUserEffects = true): ForecastScore {
+  return scoreOf(scoredOf(things, withUserEffects))
 }
 
 /** The same apart for what was recorded of each: everything that was measured, beside tallies and label. */
@@ -132,14 +132,14 @@ const RECORDS: readonly (readonly [string, (thing: Thing) => boolean])[] = [
   ['10 uses or more so far', (thing) => done(thing) >= 10],
 ]
 
-function scoredOf(things: readonly Thing[], withHabit: boolean): Scored[] {
+function scoredOf(things: readonly Thing[], withUserEffects: boolean): Scored[] {
   const facts = new Map(things.map((thing) => [thing, factsOf(thing)]))
-  const habits = new Map(
+  const userEffects = new Map(
     [...new Set(things.map((thing) => thing.person))].map((person) => {
       const own = things.filter((thing) => thing.person === person)
       return [
         person,
-        withHabit
+        withUserEffects
           ? userEffectsOf(own.flatMap((thing) => evidenceOf(facts.get(thing) ?? factsOf(thing))))
           : NO_USER_EFFECTS,
       ]
@@ -147,7 +147,7 @@ function scoredOf(things: readonly Thing[], withHabit: boolean): Scored[] {
   )
   return things.flatMap((thing) => {
     if (!thing.target || thing.truth === null) return []
-    const { finish } = forecastOf(facts.get(thing) ?? factsOf(thing), habits.get(thing.person))
+    const { finish } = forecastOf(facts.get(thing) ?? factsOf(thing), userEffects.get(thing.person))
     const truth = thing.truth.finishDay - thing.cut
     return [
       {

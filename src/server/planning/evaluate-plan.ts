@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs'
 import type { Highs } from 'highs'
 import { z } from 'zod'
-import { evaluateSchedule } from '#core/plan/laid/evaluate'
-import { highsSolver } from '#core/plan/laid/highs-solver'
-import { layPlan } from '#core/plan/laid/lay-plan'
-import { isImpossible, type PlanProblem } from '#core/plan/laid/problem'
+import { evaluateSchedule } from '#core/plan/schedule/evaluate'
+import { highsSolver } from '#core/plan/schedule/highs-solver'
+import { solvePlan } from '#core/plan/schedule/solve-plan'
+import { isImpossible, type PlanProblem } from '#core/plan/schedule/problem'
 
 const CaseItem = z.object({
   id: z.number(),
@@ -85,7 +85,7 @@ export function evaluatePlans(file: string, highs: Highs, now: () => number): Pl
 
 export function verdictOn(each: PlanCase, highs: Highs, now: () => number): PlanVerdict {
   const problem = problemOfCase(each)
-  const laid = layPlan(problem, { solve: highsSolver(highs), seconds: 20, now })
+  const laid = solvePlan(problem, { solve: highsSolver(highs), seconds: 20, now })
   const { objective, met, breaches } = evaluateSchedule(problem, laid.schedule)
   const ids = met.map(Number)
   return {

@@ -1,6 +1,6 @@
 import type { Day } from '#core/calendar/day'
-import type { PlanWord, Toward } from '#core/plan/laid/basis'
-import type { PlanMonth } from '#core/plan/laid/span'
+import type { PlanWord, Toward } from '#core/plan/schedule/basis'
+import type { PlanMonth } from '#core/plan/schedule/span'
 import { type Db, preparing } from '../db/query.js'
 
 export interface PlanRow {

@@ -1,5 +1,5 @@
 import type { Day } from '#core/calendar/day'
-import type { PlanProject } from '#core/plan/laid/basis'
+import type { PlanProject } from '#core/plan/schedule/basis'
 import type { ItemFacts } from '../stock/item-facts.js'
 import type { ProjectRow, StayHeadRow } from './queries.js'
 import { ruleBrokenBy } from './rules-of.js'

@@ -152,7 +152,7 @@ export function todayQueries(db: Db) {
     ),
     addLookItem: sql(`
       INSERT INTO saved_face_item (id, saved_face_id, item_id, part_ids, used_as)
-      VALUES (@id, @faceId, @itemId, @partIds, @usedAs)`),
+      VALUES (@id, @lookId, @itemId, @partIds, @usedAs)`),
     lookItems: sql<[string], { item_id: string; part_ids: string; used_as: string | null }>(
       'SELECT item_id, part_ids, used_as FROM saved_face_item WHERE saved_face_id = ?',
     ),

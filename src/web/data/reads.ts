@@ -17,7 +17,7 @@ import type { DecideAnswer, EmptiesAnswer } from '#contract/ending'
 import type { CategoryView, CollectionAnswer, ItemAnswer, ListedItem, ShelfLifeAnswer, ZoneView } from '#contract/item'
 import type { LookBackAnswer, SetUpAnswer, SupplyAnswer, VerdictsAnswer } from '#contract/forecast'
 import type { AsksAnswer, LooksAnswer, SpanSheet, SpansAnswer } from '#contract/look-back'
-import type { LayingAnswer } from '#contract/laying'
+import type { SeasonChangeAnswer } from '#contract/season-change'
 import type { ContainersAnswer } from '#contract/package'
 import type { PlanAnswer } from '#contract/planning'
 import type { CopiesAnswer, DevicesAnswer } from '#contract/host'
@@ -84,7 +84,7 @@ export const useDay = (day: MaybeRefOrGetter<Day | null>) =>
   )
 export const useDrawer = () => useRead<DrawerAnswer>(['drawer'], '/drawer')
 export const useProposal = () => useRead<ProposalAnswer>(['proposal'], '/drawer/proposal')
-export const useLaying = () => useRead<LayingAnswer>(['laying'], '/laying')
+export const useSeasonChange = () => useRead<SeasonChangeAnswer>(['laying'], '/laying')
 export const useProjects = () => useRead<ProjectsAnswer>(['projects'], '/projects')
 export const usePlanRead = () => useRead<PlanAnswer>(['plan'], '/plan')
 export const useShelfLife = () => useRead<ShelfLifeAnswer>(['shelf-life'], '/shelf-life')

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Day } from '#core/calendar/day'
-import type { LayoutChange } from '#contract/laying'
+import type { LayoutChange } from '#contract/season-change'
 import { callIt } from '#web/ui/words/item-words'
 import { dateWords } from '#web/data/locale'
 import { useRead } from '#web/data/reads'

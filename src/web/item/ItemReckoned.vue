@@ -29,7 +29,7 @@ function setRole(to: (typeof ROLE_OPTIONS)[number] | null): void {
     role: to === 'as the drawer tells' ? null : to,
   })
 }
-const habit = computed(() => {
+const userEffect = computed(() => {
   const { amount, rate } = props.forecast.userEffects
   const said = [
     Math.abs(amount - 1) < 0.03 ? '' : `you take ${numberWords(amount, 2)} times what is usual`,
@@ -67,7 +67,7 @@ const dropGuess = (id: string): void => void changes.run('POST', `/guesses/${id}
           }"
           @update:model-value="setRole"
         />
-        <p v-if="habit">{{ habit }}</p>
+        <p v-if="userEffect">{{ userEffect }}</p>
         <ul v-if="forecast.before.length > 0" class="bulleted figures ps-4">
           <li v-for="each in forecast.before.slice(-6).reverse()" :key="each.madeOn + each.why">
             {{ dateWords(each.madeOn) }} ({{ each.why }}) said between {{ dateWords(each.low) }} and

@@ -23,7 +23,7 @@ const more = computed(() => (props.section.table?.rows.length ?? 0) - rows.value
     :aria-label="section.title"
   >
     <h3>{{ section.title }}</h3>
-    <p class="small prose my-1" v-for="sentence in section.sentences" :key="sentence">{{ sentence }}</p>
+    <p class="small prose mb-1" v-for="sentence in section.sentences" :key="sentence">{{ sentence }}</p>
     <slot>
       <div v-if="section.table" class="overflow-x-auto mt-1">
         <table class="w-100 small figures">
@@ -51,7 +51,7 @@ const more = computed(() => (props.section.table?.rows.length ?? 0) - rows.value
             </tr>
           </tbody>
         </table>
-        <p v-if="more > 0" class="quiet small prose my-1">
+        <p v-if="more > 0" class="quiet small prose mb-1">
           and {{ more }} more
           <v-btn variant="text" class="no-share" :aria-label="`Show all of ${section.title}`" @click="all = true"
             >Show all</v-btn

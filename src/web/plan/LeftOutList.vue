@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Day } from '#core/calendar/day'
-import type { LeftOut } from '#core/plan/laid/left-out'
+import type { LeftOut } from '#core/plan/schedule/left-out'
 import { counted } from '#core/words/counted'
 import type { ListedItem } from '#contract/item'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'

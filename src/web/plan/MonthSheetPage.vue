@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { parseDay, type Day } from '#core/calendar/day'
-import { weekOf } from '#core/plan/laid/in-force'
+import { weekOf } from '#core/plan/schedule/in-force'
 import { counted } from '#core/words/counted'
 import { usePlanRead } from '#web/data/reads'
 import { useUnits } from '#web/data/units'

@@ -2,13 +2,13 @@
 import { mdiPin } from '@mdi/js'
 import { computed, ref } from 'vue'
 import type { Day } from '#core/calendar/day'
-import { endOf, type PlanSpan } from '#core/plan/laid/span'
+import { endOf, type PlanSpan } from '#core/plan/schedule/span'
 import type { ListedItem } from '#contract/item'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import TallyStrokes from '#web/ui/TallyStrokes.vue'
 import { callIt, shortName } from '#web/ui/words/item-words'
 import { monthNameWords } from '#web/ui/words/when-words'
-import { placeOf, usesByMonth, weeksIn, type LaidLine } from './plan-lanes'
+import { placeOf, usesByMonth, weeksIn, type ScheduleLine } from './plan-lanes'
 import { lineWords, rateWords } from './plan-words'
 
 /**
@@ -16,7 +16,7 @@ import { lineWords, rateWords } from './plan-words'
  * last day. Dragging shifts it or one of its ends by months; opening it offers the same with buttons.
  */
 const props = defineProps<{
-  laid: LaidLine
+  laid: ScheduleLine
   item: ListedItem
   apart?: string | undefined
   span: PlanSpan

@@ -6,7 +6,7 @@ import type { ListedItem } from '#contract/item'
 import { dayMarkWords } from './plan-marks'
 import PlanBar from './PlanBar.vue'
 import PlanToBuy from './PlanToBuy.vue'
-import { placeOf, zonesOf, type LaidLine, type Lane, type PlanZoneView } from './plan-lanes'
+import { placeOf, zonesOf, type ScheduleLine, type Lane, type PlanZoneView } from './plan-lanes'
 import { monthHead, partWords } from './plan-words'
 import type { ShownPlan } from './use-plan'
 
@@ -51,7 +51,7 @@ function step(event: KeyboardEvent, zoneId: string): void {
   stops.value = { ...stops.value, [zoneId]: at }
   bars[at]?.focus()
 }
-function thingsOf(lane: Lane): { laid: LaidLine; item: ListedItem }[] {
+function thingsOf(lane: Lane): { laid: ScheduleLine; item: ListedItem }[] {
   return lane.lines.flatMap((laid) => {
     const item = props.items.get(laid.line.itemId)
     return item ? [{ laid, item }] : []

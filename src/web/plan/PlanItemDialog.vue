@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Day } from '#core/calendar/day'
-import type { PlanThing } from '#core/plan/laid/basis'
+import type { PlanThing } from '#core/plan/schedule/basis'
 import { median } from '#core/lists/median'
-import { endOf } from '#core/plan/laid/span'
-import { WORTH, worthOf, worthParts } from '#core/plan/laid/worth'
+import { endOf } from '#core/plan/schedule/span'
+import { WORTH, worthOf, worthParts } from '#core/plan/schedule/worth'
 import type { ListedItem } from '#contract/item'
 import { newId } from '#web/data/client'
 import { useChanges } from '#web/data/changes'

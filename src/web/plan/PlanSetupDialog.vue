@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { PlanSetup } from '#core/plan/laid/basis'
+import type { PlanSetup } from '#core/plan/schedule/basis'
 import type { PlanAnswer } from '#contract/planning'
 import { useProjects } from '#web/data/reads'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'

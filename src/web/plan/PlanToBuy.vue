@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Day } from '#core/calendar/day'
-import type { PlanSpan } from '#core/plan/laid/span'
+import type { PlanSpan } from '#core/plan/schedule/span'
 import { shortDay } from '#web/ui/words/when-words'
 import type { KeptPlace } from './plan-lanes'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { PlanOutcome } from '#core/plan/laid/outcome'
+import type { PlanOutcome } from '#core/plan/schedule/outcome'
 import { moneyShort } from '#web/data/locale'
 import { rangeOf, spoilWords } from './plan-words'
 

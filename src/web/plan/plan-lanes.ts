@@ -1,10 +1,10 @@
 import { daysBetween, type Day } from '#core/calendar/day'
-import type { PlanLine } from '#core/plan/laid/outcome'
-import { endOf, type PlanSpan } from '#core/plan/laid/span'
-import type { MadeProblem } from '#core/plan/laid/problem-of'
+import type { PlanLine } from '#core/plan/schedule/outcome'
+import { endOf, type PlanSpan } from '#core/plan/schedule/span'
+import type { MadeProblem } from '#core/plan/schedule/problem-of'
 
 /** A line with the months it lies there, from the first to the one after the last. */
-export interface LaidLine {
+export interface ScheduleLine {
   readonly line: PlanLine
   readonly from: number
   readonly to: number
@@ -16,7 +16,7 @@ export interface KeptPlace {
   readonly from: number
 }
 export interface Lane {
-  readonly lines: readonly LaidLine[]
+  readonly lines: readonly ScheduleLine[]
   readonly toBuy: KeptPlace | null
 }
 export interface PlanZoneView {
@@ -49,7 +49,7 @@ export function zonesOf(made: MadeProblem, lines: readonly PlanLine[], unfold: R
       !unfold.has(zoneId) &&
       stays(line, end, things.get(line.itemId)?.item?.fixed.some((each) => each !== null) === true)
     const staying = own.filter(isStaying)
-    const lanes: { lines: LaidLine[]; toBuy: KeptPlace | null }[] = []
+    const lanes: { lines: ScheduleLine[]; toBuy: KeptPlace | null }[] = []
     const laid = own
       .filter((line) => !isStaying(line))
       .map((line) => ({ line, from: line.lies.indexOf(true), to: line.lies.lastIndexOf(true) + 1 }))

@@ -1,4 +1,4 @@
-import type { PlanSetup } from '#core/plan/laid/basis'
+import type { PlanSetup } from '#core/plan/schedule/basis'
 import type { Day } from '#core/calendar/day'
 import type { ListedItem } from '#contract/item'
 import type { PlanAnswer } from '#contract/planning'

@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest'
 import type { Day } from '#core/calendar/day'
-import { planSpan } from '#core/plan/laid/span'
-import type { PartQuality } from '#core/plan/laid/lay-plan'
-import type { PlanOutcome } from '#core/plan/laid/outcome'
+import { planSpan } from '#core/plan/schedule/span'
+import type { PartQuality } from '#core/plan/schedule/solve-plan'
+import type { PlanOutcome } from '#core/plan/schedule/outcome'
 import {
   leftOutWords,
   newsWords,

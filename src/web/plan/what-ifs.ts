@@ -1,5 +1,5 @@
 import { addMonths, type Day } from '#core/calendar/day'
-import type { PlanSetup } from '#core/plan/laid/basis'
+import type { PlanSetup } from '#core/plan/schedule/basis'
 import type { PlanAnswer } from '#contract/planning'
 import { shortDay } from '#web/ui/words/when-words'
 import { listed } from './plan-words'

@@ -27,7 +27,7 @@ const routes: RouteRecordRaw[] = [
     page('paper', 'paper', 'Fill in from paper', () => import('#web/today/TallySheetPage.vue')),
     page('drawer', 'drawer', 'Arrange the drawer', () => import('#web/drawer/DrawerPage.vue')),
     page('drawer/starter', 'starter-drawer', 'Starter drawer', () => import('#web/drawer/FirstDrawerPage.vue')),
-    page('drawer/season', 'season', 'Change season', () => import('#web/drawer/LayingPage.vue')),
+    page('drawer/season', 'season', 'Change season', () => import('#web/drawer/SeasonChangePage.vue')),
     page('stash', 'stash', 'Shop my stash', () => import('#web/decide/StashPage.vue')),
   ]),
   place('Collection', [

@@ -76,7 +76,7 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
         v-for="{ line, before } in columns"
         :key="line.itemId"
         role="cell"
-        class="cell d-grid justify-items-center min-w-0 text-center py-0 px-1 ga-1"
+        class="cell d-grid justify-items-center min-w-0 text-center py-0 px-1"
       >
         <ItemGauge v-if="before" :item="before" size="middle" :rail="false" />
         <small v-else-if="line.cameIn">came in {{ short(line.cameIn) }}</small>
@@ -92,7 +92,7 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
         v-for="{ line, gone, bar } in columns"
         :key="line.itemId"
         role="cell"
-        class="cell figures d-grid justify-items-center min-w-0 text-center py-0 px-1 ga-1"
+        class="cell figures d-grid justify-items-center min-w-0 text-center py-0 px-1"
       >
         <strong v-if="line.grams"
           >{{ massFigure(line.grams.grams, line.grams.giveOrTake, unit) }} <small>{{ unit }}</small></strong
@@ -111,7 +111,7 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
         v-for="{ line, after } in columns"
         :key="line.itemId"
         role="cell"
-        class="cell d-grid justify-items-center min-w-0 text-center py-0 px-1 ga-1"
+        class="cell d-grid justify-items-center min-w-0 text-center py-0 px-1"
       >
         <ItemGauge v-if="after" :item="after" size="middle" :class="{ unseen: line.after === null }" />
         <span class="visually-hidden">{{ lookWords(line.after, unit, sheet.to) }}</span>
@@ -123,7 +123,7 @@ function drawn(item: ListedItem, look: LookView | null, rail: boolean, line?: Sh
         v-for="{ line, standing } in columns"
         :key="line.itemId"
         role="cell"
-        class="cell d-grid justify-items-center min-w-0 text-center py-0 px-1 ga-1"
+        class="cell d-grid justify-items-center min-w-0 text-center py-0 px-1"
       >
         <RouterLink :to="`/items/${line.itemId}`">{{ line.name }}</RouterLink>
         <small>{{ lookWords(line.after, unit, sheet.to) }}</small>

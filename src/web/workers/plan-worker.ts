@@ -1,9 +1,9 @@
 import loadHighs, { type Highs } from 'highs'
 import solverUrl from 'highs/runtime?url'
-import { droppedFor } from '#core/plan/laid/crowding'
-import { highsSolver } from '#core/plan/laid/highs-solver'
-import { layPlan, type LaidPlan } from '#core/plan/laid/lay-plan'
-import type { PlanProblem, Schedule } from '#core/plan/laid/problem'
+import { droppedFor } from '#core/plan/schedule/crowding'
+import { highsSolver } from '#core/plan/schedule/highs-solver'
+import { solvePlan, type SolvedPlan } from '#core/plan/schedule/solve-plan'
+import type { PlanProblem, Schedule } from '#core/plan/schedule/problem'
 
 /** What the worker is asked, and what it answers: the page only draws. */
 export type PlanQuestion =
@@ -23,7 +23,7 @@ export type PlanQuestion =
     }
 export type PlanReply =
   | { readonly code: 'progress'; readonly share: number }
-  | { readonly code: 'laid'; readonly laid: LaidPlan }
+  | { readonly code: 'laid'; readonly laid: SolvedPlan }
   | { readonly code: 'dropped'; readonly byItem: readonly (readonly [string, readonly string[] | null])[] }
   | { readonly code: 'failed'; readonly why: 'no solver' | 'broken' }
 
@@ -46,7 +46,7 @@ self.onmessage = async ({ data: question }: MessageEvent<PlanQuestion>) => {
     if (question.ask === 'lay') {
       const { problem, seconds, inForce } = question
       const progress = (share: number): void => answer({ code: 'progress', share })
-      return answer({ code: 'laid', laid: layPlan(problem, { solve, seconds, now, inForce, progress }) })
+      return answer({ code: 'laid', laid: solvePlan(problem, { solve, seconds, now, inForce, progress }) })
     }
     const { problem, schedule, itemIds, seconds } = question
     const each = { solve, seconds: seconds / Math.max(1, itemIds.length), now }

@@ -15,7 +15,7 @@ export interface PartQuality {
   readonly done: boolean
 }
 
-export interface LaidPlan {
+export interface SolvedPlan {
   readonly schedule: Schedule
   readonly objective: number
   readonly parts: readonly PartQuality[]
@@ -23,7 +23,7 @@ export interface LaidPlan {
   readonly kept: boolean
 }
 
-export interface LayingAsk {
+export interface SolveOptions {
   readonly solve: Solver
   /** Seconds for all parts together. */
   readonly seconds: number
@@ -55,12 +55,14 @@ const POLISH_SHARE = 0.15
  * The better of draft and programme is kept, counted by the evaluator. The same problem gives the same plan, so long as no part is
  * stopped by the clock.
  */
-export function layPlan(problem: PlanProblem, ask: LayingAsk): LaidPlan {
+export function solvePlan(problem: PlanProblem, ask: SolveOptions): SolvedPlan {
   const parts = partsOf(problem)
   const began = ask.now()
   const left = (): number => ask.seconds - (ask.now() - began) / 1000
   const index = new Map(problem.items.map(({ id }, n) => [id, n]))
-  const laid = parts.map((part) => new PartLaying(part, ask, ask.inForce ? scheduleOf(part, index, ask.inForce) : null))
+  const laid = parts.map(
+    (part) => new PartSolving(part, ask, ask.inForce ? scheduleOf(part, index, ask.inForce) : null),
+  )
   const size = (part: PlanProblem): number => part.items.length * monthsOf(part)
   laid.forEach((own, at) => {
     const sizes = parts.slice(at).reduce((sum, part) => sum + size(part), 0)
@@ -111,18 +113,18 @@ function together(
 }
 
 /** One part on its way: what is the best so far, and what bounds it. */
-class PartLaying {
+class PartSolving {
   readonly part: PlanProblem
   bound = Infinity
   done = false
-  readonly #ask: LayingAsk
+  readonly #ask: SolveOptions
   readonly #inForce: Schedule | null
   #kept: Valued | null = null
   #best: Valued | null = null
   /** Categories whose weeks are looked at one by one, since runs of weeks promised there what weeks could not keep. */
   #weekly: ReadonlySet<string>
 
-  constructor(part: PlanProblem, ask: LayingAsk, inForce: Schedule | null) {
+  constructor(part: PlanProblem, ask: SolveOptions, inForce: Schedule | null) {
     this.part = part
     this.#ask = ask
     this.#inForce = inForce

@@ -3,22 +3,22 @@ import { computed, ref, shallowRef } from 'vue'
 import { counted } from '#core/words/counted'
 import { SEASONS, type Season } from '#core/item/traits'
 import type { ChangeNote } from '#contract/basic'
-import type { LayingCandidate } from '#contract/laying'
+import type { SeasonChangeCandidate } from '#contract/season-change'
 import { newId } from '#web/data/client'
 import { useChanges } from '#web/data/changes'
 import { dateWords } from '#web/data/locale'
-import { useLaying } from '#web/data/reads'
+import { useSeasonChange } from '#web/data/reads'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
 import { callIt, shortName } from '#web/ui/words/item-words'
-import LayingCard from './LayingCard.vue'
-import { CHOICE_WORDS, type LayingSaid } from './laying-words'
+import SeasonChangeCard from './SeasonChangeCard.vue'
+import { CHOICE_WORDS, type SeasonChangeStated } from './season-change-words'
 import PastLayouts from './PastLayouts.vue'
 
 /** A guided pass for a new season: what is over first, then the drawer and the season's candidates; stopped and resumed at will. */
 const changes = useChanges()
-const { answer, again: refetch } = useLaying()
+const { answer, again: refetch } = useSeasonChange()
 const chosenSeason = ref<Season | null>(null)
 const season = computed({
   get: () => chosenSeason.value ?? answer.value?.season ?? null,
@@ -27,12 +27,12 @@ const season = computed({
 const done = ref<{ noRoom: string[]; brushes: { out: string[]; in: string[] } } | null>(null)
 const at = ref<string | null>(null)
 /** What she has just said and the server has not shown yet. */
-const said = shallowRef(new Map<string, LayingSaid>())
+const said = shallowRef(new Map<string, SeasonChangeStated>())
 const candidates = computed(() =>
   (answer.value?.candidates ?? []).map((each) => ({ ...each, ...said.value.get(each.item.id) })),
 )
 const left = computed(() => candidates.value.filter((each) => each.choice === null))
-const current = computed<LayingCandidate | null>(
+const current = computed<SeasonChangeCandidate | null>(
   () => candidates.value.find((each) => each.item.id === at.value) ?? left.value[0] ?? null,
 )
 
@@ -41,13 +41,13 @@ async function start(): Promise<void> {
   await changes.run('POST', '/laying', { changeId: newId(), id: newId(), season: season.value })
 }
 
-async function choose(word: LayingSaid): Promise<void> {
-  const laying = answer.value?.laying
-  if (!laying || !current.value) return
+async function choose(word: SeasonChangeStated): Promise<void> {
+  const seasonChange = answer.value?.seasonChange
+  if (!seasonChange || !current.value) return
   const itemId = current.value.item.id
   at.value = null
   said.value = new Map(said.value).set(itemId, word)
-  const stored = await changes.run('POST', `/laying/${laying.id}/choose`, { changeId: newId(), itemId, ...word })
+  const stored = await changes.run('POST', `/laying/${seasonChange.id}/choose`, { changeId: newId(), itemId, ...word })
   // Refused: it is asked again. Stored: the answer shows it from now on, and what is taken back in it.
   if (stored !== null) await refetch()
   if (said.value.get(itemId) === word) said.value = new Map([...said.value].filter(([id]) => id !== itemId))
@@ -61,23 +61,24 @@ const byPlan = computed(() =>
 )
 
 async function chooseAsPlanned(): Promise<void> {
-  const laying = answer.value?.laying
-  if (laying) await changes.run('POST', `/laying/${laying.id}/as-planned`, { changeId: newId() })
+  const seasonChange = answer.value?.seasonChange
+  if (seasonChange) await changes.run('POST', `/laying/${seasonChange.id}/as-planned`, { changeId: newId() })
 }
 
 async function giveUp(): Promise<void> {
-  const laying = answer.value?.laying
-  if (laying && (await changes.run('POST', `/laying/${laying.id}/drop`, { changeId: newId() }))) at.value = null
+  const seasonChange = answer.value?.seasonChange
+  if (seasonChange && (await changes.run('POST', `/laying/${seasonChange.id}/drop`, { changeId: newId() })))
+    at.value = null
 }
 
 async function close(): Promise<void> {
-  const laying = answer.value?.laying
-  if (!laying) return
+  const seasonChange = answer.value?.seasonChange
+  if (!seasonChange) return
   const closed = await changes.run<{
     noRoom: string[]
     brushes: { out: string[]; in: string[] }
     change: ChangeNote
-  }>('POST', `/laying/${laying.id}/close`, { changeId: newId() })
+  }>('POST', `/laying/${seasonChange.id}/close`, { changeId: newId() })
   if (!closed) return
   done.value = closed
 }
@@ -102,7 +103,7 @@ async function close(): Promise<void> {
       {{ counted(rivalry.items, rivalry.category) }} share {{ answer.perWeek.toFixed(1) }} wear days a week: about
       {{ rivalry.usesEach.toFixed(1) }} uses each a month. Fewer in the drawer move faster.
     </p>
-    <section v-if="answer.laying === null" class="inset part d-grid justify-items-start mb-3 pa-4 ga-3">
+    <section v-if="answer.seasonChange === null" class="inset part d-grid justify-items-start mb-3 pa-4 ga-3">
       <ChoiceRow v-model="season" label="For which season?" :options="SEASONS" />
       <p v-if="answer.comeBack.length > 0">
         Asks to come back: {{ answer.comeBack.map((item) => callIt(item)).join(', ') }}.
@@ -112,7 +113,7 @@ async function close(): Promise<void> {
     </section>
     <template v-else>
       <p class="quiet figures" role="status">
-        For {{ answer.laying.season }}, begun {{ dateWords(answer.laying.startedOn) }}:
+        For {{ answer.seasonChange.season }}, begun {{ dateWords(answer.seasonChange.startedOn) }}:
         {{ candidates.length - left.length }} of {{ candidates.length }} chosen. Stop whenever you like; nothing moves
         before the end.
       </p>
@@ -122,7 +123,13 @@ async function close(): Promise<void> {
         >
         <span class="quiet">What isn’t in the plan is left to you; every choice can be changed until you save.</span>
       </p>
-      <LayingCard v-if="current" :key="current.item.id" :candidate="current" :today="answer.today" @choose="choose" />
+      <SeasonChangeCard
+        v-if="current"
+        :key="current.item.id"
+        :candidate="current"
+        :today="answer.today"
+        @choose="choose"
+      />
       <div class="queue d-grid ga-1" role="group" aria-label="Only what’s left to choose">
         <button
           v-for="each in candidates"

@@ -1,5 +1,5 @@
 import { evaluateSchedule } from './evaluate.js'
-import { layPlan, type LayingAsk } from './lay-plan.js'
+import { solvePlan, type SolveOptions } from './solve-plan.js'
 import type { PlanProblem, Schedule } from './problem.js'
 
 /** Enough to force an item in against everything else together. */
@@ -13,7 +13,7 @@ export function droppedFor(
   problem: PlanProblem,
   schedule: Schedule,
   itemId: string,
-  ask: Pick<LayingAsk, 'solve' | 'seconds' | 'now'>,
+  ask: Pick<SolveOptions, 'solve' | 'seconds' | 'now'>,
 ): readonly string[] | null {
   const wanted = problem.items.find(({ id }) => id === itemId)
   const zoneOf = new Map(problem.categories.map(({ id, zoneId }) => [id, zoneId]))
@@ -36,7 +36,7 @@ export function droppedFor(
       return [item.categoryId === wanted.categoryId ? item : { ...item, fixed: schedule.lies[n] ?? [] }]
     }),
   }
-  const laid = layPlan(within, { ...ask })
+  const laid = solvePlan(within, { ...ask })
   const { met } = evaluateSchedule(within, laid.schedule)
   if (!met.includes(itemId)) return null
   const before = evaluateSchedule(problem, schedule).met

@@ -1,18 +1,18 @@
 import { type Season, SEASONS } from '#core/item/traits'
 import { type Destination, DESTINATIONS } from '#core/decide/verdict'
 import type { Day } from '#core/calendar/day'
-import { type LayingChoice, LAYING_CHOICES } from '#core/plan/laying-choices'
+import { type SeasonChangeChoice, SEASON_CHANGE_CHOICES } from '#core/plan/season-change-choices'
 import { z } from 'zod'
 import { ChangeId, DayText, Id, NewId } from './basic.js'
 import type { ItemSummary } from './item.js'
 
-export const StartLaying = z.strictObject({ changeId: ChangeId, id: NewId, season: z.enum(SEASONS) })
-export const ChooseInLaying = z
+export const StartSeasonChange = z.strictObject({ changeId: ChangeId, id: NewId, season: z.enum(SEASONS) })
+export const ChooseInSeasonChange = z
   .strictObject({
     changeId: ChangeId,
     itemId: Id,
     /** Null takes the choice back. */
-    choice: z.enum(LAYING_CHOICES).nullable(),
+    choice: z.enum(SEASON_CHANGE_CHOICES).nullable(),
     until: DayText.nullable(),
     /** Where it goes, when it is let go. */
     destination: z.enum(DESTINATIONS).nullable().default(null),
@@ -27,17 +27,17 @@ export const ChooseInLaying = z
   })
 /** Everything that is not chosen yet as the current plan has it. */
 export const ChooseAsPlanned = z.strictObject({ changeId: ChangeId })
-export const CloseLaying = z.strictObject({ changeId: ChangeId })
+export const CloseSeasonChange = z.strictObject({ changeId: ChangeId })
 /** Gives it up: every choice goes, nothing moves. */
-export const DropLaying = z.strictObject({ changeId: ChangeId })
+export const DropSeasonChange = z.strictObject({ changeId: ChangeId })
 
-export interface LayingCandidate {
+export interface SeasonChangeCandidate {
   item: ItemSummary
   /** Why it is looked at. */
   why: 'in the drawer' | 'asks to come back' | 'on the short list' | 'in the plan' | 'of the season'
   /** Whether the current plan has it in the drawer this month; null where it says nothing of it. */
   planned: boolean | null
-  choice: LayingChoice | null
+  choice: SeasonChangeChoice | null
   until: Day | null
   destination: Destination | null
   /** Put away it would ask to come back on this day; null = it would be over by then. */
@@ -55,11 +55,11 @@ export interface LayoutChange {
   came: string[]
 }
 
-export interface LayingAnswer {
+export interface SeasonChangeAnswer {
   today: Day
   season: Season
-  laying: { id: string; season: Season; startedOn: Day } | null
-  candidates: LayingCandidate[]
+  seasonChange: { id: string; season: Season; startedOn: Day } | null
+  candidates: SeasonChangeCandidate[]
   /** A plan is in force and knows this month. */
   hasPlan: boolean
   /** What was put away and whose date has come. */

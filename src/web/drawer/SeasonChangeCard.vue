@@ -1,23 +1,23 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Day } from '#core/calendar/day'
-import { LAYING_CHOICES, type LayingChoice } from '#core/plan/laying-choices'
-import type { LayingCandidate } from '#contract/laying'
+import { SEASON_CHANGE_CHOICES, type SeasonChangeChoice } from '#core/plan/season-change-choices'
+import type { SeasonChangeCandidate } from '#contract/season-change'
 import { dateWords } from '#web/data/locale'
 import ChoiceRow from '#web/ui/form/ChoiceRow.vue'
 import ItemGauge from '#web/ui/gauge/ItemGauge.vue'
 import { kindAndMaker, shortName, usesWords } from '#web/ui/words/item-words'
 import { goodTo } from '#web/ui/words/shelf-life-words'
 import { fromNow } from '#web/ui/words/when-words'
-import { CHOICE_WORDS, type LayingSaid } from './laying-words'
+import { CHOICE_WORDS, type SeasonChangeStated } from './season-change-words'
 
 /** One thing while the drawer is laid: what speaks for it, and where it goes. */
-const props = defineProps<{ candidate: LayingCandidate; today: Day }>()
-const emit = defineEmits<{ choose: [said: LayingSaid] }>()
+const props = defineProps<{ candidate: SeasonChangeCandidate; today: Day }>()
+const emit = defineEmits<{ choose: [said: SeasonChangeStated] }>()
 const letting = ref(false)
 const offered = computed(() => {
   const { item, spoiled, awayUntil } = props.candidate
-  const possible = LAYING_CHOICES.filter((choice) => {
+  const possible = SEASON_CHANGE_CHOICES.filter((choice) => {
     if (choice === (item.placement ? 'comes in' : 'stays')) return false
     return choice !== 'put away' || awayUntil !== null
   })
@@ -37,14 +37,14 @@ const said = computed(() => {
     .join('; ')
 })
 
-function words(choice: LayingChoice): string {
+function words(choice: SeasonChangeChoice): string {
   const { awayUntil } = props.candidate
   return choice === 'put away' && awayUntil !== null
     ? `Put away, back on ${dateWords(awayUntil)}`
     : CHOICE_WORDS[choice]
 }
 
-function choose(choice: LayingChoice): void {
+function choose(choice: SeasonChangeChoice): void {
   // The same once more takes it back.
   if (props.candidate.choice === choice) {
     letting.value = false

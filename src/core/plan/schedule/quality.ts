@@ -1,4 +1,4 @@
-import { SOLVED_WITHIN } from './lay-plan.js'
+import { SOLVED_WITHIN } from './solve-plan.js'
 
 /** How good a plan is, in the only words that are used of it. */
 export type Quality =

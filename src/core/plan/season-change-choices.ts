@@ -3,8 +3,8 @@ import type { Hemisphere } from '../calendar/hemisphere.js'
 import { seasonOn, type Season } from '../item/traits.js'
 
 /** What can be done with each item when the drawer is arranged anew. */
-export const LAYING_CHOICES = ['stays', 'comes in', 'put away', 'rests', 'doubtful', 'let go'] as const
-export type LayingChoice = (typeof LAYING_CHOICES)[number]
+export const SEASON_CHANGE_CHOICES = ['stays', 'comes in', 'put away', 'rests', 'doubtful', 'let go'] as const
+export type SeasonChangeChoice = (typeof SEASON_CHANGE_CHOICES)[number]
 
 /** What suits no season in particular asks to come back after this long. Assumption. */
 const USUAL_MONTHS = 9

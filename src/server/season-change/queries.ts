@@ -1,19 +1,19 @@
 import type { Day } from '#core/calendar/day'
 import type { Destination } from '#core/decide/verdict'
 import type { Season } from '#core/item/traits'
-import type { LayingCandidate } from '#contract/laying'
+import type { SeasonChangeCandidate } from '#contract/season-change'
 import { type Db, preparing } from '../db/query.js'
 
-export interface LayingRow {
+export interface SeasonChangeRow {
   id: string
   season: Season
   started_on: Day
 }
 
-export function layingQueries(db: Db) {
+export function seasonChangeQueries(db: Db) {
   const sql = preparing(db)
   return {
-    open: sql<[], LayingRow>('SELECT id, season, started_on FROM laying WHERE closed_on IS NULL'),
+    open: sql<[], SeasonChangeRow>('SELECT id, season, started_on FROM laying WHERE closed_on IS NULL'),
     taken: sql<[string], { n: number }>('SELECT count(*) AS n FROM laying WHERE id = ?'),
     start: sql<[{ id: string; season: Season; day: Day }]>(
       'INSERT INTO laying (id, season, started_on) VALUES (@id, @season, @day)',
@@ -25,17 +25,17 @@ export function layingQueries(db: Db) {
       [string],
       {
         item_id: string
-        choice: NonNullable<LayingCandidate['choice']>
+        choice: NonNullable<SeasonChangeCandidate['choice']>
         until_day: Day | null
         destination: Destination | null
       }
     >('SELECT item_id, choice, until_day, destination FROM laying_choice WHERE laying_id = ? ORDER BY rowid'),
     choose: sql(`
       INSERT INTO laying_choice (id, laying_id, item_id, choice, until_day, destination)
-      VALUES (@id, @layingId, @itemId, @choice, @until, @destination)
+      VALUES (@id, @seasonChangeId, @itemId, @choice, @until, @destination)
       ON CONFLICT (laying_id, item_id) DO UPDATE SET choice = @choice, until_day = @until, destination = @destination`),
-    unchoose: sql<[{ layingId: string; itemId: string }]>(
-      'DELETE FROM laying_choice WHERE laying_id = @layingId AND item_id = @itemId',
+    unchoose: sql<[{ seasonChangeId: string; itemId: string }]>(
+      'DELETE FROM laying_choice WHERE laying_id = @seasonChangeId AND item_id = @itemId',
     ),
     shortListed: sql<[{ season: Season }], { item_id: string }>(
       'SELECT item_id FROM short_list WHERE season IS NULL OR season = @season',

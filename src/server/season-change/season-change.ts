@@ -5,15 +5,20 @@ import { addDays, type Day } from '#core/calendar/day'
 import { seasonOn, type Season } from '#core/item/traits'
 import { counted } from '#core/words/counted'
 import type { Destination } from '#core/decide/verdict'
-import { putAwayUntil } from '#core/plan/laying-choices'
+import { putAwayUntil } from '#core/plan/season-change-choices'
 import { isInDate, isSpoiled } from '#core/shelf-life/last-good-day'
 import { destinationsOf, type Decide } from '../decide/decide.js'
 import { rivalries } from '#core/plan/rivals'
-import type { ChooseInLaying, LayingAnswer, LayingCandidate, LayoutChange } from '#contract/laying'
+import type {
+  ChooseInSeasonChange,
+  SeasonChangeAnswer,
+  SeasonChangeCandidate,
+  LayoutChange,
+} from '#contract/season-change'
 import type { Done, Answer } from '../db/journal.js'
 import { canBePlanned } from '../planning/gathering.js'
 import { summaryOf, type ItemFacts } from '../stock/item-facts.js'
-import { layingQueries } from './queries.js'
+import { seasonChangeQueries } from './queries.js'
 import type { Context } from '../context.js'
 import type { Stock } from '../stock/stock.js'
 import type { CurrentPlan } from '../planning/current-plan.js'
@@ -29,26 +34,28 @@ const AHEAD_DAYS = 14
 type MonthDrawer = ReturnType<CurrentPlan['monthDrawer']>
 
 /** A guided pass for a new season over the drawer and the season's candidates; it can be stopped and resumed at will. */
-export class Laying {
+export class SeasonChange {
   readonly #queries
 
   constructor(
     private readonly services: Context & { stock: Stock; currentPlan: CurrentPlan; drawer: Drawer; decide: Decide },
   ) {
-    this.#queries = layingQueries(services.db)
+    this.#queries = seasonChangeQueries(services.db)
   }
 
-  all(): LayingAnswer {
+  all(): SeasonChangeAnswer {
     const today = this.services.today()
-    const laying = this.#queries.open.get()
-    const season = laying?.season ?? seasonOn(addDays(today, AHEAD_DAYS), this.services.settings().hemisphere)
+    const seasonChange = this.#queries.open.get()
+    const season = seasonChange?.season ?? seasonOn(addDays(today, AHEAD_DAYS), this.services.settings().hemisphere)
     const present = this.#present()
     const perWeek = this.services.stock.week(today).week.reduce((sum, share) => sum + share, 0)
     return {
       today,
       season,
-      laying: laying ? { id: laying.id, season: laying.season, startedOn: laying.started_on } : null,
-      candidates: laying ? this.#candidates(laying.id, season, present, today) : [],
+      seasonChange: seasonChange
+        ? { id: seasonChange.id, season: seasonChange.season, startedOn: seasonChange.started_on }
+        : null,
+      candidates: seasonChange ? this.#candidates(seasonChange.id, season, present, today) : [],
       hasPlan: this.services.currentPlan.monthDrawer(today) !== null,
       comeBack: present.filter((item) => asksBack(item, today)).map(summaryOf),
       rivalries: rivalries(inReach(present), perWeek),
@@ -76,9 +83,9 @@ export class Laying {
     return ok({ words: `Began to arrange the drawer for ${season}`, answer: { id } })
   }
 
-  choose(layingId: string, body: z.output<typeof ChooseInLaying>): Answer {
-    const laying = this.#queries.open.get()
-    if (laying?.id !== layingId) return fail('no-laying')
+  choose(seasonChangeId: string, body: z.output<typeof ChooseInSeasonChange>): Answer {
+    const seasonChange = this.#queries.open.get()
+    if (seasonChange?.id !== seasonChangeId) return fail('no-laying')
     const today = this.services.today()
     const item = this.services.stock.one(body.itemId, today)
     if (!item) return fail('unknown-item', { value: body.itemId })
@@ -86,8 +93,8 @@ export class Laying {
     const { itemId, choice, until, destination } = body
     if (destination !== null && !destinationsOf(item).includes(destination))
       return fail('destination-refused', { value: destination, destination })
-    if (choice === null) this.#queries.unchoose.run({ layingId, itemId })
-    else this.#queries.choose.run({ id: this.services.newId(), layingId, itemId, choice, until, destination })
+    if (choice === null) this.#queries.unchoose.run({ seasonChangeId, itemId })
+    else this.#queries.choose.run({ id: this.services.newId(), seasonChangeId, itemId, choice, until, destination })
     return ok({ words: `${itemMark(item)}: ${choice ?? 'not chosen'}`, answer: { id: itemId } })
   }
 
@@ -95,15 +102,15 @@ export class Laying {
    * What is not chosen yet, as the current plan has it this month: what it has in the drawer stays or comes in, what it has not rests. What
    * the plan does not plan is left to the user.
    */
-  chooseAsPlanned(layingId: string): Outcome<Done<{ count: number }>> {
-    const laying = this.#queries.open.get()
-    if (laying?.id !== layingId) return fail('no-laying')
+  chooseAsPlanned(seasonChangeId: string): Outcome<Done<{ count: number }>> {
+    const seasonChange = this.#queries.open.get()
+    if (seasonChange?.id !== seasonChangeId) return fail('no-laying')
     const today = this.services.today()
     if (this.services.currentPlan.monthDrawer(today) === null) return fail('no-plan')
     let count = 0
     for (const { item, choice, planned, spoiled } of this.#candidates(
-      layingId,
-      laying.season,
+      seasonChangeId,
+      seasonChange.season,
       this.#present(),
       today,
     )) {
@@ -112,7 +119,7 @@ export class Laying {
       if (!planned && !lies) continue
       this.#queries.choose.run({
         id: this.services.newId(),
-        layingId,
+        seasonChangeId,
         itemId: item.id,
         choice: planned ? (lies ? 'stays' : 'comes in') : 'rests',
         until: null,
@@ -124,11 +131,13 @@ export class Laying {
   }
 
   /** All choices take effect at once: first what leaves, then what comes in. What finds no slot is named and stays out. */
-  close(layingId: string): Outcome<Done<{ id: string; noRoom: string[]; brushes: { out: string[]; in: string[] } }>> {
-    const laying = this.#queries.open.get()
-    if (laying?.id !== layingId) return fail('no-laying')
+  close(
+    seasonChangeId: string,
+  ): Outcome<Done<{ id: string; noRoom: string[]; brushes: { out: string[]; in: string[] } }>> {
+    const seasonChange = this.#queries.open.get()
+    if (seasonChange?.id !== seasonChangeId) return fail('no-laying')
     const today = this.services.today()
-    const choices = this.#queries.choices.all(layingId)
+    const choices = this.#queries.choices.all(seasonChangeId)
     const items = new Map(
       this.services.stock
         .facts(
@@ -161,24 +170,24 @@ export class Laying {
           itemId: id,
           wearsWanted: TRIAL_WEARS,
           dueOn: addDays(today, TRIAL_DAYS),
-          question: `Not sure about it when changing to ${laying.season}.`,
+          question: `Not sure about it when changing to ${seasonChange.season}.`,
         })
     }
     for (const { item_id: itemId, choice, destination } of choices)
       if (choice === 'let go' && items.get(itemId)?.endedOn === null) {
-        const gone = this.#letGo(itemId, destination, laying.season)
+        const gone = this.#letGo(itemId, destination, seasonChange.season)
         if (!gone.ok) return gone
       }
-    this.#queries.close.run({ id: layingId, day: today })
-    return ok({ words: `Changed season: ${laying.season}`, answer: { id: layingId, noRoom, brushes } })
+    this.#queries.close.run({ id: seasonChangeId, day: today })
+    return ok({ words: `Changed season: ${seasonChange.season}`, answer: { id: seasonChangeId, noRoom, brushes } })
   }
 
-  drop(layingId: string): Answer {
-    const laying = this.#queries.open.get()
-    if (laying?.id !== layingId) return fail('no-laying')
-    this.#queries.dropChoices.run(layingId)
-    this.#queries.drop.run(layingId)
-    return ok({ words: `Stopped changing season: ${laying.season}`, answer: { id: layingId } })
+  drop(seasonChangeId: string): Answer {
+    const seasonChange = this.#queries.open.get()
+    if (seasonChange?.id !== seasonChangeId) return fail('no-laying')
+    this.#queries.dropChoices.run(seasonChangeId)
+    this.#queries.drop.run(seasonChangeId)
+    return ok({ words: `Stopped changing season: ${seasonChange.season}`, answer: { id: seasonChangeId } })
   }
 
   #letGo(itemId: string, destination: Destination | null, season: Season): Outcome<unknown> {
@@ -207,12 +216,17 @@ export class Laying {
   }
 
   /** What is over first; then the drawer, then what asks to come back, is on the short list or suits the season; in makeup order. */
-  #candidates(layingId: string, season: Season, present: readonly ItemFacts[], today: Day): LayingCandidate[] {
-    const chosen = new Map(this.#queries.choices.all(layingId).map((row) => [row.item_id, row]))
+  #candidates(
+    seasonChangeId: string,
+    season: Season,
+    present: readonly ItemFacts[],
+    today: Day,
+  ): SeasonChangeCandidate[] {
+    const chosen = new Map(this.#queries.choices.all(seasonChangeId).map((row) => [row.item_id, row]))
     const listed = new Set(this.#queries.shortListed.all({ season }).map((row) => row.item_id))
     const plan = this.services.currentPlan.monthDrawer(today)
     const { hemisphere } = this.services.settings()
-    const found = present.flatMap((item): LayingCandidate[] => {
+    const found = present.flatMap((item): SeasonChangeCandidate[] => {
       const why = whyLookedAt(item, season, listed, plan, today)
       if (why === null) return []
       const row = chosen.get(item.id)
@@ -241,7 +255,7 @@ function whyLookedAt(
   listed: ReadonlySet<string>,
   plan: MonthDrawer,
   today: Day,
-): LayingCandidate['why'] | null {
+): SeasonChangeCandidate['why'] | null {
   if (item.placement !== null) return 'in the drawer'
   if (asksBack(item, today)) return 'asks to come back'
   if (listed.has(item.id)) return 'on the short list'

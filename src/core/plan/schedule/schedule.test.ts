@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { addDays, type Day } from '../../calendar/day.js'
 import { USUAL_SETUP, type PlanBasis, type PlanSetup, type PlanThing } from './basis.js'
-import { draftPlan } from './lay-plan.js'
+import { draftPlan } from './solve-plan.js'
 import { newsOf, plannedUntil, type AdoptedPlan, type LineFacts } from './in-force.js'
 import { leftOutOf } from './left-out.js'
 import { linesOf, outcomeOf, tenths } from './outcome.js'
