@@ -123,7 +123,7 @@ function mend(): void {
 </script>
 
 <template>
-  <div class="d-grid align-content-start ga-2">
+  <div class="weigh d-grid align-content-start ga-2">
     <section class="inset main d-grid align-center py-3 px-4 ga-4">
       <div class="gauge-plate d-grid rounded-lg align-center justify-items-center overflow-hidden pa-3">
         <ItemGauge :item="item" size="large" :rail="false" />

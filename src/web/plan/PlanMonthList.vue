@@ -85,7 +85,7 @@ function lay(itemId: string, month: number): boolean {
           </span>
           <span class="rate figures small text-right"
             ><span>{{ row.uses > 0 ? rateWords(row.uses, weeksIn(plan.made.span, month)) : 'not yet' }}</span
-            ><TallyStrokes :count="row.uses"
+            ><TallyStrokes class="ms-auto" :count="row.uses"
           /></span>
         </button>
       </li>
@@ -109,9 +109,5 @@ function lay(itemId: string, month: number): boolean {
 
 .rate {
   max-width: 130px;
-}
-
-.rate :deep(.tally) {
-  margin-left: auto;
 }
 </style>
