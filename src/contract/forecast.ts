@@ -96,7 +96,7 @@ export interface ForecastView {
   roleSaid: boolean
   /** Days that are known of it, and uses among them. */
   known: { days: number; uses: number }
-  /** Ways in which the user effect shifts it, as factors: what a use takes, and how often. */
+  /** Ways in which user effects shift it, as factors: what a use takes, and how often. */
   userEffects: { amount: number; rate: number }
   /** What was left along the days so far, and what will be, as shares of a full one. */
   past: { day: Day; low: number; middle: number; high: number }[]

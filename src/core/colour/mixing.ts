@@ -6,7 +6,7 @@ const toLinear = useMode(modeLrgb)
 
 /** Below this a channel absorbs everything and nothing could be mixed with it; it is under half a step of eight bits. */
 const LEAST_REFLECTANCE = 1e-4
-/** No more pumps or drops than a look takes. Assumption. */
+/** No more pumps or drops than a face takes. Assumption. */
 const MOST_PARTS = 6
 
 /** How two bases make a target. */

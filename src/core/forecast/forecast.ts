@@ -20,12 +20,12 @@ export interface Forecast {
   readonly finish: Span
 }
 
-/** What a use of it takes before the user effect is known, as a normal of its logarithm: what takes long, and only changes with its own rows. */
+/** What a use of it takes before the user effects are known, as a normal of its logarithm: what takes long, and only changes with its own rows. */
 export function firstPassOf({ content }: ForecastFacts): { readonly mean: number; readonly sd: number } {
   return logPerUseOf({ ...content, handShift: 0 })
 }
 
-/** What one item tells of its owner, before the user effect is known. `firstPass` = that of the same facts, where it was made already. */
+/** What one item tells of its owner, before the user effects are known. `firstPass` = that of the same facts, where it was made already. */
 export function evidenceOf(facts: ForecastFacts, firstPass = firstPassOf(facts)): UserEffectEvidence {
   const { content, log } = facts
   return {

@@ -46,7 +46,7 @@ const AMOUNTS: Readonly<Record<ModelType, readonly [number, number, number, 'g' 
   remover: [2.32, 0.6, 200, 'ml', 1], // 5.00 P
   'face cream': [0.714, 0.6, 50, 'ml', 0.98], // 1.54 P
   'hand cream': [2.16 * MEDIAN_OF_HIGH_END, 0.6, 75, 'ml', 0.98], // 2.16 P
-  // A look's worth of sunscreen is like a look cream's. A
+  // A face's worth of sunscreen is like a face cream's. A
   sunscreen: [0.714, 0.6, 50, 'ml', 0.98],
   // Nobody knows: from a drop to a palmful. A
   other: [0.1, 1, 30, 'ml', 1],

@@ -28,7 +28,7 @@ export interface UserEffectEvidence {
   readonly sums: ForgottenSums
 }
 
-/** The user's own user effect over all the user's items, finished ones included. */
+/** The user's own effects over all the user's items, finished ones included. */
 export function userEffectsOf(things: readonly UserEffectEvidence[]): UserEffects {
   const amounts = things.flatMap(({ amount: { mean, sd, usual, usualSd } }) => {
     const information = 1 / sd ** 2 - 1 / usualSd ** 2

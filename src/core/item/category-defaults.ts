@@ -38,7 +38,7 @@ export const ZONE_DEFAULTS: readonly ZoneDefault[] = [
 
 type Row = readonly [string, 0 | 1, ZoneId, Form, ModelType, '' | 'eye' | 'lip', string]
 
-/** name, makeup, zone, usual form, model type, where worn, other words. In the order of a look. Data table. */
+/** name, makeup, zone, usual form, model type, where worn, other words. In makeup order. Data table. */
 const ROWS: readonly Row[] = [
   [
     'sunscreen',

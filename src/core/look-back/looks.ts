@@ -1,4 +1,4 @@
-/** What was on a look on one day, each item once. */
+/** What was in a look on one day, each item once. */
 export interface LookOfDay {
   readonly day: string
   readonly itemIds: readonly string[]
@@ -76,7 +76,7 @@ function together({ ids, days }: Met, one: number, other: number, count: number)
 
 type CouldMeet = (one: string, other: string) => boolean
 
-/** Pairs of items by how often they were on one look, most first; `couldMeet` tells which are asked about, rivals of a kind are not. */
+/** Pairs of items by how often they were in one look, most first; `couldMeet` tells which are asked about, rivals of a kind are not. */
 export function wornTogether(looks: readonly LookOfDay[], couldMeet: CouldMeet, most: number): Together[] {
   const met = metOn(looks)
   const { ids, days, both } = met
@@ -96,7 +96,7 @@ export function wornTogether(looks: readonly LookOfDay[], couldMeet: CouldMeet, 
 /** Worn on so many days each, two items could well have met. Assumption. */
 const OFTEN = 5
 
-/** Pairs that were never on one look, though each was worn often enough; first those of which the rarer was worn most. */
+/** Pairs that were never in one look, though each was worn often enough; first those of which the rarer was worn most. */
 export function neverTogether(looks: readonly LookOfDay[], couldMeet: CouldMeet, most: number): Together[] {
   const met = metOn(looks)
   const { ids, days, both } = met

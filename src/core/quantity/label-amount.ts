@@ -12,7 +12,7 @@ import {
 export type LabelAmountFailure =
   'amount-unreadable' | 'amount-no-unit' | 'amount-not-positive' | 'amount-absurd' | 'amount-pair-disagrees'
 
-/** Nothing worn on a look comes in a package above this: a slipped comma. Assumption. */
+/** Nothing worn on a face comes in a package above this: a slipped comma. Assumption. */
 const LARGEST = 5000
 
 const SHAPE = /^([+-]?[\d.,\s]*\d[\d.,]*)\s*(.*)$/

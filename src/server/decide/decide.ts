@@ -230,7 +230,7 @@ export class Decide {
     return stock.reachIn(span, stock.wearDays(span), new Map()).get(row.item_id)?.chances ?? 0
   }
 
-  /** What was worn with it on its days, beneath it or over it by the order of a look, and how each day felt. */
+  /** What was worn with it on its days, beneath it or over it by makeup order, and how each day felt. */
   #looksOf(row: TrialRow, item: ItemFacts): Pick<TrialView, 'companions' | 'days'> {
     const span = { itemId: row.item_id, from: row.started_on }
     const felt = new Map<string, TrialView['days'][number]['felt']>()

@@ -63,7 +63,7 @@ const OF_ITEM: Readonly<Record<string, string>> = {
 }
 
 /**
- * When each item will be finished, kept until a change touches what it is made from. The user effect is computed once a day: a tally
+ * When each item will be finished, kept until a change touches what it is made from. User effects are computed once a day: a tally
  * moves its own item and no other.
  */
 export class Forecasts {
@@ -139,7 +139,7 @@ export class Forecasts {
     this.#meanwhile?.ids.add(id)
   }
 
-  /** The user effect of today, and first passes of everything: what takes long in a large collection. */
+  /** The user effects of today, and first passes of everything: what takes long in a large collection. */
   userEffects(): UserEffects {
     const day = this.#today()
     if (this.#userEffects?.day === day) return this.#userEffects.userEffects
@@ -212,7 +212,7 @@ export class Forecasts {
   }
 
   /**
-   * Resolves when what is being computed elsewhere is there; at once where nothing is, and for `few` items once the user effect of the day
+   * Resolves when what is being computed elsewhere is there; at once where nothing is, and for `few` items once the user effects of the day
    * is known: they are computed here faster than all of them there.
    */
   whenReady(few = false): Promise<void> {

@@ -269,7 +269,7 @@ export class SpanSheets {
     })
   }
 
-  /** Rivals of one kind are seldom on one look: of them nobody says that they go well together, or never met. */
+  /** Rivals of one kind are seldom in one look: of them nobody says that they go well together, or never met. */
   #couldMeet(things: ReadonlyMap<string, ThingRow>): (one: string, other: string) => boolean {
     return (one, other) => things.get(one)?.worn_as !== things.get(other)?.worn_as
   }

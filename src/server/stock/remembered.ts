@@ -109,7 +109,7 @@ export class Remembered {
   }
 }
 
-/** Order of a look, then brand, name, shade and id, as the statements order them. */
+/** Makeup order, then brand, name, shade and id, as the statements order them. */
 function byMakeupOrder(a: ItemFacts, b: ItemFacts): number {
   return (
     a.makeupOrder - b.makeupOrder ||

@@ -7,7 +7,7 @@ import ItemPicker from '#web/ui/ItemPicker.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
 import DoubtList from './DoubtList.vue'
 import EmptyDecide from './EmptyDecide.vue'
-import TrialCard from './TrialCard.vue'
+import TrialCards from './TrialCards.vue'
 import TrialsDialog from './TrialsDialog.vue'
 import VerdictList from './VerdictList.vue'
 
@@ -41,15 +41,7 @@ function start(item: ListedItem): void {
     <EmptyDecide v-if="nothing" @start="picking = true" />
     <section v-if="due.length > 0" aria-label="Due">
       <h2>Time to decide</h2>
-      <div class="trials d-grid ga-3">
-        <TrialCard
-          v-for="trial in due"
-          :key="trial.id"
-          :trial="trial"
-          :today="answer.today"
-          @decide="acts.begin('decide', trial.item, { trialId: trial.id })"
-        />
-      </div>
+      <TrialCards :trials="due" :today="answer.today" />
     </section>
     <DoubtList @trial="together = $event" />
     <VerdictList :verdicts="answer.verdicts" :in-all="answer.verdictsInAll" />
@@ -64,9 +56,3 @@ function start(item: ListedItem): void {
     />
   </template>
 </template>
-
-<style scoped>
-.trials {
-  grid-template-columns: repeat(auto-fill, minmax(min(100%, 400px), 1fr));
-}
-</style>

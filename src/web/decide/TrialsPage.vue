@@ -8,7 +8,7 @@ import { useItemActs } from '#web/ui/acts/item-acts'
 import EmptyPlace from '#web/ui/EmptyPlace.vue'
 import ItemPicker from '#web/ui/ItemPicker.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
-import TrialCard from './TrialCard.vue'
+import TrialCards from './TrialCards.vue'
 
 /** What is on trial; those that are tried in one look stand together. */
 const acts = useItemActs()
@@ -44,15 +44,7 @@ function start(item: ListedItem): void {
       <p v-if="look.several" class="quiet">
         {{ counted(look.trials.length, 'item') }} in one look, each with its own verdict
       </p>
-      <div class="trials d-grid ga-3">
-        <TrialCard
-          v-for="trial in look.trials"
-          :key="trial.id"
-          :trial="trial"
-          :today="answer.today"
-          @decide="acts.begin('decide', trial.item, { trialId: trial.id })"
-        />
-      </div>
+      <TrialCards :trials="look.trials" :today="answer.today" />
     </div>
     <ItemPicker
       v-if="picking"
@@ -79,9 +71,5 @@ function start(item: ListedItem): void {
 .look p {
   margin: 0 0 6px;
   font-size: 13.5px;
-}
-
-.trials {
-  grid-template-columns: repeat(auto-fill, minmax(min(100%, 400px), 1fr));
 }
 </style>

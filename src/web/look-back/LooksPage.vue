@@ -9,7 +9,7 @@ import LookStrip from './LookStrip.vue'
 import PlaceHead from '#web/ui/PlaceHead.vue'
 import type { TogetherView } from '#contract/look-back'
 
-/** What was on a look, day by day; the looks she kept; what goes together and what never met. */
+/** What was in a look, day by day; the looks that were kept; what goes together and what never met. */
 const { answer } = useLooks()
 const items = computed(() => new Map(answer.value?.items.map((item) => [item.id, item])))
 const SHOWN = 14
@@ -20,6 +20,10 @@ function togetherWords({ days: n, each: [a, b] }: TogetherView): string {
     ? `worn on ${a} and ${counted(b, 'day')} within the year, never on the same`
     : `on ${counted(n, 'day')} within the year, of ${a} and ${b}`
 }
+const pairings = computed(() => [
+  { title: 'Most often together', pairs: answer.value?.often ?? [] },
+  { title: 'Never together', pairs: answer.value?.never ?? [] },
+])
 </script>
 
 <template>
@@ -61,32 +65,17 @@ function togetherWords({ days: n, each: [a, b] }: TogetherView): string {
             <LookStrip :item-ids="look.itemIds" :items="items" />
           </article>
         </section>
-        <section v-if="answer.often.length > 0" aria-label="Most often together" class="sheet pt-2 pb-3 px-4">
-          <h2>Most often together</h2>
-          <article
-            class="hair-below pt-1 pb-2 px-0"
-            v-for="pair in answer.often"
-            :key="pair.one.itemId + pair.other.itemId"
-          >
-            <p>
-              <strong>{{ pair.one.mark }}</strong> and <strong>{{ pair.other.mark }}</strong>
-            </p>
-            <p class="quiet figures">{{ togetherWords(pair) }}</p>
-          </article>
-        </section>
-        <section v-if="answer.never.length > 0" aria-label="Never together" class="sheet pt-2 pb-3 px-4">
-          <h2>Never together</h2>
-          <article
-            class="hair-below pt-1 pb-2 px-0"
-            v-for="pair in answer.never"
-            :key="pair.one.itemId + pair.other.itemId"
-          >
-            <p>
-              <strong>{{ pair.one.mark }}</strong> and <strong>{{ pair.other.mark }}</strong>
-            </p>
-            <p class="quiet figures">{{ togetherWords(pair) }}</p>
-          </article>
-        </section>
+        <template v-for="{ title, pairs } in pairings" :key="title">
+          <section v-if="pairs.length > 0" :aria-label="title" class="sheet pt-2 pb-3 px-4">
+            <h2>{{ title }}</h2>
+            <article v-for="pair in pairs" :key="pair.one.itemId + pair.other.itemId" class="hair-below pt-1 pb-2 px-0">
+              <p>
+                <strong>{{ pair.one.mark }}</strong> and <strong>{{ pair.other.mark }}</strong>
+              </p>
+              <p class="quiet figures">{{ togetherWords(pair) }}</p>
+            </article>
+          </section>
+        </template>
       </div>
     </div>
   </template>
